@@ -1,0 +1,92 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const ROOT = join(__dirname, '..')
+const FIXTURE = join(ROOT, 'src/core/formats/fixtures/job-v1.json')
+const dusk = (args: string[], input = '') => {
+  const { status, stdout, stderr } = spawnSync('node', [join(ROOT, 'scripts/dusk.mjs'), ...args], {
+    input,
+    encoding: 'utf8',
+  })
+  return { status, stdout, stderr }
+}
+const calc = (input: unknown) => JSON.parse(dusk(['calc'], JSON.stringify(input)).stdout)
+
+test('calc answers every request in its order, wrong ones too', () => {
+  const answers = calc([
+    { calculation: 'screw.driveTorque', inputs: { axialForceN: 3946, leadMm: 10, efficiency: 0.875 } },
+    { calculation: 'screw.wish', inputs: {} },
+    { calculation: 'screw.driveTorque', inputs: { axialForceN: 1, leadMm: 0, efficiency: 0.9 } },
+    { calculation: 'screw.driveTorque', inputs: { axialForceN: 1, leadMm: '5', efficiency: 0.9 } },
+    { calculation: 'screw.driveTorque', inputs: { axialForceN: 1, efficiency: 0.9 } },
+    { calculation: 'screw.driveTorque', inputs: { axialForceN: 1, leadMm: 5, efficiency: 0.9, colour: 1 } },
+    { calculation: 'screw.driveTorque' },
+    { calculation: 'screw.meanLoad', inputs: { phases: [{ forceN: 1, speedRpm: 1, timeShare: 3 }] } },
+    { calculation: 'screw.criticalSpeed', inputs: { rootDiameterMm: 17, freeLengthMm: 500, ends: 'loose' } },
+    {
+      calculation: 'screw.buckling',
+      inputs: { rootDiameterMm: 17, freeLengthMm: 500, ends: 'fixed-free', yieldMpa: null },
+    },
+  ])
+  expect(answers[0].outputs.torqueNm).toBeCloseTo(7.177433205, 9)
+  expect(answers.slice(1).map((answer: { error: string }) => answer.error)).toEqual([
+    'unknown calculation screw.wish: "dusk list" prints those that are known',
+    'leadMm: got 0, takes a number over 0 mm',
+    'leadMm: got "5", takes a number over 0 mm',
+    'leadMm: got nothing, takes a number over 0 mm',
+    'unknown input colour, takes axialForceN, leadMm, efficiency',
+    'inputs: got nothing, takes an object with axialForceN, leadMm, efficiency',
+    'phases[0].timeShare: got 3, takes a number from 0 up to 1',
+    'ends: got "loose", takes one of fixed-free, supported-supported, fixed-supported, fixed-fixed',
+    'yieldMpa: got null, takes a number over 0 MPa',
+  ])
+})
+
+test.each(['', 'not json', '{"calculation": "screw.life"}', '[1]', 'null'])(
+  'calc refuses %j in one line with status 2',
+  input => {
+    const { status, stdout, stderr } = dusk(['calc'], input)
+    expect({ status, stdout, lines: stderr.trim().split('\n').length }).toEqual({
+      status: 2,
+      stdout: '',
+      lines: 1,
+    })
+  },
+)
+
+test('evaluate prints the findings of a job file', () => {
+  const { status, stdout } = dusk(['evaluate', FIXTURE])
+  const { job, axes } = JSON.parse(stdout)
+  expect({ status, job, names: axes.map((axis: { axis: string }) => axis.axis) }).toEqual({
+    status: 0,
+    job: 'Fixture of version 1',
+    names: ['X', 'Y', 'Z'],
+  })
+  const speed = axes[0].findings.find((one: { checkId: string }) => one.checkId === 'nut.speedValue')
+  expect(speed.state).toBe('holds')
+  expect(speed.because[0].inputs).toMatchObject({ leadMm: 5 })
+})
+
+test('evaluate says in one line what is wrong with a file', () => {
+  const broken = join(mkdtempSync(join(tmpdir(), 'dusk-')), 'broken.json')
+  writeFileSync(broken, '{"format": "dusk-bench-job", "job": {"schemaVersion": 7}}')
+  expect(dusk(['evaluate', broken])).toMatchObject({ status: 2, stdout: '' })
+  expect(dusk(['evaluate', broken]).stderr).toContain('made by a newer Dusk Bench')
+  expect(dusk(['evaluate', '/nowhere']).status).toBe(2)
+  expect(dusk(['evaluate']).stderr).toContain('name a job file')
+})
+
+test('list names every calculation with inputs, outputs and units', () => {
+  const all = JSON.parse(dusk(['list']).stdout)
+  const speed = all.find((one: { id: string }) => one.id === 'screw.criticalSpeed')
+  expect(speed.inputs[0]).toEqual({
+    name: 'rootDiameterMm',
+    label: 'root diameter',
+    unit: 'mm',
+    takes: 'a number over 0 mm',
+  })
+  expect(speed.outputs[0].unit).toBe('rpm')
+  expect(dusk(['dance']).status).toBe(2)
+})

@@ -1,0 +1,137 @@
+// What every command needs first: packages, a build, a browser, a port. Runs before anything is installed,
+// so it uses nothing but Node.
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { join, resolve } from 'node:path'
+
+export const ROOT = resolve(import.meta.dirname, '..', '..')
+const CHROMIUM_PATHS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
+
+const say = message => process.stderr.write(`${message}\n`)
+
+/** Ends the command with one clear message. */
+export function stop(message) {
+  say(message)
+  process.exit(1)
+}
+
+/** Runs a command with its output on the error stream; true when it ended well. */
+export function run(command, args, env = {}) {
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 2, 2],
+    env: { ...process.env, ...env },
+  })
+  return status === 0
+}
+
+/** The path of a tool that came with the packages. */
+export const tool = name => join(ROOT, 'node_modules', '.bin', name)
+
+const stampFile = name => join(ROOT, '.cache', `${name}.stamp`)
+const stampOf = name => (existsSync(stampFile(name)) ? readFileSync(stampFile(name), 'utf8') : '')
+function setStamp(name, value) {
+  mkdirSync(join(ROOT, '.cache'), { recursive: true })
+  writeFileSync(stampFile(name), value)
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256')
+  const add = path => {
+    const full = join(ROOT, path)
+    if (!existsSync(full)) return
+    let names
+    try {
+      names = readdirSync(full)
+    } catch {
+      hash.update(path).update(readFileSync(full))
+      return
+    }
+    for (const name of names.sort()) if (!name.includes('.test.')) add(join(path, name))
+  }
+  for (const path of paths) add(path)
+  return hash.digest('hex')
+}
+
+/** Whether what stands in node_modules is what the lock file asks for; optional packages may be left out. */
+function matchesLock() {
+  const read = path => JSON.parse(readFileSync(join(ROOT, path), 'utf8')).packages
+  try {
+    const wanted = read('package-lock.json')
+    const here = read('node_modules/.package-lock.json')
+    return Object.entries(wanted).every(
+      ([path, { version, optional }]) =>
+        path === '' || (here[path] ? here[path].version === version : optional === true),
+    )
+  } catch {
+    return false
+  }
+}
+
+/** Installs the packages of the lock file when they are missing or of another lock file. */
+export function ensureInstalled() {
+  const wanted = hashOf(['package-lock.json'])
+  if (existsSync(join(ROOT, 'node_modules')) && stampOf('installed') === wanted) return
+  if (!matchesLock()) {
+    say('Installing the packages …')
+    if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']))
+      stop('The packages could not be installed: see the message above.')
+  }
+  setStamp('installed', wanted)
+}
+
+/** Builds the app when its sources have changed since the last build. */
+export function ensureBuilt() {
+  const wanted = hashOf(['src', 'next.config.mjs', 'package-lock.json', 'tsconfig.json'])
+  if (existsSync(join(ROOT, '.next', 'BUILD_ID')) && stampOf('built') === wanted) return
+  say('Building the app …')
+  if (!run(tool('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' }))
+    stop('The app could not be built: see the message above.')
+  setStamp('built', wanted)
+}
+
+const findChromium = () =>
+  [process.env.CHROMIUM_PATH, ...CHROMIUM_PATHS].find(path => path && existsSync(path))
+
+/** Finds Chromium, or installs it from Debian's packages where that is allowed. */
+export function ensureChromium() {
+  const found = findChromium()
+  if (found) return found
+  if (process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0) {
+    say('Installing Chromium …')
+    run('apt-get', ['update', '-q'])
+    run('apt-get', ['install', '-y', '-q', '--no-install-recommends', 'chromium'], {
+      DEBIAN_FRONTEND: 'noninteractive',
+    })
+  }
+  return (
+    findChromium() ??
+    stop(
+      'The browser tests need Chromium. Install it (on Debian, as root: apt-get install chromium), or set CHROMIUM_PATH to it.',
+    )
+  )
+}
+
+const isFree = port =>
+  new Promise(done => {
+    const server = createServer()
+    server.once('error', () => done(false))
+    server.listen(port, () => server.close(() => done(true)))
+  })
+
+/** The port to serve on: PORT when it is set and free, else the first free one from 3000. */
+export async function choosePort() {
+  const asked = process.env.PORT
+  if (asked) {
+    const port = Number(asked)
+    if (!Number.isInteger(port) || port < 1 || port > 65_535)
+      stop(`PORT: got ${asked}, takes a whole number from 1 to 65535.`)
+    if (!(await isFree(port)))
+      stop(`Port ${port} is taken by another program. Stop that one, or set PORT to another number.`)
+    return port
+  }
+  for (let port = 3000; port < 3100; port++) if (await isFree(port)) return port
+  return stop('No port from 3000 to 3099 is free. Set PORT to one that is.')
+}

@@ -1,0 +1,5 @@
+import { JobScreen } from '@/stages/JobScreen'
+
+export default function JobPage() {
+  return <JobScreen />
+}

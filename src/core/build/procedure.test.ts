@@ -1,0 +1,111 @@
+import { newAxis } from '../job/templates'
+import type { Axis } from '../job/types'
+import { CATALOGUE } from '../sizing/parts'
+import { SCREW_ENDS } from '../sizing/screw'
+import { BOLT_STATES, blockedBy, boltStates, leansOn, procedure, type Step } from './procedure'
+
+const axisWith = (
+  screw: string,
+  bearing: string,
+  coupler: string,
+  ends: Axis['ends'],
+  inclineDeg: number,
+): Axis => {
+  const axis = newAxis({ name: 'X', title: 'Table', dimensions: { inclineDeg } })
+  return { ...axis, ends, parts: { screw, bearing, coupler, motor: 'step-57-22' } }
+}
+const builds = [...CATALOGUE.screw.keys()].flatMap(screw =>
+  SCREW_ENDS.flatMap(ends =>
+    [...CATALOGUE.coupler.keys()].flatMap(coupler =>
+      [0, 90].map(incline => axisWith(screw, 'back-12', coupler, ends, incline)),
+    ),
+  ),
+)
+const stepsOf = (axis: Axis): Step[] => procedure(axis, CATALOGUE, 'mm') ?? []
+const at = (steps: Step[], id: string) => steps.findIndex(step => step.id === id)
+const inOrder = (steps: Step[], ...ids: string[]) => {
+  const places = ids.map(id => at(steps, id))
+  expect(places).not.toContain(-1)
+  expect(places).toEqual(places.toSorted((a, b) => a - b))
+}
+
+test('whatever the parts, the order obeys the rules of the trade', () => {
+  for (const axis of builds) {
+    const steps = stepsOf(axis)
+    const far = axis.ends !== 'fixed-free'
+    inOrder(
+      steps,
+      'isolate',
+      'nut-loose',
+      'fixed-loose',
+      'nut-clamp',
+      'run-fixed',
+      'tight-fixed',
+      'nut-tight',
+      'run-through',
+      'aligned',
+      'torque-blocks',
+    )
+    if (far)
+      inOrder(steps, 'far-loose', 'nut-clamp', 'run-fixed', 'tight-fixed', 'run-far', 'tight-far', 'aligned')
+    else expect(at(steps, 'far-loose')).toBe(-1)
+    inOrder(steps, 'motor-loose', 'motor-face', 'motor-hub', 'power-on', 'proved', 'locked')
+    if (CATALOGUE.screw.get(axis.parts.screw ?? '')?.kind === 'ball') {
+      inOrder(steps, 'stop-tie', 'nut-loose', 'fixed-loose', 'tie-off', 'nut-clamp')
+      if (far) inOrder(steps, 'far-loose', 'tie-off')
+      expect(steps[at(steps, 'stop-tie')]?.hold).toBe(true)
+    } else expect(at(steps, 'stop-tie')).toBe(-1)
+    expect(at(steps, 'support') >= 0).toBe((axis.dimensions.inclineDeg.value ?? 0) > 0)
+    // Threadlocker is spoken of in the last assembly alone.
+    const locker = steps.filter(step => /threadlocker/i.test(step.title + step.how + step.tools.join()))
+    expect(locker.map(step => step.id)).toEqual(['locked'])
+  }
+})
+
+test('no joint is ever loosened by a later step, and all end torqued', () => {
+  for (const axis of builds) {
+    const steps = stepsOf(axis)
+    const reached: Record<string, number> = {}
+    for (const step of steps)
+      for (const [joint, state] of Object.entries(step.bolts)) {
+        const place = BOLT_STATES.indexOf(state)
+        expect(place).toBeGreaterThan(step.id === 'locked' ? -1 : (reached[joint] ?? 0))
+        reached[joint] = Math.max(place, reached[joint] ?? 0)
+      }
+    const done = Object.fromEntries(steps.map(step => [step.id, '2026-01-01T00:00:00.000Z']))
+    const states = boltStates(steps, done)
+    expect(states.farBlock).toBe(axis.ends === 'fixed-free' ? 'out' : 'torqued')
+    for (const joint of ['nut', 'fixedBlock', 'screwHub', 'motorFace', 'motorHub'] as const)
+      expect(states[joint]).toBe('torqued')
+  }
+})
+
+test('steps have names of their own that a job file accepts', () => {
+  const ids = stepsOf(axisWith('ball-20-5-double', 'back-12', 'jaw-40-clamp', 'fixed-supported', 90)).map(
+    ({ id }) => id,
+  )
+  expect(new Set(ids).size).toBe(ids.length)
+  for (const id of ids) expect(id).toMatch(/^[a-z0-9.-]{1,60}$/)
+})
+
+test('a hold point blocks everything after it, and cannot be opened under what rests on it', () => {
+  const steps = stepsOf(axisWith('ball-20-5-double', 'back-12', 'jaw-40-clamp', 'fixed-supported', 0))
+  expect(blockedBy(steps, {}, 'isolate')).toBeNull()
+  expect(blockedBy(steps, {}, 'clean')?.id).toBe('isolate')
+  const ticks = { isolate: 'now', 'stop-tie': 'now', 'nut-loose': 'now' }
+  expect(blockedBy(steps, ticks, 'far-loose')).toBeNull()
+  expect(blockedBy(steps, ticks, 'aligned')?.id).toBe('run-through')
+  expect(leansOn(steps, ticks, 'stop-tie')?.id).toBe('nut-loose')
+  expect(leansOn(steps, ticks, 'nut-loose')).toBeNull()
+})
+
+test('the steps speak of the parts that were chosen', () => {
+  const text = (axis: Axis, id: string) => stepsOf(axis).find(step => step.id === id)?.how ?? ''
+  const jaw = axisWith('ball-20-5-double', 'face-12', 'jaw-40-clamp', 'fixed-supported', 0)
+  expect(text(jaw, 'hub-screw')).toContain('Keep 2 mm between the hubs')
+  expect(text(jaw, 'bearings')).toContain('narrow lands')
+  expect(
+    text(axisWith('ball-20-5-double', 'back-12', 'slit-19-set', 'fixed-supported', 0), 'motor-hub'),
+  ).toContain('set screw, on a filed flat')
+  expect(procedure({ ...jaw, parts: { ...jaw.parts, motor: null } }, CATALOGUE, 'mm')).toBeNull()
+})

@@ -1,0 +1,42 @@
+import { checkAll, type InputsOf, type OutputsOf, type Specs } from './spec'
+
+/** What the registry knows of a calculation: enough for the working panel, the shell and a reference page. */
+export interface CalculationFacts {
+  /** Group and name, such as `screw.criticalSpeed`. */
+  id: string
+  title: string
+  /** The formula as people write it, with the symbols of the specs. */
+  formula: string
+  /** Standard or first principle that the formula comes from. */
+  source: string
+  /** When the result may be trusted. */
+  validity: string
+  inputs: Specs
+  outputs: Specs
+}
+
+/** Facts, and a function that checks its inputs; `compute` is the plain function without the check. */
+export interface Calculation<I = never, O = unknown> extends CalculationFacts {
+  (inputs: I): O
+  compute: (inputs: I) => O
+}
+
+/**
+ * Makes a calculation out of its facts and its plain function.
+ *
+ * @returns a function that rejects inputs without meaning (InputError) and carries the facts as properties
+ * @example criticalSpeed({ rootDiameterMm: 17, freeLengthMm: 500, ends: 'fixed-free' }) // 939.9 rpm
+ */
+export function calculation<const I extends Specs, const O extends Specs>(
+  facts: Omit<CalculationFacts, 'inputs' | 'outputs'> & {
+    inputs: I
+    outputs: O
+    compute: (inputs: InputsOf<I>) => OutputsOf<O>
+  },
+): Calculation<InputsOf<I>, OutputsOf<O>> {
+  const checked = (inputs: InputsOf<I>) => {
+    checkAll(facts.inputs, inputs as Record<string, unknown>)
+    return facts.compute(inputs)
+  }
+  return Object.assign(checked, facts)
+}

@@ -1,0 +1,11 @@
+/** Standard acceleration of free fall. */
+export const GRAVITY_M_PER_S2 = 9.80665
+/** Steel: modulus of elasticity in N/mm2 (206 GPa). */
+export const STEEL_E_MPA = 206_000
+/** Steel: density. */
+export const STEEL_DENSITY_KG_PER_M3 = 7850
+
+export const radians = (deg: number): number => (deg * Math.PI) / 180
+export const degrees = (rad: number): number => (rad * 180) / Math.PI
+/** Area of a round section in mm2. */
+export const roundAreaMm2 = (diameterMm: number): number => (Math.PI / 4) * diameterMm ** 2

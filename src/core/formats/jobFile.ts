@@ -1,0 +1,118 @@
+import { object, type Schema, ValidationError } from 'yup'
+import type { Change } from '../job/edit'
+import { migrate } from '../job/migrations'
+import { changeSchema, entrySchema, gotAndTakes, jobSchema } from '../job/schema'
+import type { Job, LogEntry } from '../job/types'
+
+/** Everything that belongs to a job, as it is stored and as it is exported. */
+export interface JobFile {
+  format: 'dusk-bench-job'
+  job: Job
+  entries: LogEntry[]
+  history: Change[]
+}
+
+/** A file that cannot be taken; the message names what is wrong and where. */
+export class JobFileError extends Error {
+  override name = 'JobFileError'
+}
+
+const MEGABYTE = 1024 * 1024
+/** Far above any real job; a file beyond it is not one. */
+export const LARGEST_FILE_BYTES = 32 * MEGABYTE
+const MOST_ROWS = 100_000
+
+/**
+ * Writes a job with its log and its history, in a fixed order, so that the same job gives the same text.
+ *
+ * @example writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] }) // '{\n "format": ...'
+ */
+export function writeJobFile({ job, entries, history }: JobFile): string {
+  return `${JSON.stringify({ format: 'dusk-bench-job', job, entries, history }, null, 1)}\n`
+}
+
+/**
+ * Reads a job file. Everything is checked before anything is returned.
+ *
+ * @param text the file's text
+ * @throws JobFileError that names what is wrong and where
+ */
+export function readJobFile(text: string): JobFile {
+  if (text.length > LARGEST_FILE_BYTES)
+    throw new JobFileError(
+      `The file has ${Math.ceil(text.length / MEGABYTE)} MB; a job file has at most ${LARGEST_FILE_BYTES / MEGABYTE} MB.`,
+    )
+  const file = parse(text)
+  if (!isObject(file) || file.format !== 'dusk-bench-job')
+    throw new JobFileError('This is not a job file: its first field must be "format": "dusk-bench-job".')
+  const extra = Object.keys(file).find(key => !['format', 'job', 'entries', 'history'].includes(key))
+  if (extra)
+    throw new JobFileError(
+      `The file has the unknown field "${extra}"; takes format, job, entries and history.`,
+    )
+  if (!isObject(file.job))
+    throw new JobFileError(gotAndTakes('a job document')({ path: 'job', value: file.job }))
+  const job = check<Job>(
+    'job',
+    jobSchema,
+    guard(() => migrate(file.job as Record<string, unknown>)),
+  )
+  const ids = job.axes.map(axis => axis.id)
+  if (ids.length === 0) throw new JobFileError('job.axes: got an empty list, takes at least one axis')
+  if (new Set(ids).size < ids.length) throw new JobFileError('job.axes: two axes have the same id')
+  const entries = rows<LogEntry>('entries', entrySchema, file.entries, job.id)
+  const history = rows<Change>('history', changeSchema, file.history, job.id)
+  return { format: 'dusk-bench-job', job, entries, history }
+}
+
+function parse(text: string): unknown {
+  if (text.trim() === '') throw new JobFileError('The file is empty.')
+  try {
+    return JSON.parse(text)
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error)
+    const cut = /Unexpected end|Unterminated|Expected .* after/.test(reason)
+    throw new JobFileError(
+      `The file is not readable as JSON: ${reason}.${cut ? ' It looks cut short: copy it again from where it came.' : ''}`,
+    )
+  }
+}
+
+function rows<T extends { id: string; jobId: string }>(
+  name: string,
+  schema: Schema,
+  value: unknown,
+  jobId: string,
+): T[] {
+  if (!Array.isArray(value) || value.length > MOST_ROWS)
+    throw new JobFileError(gotAndTakes(`a list of at most ${MOST_ROWS}`)({ path: name, value }))
+  const ids = new Set<string>()
+  return value.map((row, index) => {
+    const path = `${name}[${index}]`
+    const checked = check<T>(path, schema, row)
+    if (checked.jobId !== jobId)
+      throw new JobFileError(`${path}.jobId: got ${checked.jobId}, takes ${jobId}, the id of the job`)
+    if (ids.has(checked.id)) throw new JobFileError(`${path}.id: got ${checked.id} a second time`)
+    ids.add(checked.id)
+    return checked
+  })
+}
+
+function check<T>(path: string, schema: Schema, value: unknown): T {
+  // Wrapped, so that every message carries the place in the file.
+  const wrapped = guard(() => object({ [path]: schema }).validateSync({ [path]: value }, { strict: true }))
+  return (wrapped as Record<string, T>)[path] as T
+}
+
+function guard<T>(work: () => T): T {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof ValidationError || error instanceof Error)
+      throw new JobFileError(error.message.replace(/^\["|"\]/g, ''))
+    throw error
+  }
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)

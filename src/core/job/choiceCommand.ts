@@ -1,0 +1,17 @@
+import type { Catalogue } from '../sizing/parts'
+import { type Choice, withChoice } from '../verdicts/waysOut'
+import { choosePart, onAxis, setEnds } from './commands'
+import type { Command } from './edit'
+import type { Axis } from './types'
+
+/** The command that makes a choice, such as a way out offered by a verdict. */
+export function applyChoice(axis: Axis, catalogue: Catalogue, choice: Choice, label: string): Command {
+  if (choice.kind === 'part') return choosePart(axis, catalogue, choice.part, choice.partId)
+  if (choice.kind === 'ends') return setEnds(axis, choice.ends)
+  return onAxis(axis, label, draft => {
+    const { goals, room, preloadN } = withChoice(draft, choice)
+    Object.assign(draft.goals, goals)
+    Object.assign(draft.room, room)
+    draft.preloadN = preloadN
+  })
+}

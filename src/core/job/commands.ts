@@ -1,0 +1,175 @@
+import type { Catalogue } from '../sizing/parts'
+import type { ScrewEnds } from '../sizing/screw'
+import type { UnitSystem } from '../units/quantity'
+import {
+  DIMENSIONS,
+  type DimensionKey,
+  GOALS,
+  type GoalKey,
+  type Provenance,
+  ROOM,
+  type RoomKey,
+} from './dimensions'
+import type { Command } from './edit'
+import type { Axis, Job, PartKind } from './types'
+
+/** The axis of a draft that a command works on. */
+export function axisOf(job: Job, axisId: string): Axis {
+  const axis = job.axes.find(({ id }) => id === axisId)
+  if (!axis) throw new Error(`This job has no axis ${axisId}: it was removed.`)
+  return axis
+}
+
+/** A command that edits one axis; its label starts with what it is about. */
+export const onAxis = (
+  axis: Axis,
+  label: string,
+  run: (axis: Axis) => void,
+  more: Omit<Command, 'label' | 'run'> = {},
+): Command => ({ label: `${label}, axis ${axis.name}`, run: job => run(axisOf(job, axis.id)), ...more })
+
+export const renameJob = (name: string): Command => ({
+  label: 'Name of the job',
+  run: job => {
+    job.name = name
+  },
+})
+
+export const archiveJob = (archived: boolean): Command => ({
+  label: archived ? 'Job put away' : 'Job taken out again',
+  run: job => {
+    job.archived = archived
+  },
+})
+
+export const setUnits = (units: UnitSystem): Command => ({
+  label: `Units: ${units}`,
+  run: job => {
+    job.units = units
+  },
+})
+
+export const addAxis = (axis: Axis): Command => ({
+  label: `New axis ${axis.name}`,
+  run: job => {
+    job.axes.push(axis)
+  },
+  entry: { axisId: axis.id, kind: 'job', text: `Axis ${axis.name} added: ${axis.title}.` },
+})
+
+export const removeAxis = (axis: Axis): Command => ({
+  label: `Axis ${axis.name} removed`,
+  run: job => {
+    job.axes = job.axes.filter(({ id }) => id !== axis.id)
+  },
+  entry: { axisId: null, kind: 'job', text: `Axis ${axis.name} removed: ${axis.title}.` },
+})
+
+export const renameAxis = (axis: Axis, name: string, title: string): Command =>
+  onAxis(axis, 'Name of the axis', draft => Object.assign(draft, { name, title }))
+
+/** A typed value counts as measured, unless the builder says otherwise. */
+export const setDimension = (
+  axis: Axis,
+  key: DimensionKey,
+  value: number | null,
+  provenance: Provenance,
+  mergeKey?: string,
+): Command =>
+  onAxis(
+    axis,
+    DIMENSIONS[key].label,
+    draft => {
+      draft.dimensions[key] = { value, provenance }
+    },
+    { mergeKey },
+  )
+
+export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    GOALS[key].label,
+    draft => {
+      draft.goals[key] = value
+    },
+    { mergeKey },
+  )
+
+export const setRoom = (axis: Axis, key: RoomKey, value: number, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    ROOM[key].label,
+    draft => {
+      draft.room[key] = value
+    },
+    { mergeKey },
+  )
+
+export const setNutFacing = (axis: Axis, nutFacing: Axis['nutFacing']): Command =>
+  onAxis(axis, `Nut body towards the ${nutFacing} end`, draft => {
+    draft.nutFacing = nutFacing
+  })
+
+export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    'Preload of the nut',
+    draft => {
+      draft.preloadN = preloadN
+    },
+    { mergeKey },
+  )
+
+export const setEnds = (axis: Axis, ends: ScrewEnds): Command =>
+  onAxis(
+    axis,
+    `Ends of the screw ${ends}`,
+    draft => {
+      draft.ends = ends
+    },
+    { entry: { axisId: axis.id, kind: 'part', text: `Ends of the screw: ${ends}.` } },
+  )
+
+/** Chooses a part, or none. A preload set by hand belongs to the old nut and goes with it. */
+export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, partId: string | null): Command {
+  const name = partId === null ? null : (catalogue[kind].get(partId)?.name ?? partId)
+  return onAxis(
+    axis,
+    name ? `${name} chosen` : `No ${kind} chosen`,
+    draft => {
+      draft.parts[kind] = partId
+      if (kind === 'screw') draft.preloadN = null
+    },
+    {
+      entry: {
+        axisId: axis.id,
+        kind: 'part',
+        text: name ? `Chosen: ${name}.` : `The ${kind} is open again.`,
+      },
+    },
+  )
+}
+
+/** Ticks a step of the build, or takes the tick off. */
+export const tickStep = (axis: Axis, step: { id: string; title: string }, at: string | null): Command =>
+  onAxis(
+    axis,
+    `${step.title}: ${at ? 'done' : 'open again'}`,
+    draft => {
+      if (at) draft.ticks[step.id] = at
+      else delete draft.ticks[step.id]
+    },
+    { entry: { axisId: axis.id, kind: 'step', text: `${at ? 'Done' : 'Open again'}: ${step.title}.` } },
+  )
+
+export const addNote = (axisId: string | null, text: string, kind: 'note' | 'fix'): Command => ({
+  label: kind === 'fix' ? 'Temporary fix noted' : 'Note',
+  run: () => {},
+  entry: { axisId, kind, text },
+})
+
+export const deleteEntry = (entryId: string): Command => ({
+  label: 'Log entry deleted',
+  run: () => {},
+  hides: [entryId],
+})

@@ -1,0 +1,126 @@
+import { CATALOGUE } from '../sizing/parts'
+import { applyChoice } from './choiceCommand'
+import * as commands from './commands'
+import { skarrow } from './demo/skarrow'
+import {
+  applyChange,
+  type Change,
+  type Command,
+  isEmptyChange,
+  mergeChanges,
+  runCommand,
+  stillApplies,
+  takeBack,
+} from './edit'
+import * as readings from './readingCommands'
+import { jobSchema } from './schema'
+import { newAxis } from './templates'
+import type { Axis } from './types'
+
+const { job } = skarrow()
+const X = job.axes[0] as Axis
+const stamp = { id: 'c1', at: '2026-11-24T08:00:00.000Z' }
+const run = (command: Command, on = job) => runCommand(on, command, stamp)
+
+const every: Command[] = [
+  commands.renameJob('Other'),
+  commands.archiveJob(true),
+  commands.setUnits('inch'),
+  commands.addAxis(newAxis({ name: 'A', title: 'Rotary' })),
+  commands.removeAxis(X),
+  commands.renameAxis(X, 'U', 'Upper table'),
+  commands.setDimension(X, 'movingMassKg', null, 'assumed'),
+  commands.setGoal(X, 'topSpeedMmPerMin', 2500),
+  commands.setRoom(X, 'recessFarMm', 20),
+  commands.setNutFacing(X, 'fixed'),
+  commands.setPreload(X, 500),
+  commands.setEnds(X, 'fixed-fixed'),
+  commands.choosePart(X, CATALOGUE, 'screw', 'ball-25-5-double'),
+  commands.choosePart(X, CATALOGUE, 'motor', null),
+  commands.tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
+  commands.tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
+  readings.startRound(X, { id: 'n', startedAt: stamp.at, finishedAt: null, clampedAtMm: 10, stations: [] }),
+  readings.setClampedAt(X, 'round-1', 55),
+  readings.addAlignStation(X, 'round-1', { positionMm: 5, heightUm: null, sideUm: null }),
+  readings.setAlignReading(X, 'round-1', 0, { heightUm: 7 }),
+  readings.finishRound(X, 'round-3', stamp.at, 'done'),
+  readings.removeRound(X, 'round-2'),
+  readings.startTest(X, { id: 'n', startedAt: stamp.at, finishedAt: null, label: 'n', stations: [] }),
+  readings.addTestStation(X, 'test-2', { positionMm: 5, approachPositiveUm: [], approachNegativeUm: [] }),
+  readings.setTestReading(X, 'test-2', { station: 0, approach: 'approachPositiveUm', index: 5 }, 22),
+  readings.setTestReading(X, 'test-2', { station: 0, approach: 'approachPositiveUm', index: 0 }, null),
+  readings.setTestPlace(X, 'test-2', 1, 210),
+  readings.finishTest(X, 'test-2', stamp.at, 'done'),
+  readings.removeTest(X, 'test-1'),
+  applyChoice(X, CATALOGUE, { kind: 'goal', goal: 'cuttingForceN', value: 600 }, 'less force'),
+  applyChoice(X, CATALOGUE, { kind: 'room', room: 'recessFarMm', value: 20 }, 'recess'),
+  applyChoice(X, CATALOGUE, { kind: 'preload', preloadN: 900 }, 'preload'),
+]
+
+test.each(every.map(command => [command.label, command] as const))(
+  '“%s” does one thing, and has an inverse',
+  (_, command) => {
+    const { job: after, change } = run(command)
+    expect(after).not.toEqual(job)
+    expect(applyChange(job, change)).toEqual(after)
+    expect(takeBack(after, change)).toEqual(job)
+    expect(() => jobSchema.validateSync(after, { strict: true })).not.toThrow()
+    expect(JSON.parse(JSON.stringify(change))).toEqual(change)
+  },
+)
+
+test('the job that a command is run on stays as it was, and what it does not touch stays the same object', () => {
+  const before = structuredClone(job)
+  const { job: after } = run(commands.setGoal(X, 'topSpeedMmPerMin', 2500))
+  expect(job).toEqual(before)
+  expect(after.axes[1]).toBe(job.axes[1])
+})
+
+test('a note changes the log alone; a command that changes nothing is empty', () => {
+  const { change, entry } = run(commands.addNote(X.id, 'Oil changed', 'note'))
+  expect(change.patches).toEqual([])
+  expect(entry).toMatchObject({ text: 'Oil changed', axisId: X.id, hidden: false })
+  expect(change.shows).toEqual([entry?.id])
+  expect(isEmptyChange(change)).toBe(false)
+  expect(isEmptyChange(run(commands.setUnits('mm')).change)).toBe(true)
+})
+
+describe('two tabs', () => {
+  const mine = run(commands.setGoal(X, 'topSpeedMmPerMin', 2500)).change
+  test('edits of different fields go together; of the same field the later one does not win in silence', () => {
+    const elsewhere = run(commands.setGoal(X, 'cuttingForceN', 700)).job
+    expect(stillApplies(elsewhere, mine)).toBe(true)
+    const same = run(commands.setGoal(X, 'topSpeedMmPerMin', 1800)).job
+    expect(stillApplies(same, mine)).toBe(false)
+  })
+
+  test('an edit of what was deleted elsewhere does not apply', () => {
+    const gone = { ...job, axes: [] }
+    expect(stillApplies(gone, mine)).toBe(false)
+  })
+
+  test('two readings added to one list at once are both kept', () => {
+    const add = (value: number) =>
+      readings.setTestReading(X, 'test-2', { station: 0, approach: 'approachPositiveUm', index: 5 }, value)
+    const theirs = run(add(21)).job
+    const change = run(add(22)).change
+    expect(stillApplies(theirs, change)).toBe(true)
+    const both = applyChange(theirs, change).axes[0]?.tests[1]?.stations[0]?.approachPositiveUm
+    expect(both?.slice(5).toSorted()).toEqual([21, 22])
+  })
+})
+
+test('typing in one field joins to one change, whatever was typed between', () => {
+  const type = (value: number, on: typeof job) =>
+    runCommand(on, commands.setGoal(X, 'topSpeedMmPerMin', value, 'k'), { ...stamp, id: `c${value}` })
+  const one = type(2, job)
+  const two = type(25, one.job)
+  const three = type(2500, two.job)
+  const merged = mergeChanges(mergeChanges(one.change, two.change), three.change)
+  expect(merged.patches).toHaveLength(1)
+  expect(merged.id).toBe('c2500')
+  expect(applyChange(job, merged)).toEqual(three.job)
+  expect(takeBack(three.job, merged)).toEqual(job)
+  const other: Change = run(commands.setGoal(X, 'cuttingForceN', 1), three.job).change
+  expect(takeBack(applyChange(three.job, other), mergeChanges(merged, other))).toEqual(job)
+})

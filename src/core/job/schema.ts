@@ -1,0 +1,167 @@
+import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
+import { SCREW_ENDS } from '../sizing/screw'
+import { DIMENSIONS, GOALS, PROVENANCES, ROOM } from './dimensions'
+import { ENTRY_KINDS, MACHINE_KINDS, NUT_FACINGS } from './types'
+
+/** A message that says which field, what was got and what is accepted. */
+export const gotAndTakes =
+  (takes: string) =>
+  ({ path, value }: { path: string; value?: unknown }) => {
+    const got = value === undefined ? 'nothing' : JSON.stringify(value)
+    return `${path || 'the file'}: got ${got.length > 60 ? `${got.slice(0, 57)}...` : got}, takes ${takes}`
+  }
+
+const shape = (fields: ObjectShape): Schema => {
+  const takes = gotAndTakes(`an object with ${Object.keys(fields).join(', ')}`)
+  return object(fields)
+    .noUnknown(
+      ({ path, unknown }) =>
+        `${path || 'the file'}: got the unknown field ${unknown}, takes ${Object.keys(fields).join(', ')}`,
+    )
+    .strict()
+    .default(undefined)
+    .typeError(takes)
+    .nonNullable(takes)
+    .required(takes) as unknown as Schema
+}
+const listOf = (item: Schema, most: number) => {
+  const takes = gotAndTakes(`a list of at most ${most}`)
+  return array(item).strict().typeError(takes).required(takes).max(most, takes)
+}
+const numeric = (min: number, max: number) => {
+  const takes = gotAndTakes(`a number from ${min} to ${max}`)
+  return number().strict().typeError(takes).required(takes).min(min, takes).max(max, takes)
+}
+const orNull = (min: number, max: number) => {
+  const takes = gotAndTakes(`a number from ${min} to ${max}, or null`)
+  return number().strict().nullable().typeError(takes).defined(takes).min(min, takes).max(max, takes)
+}
+const text = (most: number) => {
+  const takes = gotAndTakes(`a text of 1 to ${most} characters`)
+  return string().strict().typeError(takes).required(takes).max(most, takes)
+}
+const textOrNull = (most: number) => {
+  const takes = gotAndTakes(`a text of at most ${most} characters, or null`)
+  return string().strict().nullable().typeError(takes).defined(takes).max(most, takes)
+}
+const oneOf = (values: readonly (string | number)[]) => {
+  const takes = gotAndTakes(`one of ${values.join(', ')}`)
+  return mixed()
+    .required(takes)
+    .oneOf([...values], takes)
+}
+const yesNo = () => {
+  const takes = gotAndTakes('true or false')
+  return boolean().strict().typeError(takes).required(takes)
+}
+const moment = () => {
+  const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
+  return text(30).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, takes)
+}
+const momentOrNull = () =>
+  lazy(value => (value === null ? mixed().nullable() : moment())) as unknown as Schema
+
+const fields = <T extends object>(facts: T, of: (key: keyof T) => Schema) =>
+  shape(Object.fromEntries(Object.keys(facts).map(key => [key, of(key as keyof T)])))
+
+/** Names given to a step by the procedure; when it was ticked. */
+const ticks = lazy((value: unknown) =>
+  shape(
+    Object.fromEntries(
+      Object.keys(typeof value === 'object' && value ? value : {})
+        .filter(key => /^[a-z0-9.-]{1,60}$/.test(key))
+        .map(key => [key, moment()]),
+    ),
+  ),
+)
+
+const reading = () => orNull(-100_000, 100_000)
+const place = () => numeric(-1000, 20_000)
+
+const round = shape({
+  id: text(40),
+  startedAt: moment(),
+  finishedAt: momentOrNull(),
+  clampedAtMm: place(),
+  stations: listOf(shape({ positionMm: place(), heightUm: reading(), sideUm: reading() }), 200),
+})
+const test = shape({
+  id: text(40),
+  startedAt: moment(),
+  finishedAt: momentOrNull(),
+  label: text(120),
+  stations: listOf(
+    shape({
+      positionMm: place(),
+      approachPositiveUm: listOf(numeric(-100_000, 100_000), 200),
+      approachNegativeUm: listOf(numeric(-100_000, 100_000), 200),
+    }),
+    200,
+  ),
+})
+
+const axis = shape({
+  id: text(40),
+  name: text(12),
+  title: text(80),
+  dimensions: fields(DIMENSIONS, key =>
+    shape({ value: orNull(DIMENSIONS[key].min, DIMENSIONS[key].max), provenance: oneOf(PROVENANCES) }),
+  ),
+  goals: fields(GOALS, key => numeric(GOALS[key].min, GOALS[key].max)),
+  parts: shape({
+    screw: textOrNull(80),
+    bearing: textOrNull(80),
+    coupler: textOrNull(80),
+    motor: textOrNull(80),
+  }),
+  ends: oneOf(SCREW_ENDS),
+  preloadN: orNull(0, 50_000),
+  room: fields(ROOM, key => numeric(ROOM[key].min, ROOM[key].max)),
+  nutFacing: oneOf(NUT_FACINGS),
+  ticks,
+  rounds: listOf(round, 100),
+  tests: listOf(test, 100),
+})
+
+/** A job document of the present version. */
+export const jobSchema = shape({
+  schemaVersion: oneOf([1]),
+  id: text(40),
+  name: text(80),
+  machineKind: oneOf(MACHINE_KINDS),
+  units: oneOf(['mm', 'inch']),
+  createdAt: moment(),
+  archived: yesNo(),
+  axes: listOf(axis, 12),
+})
+
+/** A line of the log. */
+export const entrySchema = shape({
+  id: text(40),
+  jobId: text(40),
+  axisId: textOrNull(40),
+  at: moment(),
+  kind: oneOf(ENTRY_KINDS),
+  text: text(4000),
+  hidden: yesNo(),
+})
+
+const patch = shape({
+  op: oneOf(['replace', 'add', 'remove']),
+  path: listOf(mixed(), 12),
+  value: mixed().nullable(),
+})
+
+/** One change of the history, with what takes it back. */
+export const changeSchema = shape({
+  id: text(40),
+  jobId: text(40),
+  at: moment(),
+  label: text(300),
+  mergeKey: textOrNull(200),
+  patches: listOf(patch, 1000),
+  inverse: listOf(patch, 1000),
+  shows: listOf(text(40), 100),
+  hides: listOf(text(40), 100),
+  undone: yesNo(),
+})

@@ -1,0 +1,88 @@
+import type { ScrewEnds } from '../sizing/screw'
+import type { UnitSystem } from '../units/quantity'
+import type { DimensionKey, GoalKey, Provenance, RoomKey } from './dimensions'
+
+/** A value with where it comes from; null while nobody knows it. */
+export interface Dimension {
+  value: number | null
+  provenance: Provenance
+}
+
+export const PART_KINDS = ['screw', 'bearing', 'coupler', 'motor'] as const
+export type PartKind = (typeof PART_KINDS)[number]
+
+export const NUT_FACINGS = ['far', 'fixed'] as const
+export const MACHINE_KINDS = ['mill', 'lathe', 'router'] as const
+export type MachineKind = (typeof MACHINE_KINDS)[number]
+
+/** Indicator readings of the screw at one place along it; null where not read. */
+export interface AlignStation {
+  positionMm: number
+  heightUm: number | null
+  sideUm: number | null
+}
+/** One round of readings with the nut clamped at a place. */
+export interface AlignRound {
+  id: string
+  startedAt: string
+  finishedAt: string | null
+  clampedAtMm: number
+  stations: AlignStation[]
+}
+/** Indicator readings of a reversal test at one place of the table. */
+export interface ReversalStation {
+  positionMm: number
+  approachPositiveUm: number[]
+  approachNegativeUm: number[]
+}
+export interface ReversalTest {
+  id: string
+  startedAt: string
+  finishedAt: string | null
+  label: string
+  stations: ReversalStation[]
+}
+
+export interface Axis {
+  id: string
+  name: string
+  title: string
+  dimensions: Record<DimensionKey, Dimension>
+  goals: Record<GoalKey, number>
+  parts: Record<PartKind, string | null>
+  ends: ScrewEnds
+  /** Preload set on the nut; null leaves it as delivered. */
+  preloadN: number | null
+  room: Record<RoomKey, number>
+  /** The side of its bracket on which the nut's body stands. */
+  nutFacing: (typeof NUT_FACINGS)[number]
+  /** When each step of the build was ticked. */
+  ticks: Record<string, string>
+  rounds: AlignRound[]
+  tests: ReversalTest[]
+}
+
+/** A machine under conversion: one plain JSON document. */
+export interface Job {
+  schemaVersion: 1
+  id: string
+  name: string
+  machineKind: MachineKind
+  units: UnitSystem
+  createdAt: string
+  archived: boolean
+  axes: Axis[]
+}
+
+export const ENTRY_KINDS = ['note', 'part', 'step', 'round', 'test', 'fix', 'job'] as const
+/** A dated line of the log. A hidden one was taken back by an undo or deleted. */
+export interface LogEntry {
+  id: string
+  jobId: string
+  /** null when it is about the whole machine. */
+  axisId: string | null
+  at: string
+  kind: (typeof ENTRY_KINDS)[number]
+  text: string
+  hidden: boolean
+}

@@ -1,0 +1,157 @@
+import type { Axis } from '../job/types'
+import type { Catalogue } from '../sizing/parts'
+import { Trace } from '../verdicts/trace'
+import { nutRange } from './placement'
+
+/** The parts that can be picked on the drive line. */
+export const DRIVE_PARTS = ['motor', 'coupler', 'bearing', 'screw', 'nut', 'far', 'way'] as const
+export type DrivePart = (typeof DRIVE_PARTS)[number]
+
+/** A box in the side elevation: x along the screw from the fixed block's inner face, y up from its axis. */
+export interface Box {
+  part: DrivePart
+  role: 'body' | 'flange' | 'bracket' | 'shaft' | 'thread' | 'way' | 'table'
+  xMm: number
+  yMm: number
+  widthMm: number
+  heightMm: number
+  /** Drawn dashed, of a usual size: the part is not chosen or the dimension is not known. */
+  guessed: boolean
+}
+
+/** The side elevation of a drive, to scale. */
+export interface DriveLine {
+  boxes: Box[]
+  leftMm: number
+  rightMm: number
+  topMm: number
+  bottomMm: number
+  spanMm: number
+  leadMm: number
+  /** Where the bracket face stands, and where its soft limits are; null while the travel is not known. */
+  nutAtMm: number
+  limits: { firstMm: number; lastMm: number } | null
+}
+
+const USUAL = {
+  spanMm: 500,
+  wayMm: 45,
+  bracketMm: 16,
+  screwMm: 20,
+  nutMm: 46,
+  nutDiameterMm: 36,
+  flangeMm: 11,
+  flangeDiameterMm: 58,
+  blockMm: 42,
+  blockHeightMm: 60,
+  couplerMm: 40,
+  couplerDiameterMm: 32,
+  motorMm: 80,
+  frameMm: 57,
+  shaftMm: 8,
+}
+const CLEAR_MM = 6
+
+/**
+ * Lays out the drive of an axis to scale, from its survey and its parts.
+ *
+ * @param position share of the travel at which the nut stands, 0 at the fixed end to 1 at the far end
+ * @returns boxes in millimetres; parts that are not chosen yet are drawn in a usual size and marked as guessed
+ */
+export function driveLine(axis: Axis, catalogue: Catalogue, position: number): DriveLine {
+  const screw = catalogue.screw.get(axis.parts.screw ?? '')
+  const bearing = catalogue.bearing.get(axis.parts.bearing ?? '')
+  const coupler = catalogue.coupler.get(axis.parts.coupler ?? '')
+  const motor = catalogue.motor.get(axis.parts.motor ?? '')
+  const spanMm = axis.dimensions.supportSpanMm.value ?? USUAL.spanMm
+  const wayMm = axis.dimensions.screwToWayMm.value ?? USUAL.wayMm
+  const bracketMm = axis.dimensions.bracketThicknessMm.value ?? USUAL.bracketMm
+  const limits = knownRange(axis, catalogue)
+  const nutAtMm = limits ? limits.firstMm + position * (limits.lastMm - limits.firstMm) : spanMm / 2
+  const blockMm = bearing?.blockLengthMm ?? USUAL.blockMm
+  const blockHeightMm = bearing?.blockHeightMm ?? USUAL.blockHeightMm
+  const farMm = axis.ends === 'fixed-free' ? 0 : axis.ends === 'fixed-fixed' ? blockMm : 0.6 * blockMm
+  const couplerMm = coupler?.lengthMm ?? USUAL.couplerMm
+  const motorFaceMm = -blockMm - 2 * CLEAR_MM - couplerMm
+  const motorMm = motor?.lengthMm ?? USUAL.motorMm
+  const frameMm = motor?.frameMm ?? USUAL.frameMm
+  const screwMm = screw?.nominalDiameterMm ?? USUAL.screwMm
+  const bodyMm = screw?.nutBodyLengthMm ?? USUAL.nutMm
+  const flangeMm = screw?.nutFlangeThicknessMm ?? USUAL.flangeMm
+  const flangeDiameterMm = screw?.nutFlangeDiameterMm ?? USUAL.flangeDiameterMm
+  const towardsFar = axis.nutFacing === 'far' ? 1 : -1
+  const along = (startMm: number, lengthMm: number) =>
+    towardsFar === 1 ? nutAtMm + startMm : nutAtMm - startMm - lengthMm
+  const box = (
+    part: DrivePart,
+    role: Box['role'],
+    xMm: number,
+    widthMm: number,
+    heightMm: number,
+    guessed: boolean,
+    yMm = -heightMm / 2,
+  ): Box => ({ part, role, xMm, yMm, widthMm, heightMm, guessed })
+  const tableMm = Math.max(flangeDiameterMm / 2 + 10, wayMm * 0.6)
+  const boxes = [
+    box(
+      'way',
+      'way',
+      -blockMm,
+      spanMm + blockMm + Math.max(farMm, 10),
+      10,
+      axis.dimensions.screwToWayMm.value === null,
+      -wayMm - 10,
+    ),
+    box('way', 'table', nutAtMm - spanMm * 0.18, spanMm * 0.36, 12, false, tableMm),
+    box('motor', 'body', motorFaceMm - motorMm, motorMm, frameMm, !motor),
+    box('motor', 'shaft', motorFaceMm, CLEAR_MM + couplerMm / 2, motor?.shaftMm ?? USUAL.shaftMm, !motor),
+    box(
+      'screw',
+      'shaft',
+      -blockMm - CLEAR_MM - couplerMm / 2,
+      blockMm + CLEAR_MM + couplerMm / 2,
+      bearing?.boreMm ?? screwMm * 0.6,
+      !screw,
+    ),
+    box('screw', 'thread', 0, spanMm + farMm / 2, screwMm, !screw),
+    box(
+      'coupler',
+      'body',
+      -blockMm - CLEAR_MM - couplerMm,
+      couplerMm,
+      coupler?.diameterMm ?? USUAL.couplerDiameterMm,
+      !coupler,
+    ),
+    box('bearing', 'body', -blockMm, blockMm, blockHeightMm, !bearing),
+    ...(farMm > 0 ? [box('far', 'body', spanMm, farMm, blockHeightMm, !bearing)] : []),
+    box(
+      'nut',
+      'bracket',
+      along(0, bracketMm),
+      bracketMm,
+      tableMm + flangeDiameterMm / 2 + 4,
+      !screw,
+      -flangeDiameterMm / 2 - 4,
+    ),
+    box('nut', 'body', along(0, bodyMm), bodyMm, screw?.nutBodyDiameterMm ?? USUAL.nutDiameterMm, !screw),
+    box('nut', 'flange', along(-flangeMm, flangeMm), flangeMm, flangeDiameterMm, !screw),
+  ]
+  return {
+    boxes,
+    leftMm: Math.min(...boxes.map(b => b.xMm)),
+    rightMm: Math.max(...boxes.map(b => b.xMm + b.widthMm)),
+    topMm: Math.max(...boxes.map(b => b.yMm + b.heightMm)),
+    bottomMm: Math.min(...boxes.map(b => b.yMm)),
+    spanMm,
+    leadMm: screw?.leadMm ?? 5,
+    nutAtMm,
+    limits,
+  }
+}
+
+function knownRange(axis: Axis, catalogue: Catalogue) {
+  const { supportSpanMm, bracketThicknessMm, wayTravelMm } = axis.dimensions
+  const known =
+    supportSpanMm.value !== null && bracketThicknessMm.value !== null && wayTravelMm.value !== null
+  return known && catalogue.screw.has(axis.parts.screw ?? '') ? nutRange(new Trace(axis, catalogue)) : null
+}

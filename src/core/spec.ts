@@ -1,0 +1,157 @@
+import { InputError } from './inputError'
+
+/** A number with its symbol in the formula, its unit, and the range that has a meaning. */
+export interface NumberSpec {
+  kind: 'number'
+  symbol: string
+  unit: string
+  label: string
+  /** Least value accepted. */
+  min?: number
+  /** The value must be above this. */
+  over?: number
+  max?: number
+  below?: number
+  integer?: boolean
+  /** Taken when the input is left out; makes it optional. */
+  default?: number
+}
+export interface ChoiceSpec<T extends string = string> {
+  kind: 'choice'
+  label: string
+  of: readonly T[]
+}
+export interface FlagSpec {
+  kind: 'flag'
+  label: string
+}
+export interface ListSpec<T extends Spec = Spec> {
+  kind: 'list'
+  label: string
+  of: T
+  atLeast: number
+}
+export interface RecordSpec<T extends Specs = Specs> {
+  kind: 'record'
+  label: string
+  of: T
+}
+export type Spec = NumberSpec | ChoiceSpec | FlagSpec | ListSpec | RecordSpec
+export type Specs = { readonly [name: string]: Spec }
+
+/** The value that a spec describes. */
+export type ValueOf<S> = S extends NumberSpec
+  ? number
+  : S extends ChoiceSpec<infer T>
+    ? T
+    : S extends FlagSpec
+      ? boolean
+      : S extends ListSpec<infer T>
+        ? ValueOf<T>[]
+        : S extends RecordSpec<infer T>
+          ? InputsOf<T>
+          : never
+
+type Optional<S> = { [K in keyof S]: S[K] extends { default: number } ? K : never }[keyof S]
+
+/** The object that a set of specs describes; inputs with a default may be left out. */
+export type InputsOf<S> = { [K in Exclude<keyof S, Optional<S>>]: ValueOf<S[K]> } & {
+  [K in Optional<S>]?: ValueOf<S[K]>
+}
+export type OutputsOf<S> = { [K in keyof S]: ValueOf<S[K]> }
+
+type Range = Omit<NumberSpec, 'kind' | 'symbol' | 'unit' | 'label'>
+
+export const number = <const R extends Range>(label: string, symbol: string, unit: string, range: R) => ({
+  kind: 'number' as const,
+  label,
+  symbol,
+  unit,
+  ...range,
+})
+export const choice = <const T extends string>(label: string, of: readonly T[]): ChoiceSpec<T> => ({
+  kind: 'choice',
+  label,
+  of,
+})
+export const flag = (label: string): FlagSpec => ({ kind: 'flag', label })
+export const list = <T extends Spec>(label: string, of: T, atLeast = 1): ListSpec<T> => ({
+  kind: 'list',
+  label,
+  of,
+  atLeast,
+})
+export const record = <T extends Specs>(label: string, of: T): RecordSpec<T> => ({
+  kind: 'record',
+  label,
+  of,
+})
+
+/**
+ * Says in words what a spec accepts.
+ *
+ * @example describe(number('lead', 'Ph', 'mm', { over: 0 })) // 'a number over 0 mm'
+ */
+export function describe(spec: Spec): string {
+  switch (spec.kind) {
+    case 'number': {
+      const unit = spec.unit && spec.unit !== '1' ? ` ${spec.unit}` : ''
+      const bounds = [
+        spec.over !== undefined && `over ${spec.over}`,
+        spec.min !== undefined && `from ${spec.min}`,
+        spec.below !== undefined && `below ${spec.below}`,
+        spec.max !== undefined && `up to ${spec.max}`,
+      ].filter(Boolean)
+      const noun = spec.integer ? 'a whole number' : 'a number'
+      return `${noun}${bounds.length ? ` ${bounds.join(' ')}` : ''}${unit}`
+    }
+    case 'choice':
+      return `one of ${spec.of.join(', ')}`
+    case 'flag':
+      return 'true or false'
+    case 'list':
+      return `a list of at least ${spec.atLeast}`
+    case 'record':
+      return `an object with ${Object.keys(spec.of).join(', ')}`
+  }
+}
+
+const within = (spec: NumberSpec, value: unknown): boolean =>
+  typeof value === 'number' &&
+  Number.isFinite(value) &&
+  !(spec.over !== undefined && value <= spec.over) &&
+  !(spec.min !== undefined && value < spec.min) &&
+  !(spec.below !== undefined && value >= spec.below) &&
+  !(spec.max !== undefined && value > spec.max) &&
+  !(spec.integer && !Number.isInteger(value))
+
+/**
+ * Checks one value against its spec, cheaply enough for every call.
+ *
+ * @throws InputError naming the input (with its place in a list), what was got and what is accepted.
+ */
+export function checkValue(name: string, spec: Spec, value: unknown): void {
+  const fits = () => {
+    switch (spec.kind) {
+      case 'number':
+        return within(spec, value) || (value === undefined && spec.default !== undefined)
+      case 'choice':
+        return typeof value === 'string' && spec.of.includes(value)
+      case 'flag':
+        return typeof value === 'boolean'
+      case 'list':
+        return Array.isArray(value) && value.length >= spec.atLeast
+      case 'record':
+        return typeof value === 'object' && value !== null && !Array.isArray(value)
+    }
+  }
+  if (!fits()) throw new InputError(name, value, describe(spec))
+  if (spec.kind === 'list')
+    for (const [index, item] of (value as unknown[]).entries()) checkValue(`${name}[${index}]`, spec.of, item)
+  if (spec.kind === 'record') checkAll(spec.of, value as Record<string, unknown>, `${name}.`)
+}
+
+/** Checks every input of a set; see {@link checkValue}. */
+export function checkAll(specs: Specs, values: Record<string, unknown>, prefix = ''): void {
+  for (const name in specs) checkValue(prefix + name, specs[name] as Spec, values[name])
+}

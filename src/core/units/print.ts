@@ -1,0 +1,65 @@
+import { type QuantityKind, quantityFacts, type UnitSystem } from './quantity'
+
+/** A figure and its unit apart, so that the unit can be set in a quieter tone. */
+export interface Printed {
+  figure: string
+  unit: string
+}
+
+/**
+ * Prints a stored value in a system of units, without trailing zeros.
+ *
+ * @param value in the quantity's base unit
+ * @param decimals digits after the point in metric units, by default as fine as the quantity is worth; a
+ *   length in inches gets two more
+ * @example printQuantity(12.7, 'length', 'inch') // { figure: '0.5', unit: 'in' }
+ */
+export function printQuantity(
+  value: number,
+  kind: QuantityKind,
+  system: UnitSystem,
+  decimals?: number,
+): Printed {
+  const { unit, perUnit, decimals: finest } = quantityFacts(kind)[system]
+  const finer = kind === 'length' && system === 'inch' ? 2 : 0
+  return { figure: figure(value / perUnit, decimals === undefined ? finest : decimals + finer), unit }
+}
+
+/** Prints figure and unit in one go, thousands set apart: `12,700 mm`. */
+export function say(value: number, kind: QuantityKind, system: UnitSystem, decimals?: number): string {
+  const printed = printQuantity(value, kind, system, decimals)
+  const [whole = '', rest] = printed.figure.split('.')
+  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, ',')
+  const unit =
+    printed.unit === '°' || printed.unit === '%' ? printed.unit : printed.unit && ` ${printed.unit}`
+  return `${grouped}${rest ? `.${rest}` : ''}${unit}`
+}
+
+/**
+ * What a field shows for a stored value, rounded to what the quantity is worth; the stored value stays as it is.
+ *
+ * @example printField(9.525, 'length', 'inch') // '0.375'
+ */
+export function printField(value: number, kind: QuantityKind, system: UnitSystem): string {
+  const { perUnit, decimals } = quantityFacts(kind)[system]
+  return figure(value / perUnit, decimals)
+}
+
+/**
+ * A plain figure for a working: enough digits to follow the sum, no more.
+ *
+ * @example printNumber(11818.635436) // '11,818.6'
+ */
+export function printNumber(value: number): string {
+  const size = Math.abs(value)
+  if (size !== 0 && (size < 1e-3 || size >= 1e7))
+    return value.toExponential(3).replace('e', ' × 10^').replace('+', '')
+  const decimals = size >= 1000 ? 1 : size >= 10 ? 2 : 4
+  return say(value, 'ratio', 'mm', decimals)
+}
+
+function figure(value: number, decimals: number): string {
+  const text = value.toFixed(decimals)
+  const short = decimals > 0 ? text.replace(/\.?0+$/, '') : text
+  return short === '-0' ? '0' : short
+}

@@ -1,0 +1,114 @@
+/** Which family of units a job is shown in; values are always stored in the base unit. */
+export type UnitSystem = 'mm' | 'inch'
+
+/** One unit of a quantity: its printed name, how many base units it is, and how finely it is printed. */
+export interface Unit {
+  unit: string
+  perUnit: number
+  decimals: number
+}
+
+interface QuantityFacts {
+  mm: Unit
+  inch: Unit
+  /** Everything people type for a unit of this quantity, and how many base units it is. */
+  accepts: Record<string, number>
+}
+
+const same = (unit: string, decimals: number): { mm: Unit; inch: Unit } => ({
+  mm: { unit, perUnit: 1, decimals },
+  inch: { unit, perUnit: 1, decimals },
+})
+const scaled = (accepts: Record<string, number>, factor: number) =>
+  Object.fromEntries(Object.entries(accepts).map(([name, value]) => [name, value * factor]))
+
+const MM_PER_INCH = 25.4
+const N_PER_LBF = 4.4482216152605
+const LENGTHS: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  um: 0.001,
+  micron: 0.001,
+  microns: 0.001,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
+  thou: MM_PER_INCH / 1000,
+  mil: MM_PER_INCH / 1000,
+}
+
+/** The quantities of the bench, each with its metric and its inch unit. */
+export const QUANTITIES = {
+  /** Base: mm. */
+  length: {
+    mm: { unit: 'mm', perUnit: 1, decimals: 3 },
+    inch: { unit: 'in', perUnit: MM_PER_INCH, decimals: 4 },
+    accepts: LENGTHS,
+  },
+  /** Base: um. */
+  smallLength: {
+    mm: { unit: 'µm', perUnit: 1, decimals: 1 },
+    inch: { unit: 'thou', perUnit: MM_PER_INCH, decimals: 2 },
+    accepts: scaled(LENGTHS, 1000),
+  },
+  /** Base: mm/min. */
+  speed: {
+    mm: { unit: 'mm/min', perUnit: 1, decimals: 0 },
+    inch: { unit: 'in/min', perUnit: MM_PER_INCH, decimals: 1 },
+    accepts: {
+      'mm/min': 1,
+      'm/min': 1000,
+      'mm/s': 60,
+      'm/s': 60_000,
+      'in/min': MM_PER_INCH,
+      ipm: MM_PER_INCH,
+      'in/s': 60 * MM_PER_INCH,
+    },
+  },
+  /** Base: mm/s2. */
+  acceleration: {
+    mm: { unit: 'mm/s²', perUnit: 1, decimals: 0 },
+    inch: { unit: 'in/s²', perUnit: MM_PER_INCH, decimals: 1 },
+    accepts: { 'mm/s2': 1, 'm/s2': 1000, 'in/s2': MM_PER_INCH, g: 9806.65 },
+  },
+  /** Base: N. */
+  force: {
+    mm: { unit: 'N', perUnit: 1, decimals: 0 },
+    inch: { unit: 'lbf', perUnit: N_PER_LBF, decimals: 1 },
+    accepts: { n: 1, kn: 1000, kgf: 9.80665, kg: 9.80665, lbf: N_PER_LBF, lb: N_PER_LBF },
+  },
+  /** Base: kg. */
+  mass: {
+    mm: { unit: 'kg', perUnit: 1, decimals: 2 },
+    inch: { unit: 'lb', perUnit: 0.45359237, decimals: 2 },
+    accepts: { kg: 1, g: 0.001, lb: 0.45359237, lbs: 0.45359237, oz: 0.028349523125 },
+  },
+  /** Base: N m. */
+  torque: {
+    mm: { unit: 'N·m', perUnit: 1, decimals: 2 },
+    inch: { unit: 'lbf·in', perUnit: 0.1129848290276167, decimals: 1 },
+    accepts: { nm: 1, lbf·in: 0.1129848290276167, 'lbf in': 0.1129848290276167 },
+  },
+  /** Base: deg. */
+  angle: { ...same('°', 2), accepts: { deg: 1, '°': 1 } },
+  /** Base: h. */
+  hours: { ...same('h', 0), accepts: { h: 1, hours: 1 } },
+  /** Base: rpm. */
+  rotation: { ...same('rpm', 0), accepts: { rpm: 1 } },
+  /** Base: a plain number. */
+  ratio: { ...same('', 3), accepts: {} },
+  /** Base: a share from 0 to 1, shown in per cent. */
+  share: {
+    mm: { unit: '%', perUnit: 0.01, decimals: 1 },
+    inch: { unit: '%', perUnit: 0.01, decimals: 1 },
+    accepts: { '%': 0.01 },
+  },
+} satisfies Record<string, QuantityFacts>
+
+export type QuantityKind = keyof typeof QUANTITIES
+
+/** The facts of a quantity, with its unit names open to look-up. */
+export const quantityFacts = (kind: QuantityKind): QuantityFacts => QUANTITIES[kind]

@@ -1,0 +1,77 @@
+import { InputError } from '../inputError'
+import { DIMENSIONS } from '../job/dimensions'
+import type { PartKind } from '../job/types'
+import { say } from '../units/print'
+import type { QuantityKind, UnitSystem } from '../units/quantity'
+import type { Finding, Measure, Stage, Subject } from './finding'
+import { type Missing, NotKnown, type Trace } from './trace'
+
+/** What a check finds: the part of a finding that is its own judgement. */
+export interface Judgement {
+  state: Finding['state']
+  figure: Measure | null
+  limit: Measure | null
+  use: number | null
+  sentence: string
+}
+
+export type Say = (value: number, quantity: QuantityKind, decimals?: number) => string
+
+/** One check of an axis. `judge` returns null where the check does not apply. */
+export interface Check {
+  checkId: string
+  title: string
+  subject: Subject
+  stage: Stage
+  judge: (t: Trace, say: Say) => Judgement | null
+}
+
+const PART_WORDS: Record<PartKind, string> = {
+  screw: 'a screw and its nut',
+  bearing: 'the bearings of the fixed end',
+  coupler: 'a coupler',
+  motor: 'a motor',
+}
+
+/** What to do about something missing, as a sentence. */
+export const askFor = (missing: Missing): string =>
+  'part' in missing
+    ? `Choose ${PART_WORDS[missing.part]} first.`
+    : `Measure first: ${DIMENSIONS[missing.dimension].label.toLowerCase()}.`
+
+/**
+ * Runs a check on a trace.
+ *
+ * @returns its finding; "not known yet" with what is missing when a figure cannot be had; null when the
+ *   check does not apply to this axis
+ */
+export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | null {
+  const { judge, ...facts } = check
+  const { value: judgement, reads } = t.watch(() => {
+    try {
+      return judge(t, (value, quantity, decimals) => say(value, quantity, units, decimals))
+    } catch (error) {
+      return unknown(error)
+    }
+  })
+  if (!judgement) return null
+  return {
+    ...facts,
+    missing: null,
+    ...judgement,
+    because: [...reads.figures],
+    restsOn: [...reads.dimensions].map(dimension => ({
+      dimension,
+      provenance: t.axis.dimensions[dimension].provenance,
+    })),
+  }
+}
+
+function unknown(error: unknown): Judgement & { missing: Missing | null } {
+  const nothing = { state: 'unknown' as const, figure: null, limit: null, use: null }
+  if (error instanceof NotKnown)
+    return { ...nothing, missing: error.missing, sentence: askFor(error.missing) }
+  if (error instanceof InputError)
+    return { ...nothing, missing: null, sentence: `Cannot be worked out: ${error.message}.` }
+  throw error
+}

@@ -1,0 +1,30 @@
+import type { Axis } from '../job/types'
+import type { Catalogue } from '../sizing/parts'
+import type { UnitSystem } from '../units/quantity'
+import { ALIGN_CHECKS } from './alignChecks'
+import { runCheck } from './check'
+import { byUrgency, type Finding } from './finding'
+import { PROVE_CHECKS } from './proveChecks'
+import { ROOM_CHECKS } from './roomChecks'
+import { SIZING_CHECKS } from './sizingChecks'
+import { type Figure, Trace } from './trace'
+
+const CHECKS = [...SIZING_CHECKS, ...ROOM_CHECKS, ...ALIGN_CHECKS, ...PROVE_CHECKS]
+
+/** What an axis comes to: its findings, worst first, and the worked figures behind them by name. */
+export interface Evaluation {
+  findings: Finding[]
+  figures: Record<string, Figure>
+}
+
+/**
+ * Judges a whole axis in one pure pass, fast enough for every key stroke.
+ *
+ * @param units the units that sentences are written in
+ * @returns findings with their reasons; checks that do not apply to the axis are left out
+ */
+export function evaluateAxis(axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation {
+  const t = new Trace(axis, catalogue)
+  const findings = CHECKS.flatMap(check => runCheck(t, check, units) ?? [])
+  return { findings: byUrgency(findings), figures: t.figures }
+}

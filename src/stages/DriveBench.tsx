@@ -1,0 +1,103 @@
+import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { StageId } from '@/core/job/nextAction'
+import type { PartKind } from '@/core/job/types'
+import { type DrivePart, driveLine } from '@/core/room/driveLine'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { DriveLine } from '@/ui/driveline/DriveLine'
+import { useAxis, useEvaluation, useUnits, whole } from './bench'
+import { overlayOf } from './overlays'
+import { PartSheet } from './PartSheet'
+
+const KIND_OF: Partial<Record<DrivePart, PartKind>> = {
+  screw: 'screw',
+  nut: 'screw',
+  bearing: 'bearing',
+  coupler: 'coupler',
+  motor: 'motor',
+}
+const PLAIN_NAMES: Record<DrivePart, string> = {
+  motor: 'Motor',
+  coupler: 'Coupler',
+  bearing: 'Fixed block',
+  screw: 'Screw',
+  nut: 'Nut in its bracket',
+  far: 'Far block',
+  way: 'Way and table',
+}
+
+/** The drive line of the axis with the findings of the stage, and the sheet of the part that is picked. */
+export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage: StageId) => void }) {
+  const axis = useAxis(whole)
+  const units = useUnits()
+  const evaluation = useEvaluation()
+  const [picked, setPicked] = useState<DrivePart | null>(null)
+  const [position, setPosition] = useState(50)
+  const line = driveLine(axis, CATALOGUE, position / 100)
+  const partOf = (part: DrivePart) => {
+    const kind = KIND_OF[part]
+    return kind ? CATALOGUE[kind].get(axis.parts[kind] ?? '') : undefined
+  }
+  const names = Object.fromEntries(
+    Object.entries(PLAIN_NAMES).map(([part, name]) => {
+      const chosen = partOf(part as DrivePart)
+      return [part, chosen ? `${name}: ${chosen.name}` : name]
+    }),
+  ) as Record<DrivePart, string>
+
+  return (
+    <chakra.section aria-label="Drive line" bg="panel" borderWidth="1px" borderRadius="8px" p="2">
+      <chakra.div
+        display="grid"
+        gridTemplateColumns={{
+          base: 'minmax(0, 1fr)',
+          md: picked ? 'minmax(0, 1fr) 240px' : 'minmax(0, 1fr)',
+        }}
+        gap="3"
+      >
+        <chakra.div minW="0">
+          <DriveLine
+            line={line}
+            title={`Drive of axis ${axis.name}, to scale`}
+            names={names}
+            {...overlayOf(stage, { axis, units, evaluation, line })}
+            picked={picked}
+            onPick={setPicked}
+          />
+          {line.limits && (
+            <chakra.label
+              display="flex"
+              alignItems="center"
+              gap="2"
+              fontSize="13px"
+              color="quiet"
+              px="2"
+              minH={{ base: '44px', xl: '30px' }}
+            >
+              Nut along its travel
+              <chakra.input
+                type="range"
+                min={0}
+                max={100}
+                value={position}
+                onChange={event => setPosition(Number(event.currentTarget.value))}
+                flex="1"
+                minH={{ base: '44px', xl: '24px' }}
+                accentColor="var(--dusk-colors-lamp-fill)"
+              />
+            </chakra.label>
+          )}
+        </chakra.div>
+        {picked && (
+          <PartSheet
+            part={picked}
+            kind={KIND_OF[picked] ?? null}
+            title={PLAIN_NAMES[picked]}
+            onClose={() => setPicked(null)}
+            onChoose={() => onStage('size')}
+          />
+        )}
+      </chakra.div>
+    </chakra.section>
+  )
+}

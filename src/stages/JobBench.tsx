@@ -1,0 +1,122 @@
+import dynamic from 'next/dynamic'
+import { type ComponentType, useCallback, useMemo, useState } from 'react'
+import { procedure } from '@/core/build/procedure'
+import { setUnits } from '@/core/job/commands'
+import { STAGES, type StageId, stillToMeasure } from '@/core/job/nextAction'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { STATES } from '@/core/verdicts/finding'
+import type { JobSession } from '@/store/session'
+import { Frame, type StageTab } from '@/ui/frame/Frame'
+import { Header } from '@/ui/frame/Header'
+import { SavedNote } from '@/ui/frame/SavedNote'
+import { useAxis, useEvaluation, useJob, useSessionState, useUnits, whole } from './bench'
+import { DriveBench } from './DriveBench'
+import { go } from './place'
+import { type Overlaid, STAGE_WORDS } from './stageWords'
+import { SurveyStage } from './survey/SurveyStage'
+import { useActions } from './useActions'
+import { useKeys } from './useKeys'
+import { Verdicts } from './Verdicts'
+
+const later = (load: () => Promise<ComponentType>) => dynamic(() => load(), { ssr: false })
+
+const BENCHES: Record<StageId, ComponentType> = {
+  survey: SurveyStage,
+  size: later(() => import('./size/SizeStage').then(module => module.SizeStage)),
+  room: later(() => import('./room/RoomStage').then(module => module.RoomStage)),
+  build: later(() => import('./build/BuildStage').then(module => module.BuildStage)),
+  align: later(() => import('./align/AlignStage').then(module => module.AlignStage)),
+  prove: later(() => import('./prove/ProveStage').then(module => module.ProveStage)),
+  log: later(() => import('./log/LogStage').then(module => module.LogStage)),
+}
+const Palette = dynamic(() => import('@/ui/frame/Palette').then(module => module.Palette), { ssr: false })
+const KeyHelp = dynamic(() => import('@/ui/frame/KeyHelp').then(module => module.KeyHelp), { ssr: false })
+const QuickNote = dynamic(() => import('./log/QuickNote').then(module => module.QuickNote), { ssr: false })
+const AxisDialog = dynamic(() => import('./AxisDialog').then(module => module.AxisDialog), { ssr: false })
+
+interface Props {
+  session: JobSession
+  jobId: string
+  axisId: string
+  stage: StageId
+}
+
+/** The frame of a job with the bench of one stage in it. */
+export function JobBench({ session, jobId, axisId, stage }: Props) {
+  const [overlaid, setOverlaid] = useState<Overlaid>(null)
+  const jobName = useJob(job => job.name)
+  const axes = useJob(job => job.axes)
+  const units = useUnits()
+  const undoLabel = useSessionState(session, state => state.undoLabel)
+  const redoLabel = useSessionState(session, state => state.redoLabel)
+  const savedAt = useSessionState(session, state => state.savedAt)
+  const saving = useSessionState(session, state => state.saving)
+  const onStage = useCallback((next: StageId) => go({ jobId, axisId, stage: next }), [jobId, axisId])
+  const onAxis = useCallback((next: string) => go({ jobId, axisId: next, stage }), [jobId, stage])
+  const actions = useActions({ session, jobId, axisId, onStage, onAxis, onOverlay: setOverlaid })
+  useKeys(actions, overlaid === null)
+  const Bench = BENCHES[stage]
+  const close = () => setOverlaid(null)
+  return (
+    <>
+      <Frame
+        header={
+          <Header
+            jobName={jobName}
+            axes={axes}
+            axisId={axisId}
+            onAxis={onAxis}
+            onAddAxis={() => setOverlaid('axis')}
+            units={units}
+            onUnits={next => session.edit(setUnits(next))}
+            undoLabel={undoLabel}
+            redoLabel={redoLabel}
+            onUndo={session.undo}
+            onRedo={session.redo}
+            onPalette={() => setOverlaid('palette')}
+            onHelp={() => setOverlaid('help')}
+            saved={<SavedNote savedAt={savedAt} saving={saving} />}
+          />
+        }
+        stages={useStageTabs()}
+        stage={stage}
+        onStage={id => onStage(id as StageId)}
+        drive={<DriveBench stage={stage} onStage={onStage} />}
+        verdicts={<Verdicts key={axisId} onStage={onStage} onUndo={session.undo} />}
+      >
+        <Bench key={axisId} />
+      </Frame>
+      {overlaid === 'palette' && <Palette open actions={actions} onClose={close} />}
+      {overlaid === 'help' && <KeyHelp open actions={actions} onClose={close} />}
+      {overlaid === 'note' && <QuickNote axisId={axisId} onClose={close} />}
+      {(overlaid === 'axis' || overlaid === 'edit-axis') && (
+        <AxisDialog editing={overlaid === 'edit-axis'} onClose={close} onAxis={onAxis} />
+      )}
+    </>
+  )
+}
+
+/** The stages with what each of them has to say about the axis. */
+function useStageTabs(): StageTab[] {
+  const axis = useAxis(whole)
+  const units = useUnits()
+  const { findings } = useEvaluation()
+  return useMemo(() => {
+    const steps = procedure(axis, CATALOGUE, units)
+    const open = stillToMeasure(axis).length
+    const counts: Partial<Record<StageId, string>> = {
+      ...(open > 0 && { survey: `${open} open` }),
+      ...(steps && { build: `${steps.filter(step => axis.ticks[step.id]).length}/${steps.length}` }),
+    }
+    return STAGES.map((id, index) => {
+      const own = findings.filter(finding => finding.stage === id)
+      return {
+        id,
+        ...STAGE_WORDS[id],
+        key: `Alt ${index + 1}`,
+        state: STATES.find(state => own.some(finding => finding.state === state)) ?? null,
+        count: counts[id] ?? null,
+      }
+    })
+  }, [axis, units, findings])
+}

@@ -1,0 +1,218 @@
+import { chakra } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import { Plus } from 'lucide-react'
+import dynamic from 'next/dynamic'
+import { worstCorrectionUm } from '@/core/align/judgeRound'
+import { newId } from '@/core/job/id'
+import {
+  addAlignStation,
+  finishRound,
+  removeRound,
+  setClampedAt,
+  spreadMm,
+  startRound,
+} from '@/core/job/readingCommands'
+import type { AlignRound, Axis } from '@/core/job/types'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { say } from '@/core/units/print'
+import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
+import { STATE_WORDS } from '@/core/verdicts/finding'
+import { Button } from '@/ui/controls'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { Panel } from '@/ui/Panel'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { useAxis, useEdit, useEvaluation, useUnits, whole } from '../bench'
+import { AlignReadings } from './AlignReadings'
+
+const RoundsChart = dynamic(() => import('./RoundsChart').then(module => module.RoundsChart), {
+  ssr: false,
+  loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
+})
+
+/** Is the screw straight with its ways, and what do I shift? */
+export function AlignStage() {
+  const axis = useAxis(whole)
+  const edit = useEdit()
+  const spanMm = axis.dimensions.supportSpanMm.value
+  const last = axis.rounds.at(-1)
+  if (spanMm === null)
+    return (
+      <Panel title="Alignment">
+        <p>Measure first, under Survey: between the inner faces of the bearing blocks.</p>
+      </Panel>
+    )
+  const start = () => edit(startRound(axis, newRound(axis, spanMm)))
+  return (
+    <>
+      {last && (
+        <Round
+          key={last.id}
+          axis={axis}
+          round={last}
+          number={axis.rounds.length}
+          spanMm={spanMm}
+          onNext={start}
+        />
+      )}
+      {!last && (
+        <Panel
+          title="First round"
+          note="Clamp the nut near the fixed end. Ride a dial indicator on the table, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you."
+        >
+          <Button variant="lamp" onClick={start}>
+            Start a round
+          </Button>
+        </Panel>
+      )}
+      {axis.rounds.length > 0 && <Rounds axis={axis} spanMm={spanMm} />}
+    </>
+  )
+}
+
+function newRound(axis: Axis, spanMm: number): AlignRound {
+  const before = axis.rounds.at(-1)
+  const clampedAtMm = before?.clampedAtMm ?? Math.round(spanMm * 0.08)
+  const places =
+    before?.stations.map(station => station.positionMm) ?? spreadMm(clampedAtMm, spanMm * 0.85, 4)
+  return {
+    id: newId(),
+    startedAt: new Date().toISOString(),
+    finishedAt: null,
+    clampedAtMm,
+    stations: places.map(positionMm => ({ positionMm, heightUm: null, sideUm: null })),
+  }
+}
+
+interface RoundProps {
+  axis: Axis
+  round: AlignRound
+  number: number
+  spanMm: number
+  onNext: () => void
+}
+
+/** The round that is being read, with what it says to do. */
+function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
+  const units = useUnits()
+  const edit = useEdit()
+  const { findings } = useEvaluation()
+  const advice = findings.filter(({ stage }) => stage === 'align')
+  const closed = round.finishedAt !== null
+  const close = () => {
+    // Written to the log in the units of the job, as it was read on the screen.
+    const summary = `Round ${number}. ${advice.map(({ title, state, sentence }) => `${title}: ${STATE_WORDS[state].toLowerCase()}. ${sentence}`).join(' ')}`
+    edit(finishRound(axis, round.id, new Date().toISOString(), summary))
+  }
+  return (
+    <Panel
+      title={`Round ${number}`}
+      note="Places are measured along the screw from the fixed block. A larger reading means higher, or nearer to you. The nut stays clamped, so the screw turns about that point."
+      action={
+        closed ? (
+          <Button variant="lamp" onClick={onNext}>
+            Start the next round
+          </Button>
+        ) : (
+          <chakra.div display="flex" gap="2">
+            <Button variant="danger" onClick={() => edit(removeRound(axis, round.id))}>
+              Delete the round
+            </Button>
+            <Button variant="lamp" onClick={close}>
+              Close the round
+            </Button>
+          </chakra.div>
+        )
+      }
+    >
+      <chakra.div display="grid" gap="3" data-readings>
+        <chakra.div maxW="340px">
+          <QuantityField
+            label="Nut clamped at"
+            kind="length"
+            units={units}
+            min={0}
+            max={spanMm}
+            value={round.clampedAtMm}
+            disabled={closed}
+            onValue={(value, mergeKey) =>
+              value !== null && edit(setClampedAt(axis, round.id, value, mergeKey))
+            }
+          />
+        </chakra.div>
+        <AlignReadings axis={axis} round={round} spanMm={spanMm} />
+        {!closed && (
+          <chakra.div>
+            <Button
+              onClick={() =>
+                edit(
+                  addAlignStation(axis, round.id, {
+                    positionMm: Math.round(spanMm / 2),
+                    heightUm: null,
+                    sideUm: null,
+                  }),
+                )
+              }
+            >
+              <Plus size={16} aria-hidden /> Another place
+            </Button>
+          </chakra.div>
+        )}
+      </chakra.div>
+      <chakra.section aria-label="What to do" mt="4" display="grid" gap="2">
+        {advice.map(finding => (
+          <chakra.div key={finding.checkId} bg="raised" borderRadius="6px" p="3">
+            <chakra.div display="flex" justifyContent="space-between" gap="2" flexWrap="wrap">
+              <chakra.strong>{finding.title}</chakra.strong>
+              <StateMark state={finding.state} />
+            </chakra.div>
+            <p>{finding.sentence}</p>
+          </chakra.div>
+        ))}
+        <chakra.p color="quiet" fontSize="14px">
+          To raise a block, put shim stock under it; to lower it, take shim out or relieve its seat. Loosen
+          only the block you move, with the nut run up to it.
+        </chakra.p>
+      </chakra.section>
+    </Panel>
+  )
+}
+
+/** All rounds, and how they converge. */
+function Rounds({ axis, spanMm }: { axis: Axis; spanMm: number }) {
+  const units = useUnits()
+  const rows = axis.rounds.map((round, index) => ({
+    number: index + 1,
+    at: round.startedAt,
+    worstUm: worstCorrectionUm(round, spanMm),
+    states: evaluateAxis({ ...axis, rounds: [round] }, CATALOGUE, units).findings.filter(
+      ({ stage }) => stage === 'align',
+    ),
+  }))
+  return (
+    <Panel title="Rounds so far">
+      <chakra.ul display="grid" gap="1.5" fontSize="14px" mb="3">
+        {rows.map(row => (
+          <chakra.li key={row.number} display="flex" gap="3" flexWrap="wrap" alignItems="center">
+            <chakra.strong>Round {row.number}</chakra.strong>
+            <chakra.span color="quiet">{format(new Date(row.at), 'd MMM HH:mm')}</chakra.span>
+            <chakra.span fontFamily="mono">
+              {row.worstUm === null
+                ? 'not read yet'
+                : `largest correction ${say(row.worstUm, 'smallLength', units)}`}
+            </chakra.span>
+            {row.states.map(finding => (
+              <StateMark key={finding.checkId} state={finding.state} />
+            ))}
+          </chakra.li>
+        ))}
+      </chakra.ul>
+      {rows.length > 1 && (
+        <RoundsChart
+          rounds={rows.map(row => row.worstUm)}
+          targetUm={axis.goals.alignmentTargetUm}
+          units={units}
+        />
+      )}
+    </Panel>
+  )
+}

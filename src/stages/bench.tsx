@@ -1,0 +1,69 @@
+import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react'
+import type { Axis, Job } from '@/core/job/types'
+import { CATALOGUE } from '@/core/sizing/parts'
+import type { UnitSystem } from '@/core/units/quantity'
+import { type Evaluation, evaluateAxis } from '@/core/verdicts/evaluateAxis'
+import type { JobSession, SessionState } from '@/store/session'
+
+interface Bench {
+  session: JobSession
+  axisId: string
+}
+const BenchContext = createContext<Bench | null>(null)
+
+/** Gives every stage below it the open job and the axis that is worked on. */
+export function BenchProvider({ session, axisId, children }: Bench & { children: ReactNode }) {
+  const bench = useMemo(() => ({ session, axisId }), [session, axisId])
+  return <BenchContext value={bench}>{children}</BenchContext>
+}
+
+function useBench(): Bench {
+  const bench = useContext(BenchContext)
+  if (!bench) throw new Error('useBench: got no bench, takes a BenchProvider above')
+  return bench
+}
+
+/** A part of the session's state; renders again only when that part changes. */
+export function useSessionState<T>(session: JobSession, select: (state: SessionState) => T): T {
+  const read = () => select(session.getState())
+  return useSyncExternalStore(session.subscribe, read, read)
+}
+
+/** A part of the axis at work; `select` must return a part of the document, not a new object. */
+export function useAxis<T>(select: (axis: Axis) => T): T {
+  const { session, axisId } = useBench()
+  return useSessionState(session, ({ job }) => select(axisIn(job, axisId)))
+}
+
+/** A part of the job. */
+export function useJob<T>(select: (job: Job) => T): T {
+  return useSessionState(useBench().session, ({ job }) => select(job as Job))
+}
+export const whole = <T,>(document: T): T => document
+export const useUnits = (): UnitSystem => useJob(job => job.units)
+export const useEdit = () => useBench().session.edit
+/** The axis as it stands now, for handlers that must not render again with it. */
+export function useAxisNow(): () => Axis {
+  const { session, axisId } = useBench()
+  return () => axisIn(session.getState().job, axisId)
+}
+
+function axisIn(job: Job | null, axisId: string): Axis {
+  const axis = job?.axes.find(({ id }) => id === axisId) ?? job?.axes[0]
+  if (!axis) throw new Error(`The job has no axis ${axisId}.`)
+  return axis
+}
+
+const evaluations = new WeakMap<Axis, Map<UnitSystem, Evaluation>>()
+
+/** The evaluation of an axis, worked out once for each state of it. */
+export function evaluationOf(axis: Axis, units: UnitSystem): Evaluation {
+  const known = evaluations.get(axis) ?? new Map<UnitSystem, Evaluation>()
+  evaluations.set(axis, known)
+  const evaluation = known.get(units) ?? evaluateAxis(axis, CATALOGUE, units)
+  known.set(units, evaluation)
+  return evaluation
+}
+
+/** Findings and figures of the axis at work. */
+export const useEvaluation = (): Evaluation => evaluationOf(useAxis(whole), useUnits())

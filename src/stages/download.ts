@@ -1,0 +1,17 @@
+/** Hands a text to the builder as a file. */
+export function download(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }))
+  const link = Object.assign(document.createElement('a'), { href: url, download: name })
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+
+/** A file name out of a job's name: letters, digits and dashes. */
+export const fileName = (name: string, ending: string): string =>
+  `${
+    name
+      .normalize('NFKD')
+      .replace(/[^A-Za-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .toLowerCase() || 'job'
+  }.${ending}`

@@ -1,0 +1,153 @@
+'use client'
+import { chakra } from '@chakra-ui/react'
+import { Upload } from 'lucide-react'
+import dynamic from 'next/dynamic'
+import { useRouter } from 'next/navigation'
+import { useEffect, useRef, useState } from 'react'
+import { getDatabase, type JobRow } from '@/store/database'
+import { useJobRows } from '@/store/hooks'
+import { deleteForGood, openDemo, putBack, seedDemo } from '@/store/jobs'
+import { describeProblem, type Problem } from '@/store/problem'
+import { Button } from '@/ui/controls'
+import { SchemeButton } from '@/ui/frame/Header'
+import { Notice } from '@/ui/frame/Notice'
+import { Wordmark } from '@/ui/frame/Wordmark'
+import { Panel } from '@/ui/Panel'
+import { JobCard } from './JobCard'
+
+const NewJobDialog = dynamic(() => import('./NewJobDialog').then(module => module.NewJobDialog), {
+  ssr: false,
+})
+const ImportDialog = dynamic(() => import('./ImportDialog').then(module => module.ImportDialog), {
+  ssr: false,
+})
+
+/** The list of jobs, each with what it needs next. */
+export function HomeScreen({ demo }: { demo: boolean }) {
+  const stored = useJobRows()
+  const router = useRouter()
+  const [creating, setCreating] = useState(false)
+  const [file, setFile] = useState<File | null>(null)
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const picker = useRef<HTMLInputElement>(null)
+
+  useEffect(() => {
+    if (demo) seedDemo(getDatabase()).catch(error => setProblem(describeProblem(error)))
+  }, [demo])
+
+  const attempt = (work: () => Promise<unknown>) => work().catch(error => setProblem(describeProblem(error)))
+  const open = (jobId: string) => router.push(`/job/${encodeURIComponent(jobId)}`)
+  const rows = stored?.rows ?? []
+  const live = rows.filter(row => !row.deletedAt && !row.job.archived)
+  const archived = rows.filter(row => !row.deletedAt && row.job.archived)
+  const deleted = rows.filter(row => row.deletedAt)
+  const trouble = problem ?? stored?.problem
+
+  return (
+    <chakra.div maxW="1080px" mx="auto" px="4" pb="10">
+      <chakra.header display="flex" alignItems="center" justifyContent="space-between" py="3">
+        <Wordmark />
+        <SchemeButton />
+      </chakra.header>
+      <chakra.main display="grid" gap="4">
+        <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end" justifyContent="space-between">
+          <chakra.div>
+            <chakra.h1 fontSize="26px" fontWeight={700}>
+              Machines under conversion
+            </chakra.h1>
+            <chakra.p color="quiet">
+              Each job is one machine. Everything stays in this browser; export a job to keep a copy
+              elsewhere.
+            </chakra.p>
+          </chakra.div>
+          <chakra.div display="flex" flexWrap="wrap" gap="2">
+            <Button variant="lamp" onClick={() => setCreating(true)}>
+              New job
+            </Button>
+            <Button onClick={() => attempt(async () => open(await openDemo(getDatabase())))}>
+              Open a demo job
+            </Button>
+            <Button onClick={() => picker.current?.click()}>
+              <Upload size={16} aria-hidden /> Import a job file
+            </Button>
+            <chakra.input
+              ref={picker}
+              type="file"
+              accept=".json,application/json"
+              srOnly
+              tabIndex={-1}
+              aria-label="Job file"
+              onChange={event => {
+                setFile(event.currentTarget.files?.[0] ?? null)
+                event.currentTarget.value = ''
+              }}
+            />
+          </chakra.div>
+        </chakra.div>
+        {trouble && (
+          <Notice
+            title={trouble.title}
+            actions={<Button onClick={() => window.location.reload()}>Try again</Button>}
+          >
+            {trouble.advice}
+          </Notice>
+        )}
+        {stored && !stored.problem && live.length === 0 && (
+          <Panel title="No job yet">
+            <chakra.p maxW="62ch">
+              Start one for your machine: a mill, a lathe or a router gets its usual axes, with values to be
+              measured. Or open the demo job and walk it from survey to printed record.
+            </chakra.p>
+          </Panel>
+        )}
+        <JobCards rows={live} onProblem={setProblem} />
+        {archived.length > 0 && (
+          <chakra.section aria-label="Put away">
+            <chakra.h2 fontSize="17px" fontWeight={700} mb="2">
+              Put away
+            </chakra.h2>
+            <JobCards rows={archived} onProblem={setProblem} />
+          </chakra.section>
+        )}
+        {deleted.length > 0 && (
+          <Panel title="Deleted" note="They can be put back until they are deleted for good.">
+            <chakra.ul display="grid" gap="1">
+              {deleted.map(row => (
+                <chakra.li key={row.id} display="flex" flexWrap="wrap" gap="2" alignItems="center">
+                  <chakra.span flex="1 1 200px" overflowWrap="anywhere">
+                    {row.job.name}
+                  </chakra.span>
+                  <Button
+                    aria-label={`Put back ${row.job.name}`}
+                    onClick={() => attempt(() => putBack(getDatabase(), row.id))}
+                  >
+                    Put back
+                  </Button>
+                  <Button
+                    variant="danger"
+                    aria-label={`Delete ${row.job.name} for good`}
+                    onClick={() => attempt(() => deleteForGood(getDatabase(), row.id))}
+                  >
+                    Delete for good
+                  </Button>
+                </chakra.li>
+              ))}
+            </chakra.ul>
+          </Panel>
+        )}
+      </chakra.main>
+      {creating && <NewJobDialog onClose={() => setCreating(false)} onCreated={open} />}
+      {file && <ImportDialog file={file} onClose={() => setFile(null)} onImported={open} />}
+    </chakra.div>
+  )
+}
+
+function JobCards({ rows, onProblem }: { rows: JobRow[]; onProblem: (problem: Problem) => void }) {
+  return (
+    <chakra.ul display="grid" gap="3">
+      {rows.map(row => (
+        <JobCard key={row.id} row={row} onProblem={onProblem} />
+      ))}
+    </chakra.ul>
+  )
+}

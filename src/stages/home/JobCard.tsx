@@ -1,0 +1,144 @@
+import { chakra } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import { type FormEvent, useMemo, useState } from 'react'
+import { nextForJob } from '@/core/job/nextAction'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { getDatabase, type JobRow } from '@/store/database'
+import { archiveStored, deleteJob, duplicateJob, exportJob, renameStored } from '@/store/jobs'
+import { describeProblem, type Problem } from '@/store/problem'
+import { Button, LinkButton } from '@/ui/controls'
+import { TextField } from '@/ui/fields/TextField'
+import { download, fileName } from '../download'
+import { addressOf } from '../place'
+
+const LONGEST_NAME = 80
+
+/** One job of the list: what it is, what it needs next, and what can be done with it. */
+export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: Problem) => void }) {
+  const { job } = row
+  const [renaming, setRenaming] = useState(false)
+  const next = useMemo(() => nextForJob(job, CATALOGUE), [job])
+  const attempt = (work: (db: ReturnType<typeof getDatabase>) => Promise<unknown>) =>
+    work(getDatabase()).catch(error => onProblem(describeProblem(error)))
+  const address = addressOf({ jobId: job.id, axisId: job.axes[0]?.id ?? null, stage: 'survey' })
+  return (
+    <chakra.li bg="panel" borderWidth="1px" borderRadius="8px" p="4" data-job={job.id}>
+      <chakra.div display="flex" flexWrap="wrap" justifyContent="space-between" gap="3">
+        <chakra.div minW="0" flex="1 1 320px">
+          {renaming ? (
+            <Rename
+              name={job.name}
+              onDone={name => {
+                setRenaming(false)
+                if (name) attempt(db => renameStored(db, job.id, name))
+              }}
+            />
+          ) : (
+            <chakra.h2 fontSize="20px" fontWeight={700} overflowWrap="anywhere">
+              <chakra.a href={address} color="ink" textDecorationColor="lamp" textUnderlineOffset="4px">
+                {job.name}
+              </chakra.a>
+            </chakra.h2>
+          )}
+          <chakra.p color="quiet" fontSize="14px">
+            {job.machineKind}, axes {job.axes.map(axis => axis.name).join(', ')}; saved{' '}
+            {format(new Date(row.savedAt), 'd MMM yyyy HH:mm')}
+          </chakra.p>
+          <chakra.h3 fontSize="14px" fontWeight={700} mt="2">
+            {next.length > 0 ? 'Needs next' : 'Nothing left to do'}
+          </chakra.h3>
+          <chakra.ul fontSize="15px">
+            {next.map(action => (
+              <li key={action.axisId}>
+                <chakra.a
+                  href={addressOf({ jobId: job.id, axisId: action.axisId, stage: action.stage })}
+                  display="inline-flex"
+                  alignItems="center"
+                  minH={{ base: '44px', xl: '28px' }}
+                >
+                  {action.text}
+                </chakra.a>
+              </li>
+            ))}
+          </chakra.ul>
+        </chakra.div>
+        <chakra.div
+          display="flex"
+          flexWrap="wrap"
+          gap="1"
+          alignContent="flex-start"
+          maxW="340px"
+          justifyContent="flex-end"
+        >
+          <LinkButton href={address} variant="lamp" aria-label={`Open ${job.name}`}>
+            Open
+          </LinkButton>
+          <Button variant="quiet" aria-label={`Rename ${job.name}`} onClick={() => setRenaming(true)}>
+            Rename
+          </Button>
+          <Button
+            variant="quiet"
+            aria-label={`Duplicate ${job.name}`}
+            onClick={() => attempt(db => duplicateJob(db, job.id))}
+          >
+            Duplicate
+          </Button>
+          <Button
+            variant="quiet"
+            aria-label={`Export ${job.name}`}
+            onClick={() =>
+              attempt(async db =>
+                download(fileName(job.name, 'json'), await exportJob(db, job.id), 'application/json'),
+              )
+            }
+          >
+            Export
+          </Button>
+          <Button
+            variant="quiet"
+            aria-label={`${job.archived ? 'Take out' : 'Put away'} ${job.name}`}
+            onClick={() => attempt(db => archiveStored(db, job.id, !job.archived))}
+          >
+            {job.archived ? 'Take out' : 'Put away'}
+          </Button>
+          <Button
+            variant="danger"
+            aria-label={`Delete ${job.name}`}
+            onClick={() => attempt(db => deleteJob(db, job.id))}
+          >
+            Delete
+          </Button>
+        </chakra.div>
+      </chakra.div>
+    </chakra.li>
+  )
+}
+
+function Rename({ name, onDone }: { name: string; onDone: (name: string | null) => void }) {
+  const [text, setText] = useState(name)
+  const [error, setError] = useState<string>()
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const trimmed = text.trim()
+    if (trimmed === '' || trimmed.length > LONGEST_NAME)
+      return setError(`Got ${trimmed.length} characters. Takes 1 to ${LONGEST_NAME}.`)
+    onDone(trimmed)
+  }
+  return (
+    <chakra.form onSubmit={submit} display="flex" gap="2" alignItems="flex-end" flexWrap="wrap">
+      <TextField
+        label="Name of the job"
+        value={text}
+        error={error}
+        onChange={event => setText(event.currentTarget.value)}
+        autoFocus
+      />
+      <Button type="submit" variant="lamp">
+        Rename
+      </Button>
+      <Button variant="quiet" onClick={() => onDone(null)}>
+        Cancel
+      </Button>
+    </chakra.form>
+  )
+}

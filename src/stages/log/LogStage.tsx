@@ -1,0 +1,102 @@
+import { chakra } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import { Trash2 } from 'lucide-react'
+import { deleteEntry } from '@/core/job/commands'
+import type { LogEntry } from '@/core/job/types'
+import { useEntries } from '@/store/hooks'
+import { Button, LinkButton } from '@/ui/controls'
+import { Panel } from '@/ui/Panel'
+import { useAxis, useEdit, useJob } from '../bench'
+import { addressOf } from '../place'
+import { NoteForm } from './NoteForm'
+
+const KIND_WORDS: Record<LogEntry['kind'], string> = {
+  note: 'note',
+  part: 'part',
+  step: 'step',
+  round: 'alignment',
+  test: 'test',
+  fix: 'temporary fix',
+  job: 'job',
+}
+
+/** What happened? */
+export function LogStage() {
+  const axisId = useAxis(axis => axis.id)
+  const axisName = useAxis(axis => axis.name)
+  const jobId = useJob(job => job.id)
+  const entries = useEntries(jobId)
+  const edit = useEdit()
+  const own = (entries ?? []).filter(
+    entry => !entry.hidden && (entry.axisId === axisId || entry.axisId === null),
+  )
+  const fixes = own.filter(({ kind }) => kind === 'fix')
+  return (
+    <>
+      <Panel
+        title="Note something"
+        action={
+          <LinkButton href={addressOf({ jobId, axisId, stage: 'record' })} variant="lamp">
+            Record of axis {axisName}, to print
+          </LinkButton>
+        }
+      >
+        <NoteForm axisId={axisId} />
+      </Panel>
+      <Panel
+        title={`Temporary fixes still open: ${fixes.length}`}
+        note="Delete one when the proper part is in; the deletion can be undone."
+      >
+        {fixes.length > 0 && <Entries entries={fixes} onDelete={id => edit(deleteEntry(id))} />}
+      </Panel>
+      <Panel title="What happened">
+        {own.length === 0 ? (
+          <chakra.p color="quiet">
+            Nothing yet. Parts chosen, steps ticked, rounds and tests enter themselves here.
+          </chakra.p>
+        ) : (
+          <Entries entries={own.toReversed()} onDelete={id => edit(deleteEntry(id))} />
+        )}
+      </Panel>
+    </>
+  )
+}
+
+function Entries({ entries, onDelete }: { entries: LogEntry[]; onDelete: (id: string) => void }) {
+  return (
+    <chakra.ul display="grid">
+      {entries.map(entry => (
+        <chakra.li
+          key={entry.id}
+          display="grid"
+          gridTemplateColumns={{ base: '1fr auto', md: '130px 100px 1fr auto' }}
+          columnGap="3"
+          borderTopWidth="1px"
+          py="1.5"
+          fontSize="14px"
+          alignItems="center"
+        >
+          <chakra.span color="quiet" fontFamily="mono" fontSize="13px">
+            {format(new Date(entry.at), 'd MMM yy HH:mm')}
+          </chakra.span>
+          <chakra.span color="quiet">{KIND_WORDS[entry.kind]}</chakra.span>
+          <chakra.span gridColumn={{ base: '1 / 2', md: 'auto' }} overflowWrap="anywhere">
+            {entry.text}
+          </chakra.span>
+          {entry.kind === 'note' || entry.kind === 'fix' ? (
+            <Button
+              variant="quiet"
+              px="2"
+              aria-label={`Delete: ${entry.text}`}
+              onClick={() => onDelete(entry.id)}
+            >
+              <Trash2 size={16} aria-hidden />
+            </Button>
+          ) : (
+            <span />
+          )}
+        </chakra.li>
+      ))}
+    </chakra.ul>
+  )
+}

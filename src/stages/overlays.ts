@@ -1,0 +1,186 @@
+import { judgePlane } from '@/core/align/judgeRound'
+import { boltStates, type Joint, procedure } from '@/core/build/procedure'
+import type { StageId } from '@/core/job/nextAction'
+import type { Axis } from '@/core/job/types'
+import { worstStation } from '@/core/prove/judgeTest'
+import type { DriveLine, DrivePart } from '@/core/room/driveLine'
+import { travel } from '@/core/room/placement'
+import { lostMotionBudget } from '@/core/sizing/evaluateSizing'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import type { Evaluation } from '@/core/verdicts/evaluateAxis'
+import type { Subject } from '@/core/verdicts/finding'
+import { NotKnown, Trace } from '@/core/verdicts/trace'
+import type { Bend, Mark, Span } from '@/ui/driveline/marks'
+
+/** What a stage lays on the drive line. */
+export interface Overlay {
+  marks: Mark[]
+  spans: Span[]
+  bend: Bend | null
+}
+interface Bench {
+  axis: Axis
+  units: UnitSystem
+  evaluation: Evaluation
+  line: DriveLine
+}
+
+const NOTHING: Overlay = { marks: [], spans: [], bend: null }
+const PART_OF: Partial<Record<Subject, DrivePart>> = {
+  screw: 'screw',
+  nut: 'nut',
+  bearing: 'bearing',
+  coupler: 'coupler',
+  motor: 'motor',
+}
+
+/** What needs a missing part or dimension lays nothing down. */
+function ifKnown<T>(work: () => T): T | null {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof NotKnown) return null
+    throw error
+  }
+}
+
+function survey({ axis, units, line }: Bench): Overlay {
+  const span = axis.dimensions.supportSpanMm
+  return {
+    ...NOTHING,
+    spans: [
+      {
+        fromMm: 0,
+        toMm: line.spanMm,
+        tone: 'ink',
+        label:
+          span.value === null
+            ? 'between the blocks: to measure'
+            : `between the blocks ${say(span.value, 'length', units)}`,
+      },
+    ],
+  }
+}
+
+function size({ evaluation }: Bench): Overlay {
+  const seen = new Set<DrivePart>()
+  const marks = evaluation.findings.flatMap(({ subject, stage, title, state }) => {
+    const part = PART_OF[subject]
+    if (!part || stage !== 'size' || seen.has(part)) return []
+    seen.add(part)
+    return [{ part, state, text: title }]
+  })
+  return { ...NOTHING, marks }
+}
+
+function room({ axis, units, line, evaluation }: Bench): Overlay {
+  const { limits } = line
+  const left = ifKnown(() => travel(new Trace(axis, CATALOGUE)))
+  if (!limits || !left) return NOTHING
+  const verdict = evaluation.findings.find(({ checkId }) => checkId === 'room.travel')
+  return {
+    ...NOTHING,
+    marks: [{ part: 'nut', state: verdict?.state, text: `travel ${say(left.travelMm, 'length', units, 1)}` }],
+    spans: [
+      {
+        fromMm: limits.firstMm,
+        toMm: limits.lastMm,
+        tone: 'lamp',
+        label: `the screw allows ${say(left.screwTravelMm, 'length', units, 1)}`,
+      },
+      {
+        fromMm: 0,
+        toMm: line.spanMm,
+        tone: 'ink',
+        label: `between the blocks ${say(line.spanMm, 'length', units, 1)}`,
+      },
+    ],
+  }
+}
+
+const JOINT_PART: Record<Joint, DrivePart> = {
+  nut: 'nut',
+  fixedBlock: 'bearing',
+  farBlock: 'far',
+  screwHub: 'coupler',
+  motorFace: 'motor',
+  motorHub: 'coupler',
+}
+
+function build({ axis, units }: Bench): Overlay {
+  const steps = procedure(axis, CATALOGUE, units)
+  if (!steps) return NOTHING
+  const states = boltStates(steps, axis.ticks)
+  const marks = (
+    [
+      'motorFace',
+      'motorHub',
+      'fixedBlock',
+      'nut',
+      ...(axis.ends === 'fixed-free' ? [] : ['farBlock']),
+    ] as Joint[]
+  ).map(joint => ({ part: JOINT_PART[joint], text: `screws ${states[joint]}` }))
+  return { ...NOTHING, marks }
+}
+
+function align({ axis, units }: Bench): Overlay {
+  const round = axis.rounds.at(-1)
+  const spanMm = axis.dimensions.supportSpanMm.value
+  if (!round || spanMm === null) return NOTHING
+  const advice = judgePlane(round, 'height', spanMm, axis.goals.alignmentTargetUm)
+  if (advice.kind === 'too-few') return NOTHING
+  const { correctionFixedUm, correctionFarUm } = advice.line
+  const at = (um: number) => say(-um, 'smallLength', units)
+  return {
+    ...NOTHING,
+    bend: {
+      fixedUm: -correctionFixedUm,
+      farUm: -correctionFarUm,
+      label: 'the screw in height, much enlarged',
+    },
+    marks: [
+      { part: 'bearing', text: `stands ${at(correctionFixedUm)}` },
+      { part: 'far', text: `stands ${at(correctionFarUm)}` },
+    ],
+  }
+}
+
+function prove({ axis, units, evaluation }: Bench): Overlay {
+  const budget = ifKnown(() => lostMotionBudget(new Trace(axis, CATALOGUE)))
+  if (!budget) return NOTHING
+  const worst = axis.tests.at(-1) && worstStation(axis.tests.at(-1) as Axis['tests'][number])
+  const measured = evaluation.findings.find(({ checkId }) => checkId === 'prove.reversal')
+  return {
+    ...NOTHING,
+    marks: [
+      ...budget.causes.map(cause => ({
+        part: cause.subject,
+        text: `${say(cause.um, 'smallLength', units)} reckoned`,
+      })),
+      ...(worst
+        ? [
+            {
+              part: 'way' as const,
+              state: measured?.state,
+              text: `measured ${say(Math.abs(worst.figures.reversalUm), 'smallLength', units)}`,
+            },
+          ]
+        : []),
+    ],
+  }
+}
+
+const OVERLAYS: Record<StageId, (bench: Bench) => Overlay> = {
+  survey,
+  size,
+  room,
+  build,
+  align,
+  prove,
+  log: () => NOTHING,
+}
+
+/** The findings of a stage as they lie on the drive line. */
+export const overlayOf = (stage: StageId, bench: Bench): Overlay => OVERLAYS[stage](bench)

@@ -1,0 +1,26 @@
+import { usePathname } from 'next/navigation'
+import { STAGES, type StageId } from '@/core/job/nextAction'
+
+/** Where in a job the screen is. The record is a page of its own, not a stage. */
+export interface Place {
+  jobId: string
+  axisId: string | null
+  stage: StageId | 'record'
+}
+
+const isStage = (text: string | undefined): text is Place['stage'] =>
+  text === 'record' || (STAGES as readonly string[]).includes(text ?? '')
+
+/** The address of a place. */
+export const addressOf = ({ jobId, axisId, stage }: Place): string =>
+  `/job/${encodeURIComponent(jobId)}${axisId ? `/${encodeURIComponent(axisId)}/${stage}` : ''}`
+
+/** The place that the address bar names; null outside a job. */
+export function usePlace(): Place | null {
+  const [, root, jobId, axisId, stage] = (usePathname() ?? '').split('/').map(decodeURIComponent)
+  if (root !== 'job' || !jobId) return null
+  return { jobId, axisId: axisId ?? null, stage: isStage(stage) ? stage : 'survey' }
+}
+
+/** Goes to a place without asking the server for anything. */
+export const go = (place: Place): void => window.history.pushState(null, '', addressOf(place))

@@ -1,0 +1,72 @@
+import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Axis } from '@/core/job/types'
+import { compareTests } from '@/core/prove/judgeTest'
+import { say } from '@/core/units/print'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Cell, HeadCell, Panel } from '@/ui/Panel'
+import { useUnits } from '../bench'
+
+/** Before against after: only a difference larger than twice its combined uncertainty counts. */
+export function Comparison({ axis }: { axis: Axis }) {
+  const units = useUnits()
+  const [beforeId, setBeforeId] = useState<string | null>(null)
+  const [afterId, setAfterId] = useState<string | null>(null)
+  const before = axis.tests.find(({ id }) => id === beforeId) ?? axis.tests.at(-2)
+  const after = axis.tests.find(({ id }) => id === afterId) ?? axis.tests.at(-1)
+  if (!before || !after) return null
+  const options = axis.tests.map(test => ({ value: test.id, label: test.label }))
+  const rows = compareTests(before, after)
+  const small = (um: number) => say(um, 'smallLength', units)
+  return (
+    <Panel
+      title="Before against after"
+      note="A difference counts only when it is larger than twice its combined uncertainty. Anything less is the noise of the readings."
+    >
+      <chakra.div display="flex" gap="3" flexWrap="wrap" mb="3">
+        <SelectField label="Before" value={before.id} options={options} onChange={setBeforeId} />
+        <SelectField label="After" value={after.id} options={options} onChange={setAfterId} />
+      </chakra.div>
+      {rows.length === 0 ? (
+        <chakra.p color="quiet">Both tests need two readings from either side at one place or more.</chakra.p>
+      ) : (
+        <chakra.table width="100%" fontSize="14px">
+          <thead>
+            <tr>
+              <HeadCell>Place</HeadCell>
+              <HeadCell textAlign="right">Before</HeadCell>
+              <HeadCell textAlign="right">After</HeadCell>
+              <HeadCell textAlign="right">Difference</HeadCell>
+              <HeadCell>Says</HeadCell>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(row => (
+              <tr key={row.positionMm ?? 'worst'}>
+                <Cell>
+                  {row.positionMm === null ? 'worst of each' : say(row.positionMm, 'length', units, 1)}
+                </Cell>
+                <Cell textAlign="right" fontFamily="mono">
+                  {small(row.beforeUm)}
+                </Cell>
+                <Cell textAlign="right" fontFamily="mono">
+                  {small(row.afterUm)}
+                </Cell>
+                <Cell textAlign="right" fontFamily="mono">
+                  {small(row.differenceUm)} ± {small(2 * row.combinedUncertaintyUm)}
+                </Cell>
+                <Cell>
+                  {row.counts
+                    ? row.differenceUm < 0
+                      ? 'less: it counts'
+                      : 'more: it counts'
+                    : 'no change that counts'}
+                </Cell>
+              </tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      )}
+    </Panel>
+  )
+}

@@ -1,0 +1,117 @@
+import { chakra } from '@chakra-ui/react'
+import { setNutFacing, setRoom } from '@/core/job/commands'
+import { ROOM, ROOM_KEYS, type RoomKey } from '@/core/job/dimensions'
+import { nutReach, travel } from '@/core/room/placement'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { say } from '@/core/units/print'
+import { Trace } from '@/core/verdicts/trace'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Cell, Figures, Panel } from '@/ui/Panel'
+import { useAxis, useEdit, useUnits, whole } from '../bench'
+import { known } from '../known'
+
+/** Does it fit, and what travel is left? */
+export function RoomStage() {
+  const axis = useAxis(whole)
+  const units = useUnits()
+  const edit = useEdit()
+  return (
+    <chakra.div
+      display="grid"
+      gap="3"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) minmax(0, 1.1fr)' }}
+      alignItems="start"
+    >
+      <Panel
+        title="Room for the nut"
+        note="A recess lets the nut enter a bore in the casting. What is kept clear holds soft limit, switch and hard stop apart."
+      >
+        <chakra.div display="grid" gap="3" data-readings>
+          {ROOM_KEYS.map((key: RoomKey) => (
+            <QuantityField
+              key={key}
+              label={ROOM[key].label}
+              kind={ROOM[key].quantity}
+              units={units}
+              min={ROOM[key].min}
+              max={ROOM[key].max}
+              value={axis.room[key]}
+              onValue={(value, mergeKey) => value !== null && edit(setRoom(axis, key, value, mergeKey))}
+            />
+          ))}
+          <SelectField
+            label="Nut body stands towards"
+            value={axis.nutFacing}
+            options={[
+              { value: 'far', label: 'the far end' },
+              { value: 'fixed', label: 'the fixed end' },
+            ]}
+            onChange={facing => edit(setNutFacing(axis, facing))}
+          />
+        </chakra.div>
+      </Panel>
+      <Budget />
+    </chakra.div>
+  )
+}
+
+/** The travel budget as a sum, line by line. */
+function Budget() {
+  const axis = useAxis(whole)
+  const units = useUnits()
+  const budget = known(() => {
+    const t = new Trace(axis, CATALOGUE)
+    return {
+      ...travel(t),
+      ...nutReach(t),
+      spanMm: t.dimension('supportSpanMm'),
+      wayMm: t.dimension('wayTravelMm'),
+    }
+  })
+  if (!budget.value)
+    return (
+      <Panel title="Travel budget">
+        <chakra.p color="quiet">{budget.ask}</chakra.p>
+      </Panel>
+    )
+  const { value } = budget
+  const lines: [label: string, mm: number, sign: '' | '+' | '−' | '='][] = [
+    ['Between the blocks', value.spanMm, ''],
+    ['Recesses', axis.room.recessFixedMm + axis.room.recessFarMm, '+'],
+    ['Nut, towards the far end', value.nutAheadMm, '−'],
+    ['Nut, towards the fixed end', value.nutBehindMm, '−'],
+    ['Kept clear at both ends', axis.room.safetyFixedMm + axis.room.safetyFarMm, '−'],
+    ['The screw allows', value.screwTravelMm, '='],
+    ['The ways allow', value.wayMm, ''],
+    ['Travel left: the smaller', value.travelMm, '='],
+    ['Lost', value.lostMm, ''],
+  ]
+  return (
+    <Panel title="Travel budget">
+      <chakra.table width="100%" fontSize="15px">
+        <tbody>
+          {lines.map(([label, mm, sign]) => (
+            <chakra.tr key={label} fontWeight={sign === '=' ? 700 : 400}>
+              <Cell>{label}</Cell>
+              <Cell textAlign="right">
+                <Figures>
+                  {sign} {say(mm, 'length', units, 1)}
+                </Figures>
+              </Cell>
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      <chakra.p mt="3" fontSize="14px">
+        {value.lostMm > 0
+          ? `${say(value.lostMm, 'length', units, 1)} of the ways goes unused. A recess of ${say(value.recessNeededMm, 'length', units, 1)} in all would bring it back; a shorter nut or a wider span does the same.`
+          : 'Nothing is lost: the ways end the travel, not the screw.'}
+      </chakra.p>
+      <chakra.p mt="2" fontSize="14px" color="quiet">
+        Before cutting a recess: check the wall that is left, clamp the casting, wear eye protection, and do
+        not breathe cast-iron dust.
+      </chakra.p>
+    </Panel>
+  )
+}

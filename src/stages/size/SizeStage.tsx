@@ -1,0 +1,121 @@
+import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
+import { useMemo, useState } from 'react'
+import { choosePart, setEnds, setPreload } from '@/core/job/commands'
+import { PART_KINDS, type PartKind } from '@/core/job/types'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { SCREW_ENDS, type ScrewEnds } from '@/core/sizing/screw'
+import { Button } from '@/ui/controls'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Panel } from '@/ui/Panel'
+import { useAxis, useEdit, useUnits, whole } from '../bench'
+import { LostMotionPanel } from './LostMotionPanel'
+import { PartTable } from './PartTable'
+import { partRows } from './partRows'
+
+const TorqueChart = dynamic(() => import('./TorqueChart').then(module => module.TorqueChart), {
+  ssr: false,
+  loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
+})
+
+const KIND_WORDS: Record<PartKind, string> = {
+  screw: 'Screw and nut',
+  bearing: 'Bearings',
+  coupler: 'Coupler',
+  motor: 'Motor',
+}
+const ENDS_WORDS: Record<ScrewEnds, string> = {
+  'fixed-free': 'fixed at one end, free at the other',
+  'supported-supported': 'supported at both ends',
+  'fixed-supported': 'fixed at one end, supported at the other',
+  'fixed-fixed': 'fixed at both ends',
+}
+
+/** Which screw, nut, bearings, coupler and motor? */
+export function SizeStage() {
+  const axis = useAxis(whole)
+  const units = useUnits()
+  const edit = useEdit()
+  const firstOpen = PART_KINDS.find(kind => axis.parts[kind] === null) ?? 'screw'
+  const [kind, setKind] = useState<PartKind>(firstOpen)
+  const rows = useMemo(() => partRows(axis, kind, units), [axis, kind, units])
+  const screw = CATALOGUE.screw.get(axis.parts.screw ?? '')
+  return (
+    <>
+      <Panel title="Parts of the drive">
+        <chakra.div
+          role="group"
+          aria-label="Kind of part"
+          display="grid"
+          gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }}
+          gap="2"
+          mb="3"
+        >
+          {PART_KINDS.map(one => {
+            const chosen = CATALOGUE[one].get(axis.parts[one] ?? '')
+            return (
+              <Button
+                key={one}
+                variant={one === kind ? 'lamp' : 'outline'}
+                aria-pressed={one === kind}
+                onClick={() => setKind(one)}
+                flexDirection="column"
+                alignItems="flex-start"
+                justifyContent="flex-start"
+                gap="0"
+                py="1.5"
+                textAlign="left"
+              >
+                <span>{KIND_WORDS[one]}</span>
+                <chakra.span fontWeight={400} fontSize="13px">
+                  {chosen?.name ?? 'not chosen yet'}
+                </chakra.span>
+              </Button>
+            )
+          })}
+        </chakra.div>
+        {kind === 'screw' && (
+          <chakra.div display="flex" flexWrap="wrap" gap="4" mb="3">
+            <SelectField
+              label="How the ends are held"
+              value={axis.ends}
+              options={SCREW_ENDS.map(value => ({ value, label: ENDS_WORDS[value] }))}
+              onChange={ends => edit(setEnds(axis, ends))}
+            />
+            {screw && screw.preloadN > 0 && (
+              <QuantityField
+                label="Preload of the nut"
+                kind="force"
+                units={units}
+                min={1}
+                max={0.1 * (screw.dynamicCapacityN ?? 0)}
+                value={axis.preloadN ?? screw.preloadN}
+                onValue={(value, mergeKey) => value !== null && edit(setPreload(axis, value, mergeKey))}
+              >
+                {axis.preloadN !== null && (
+                  <Button variant="quiet" onClick={() => edit(setPreload(axis, null))}>
+                    As delivered
+                  </Button>
+                )}
+              </QuantityField>
+            )}
+          </chakra.div>
+        )}
+        <PartTable
+          kind={kind}
+          rows={rows}
+          chosenId={axis.parts[kind]}
+          onChoose={partId => edit(choosePart(axis, CATALOGUE, kind, partId))}
+        />
+      </Panel>
+      <Panel
+        title="Torque over speed"
+        note="What the motor gives, what the axis asks of it, and what it should have in hand."
+      >
+        <TorqueChart axis={axis} units={units} />
+      </Panel>
+      <LostMotionPanel axis={axis} units={units} />
+    </>
+  )
+}

@@ -1,0 +1,147 @@
+import { chakra } from '@chakra-ui/react'
+import { memo, useCallback } from 'react'
+import { setDimension, setGoal } from '@/core/job/commands'
+import {
+  DIMENSION_KEYS,
+  DIMENSIONS,
+  type DimensionKey,
+  GOAL_KEYS,
+  GOALS,
+  type GoalKey,
+  type Provenance,
+} from '@/core/job/dimensions'
+import { stillToMeasure } from '@/core/job/nextAction'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Panel } from '@/ui/Panel'
+import { useAxis, useAxisNow, useEdit, useUnits, whole } from '../bench'
+
+const PROVENANCE_OPTIONS: { value: Provenance; label: string }[] = [
+  { value: 'measured', label: 'measured' },
+  { value: 'sheet', label: 'from a sheet' },
+  { value: 'assumed', label: 'assumed' },
+]
+
+/** What have I got, and what do I want from it? */
+export function SurveyStage() {
+  return (
+    <>
+      <StillToMeasure />
+      <chakra.div
+        display="grid"
+        gap="3"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1.25fr) minmax(0, 1fr)' }}
+        data-readings
+      >
+        <chakra.div display="grid" gap="3" alignContent="start">
+          <Panel title="Geometry">
+            <Dimensions group="geometry" />
+          </Panel>
+          <Panel title="Mass and friction">
+            <Dimensions group="load" />
+          </Panel>
+        </chakra.div>
+        <Panel title="What you want from it">
+          <chakra.div display="grid" gap="3">
+            {GOAL_KEYS.map(key => (
+              <GoalField key={key} goal={key} />
+            ))}
+          </chakra.div>
+        </Panel>
+      </chakra.div>
+    </>
+  )
+}
+
+function Dimensions({ group }: { group: 'geometry' | 'load' }) {
+  return (
+    <chakra.div display="grid" gap="3">
+      {DIMENSION_KEYS.filter(key => DIMENSIONS[key].group === group).map(key => (
+        <DimensionField key={key} dimension={key} />
+      ))}
+    </chakra.div>
+  )
+}
+
+const DimensionField = memo(function DimensionField({ dimension: key }: { dimension: DimensionKey }) {
+  const { value, provenance } = useAxis(axis => axis.dimensions[key])
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const { label, quantity, min, max } = DIMENSIONS[key]
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the axis is read when the value comes, not when it is drawn
+  const onValue = useCallback(
+    (next: number | null, mergeKey: string) => edit(setDimension(axisNow(), key, next, 'measured', mergeKey)),
+    [edit, key],
+  )
+  return (
+    <QuantityField
+      label={label}
+      kind={quantity}
+      units={units}
+      min={min}
+      max={max}
+      optional
+      value={value}
+      onValue={onValue}
+    >
+      <SelectField
+        label={`Where ${label.toLowerCase()} comes from`}
+        hideLabel
+        value={provenance}
+        options={PROVENANCE_OPTIONS}
+        onChange={next => edit(setDimension(axisNow(), key, value, next))}
+      />
+    </QuantityField>
+  )
+})
+
+const GoalField = memo(function GoalField({ goal: key }: { goal: GoalKey }) {
+  const value = useAxis(axis => axis.goals[key])
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const { label, quantity, min, max } = GOALS[key]
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the axis is read when the value comes, not when it is drawn
+  const onValue = useCallback(
+    (next: number | null, mergeKey: string) => next !== null && edit(setGoal(axisNow(), key, next, mergeKey)),
+    [edit, key],
+  )
+  return (
+    <QuantityField
+      label={label}
+      kind={quantity}
+      units={units}
+      min={min}
+      max={max}
+      value={value}
+      onValue={onValue}
+    />
+  )
+})
+
+/** What is assumed, with how to measure it using shop tools. */
+function StillToMeasure() {
+  const axis = useAxis(whole)
+  const open = stillToMeasure(axis)
+  if (open.length === 0)
+    return (
+      <Panel title="Still to measure: nothing">
+        <chakra.p color="quiet">Every dimension is measured or from a sheet.</chakra.p>
+      </Panel>
+    )
+  return (
+    <Panel
+      title={`Still to measure: ${open.length}`}
+      note="Castings of one model differ. Until these are measured, verdicts rest on assumed values."
+    >
+      <chakra.ul display="grid" gap="2">
+        {open.map(key => (
+          <chakra.li key={key} fontSize="14px" maxW="76ch">
+            <chakra.strong>{DIMENSIONS[key].label}.</chakra.strong> {DIMENSIONS[key].howTo}
+          </chakra.li>
+        ))}
+      </chakra.ul>
+    </Panel>
+  )
+}

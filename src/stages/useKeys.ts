@@ -1,0 +1,41 @@
+import { useEffect } from 'react'
+import type { Action } from '@/ui/frame/Palette'
+
+/** The key of an event as the help lists it: "Ctrl Shift Z", "Alt 3", "?". */
+export function keyName(
+  event: Pick<KeyboardEvent, 'key' | 'code' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>,
+): string {
+  // With Alt some keyboards type another character: the digit is on the key itself.
+  const digit = /^Digit(\d)$/.exec(event.code)?.[1]
+  const base = event.altKey && digit ? digit : event.key.length === 1 ? event.key.toUpperCase() : event.key
+  const control = event.ctrlKey || event.metaKey
+  return [control && 'Ctrl', event.altKey && 'Alt', control && event.shiftKey && 'Shift', base]
+    .filter(Boolean)
+    .join(' ')
+}
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+/**
+ * Runs the actions by their keys. Plain keys wait while something is typed, so that a gauge that types its
+ * reading never works the app; undo in a field is the field's own.
+ */
+export function useKeys(actions: Action[], active: boolean): void {
+  useEffect(() => {
+    if (!active) return
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.defaultPrevented) return
+      const pressed = keyName(event)
+      const name = pressed === 'Ctrl Y' ? 'Ctrl Shift Z' : pressed
+      const action = actions.find(({ keys }) => keys === name)
+      const inField = typing(event.target)
+      if (!action || (inField && !name.startsWith('Alt') && name !== 'Ctrl K')) return
+      event.preventDefault()
+      action.run()
+    }
+    window.addEventListener('keydown', onKeyDown)
+    return () => window.removeEventListener('keydown', onKeyDown)
+  }, [actions, active])
+}

@@ -1,0 +1,90 @@
+import { applyChange, type Change, mergeChanges, stillApplies, takeBack } from '@/core/job/edit'
+import { jobSchema } from '@/core/job/schema'
+import type { Job, LogEntry } from '@/core/job/types'
+import { type DuskDatabase, historyOf, type JobRow } from './database'
+
+/** A change that would put back an older value than the one that another tab has saved since. */
+export class ConflictError extends Error {
+  override name = 'ConflictError'
+  constructor(readonly change: Change) {
+    super(`Another tab changed this first: ${change.label}.`)
+  }
+}
+/** The job was deleted, here or in another tab. */
+export class JobGoneError extends Error {
+  override name = 'JobGoneError'
+}
+
+const inOne = <T>(db: DuskDatabase, work: () => Promise<T>): Promise<T> =>
+  db.transaction('rw', db.jobs, db.history, db.entries, work)
+
+async function rowOf(db: DuskDatabase, jobId: string): Promise<JobRow> {
+  const row = await db.jobs.get(jobId)
+  if (!row || row.deletedAt)
+    throw new JobGoneError('This job was deleted. Put it back from the list of jobs.')
+  return row
+}
+
+const put = async (db: DuskDatabase, row: JobRow, job: Job): Promise<JobRow> => {
+  const saved = { ...row, job, revision: row.revision + 1, savedAt: new Date().toISOString() }
+  await db.jobs.put(saved)
+  return saved
+}
+
+const setHidden = (db: DuskDatabase, ids: string[], hidden: boolean) =>
+  db.entries.where('id').anyOf(ids).modify({ hidden })
+
+/**
+ * Saves one change with its log line and its place in the history, all or nothing.
+ *
+ * A change that has already been saved is left alone, so that one left over from a closed tab can be tried again.
+ *
+ * @throws ConflictError when a newer value stands where the change would put its own
+ * @throws JobGoneError when the job is no longer there
+ */
+export const commitChange = (db: DuskDatabase, change: Change, entry: LogEntry | null): Promise<JobRow> =>
+  inOne(db, async () => {
+    const row = await rowOf(db, change.jobId)
+    if (await db.history.where('id').equals(change.id).first()) return row
+    if (!stillApplies(row.job, change)) throw new ConflictError(change)
+    await historyOf(db, change.jobId)
+      .filter(one => one.undone)
+      .delete()
+    const last = await historyOf(db, change.jobId).last()
+    if (last && change.mergeKey !== null && last.mergeKey === change.mergeKey)
+      await db.history.put({ ...mergeChanges(last, change), sequence: last.sequence })
+    else await db.history.add(change)
+    if (entry) await db.entries.put(entry)
+    await setHidden(db, change.hides, true)
+    return put(db, row, applyChange(row.job, change))
+  })
+
+/** The change that undo would take back, and the one that redo would do again. */
+export async function reach(db: DuskDatabase, jobId: string) {
+  const undo = await historyOf(db, jobId)
+    .filter(change => !change.undone)
+    .last()
+  const redo = await historyOf(db, jobId)
+    .filter(change => change.undone)
+    .first()
+  return { undo: undo ?? null, redo: redo ?? null }
+}
+
+async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
+  const change = (await reach(db, jobId))[direction]
+  if (!change) return null
+  const row = await rowOf(db, jobId)
+  const undone = direction === 'undo'
+  const job = undone ? takeBack(row.job, change) : applyChange(row.job, change)
+  // The history came from a file once, perhaps: what it makes of the job must be a job.
+  jobSchema.validateSync(job, { strict: true })
+  await db.history.update(change.sequence, { undone })
+  await setHidden(db, change.shows, undone)
+  await setHidden(db, change.hides, !undone)
+  return put(db, row, job)
+}
+
+/** Takes back the last change, also one made before a restart; null when there is none. */
+export const undo = (db: DuskDatabase, jobId: string) => inOne(db, () => step(db, jobId, 'undo'))
+/** Does the last change that was taken back again; null when there is none. */
+export const redo = (db: DuskDatabase, jobId: string) => inOne(db, () => step(db, jobId, 'redo'))

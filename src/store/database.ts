@@ -1,0 +1,50 @@
+import { Dexie, type EntityTable, type Table } from 'dexie'
+import type { Change } from '@/core/job/edit'
+import type { Job, LogEntry } from '@/core/job/types'
+
+/** A job as it is stored; every saved change raises its revision by one. */
+export interface JobRow {
+  id: string
+  revision: number
+  savedAt: string
+  /** When it was deleted; it can be put back until it is deleted for good. */
+  deletedAt: string | null
+  job: Job
+}
+/** A change with its place in the order in which changes were made. */
+export interface HistoryRow extends Change {
+  sequence: number
+}
+interface Setting {
+  key: string
+  value: unknown
+}
+
+/** Everything that the app keeps, in this browser. */
+export class DuskDatabase extends Dexie {
+  jobs!: Table<JobRow, string>
+  history!: EntityTable<HistoryRow, 'sequence'>
+  entries!: Table<LogEntry, string>
+  settings!: Table<Setting, string>
+
+  constructor(name = 'dusk-bench') {
+    super(name)
+    this.version(1).stores({
+      jobs: 'id',
+      history: '++sequence, id, [jobId+sequence]',
+      entries: 'id, jobId',
+      settings: 'key',
+    })
+  }
+}
+
+let database: DuskDatabase | undefined
+/** The one database of this tab, opened when it is first needed. */
+export const getDatabase = (): DuskDatabase => {
+  database ??= new DuskDatabase()
+  return database
+}
+
+/** Where a job's history starts and ends in the index. */
+export const historyOf = (db: DuskDatabase, jobId: string) =>
+  db.history.where('[jobId+sequence]').between([jobId, Dexie.minKey], [jobId, Dexie.maxKey])

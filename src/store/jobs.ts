@@ -1,0 +1,156 @@
+import {
+  type JobFile,
+  JobFileError,
+  LARGEST_FILE_BYTES,
+  readJobFile,
+  writeJobFile,
+} from '@/core/formats/jobFile'
+import { archiveJob, renameJob } from '@/core/job/commands'
+import { skarrow } from '@/core/job/demo/skarrow'
+import { type Command, runCommand } from '@/core/job/edit'
+import { newId } from '@/core/job/id'
+import type { Job, LogEntry } from '@/core/job/types'
+import { commitChange } from './commit'
+import { type DuskDatabase, historyOf } from './database'
+
+const now = () => new Date().toISOString()
+
+const inOne = <T>(db: DuskDatabase, work: () => Promise<T>): Promise<T> =>
+  db.transaction('rw', db.jobs, db.history, db.entries, db.settings, work)
+
+async function put(db: DuskDatabase, { job, entries, history }: JobFile) {
+  await db.jobs.put({ id: job.id, revision: 1, savedAt: now(), deletedAt: null, job })
+  await db.entries.bulkPut(entries)
+  await db.history.bulkAdd(history)
+}
+
+/** Everything of a job as it is stored, or with a newer document that could not be stored. */
+export async function collect(db: DuskDatabase, jobId: string, unsaved?: Job): Promise<JobFile> {
+  const row = await db.jobs.get(jobId)
+  const job = unsaved ?? row?.job
+  if (!job) throw new Error('This job is no longer here.')
+  const entries = await db.entries.where('jobId').equals(jobId).toArray()
+  const rows = await historyOf(db, jobId).toArray()
+  return {
+    format: 'dusk-bench-job',
+    job,
+    entries: entries.toSorted((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id)),
+    history: rows.map(({ sequence: _, ...change }) => change),
+  }
+}
+
+/**
+ * The text of a job's export. When the database cannot be read, what this tab holds is exported alone.
+ */
+export async function exportJob(db: DuskDatabase, jobId: string, unsaved?: Job): Promise<string> {
+  try {
+    return writeJobFile(await collect(db, jobId, unsaved))
+  } catch (error) {
+    if (!unsaved) throw error
+    return writeJobFile({ format: 'dusk-bench-job', job: unsaved, entries: [], history: [] })
+  }
+}
+
+/** Everything of a job under new ids, so that it stands beside the one it came from. */
+function copyOf({ job, entries, history }: JobFile, name: string): JobFile {
+  const id = newId()
+  const renamed = new Map(entries.map(entry => [entry.id, newId()]))
+  const ids = (old: string[]) => old.map(one => renamed.get(one) ?? one)
+  return {
+    format: 'dusk-bench-job',
+    job: { ...job, id, name: name.slice(0, 80) },
+    entries: entries.map(entry => ({ ...entry, id: renamed.get(entry.id) ?? newId(), jobId: id })),
+    history: history.map(change => ({
+      ...change,
+      id: newId(),
+      jobId: id,
+      shows: ids(change.shows),
+      hides: ids(change.hides),
+    })),
+  }
+}
+
+export const createJob = (db: DuskDatabase, job: Job, entries: LogEntry[] = []): Promise<void> =>
+  inOne(db, () => put(db, { format: 'dusk-bench-job', job, entries, history: [] }))
+
+/** Puts the demo job in, once; a demo that was changed or deleted is left as it is. */
+export const seedDemo = (db: DuskDatabase): Promise<void> =>
+  inOne(db, async () => {
+    if (await db.settings.get('demo-seeded')) return
+    await db.settings.put({ key: 'demo-seeded', value: true })
+    const { job, entries } = skarrow()
+    if (!(await db.jobs.get(job.id))) await put(db, { format: 'dusk-bench-job', job, entries, history: [] })
+  })
+
+/** A fresh demo job beside whatever is there. */
+export async function openDemo(db: DuskDatabase): Promise<string> {
+  const { job, entries } = skarrow()
+  const fresh = copyOf({ format: 'dusk-bench-job', job, entries, history: [] }, job.name)
+  await inOne(db, () => put(db, fresh))
+  return fresh.job.id
+}
+
+export const duplicateJob = (db: DuskDatabase, jobId: string): Promise<void> =>
+  inOne(db, async () => {
+    const file = await collect(db, jobId)
+    await put(db, copyOf(file, `${file.job.name.slice(0, 70)} (copy)`))
+  })
+
+async function editStored(db: DuskDatabase, jobId: string, command: Command) {
+  const row = await db.jobs.get(jobId)
+  if (!row) return
+  const { change, entry } = runCommand(row.job, command, { id: newId(), at: now() })
+  await commitChange(db, change, entry)
+}
+export const renameStored = (db: DuskDatabase, jobId: string, name: string) =>
+  editStored(db, jobId, renameJob(name))
+export const archiveStored = (db: DuskDatabase, jobId: string, archived: boolean) =>
+  editStored(db, jobId, archiveJob(archived))
+
+/** Takes a job off the list; it stays put until it is deleted for good. */
+export const deleteJob = (db: DuskDatabase, jobId: string) => db.jobs.update(jobId, { deletedAt: now() })
+export const putBack = (db: DuskDatabase, jobId: string) => db.jobs.update(jobId, { deletedAt: null })
+export const deleteForGood = (db: DuskDatabase, jobId: string): Promise<void> =>
+  inOne(db, async () => {
+    await historyOf(db, jobId).delete()
+    await db.entries.where('jobId').equals(jobId).delete()
+    await db.jobs.delete(jobId)
+  })
+
+/** Reads a chosen file. @throws JobFileError that names what is wrong and where */
+export async function readFile(file: File): Promise<JobFile> {
+  if (file.size > LARGEST_FILE_BYTES)
+    throw new JobFileError(
+      `${file.name} has ${Math.ceil(file.size / 1024 / 1024)} MB; a job file has at most ${LARGEST_FILE_BYTES / 1024 / 1024} MB.`,
+    )
+  return readJobFile(await file.text())
+}
+
+/** What stands here already under the id of a file that is to be imported. */
+export const standingHere = (db: DuskDatabase, file: JobFile) => db.jobs.get(file.job.id)
+
+/**
+ * Puts a checked file in, all or nothing.
+ *
+ * @param mode where the job is here already: "both" keeps it beside the new one, "replace" puts it among
+ *   the deleted ones, from where it can be put back
+ * @returns the id under which the job now stands
+ */
+export const importJob = (db: DuskDatabase, file: JobFile, mode: 'both' | 'replace'): Promise<string> =>
+  inOne(db, async () => {
+    const here = await db.jobs.get(file.job.id)
+    if (here && mode === 'both') {
+      const copy = copyOf(file, `${file.job.name.slice(0, 70)} (imported)`)
+      await put(db, copy)
+      return copy.job.id
+    }
+    if (here) {
+      const old = copyOf(await collect(db, here.id), `${here.job.name.slice(0, 70)} (replaced)`)
+      await put(db, old)
+      await db.jobs.update(old.job.id, { deletedAt: now() })
+      await historyOf(db, here.id).delete()
+      await db.entries.where('jobId').equals(here.id).delete()
+    }
+    await put(db, file)
+    return file.job.id
+  })

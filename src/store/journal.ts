@@ -1,0 +1,56 @@
+import type { Change } from '@/core/job/edit'
+import { newId } from '@/core/job/id'
+import type { LogEntry } from '@/core/job/types'
+
+/** A change on its way into the database. */
+export interface Pending {
+  change: Change
+  entry: LogEntry | null
+}
+
+const PREFIX = 'dusk-journal:'
+const tab = newId()
+const key = PREFIX + tab
+
+// Held while this tab lives, so that another one does not take over what it is about to save.
+if (typeof navigator !== 'undefined' && navigator.locks)
+  void navigator.locks.request(key, () => new Promise(() => {}))
+
+/**
+ * Notes what is not saved yet where a closing tab cannot lose it: local storage is written at once, while a
+ * database transaction dies with its tab.
+ */
+export function writeJournal(pending: Pending[]): void {
+  try {
+    if (pending.length) localStorage.setItem(key, JSON.stringify(pending))
+    else localStorage.removeItem(key)
+  } catch {
+    // Full or blocked: the database's own failure is what the builder is told about.
+  }
+}
+
+/** Takes over what tabs left behind that were closed before they could save. */
+export async function takeLeftovers(): Promise<Pending[]> {
+  try {
+    const held = navigator.locks ? (await navigator.locks.query()).held : []
+    const alive = new Set(held?.map(lock => lock.name))
+    const left = Object.keys(localStorage).filter(
+      name => name.startsWith(PREFIX) && name !== key && !alive.has(name),
+    )
+    return left.flatMap(name => {
+      const text = localStorage.getItem(name) ?? '[]'
+      localStorage.removeItem(name)
+      return readPending(text)
+    })
+  } catch {
+    return []
+  }
+}
+
+function readPending(text: string): Pending[] {
+  try {
+    return JSON.parse(text) as Pending[]
+  } catch {
+    return []
+  }
+}

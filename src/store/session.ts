@@ -1,0 +1,185 @@
+import { liveQuery, type Subscription } from 'dexie'
+import { applyChange, type Change, type Command, isEmptyChange, runCommand } from '@/core/job/edit'
+import { newId } from '@/core/job/id'
+import type { Job } from '@/core/job/types'
+import { ConflictError, commitChange, reach, redo, undo } from './commit'
+import type { DuskDatabase, JobRow } from './database'
+import { type Pending, takeLeftovers, writeJournal } from './journal'
+import { describeProblem, type Problem } from './problem'
+
+/** A change that lost against a newer one from another tab; it can still be put in. */
+interface Conflict {
+  change: Change
+  message: string
+}
+
+/** What the screen shows of a job that is open. */
+export interface SessionState {
+  status: 'loading' | 'ready' | 'missing'
+  job: Job | null
+  savedAt: string | null
+  saving: boolean
+  problem: Problem | null
+  conflict: Conflict | null
+  /** Labels of what undo and redo would do. */
+  undoLabel: string | null
+  redoLabel: string | null
+}
+
+const LOADING: SessionState = {
+  status: 'loading',
+  job: null,
+  savedAt: null,
+  saving: false,
+  problem: null,
+  conflict: null,
+  undoLabel: null,
+  redoLabel: null,
+}
+
+/**
+ * One open job in one tab. An edit shows at once and is saved at once, in order; other tabs' edits come in
+ * through the database.
+ */
+export class JobSession {
+  private state = LOADING
+  private readonly listeners = new Set<() => void>()
+  private readonly subscriptions: Subscription[] = []
+  private pending: Pending[] = []
+  private revision = -1
+  private draining: Promise<void> | null = null
+  /** Counts openings, so that one that was overtaken by a close does not go on. */
+  private opening = 0
+
+  constructor(
+    private readonly db: DuskDatabase,
+    private readonly jobId: string,
+  ) {}
+
+  readonly getState = (): SessionState => this.state
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    if (this.listeners.size === 1) void this.open()
+    return () => {
+      this.listeners.delete(listener)
+      if (this.listeners.size === 0) this.close()
+    }
+  }
+
+  /** Runs a command: the screen follows now, the database as soon as it can. */
+  readonly edit = (command: Command): void => {
+    const { job } = this.state
+    if (!job) return
+    const result = runCommand(job, command, { id: newId(), at: new Date().toISOString() })
+    if (isEmptyChange(result.change)) return
+    this.set({ job: result.job, saving: true, conflict: null })
+    this.enqueue({ change: result.change, entry: result.entry })
+  }
+
+  readonly undo = () => this.travel(undo)
+  readonly redo = () => this.travel(redo)
+
+  /** Tries again to save what could not be saved. */
+  readonly retry = (): void => {
+    void this.drain()
+  }
+
+  /** Puts in the change that lost against another tab after all. */
+  readonly insist = (): void => {
+    const { conflict } = this.state
+    if (!conflict) return
+    this.edit({
+      label: conflict.change.label,
+      run: job => Object.assign(job, applyChange(job, conflict.change)),
+    })
+  }
+  readonly giveWay = (): void => this.set({ conflict: null })
+
+  private async open() {
+    this.opening += 1
+    const { opening } = this
+    const watch = <T>(query: () => Promise<T>, next: (value: T) => void) =>
+      this.subscriptions.push(liveQuery(query).subscribe({ next, error: error => this.fail(error) }))
+    const leftovers = await takeLeftovers()
+    if (leftovers.length) {
+      this.pending.push(...leftovers)
+      await this.drain()
+    }
+    if (this.listeners.size === 0 || opening !== this.opening) return
+    watch(
+      () => this.db.jobs.get(this.jobId),
+      row => this.take(row),
+    )
+    watch(
+      () => reach(this.db, this.jobId),
+      ({ undo, redo }) => this.set({ undoLabel: undo?.label ?? null, redoLabel: redo?.label ?? null }),
+    )
+  }
+
+  private close() {
+    for (const subscription of this.subscriptions.splice(0)) subscription.unsubscribe()
+  }
+
+  /** Shows what the database holds, unless something newer is on its way there from here. */
+  private take(row: JobRow | undefined) {
+    if (this.pending.length > 0) return
+    if (!row || row.deletedAt) return this.set({ status: 'missing', job: null })
+    if (row.revision === this.revision && this.state.status === 'ready') return
+    this.revision = row.revision
+    this.set({ status: 'ready', job: row.job, savedAt: row.savedAt, saving: false })
+  }
+
+  private enqueue(pending: Pending) {
+    this.pending.push(pending)
+    writeJournal(this.pending)
+    void this.drain()
+  }
+
+  private drain(): Promise<void> {
+    this.draining ??= this.saveAll().finally(() => {
+      this.draining = null
+    })
+    return this.draining
+  }
+
+  private async saveAll() {
+    let row: JobRow | undefined
+    for (let next = this.pending[0]; next; next = this.pending[0]) {
+      try {
+        row = await commitChange(this.db, next.change, next.entry)
+      } catch (error) {
+        if (!(error instanceof ConflictError)) return this.fail(error)
+        this.set({ conflict: { change: error.change, message: error.message } })
+        row = await this.db.jobs.get(this.jobId)
+        // What was typed on top of it rests on the same stale value.
+        this.revision = -1
+      }
+      this.pending.shift()
+      writeJournal(this.pending)
+    }
+    if (!row || row.id !== this.jobId) return
+    const stale = this.revision === -1 && this.state.status === 'ready'
+    this.revision = row.revision
+    this.set({ savedAt: row.savedAt, saving: false, problem: null, ...(stale && { job: row.job }) })
+  }
+
+  private async travel(step: (db: DuskDatabase, jobId: string) => Promise<JobRow | null>) {
+    await this.drain()
+    try {
+      const row = await step(this.db, this.jobId)
+      if (row) this.take(row)
+    } catch (error) {
+      this.fail(error)
+    }
+  }
+
+  private fail(error: unknown) {
+    this.set({ saving: false, problem: describeProblem(error) })
+  }
+
+  private set(part: Partial<SessionState>) {
+    this.state = { ...this.state, ...part }
+    for (const listener of this.listeners) listener()
+  }
+}

@@ -1,0 +1,253 @@
+import 'fake-indexeddb/auto'
+import { writeJobFile } from '@/core/formats/jobFile'
+import { addNote, deleteEntry, setGoal, setUnits } from '@/core/job/commands'
+import { skarrow } from '@/core/job/demo/skarrow'
+import { type Command, runCommand } from '@/core/job/edit'
+import { newId } from '@/core/job/id'
+import type { Axis, Job } from '@/core/job/types'
+import { ConflictError, commitChange, JobGoneError, reach, redo, undo } from './commit'
+import { DuskDatabase } from './database'
+import * as jobs from './jobs'
+import { describeProblem } from './problem'
+import { JobSession } from './session'
+
+// Node clones into objects of another realm, whose constructors are not those that the tests see.
+globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
+
+let db: DuskDatabase
+let job: Job
+const X = () => job.axes[0] as Axis
+
+beforeEach(async () => {
+  db = new DuskDatabase(`test-${newId()}`)
+  const demo = skarrow()
+  job = demo.job
+  await jobs.createJob(db, demo.job, demo.entries)
+})
+afterEach(() => db.delete())
+
+/** Saves what a command does to the job as the tab sees it. */
+async function commit(command: Command, seen = job) {
+  const { change, entry } = runCommand(seen, command, { id: newId(), at: new Date().toISOString() })
+  const row = await commitChange(db, change, entry)
+  job = row.job
+  return change
+}
+const stored = async () => (await db.jobs.get(job.id))?.job as Job
+const visible = async () =>
+  (await db.entries.where('jobId').equals(job.id).toArray()).filter(entry => !entry.hidden)
+
+test('an edit is saved with its history and its log line, and raises the revision', async () => {
+  await commit(addNote(X().id, 'Ways scraped', 'note'))
+  expect((await visible()).map(entry => entry.text)).toContain('Ways scraped')
+  expect((await db.jobs.get(job.id))?.revision).toBe(2)
+  expect((await reach(db, job.id)).undo?.label).toBe('Note')
+})
+
+test('undo and redo go back over every edit, with their log lines, and end without harm', async () => {
+  const before = await stored()
+  await commit(setGoal(X(), 'cuttingForceN', 700))
+  await commit(addNote(X().id, 'Ways scraped', 'note'))
+  await undo(db, job.id)
+  expect((await visible()).map(entry => entry.text)).not.toContain('Ways scraped')
+  await undo(db, job.id)
+  expect(await stored()).toEqual(before)
+  expect(await undo(db, job.id)).toBeNull()
+  await redo(db, job.id)
+  await redo(db, job.id)
+  expect((await stored()).axes[0]?.goals.cuttingForceN).toBe(700)
+  expect((await visible()).map(entry => entry.text)).toContain('Ways scraped')
+  expect(await redo(db, job.id)).toBeNull()
+})
+
+test('an edit after an undo drops what could be redone', async () => {
+  await commit(setGoal(X(), 'cuttingForceN', 700))
+  const row = await undo(db, job.id)
+  job = row?.job as Job
+  await commit(setGoal(X(), 'cuttingForceN', 650))
+  expect((await reach(db, job.id)).redo).toBeNull()
+})
+
+test('typing in one field is taken back in one go, but not with the field before it', async () => {
+  await commit(setGoal(X(), 'cuttingForceN', 7, 'a'))
+  await commit(setGoal(X(), 'cuttingForceN', 70, 'a'))
+  await commit(setGoal(X(), 'cuttingForceN', 700, 'a'))
+  await commit(setGoal(X(), 'wantedLifeHours', 9000, 'b'))
+  await undo(db, job.id)
+  expect((await stored()).axes[0]?.goals.cuttingForceN).toBe(700)
+  await undo(db, job.id)
+  expect((await stored()).axes[0]?.goals.cuttingForceN).toBe(850)
+})
+
+test('a deleted note comes back by undo', async () => {
+  const note = (await visible()).find(entry => entry.kind === 'fix')
+  await commit(deleteEntry(note?.id ?? ''))
+  expect((await visible()).some(entry => entry.id === note?.id)).toBe(false)
+  await undo(db, job.id)
+  expect((await visible()).some(entry => entry.id === note?.id)).toBe(true)
+})
+
+test('a change left over from a closed tab is saved once, however often it is tried', async () => {
+  const change = await commit(setGoal(X(), 'cuttingForceN', 700))
+  const { revision } = await commitChange(db, change, null)
+  expect(revision).toBe(2)
+})
+
+test('an edit made on a stale value is refused whole; one of another field goes through', async () => {
+  const seen = job
+  await commit(setGoal(X(), 'cuttingForceN', 700))
+  await expect(commit(setGoal(seen.axes[0] as Axis, 'cuttingForceN', 600), seen)).rejects.toThrow(
+    ConflictError,
+  )
+  expect((await stored()).axes[0]?.goals.cuttingForceN).toBe(700)
+  await commit(setGoal(seen.axes[0] as Axis, 'wantedLifeHours', 9000), seen)
+  expect((await stored()).axes[0]?.goals).toMatchObject({ cuttingForceN: 700, wantedLifeHours: 9000 })
+})
+
+test('nothing is saved into a deleted job; put back, it is as it was', async () => {
+  await jobs.deleteJob(db, job.id)
+  await expect(commit(setUnits('inch'))).rejects.toThrow(JobGoneError)
+  await jobs.putBack(db, job.id)
+  await commit(setUnits('inch'))
+  expect((await stored()).units).toBe('inch')
+})
+
+describe('files', () => {
+  test('a job with its history goes to a file and into another browser unchanged', async () => {
+    await commit(setGoal(X(), 'cuttingForceN', 700))
+    await commit(addNote(X().id, 'Ways scraped', 'note'))
+    await undo(db, job.id)
+    const text = await jobs.exportJob(db, job.id)
+    const other = new DuskDatabase(`other-${newId()}`)
+    const file = await jobs.readFile(new File([text], 'job.json'))
+    await jobs.importJob(other, file, 'both')
+    expect(await jobs.exportJob(other, job.id)).toBe(text)
+    await redo(other, job.id)
+    await undo(other, job.id)
+    await undo(other, job.id)
+    expect((await other.jobs.get(job.id))?.job.axes[0]?.goals.cuttingForceN).toBe(850)
+    await other.delete()
+  })
+
+  test('beside a job of the same id both are kept, each with its own log and history', async () => {
+    await commit(addNote(X().id, 'Ways scraped', 'note'))
+    const file = await jobs.collect(db, job.id)
+    const id = await jobs.importJob(db, file, 'both')
+    expect(id).not.toBe(job.id)
+    await undo(db, id)
+    const there = (await db.entries.where('jobId').equals(id).toArray()).filter(entry => !entry.hidden)
+    expect(there.map(entry => entry.text)).not.toContain('Ways scraped')
+    expect((await visible()).map(entry => entry.text)).toContain('Ways scraped')
+  })
+
+  test('a replaced job can be put back', async () => {
+    const file = await jobs.collect(db, job.id)
+    await commit(setGoal(X(), 'cuttingForceN', 700))
+    await jobs.importJob(db, file, 'replace')
+    expect((await stored()).axes[0]?.goals.cuttingForceN).toBe(850)
+    const old = (await db.jobs.toArray()).find(row => row.deletedAt)
+    expect(old?.job.axes[0]?.goals.cuttingForceN).toBe(700)
+  })
+
+  test('an import that fails half-way changes nothing', async () => {
+    const file = await jobs.collect(db, job.id)
+    const before = [await db.jobs.toArray(), await db.entries.count(), await db.history.count()]
+    const nameless = { ...file.entries[0], id: undefined }
+    const broken = { ...file, entries: [...file.entries, nameless] } as typeof file
+    await expect(jobs.importJob(db, broken, 'replace')).rejects.toThrow()
+    expect([await db.jobs.toArray(), await db.entries.count(), await db.history.count()]).toEqual(before)
+  })
+
+  test('a file that is no job is refused', async () => {
+    await expect(jobs.readFile(new File(['{}'], 'a.json'))).rejects.toThrow('This is not a job file')
+  })
+
+  test('when the database cannot be read, what the tab holds is exported', async () => {
+    db.close({ disableAutoOpen: true })
+    expect(await jobs.exportJob(db, job.id, job)).toBe(
+      writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] }),
+    )
+  })
+})
+
+test('a duplicate, a rename and putting away are edits of the list', async () => {
+  await jobs.duplicateJob(db, job.id)
+  await jobs.renameStored(db, job.id, 'Skarrow, the first')
+  await jobs.archiveStored(db, job.id, true)
+  const rows = await db.jobs.toArray()
+  expect(rows.map(row => [row.job.name, row.job.archived]).toSorted()).toEqual([
+    ['Skarrow 8 (copy)', false],
+    ['Skarrow, the first', true],
+  ])
+  await jobs.deleteForGood(db, job.id)
+  expect(await db.jobs.count()).toBe(1)
+  expect(await db.history.where('id').above('').count()).toBe(0)
+})
+
+test('the demo is put in once, and a deleted one does not come back by itself', async () => {
+  await jobs.deleteForGood(db, job.id)
+  await jobs.seedDemo(db)
+  await jobs.deleteForGood(db, job.id)
+  await jobs.seedDemo(db)
+  expect(await db.jobs.count()).toBe(0)
+  const first = await jobs.openDemo(db)
+  expect(await jobs.openDemo(db)).not.toBe(first)
+})
+
+describe('session', () => {
+  const ready = (session: JobSession) =>
+    new Promise<() => void>(done => {
+      const stop = session.subscribe(() => session.getState().status === 'ready' && done(stop))
+    })
+  const until = async (fine: () => boolean) => {
+    for (let i = 0; i < 200 && !fine(); i++) await new Promise(done => setTimeout(done, 10))
+    expect(fine()).toBe(true)
+  }
+
+  test('an edit shows at once, is saved in order, and comes to another tab', async () => {
+    const here = new JobSession(db, job.id)
+    const there = new JobSession(db, job.id)
+    const stops = [await ready(here), await ready(there)]
+    for (const value of [7, 70, 700]) here.edit(setGoal(X(), 'cuttingForceN', value, 'k'))
+    expect(here.getState().job?.axes[0]?.goals.cuttingForceN).toBe(700)
+    await until(() => !here.getState().saving)
+    await until(() => there.getState().job?.axes[0]?.goals.cuttingForceN === 700)
+    await there.undo()
+    await until(() => here.getState().job?.axes[0]?.goals.cuttingForceN === 850)
+    for (const stop of stops) stop()
+  })
+
+  test('a full disk is told, nothing on the screen is lost, and saving again works', async () => {
+    const session = new JobSession(db, job.id)
+    const stop = await ready(session)
+    const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+    session.edit(setGoal(X(), 'cuttingForceN', 700))
+    session.edit(setGoal(X(), 'wantedLifeHours', 9000))
+    await until(() => session.getState().problem !== null)
+    expect(session.getState().problem?.title).toBe('The disk space for this browser is full')
+    expect(session.getState().job?.axes[0]?.goals).toMatchObject({
+      cuttingForceN: 700,
+      wantedLifeHours: 9000,
+    })
+    put.mockRestore()
+    session.retry()
+    await until(() => session.getState().problem === null)
+    expect((await stored()).axes[0]?.goals).toMatchObject({ cuttingForceN: 700, wantedLifeHours: 9000 })
+    stop()
+  })
+
+  test('a job that is not here is said to be missing', async () => {
+    const session = new JobSession(db, 'nowhere')
+    const stop = session.subscribe(() => {})
+    await until(() => session.getState().status === 'missing')
+    stop()
+  })
+})
+
+test('every storage failure has its words', () => {
+  expect(describeProblem(new DOMException('', 'SecurityError')).title).toContain('does not let the app store')
+  expect(describeProblem({ name: 'AbortError', inner: { name: 'QuotaExceededError' } }).title).toContain(
+    'full',
+  )
+  expect(describeProblem(new Error('odd')).title).toBe('Saving failed: odd')
+})

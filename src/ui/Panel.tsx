@@ -1,0 +1,56 @@
+import { chakra } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
+
+/** A titled sheet on the bench. */
+export function Panel({
+  title,
+  note,
+  action,
+  children,
+}: {
+  title: string
+  note?: string
+  action?: ReactNode
+  children: ReactNode
+}) {
+  return (
+    <chakra.section bg="panel" borderWidth="1px" borderRadius="8px" p="4" aria-label={title} minW="0">
+      <chakra.div
+        display="flex"
+        flexWrap="wrap"
+        alignItems="center"
+        justifyContent="space-between"
+        gap="2"
+        mb="3"
+      >
+        <chakra.h2 fontSize="17px" fontWeight={700}>
+          {title}
+        </chakra.h2>
+        {action}
+      </chakra.div>
+      {note && (
+        <chakra.p color="quiet" fontSize="14px" mb="3" maxW="68ch">
+          {note}
+        </chakra.p>
+      )}
+      {children}
+    </chakra.section>
+  )
+}
+
+/** A table cell's usual look: figures right, words left. */
+export const Cell = chakra('td', {
+  base: { px: '2', py: '1.5', borderTopWidth: '1px', verticalAlign: 'middle' },
+})
+export const HeadCell = chakra('th', {
+  base: {
+    px: '2',
+    py: '1.5',
+    textAlign: 'left',
+    fontSize: '13px',
+    fontWeight: 700,
+    color: 'quiet',
+    verticalAlign: 'bottom',
+  },
+})
+export const Figures = chakra('span', { base: { fontFamily: 'mono', whiteSpace: 'nowrap' } })

@@ -1,0 +1,280 @@
+import { chakra } from '@chakra-ui/react'
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import type { Box, DrivePart, DriveLine as Line } from '@/core/room/driveLine'
+import { StateShape } from '../verdicts/StateMark'
+import { type Bend, type Mark, type Placed, placeMarks, type Span } from './marks'
+
+const FILLS: Record<Box['role'] | 'motor' | 'coupler', string> = {
+  body: 'casting',
+  flange: 'brass',
+  bracket: 'casting',
+  shaft: 'steel',
+  thread: 'steel',
+  way: 'steel-dark',
+  table: 'casting',
+  motor: 'motor-body',
+  coupler: 'brass',
+}
+const fill = (box: Box) =>
+  box.part === 'motor' && box.role === 'body'
+    ? FILLS.motor
+    : box.part === 'coupler'
+      ? FILLS.coupler
+      : box.part === 'nut' && box.role === 'body'
+        ? 'brass'
+        : FILLS[box.role]
+const color = (token: string) => `var(--dusk-colors-${token})`
+
+/** A width below this is that of a panel that is not laid out yet. */
+const NARROWEST_PX = 120
+const MARK_ROW_PX = 24
+const SPAN_ROW_PX = 24
+const FINGER_PX = 44
+
+interface Props {
+  line: Line
+  title: string
+  /** What each part is called, as in "Ball screw 20 x 5". */
+  names: Record<DrivePart, string>
+  marks: Mark[]
+  spans: Span[]
+  bend: Bend | null
+  picked: DrivePart | null
+  onPick: (part: DrivePart | null) => void
+}
+
+/** The side elevation of the drive, to scale, with the findings of the stage on it. A view, not a canvas. */
+export function DriveLine({ line, title, names, marks, spans, bend, picked, onPick }: Props) {
+  const [ref, widthPx] = useWidth()
+  const rows = marks.length > 3 ? 2 : marks.length > 0 ? 1 : 0
+  const lengthMm = line.rightMm - line.leftMm
+  const heightMm = line.topMm - line.bottomMm
+  const scale = Math.min((widthPx - 16) / lengthMm, 150 / heightMm)
+  const top = rows * MARK_ROW_PX + 10
+  const bottom = spans.length * SPAN_ROW_PX + 6
+  const heightPx = heightMm * scale + top + bottom
+  const left = (widthPx - lengthMm * scale) / 2
+  const x = (mm: number) => left + (mm - line.leftMm) * scale
+  const y = (mm: number) => top + (line.topMm - mm) * scale
+  const parts = [...new Set(line.boxes.map(box => box.part))]
+  const boxesOf = (part: DrivePart) => line.boxes.filter(box => box.part === part)
+  const middle = (part: DrivePart) => {
+    const own = part === 'way' || part === 'screw' ? boxesOf(part).slice(-1) : boxesOf(part)
+    const from = Math.min(...own.map(box => box.xMm))
+    const to = Math.max(...own.map(box => box.xMm + box.widthMm))
+    return part === 'screw' ? x(line.spanMm * 0.8) : x((from + to) / 2)
+  }
+  const placed = placeMarks(marks, middle, widthPx, rows)
+  const topOf = (part: DrivePart) => y(Math.max(...boxesOf(part).map(box => box.yMm + box.heightMm)))
+
+  return (
+    <chakra.div ref={ref} width="100%" minW="0">
+      {widthPx > NARROWEST_PX && (
+        // biome-ignore lint/a11y/useSemanticElements: a drawing is no fieldset
+        <svg width={widthPx} height={heightPx} role="group" aria-label={title} data-drive-line>
+          {parts.map(part => (
+            <Part
+              key={part}
+              part={part}
+              name={names[part]}
+              boxes={boxesOf(part)}
+              leadMm={line.leadMm}
+              x={x}
+              y={y}
+              scale={scale}
+              picked={picked === part}
+              onPick={() => onPick(picked === part ? null : part)}
+            />
+          ))}
+          <line
+            x1={x(line.leftMm)}
+            x2={x(line.rightMm)}
+            y1={y(0)}
+            y2={y(0)}
+            stroke={color('quiet')}
+            strokeDasharray="10 3 2 3"
+            strokeWidth={0.7}
+            pointerEvents="none"
+          />
+          {bend && <BendLine bend={bend} from={x(0)} to={x(line.spanMm)} y={y(0)} />}
+          {placed.map(mark => (
+            <line
+              key={mark.part + mark.text}
+              x1={mark.anchorX}
+              y1={2 + mark.row * MARK_ROW_PX}
+              x2={mark.anchorX}
+              y2={topOf(mark.part)}
+              stroke={color(mark.state ?? 'edge')}
+              strokeWidth={1}
+              pointerEvents="none"
+            />
+          ))}
+          {placed.map(mark => (
+            <MarkLabel key={mark.part + mark.text} mark={mark} />
+          ))}
+          {spans.map((span, index) => (
+            <SpanLine key={span.label} span={span} x={x} y={heightPx - bottom + 12 + index * SPAN_ROW_PX} />
+          ))}
+        </svg>
+      )}
+    </chakra.div>
+  )
+}
+
+function MarkLabel({ mark }: { mark: Placed }) {
+  return (
+    <g transform={`translate(${mark.x} ${2 + mark.row * MARK_ROW_PX})`} pointerEvents="none">
+      <rect
+        x={-3}
+        y={0}
+        width={mark.width + 6}
+        height={20}
+        rx={4}
+        fill={color('panel')}
+        stroke={color(mark.state ?? 'edge')}
+      />
+      {mark.state && (
+        <svg x={2} y={3} width={14} height={14} viewBox="0 0 18 18" aria-hidden="true">
+          <StateShape state={mark.state} />
+        </svg>
+      )}
+      <text x={mark.state ? 21 : 3} y={14.5} fontSize={13} fill={color('ink')}>
+        {mark.text}
+      </text>
+    </g>
+  )
+}
+
+interface PartProps {
+  part: DrivePart
+  name: string
+  boxes: Box[]
+  leadMm: number
+  x: (mm: number) => number
+  y: (mm: number) => number
+  scale: number
+  picked: boolean
+  onPick: () => void
+}
+
+/** One part of the drive that can be picked with a finger, a mouse or the keyboard. */
+function Part({ part, name, boxes, leadMm, x, y, scale, picked, onPick }: PartProps) {
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' && event.key !== ' ') return
+    event.preventDefault()
+    onPick()
+  }
+  const guessed = boxes.every(box => box.guessed)
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: an SVG group cannot be a button element
+    <g
+      role="button"
+      tabIndex={0}
+      aria-pressed={picked}
+      aria-label={guessed ? `${name}, drawn in a usual size` : name}
+      onClick={onPick}
+      onKeyDown={onKeyDown}
+      className="drive-part"
+      data-part={part}
+      style={{ cursor: 'pointer' }}
+    >
+      {boxes.map(box => {
+        const width = box.widthMm * scale
+        const height = box.heightMm * scale
+        const fingerPx = box.role === 'way' || box.role === 'thread' ? height : Math.max(height, FINGER_PX)
+        return (
+          <g key={`${box.role}-${box.xMm}`}>
+            <rect
+              x={x(box.xMm)}
+              y={y(box.yMm + box.heightMm) - (fingerPx - height) / 2}
+              width={width}
+              height={fingerPx}
+              fill="transparent"
+            />
+            <rect
+              x={x(box.xMm)}
+              y={y(box.yMm + box.heightMm)}
+              width={width}
+              height={height}
+              rx={box.role === 'body' ? 2 : 0}
+              fill={box.guessed ? 'transparent' : color(fill(box))}
+              stroke={picked ? color('lamp') : color(box.guessed ? 'edge' : 'canvas')}
+              strokeWidth={picked ? 2.5 : 1}
+              strokeDasharray={box.guessed ? '5 4' : undefined}
+            />
+            {box.role === 'thread' && !box.guessed && (
+              <path
+                d={threads(box, leadMm, x, y)}
+                stroke={color('canvas')}
+                strokeWidth={0.8}
+                opacity={0.65}
+              />
+            )}
+          </g>
+        )
+      })}
+    </g>
+  )
+}
+
+/** One slanted stroke a turn, as many as the lead gives. */
+function threads(box: Box, leadMm: number, x: (mm: number) => number, y: (mm: number) => number): string {
+  const turns = Math.floor(box.widthMm / leadMm)
+  return Array.from({ length: turns }, (_, turn) => {
+    const at = box.xMm + turn * leadMm
+    return `M${x(at).toFixed(1)} ${y(box.yMm).toFixed(1)}L${x(at + leadMm * 0.6).toFixed(1)} ${y(box.yMm + box.heightMm).toFixed(1)}`
+  }).join('')
+}
+
+function SpanLine({ span, x, y }: { span: Span; x: (mm: number) => number; y: number }) {
+  const from = x(span.fromMm)
+  const to = x(span.toMm)
+  const half = (span.label.length * 6.9) / 2 + 5
+  const middle = Math.max(half, (from + to) / 2)
+  return (
+    <g pointerEvents="none" stroke={color(span.tone)}>
+      <path d={`M${from} ${y - 7}v14M${to} ${y - 7}v14M${from} ${y}H${to}`} strokeWidth={1.4} fill="none" />
+      <rect x={middle - half} y={y - 9} width={half * 2} height={18} fill={color('panel')} stroke="none" />
+      <text x={middle} y={y + 4.5} fontSize={13} textAnchor="middle" fill={color(span.tone)} stroke="none">
+        {span.label}
+      </text>
+    </g>
+  )
+}
+
+/** Enlarged so that the worst block stands a finger's width off. */
+const BEND_PX = 22
+
+function BendLine({ bend, from, to, y }: { bend: Bend; from: number; to: number; y: number }) {
+  const largest = Math.max(Math.abs(bend.fixedUm), Math.abs(bend.farUm), 1)
+  const offset = (um: number) => (-um / largest) * BEND_PX
+  return (
+    <g pointerEvents="none">
+      <line
+        x1={from}
+        y1={y + offset(bend.fixedUm)}
+        x2={to}
+        y2={y + offset(bend.farUm)}
+        stroke={color('lamp')}
+        strokeWidth={2.5}
+        strokeDasharray="8 5"
+      />
+      <text x={(from + to) / 2} y={y - BEND_PX - 6} fontSize={13} textAnchor="middle" fill={color('lamp')}>
+        {bend.label}
+      </text>
+    </g>
+  )
+}
+
+function useWidth() {
+  const ref = useRef<HTMLDivElement>(null)
+  const [width, setWidth] = useState(0)
+  useEffect(() => {
+    const element = ref.current
+    if (!element) return
+    const observer = new ResizeObserver(([entry]) => setWidth(Math.floor(entry?.contentRect.width ?? 0)))
+    observer.observe(element)
+    return () => observer.disconnect()
+  }, [])
+  return [ref, width] as const
+}

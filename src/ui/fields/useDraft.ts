@@ -1,0 +1,128 @@
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
+import { parseQuantity } from '@/core/units/parse'
+import { printField, say } from '@/core/units/print'
+import type { QuantityKind, UnitSystem } from '@/core/units/quantity'
+
+export interface QuantityRules {
+  kind: QuantityKind
+  units: UnitSystem
+  min: number
+  max: number
+  /** Whether the field may be left empty. */
+  optional?: boolean
+  /** An emptied field counts only when it is left: where that takes a row away from under the typing hand. */
+  clearOnLeave?: boolean
+}
+
+type Reading = { ok: true; value: number | null } | { ok: false; message: string }
+
+/** Reads a typed text against the rules of a field. */
+export function readDraft(text: string, { kind, units, min, max, optional }: QuantityRules): Reading {
+  if (text.trim() === '' && optional) return { ok: true, value: null }
+  const parsed = parseQuantity(text, kind, units)
+  if (!parsed.ok) return parsed
+  if (parsed.value < min || parsed.value > max)
+    return {
+      ok: false,
+      message: `Got ${say(parsed.value, kind, units)}. Takes ${say(min, kind, units)} to ${say(max, kind, units)}.`,
+    }
+  return parsed
+}
+
+let focusCount = 0
+
+/**
+ * The text of a quantity field while it is typed in.
+ *
+ * Every readable value is passed on at once, so that verdicts follow the keys and a closed tab loses nothing;
+ * what cannot be read stays as typed, with its error beside it. All passing-on of one visit to the field
+ * shares a merge key, so that one undo takes it back. When another tab changes the value meanwhile, nothing is
+ * passed on until the builder has decided.
+ */
+export function useDraft(
+  value: number | null,
+  rules: QuantityRules,
+  onValue: (value: number | null, mergeKey: string) => void,
+) {
+  const shown = value === null ? '' : printField(value, rules.kind, rules.units)
+  const [draft, setDraft] = useState<string | null>(null)
+  const [message, setMessage] = useState<string | null>(null)
+  const [elsewhere, setElsewhere] = useState(false)
+  const passed = useRef(value)
+  const mergeKey = useRef('')
+
+  useEffect(() => {
+    if (draft === null) {
+      passed.current = value
+      return
+    }
+    if (Object.is(passed.current, value)) return
+    if (readDraft(draft, rules).ok && draft === printIfAny(passed.current, rules)) {
+      // Nothing typed yet: follow the other tab.
+      passed.current = value
+      setDraft(printIfAny(value, rules))
+    } else setElsewhere(true)
+  }, [value, draft, rules])
+
+  const pass = (text: string) => {
+    const reading = readDraft(text, rules)
+    if (!reading.ok || Object.is(reading.value, passed.current)) return reading
+    passed.current = reading.value
+    onValue(reading.value, mergeKey.current)
+    return reading
+  }
+
+  return {
+    text: draft ?? shown,
+    message: elsewhere
+      ? `Another tab set this to ${value === null ? 'nothing' : say(value, rules.kind, rules.units)} meanwhile. Enter puts yours in, Escape keeps theirs.`
+      : message,
+    /** The value as far as it can be read, for showing it in the other unit. */
+    reading: draft === null ? ({ ok: true, value } as Reading) : readDraft(draft, rules),
+    focus() {
+      focusCount += 1
+      mergeKey.current = `field-${Date.now()}-${focusCount}`
+      passed.current = value
+      setDraft(previous => previous ?? shown)
+    },
+    type(text: string) {
+      setDraft(text)
+      setMessage(null)
+      if (elsewhere || text === shown || (rules.clearOnLeave && text.trim() === '')) return
+      pass(text)
+    },
+    /** Leaves the field: a readable draft becomes the printed value, an unreadable one stays with its error. */
+    leave() {
+      if (draft === null || elsewhere) return
+      const reading = draft === shown ? ({ ok: true, value } as Reading) : pass(draft)
+      if (reading.ok) setDraft(null)
+      setMessage(reading.ok ? null : reading.message)
+    },
+    /** Enter: settles the field; true when it is fine to go on to the next one. */
+    enter(): boolean {
+      if (draft === null) return true
+      passed.current = value
+      const reading = draft === shown ? ({ ok: true, value } as Reading) : pass(draft)
+      setElsewhere(false)
+      setMessage(reading.ok ? null : reading.message)
+      if (reading.ok) setDraft(null)
+      return reading.ok
+    },
+    escape() {
+      passed.current = value
+      setDraft(shown)
+      setMessage(null)
+      setElsewhere(false)
+    },
+  }
+}
+
+const printIfAny = (value: number | null, rules: QuantityRules) =>
+  value === null ? '' : printField(value, rules.kind, rules.units)
+
+/** Moves to the next reading of the group that a field stands in; the last one stays. */
+export function focusNext(event: KeyboardEvent<HTMLInputElement>): void {
+  const group = event.currentTarget.closest('[data-readings]') ?? document
+  const fields = [...group.querySelectorAll<HTMLInputElement>('input[data-quantity]:not(:disabled)')]
+  fields[fields.indexOf(event.currentTarget) + 1]?.focus()
+}

@@ -1,0 +1,143 @@
+import { chakra } from '@chakra-ui/react'
+import { HelpCircle, Moon, Plus, Redo2, Search, Sun, Undo2 } from 'lucide-react'
+import { useTheme } from 'next-themes'
+import type { ReactNode } from 'react'
+import type { UnitSystem } from '@/core/units/quantity'
+import { Button } from '../controls'
+import { Wordmark } from './Wordmark'
+
+export interface AxisTab {
+  id: string
+  name: string
+  title: string
+}
+
+interface Props {
+  jobName: string
+  axes: AxisTab[]
+  axisId: string
+  onAxis: (id: string) => void
+  onAddAxis: () => void
+  units: UnitSystem
+  onUnits: (units: UnitSystem) => void
+  undoLabel: string | null
+  redoLabel: string | null
+  onUndo: () => void
+  onRedo: () => void
+  onPalette: () => void
+  onHelp: () => void
+  saved: ReactNode
+}
+
+/** The job's name, its axes, and what holds everywhere: saving, undo, units, scheme, palette and help. */
+export function Header(props: Props) {
+  const {
+    jobName,
+    axes,
+    axisId,
+    onAxis,
+    onAddAxis,
+    units,
+    onUnits,
+    undoLabel,
+    redoLabel,
+    onUndo,
+    onRedo,
+    onPalette,
+    onHelp,
+    saved,
+  } = props
+  return (
+    <chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="2" px="3" py="1.5" minH="56px">
+      <Wordmark />
+      <chakra.h1
+        fontSize="16px"
+        fontWeight={700}
+        maxW="200px"
+        overflow="hidden"
+        textOverflow="ellipsis"
+        whiteSpace="nowrap"
+        title={jobName}
+      >
+        {jobName}
+      </chakra.h1>
+      <chakra.nav aria-label="Axes" display="flex" gap="1" flex="1 1 220px" minW="0" overflowX="auto">
+        {axes.map(axis => (
+          <Button
+            key={axis.id}
+            variant={axis.id === axisId ? 'lamp' : 'quiet'}
+            aria-current={axis.id === axisId ? 'true' : undefined}
+            onClick={() => onAxis(axis.id)}
+            whiteSpace="nowrap"
+            flexShrink={0}
+            maxW="170px"
+          >
+            <span>{axis.name}</span>
+            <chakra.span fontWeight={400} overflow="hidden" textOverflow="ellipsis">
+              {axis.title}
+            </chakra.span>
+          </Button>
+        ))}
+        <Button variant="quiet" onClick={onAddAxis} aria-label="Add an axis" title="Add an axis" px="2">
+          <Plus size={18} aria-hidden />
+        </Button>
+      </chakra.nav>
+      {saved}
+      <chakra.div display="flex" gap="1" flexWrap="wrap">
+        <IconButton
+          label={undoLabel ? `Undo: ${undoLabel}` : 'Nothing to undo'}
+          disabled={!undoLabel}
+          onClick={onUndo}
+          icon={<Undo2 size={18} aria-hidden />}
+        />
+        <IconButton
+          label={redoLabel ? `Redo: ${redoLabel}` : 'Nothing to redo'}
+          disabled={!redoLabel}
+          onClick={onRedo}
+          icon={<Redo2 size={18} aria-hidden />}
+        />
+        <Button
+          variant="quiet"
+          onClick={() => onUnits(units === 'mm' ? 'inch' : 'mm')}
+          aria-label={`Units: ${units}. Switch to ${units === 'mm' ? 'inch' : 'mm'}`}
+        >
+          {units}
+        </Button>
+        <SchemeButton />
+        <IconButton
+          label="Find and go (Ctrl K)"
+          onClick={onPalette}
+          icon={<Search size={18} aria-hidden />}
+        />
+        <IconButton label="Help and keys (?)" onClick={onHelp} icon={<HelpCircle size={18} aria-hidden />} />
+      </chakra.div>
+    </chakra.div>
+  )
+}
+
+interface IconButtonProps {
+  label: string
+  icon: ReactNode
+  onClick: () => void
+  disabled?: boolean
+}
+function IconButton({ label, icon, onClick, disabled }: IconButtonProps) {
+  return (
+    <Button variant="quiet" px="2" aria-label={label} title={label} disabled={disabled} onClick={onClick}>
+      {icon}
+    </Button>
+  )
+}
+
+/** Dusk for the shed, day for sunlight. */
+export function SchemeButton() {
+  const { resolvedTheme, setTheme } = useTheme()
+  const dusk = resolvedTheme !== 'day'
+  return (
+    <IconButton
+      label={dusk ? 'Day scheme' : 'Dusk scheme'}
+      onClick={() => setTheme(dusk ? 'day' : 'dusk')}
+      icon={dusk ? <Sun size={18} aria-hidden /> : <Moon size={18} aria-hidden />}
+    />
+  )
+}

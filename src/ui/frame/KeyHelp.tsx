@@ -1,0 +1,47 @@
+import { chakra } from '@chakra-ui/react'
+import { Modal } from '../Modal'
+import { Cell } from '../Panel'
+import type { Action } from './Palette'
+
+const TYPING: [keys: string, does: string][] = [
+  ['Enter', 'settle a reading and go to the next one'],
+  ['Esc', 'put back what the field held'],
+  ['12.7   1/2 in   2-3/8"   2 thou   50 um', 'all of these can be typed in any length field'],
+]
+
+/** All keys, and the cautions that hold everywhere. */
+export function KeyHelp({
+  open,
+  actions,
+  onClose,
+}: {
+  open: boolean
+  actions: Action[]
+  onClose: () => void
+}) {
+  const rows = [...actions.flatMap(({ keys, label }) => (keys ? [[keys, label] as const] : [])), ...TYPING]
+  return (
+    <Modal title="Help and keys" open={open} onClose={onClose}>
+      <chakra.p mb="2">
+        Work down the stages at the left. Every figure opens to its working, every verdict that is close or
+        fails to its ways out. Everything is saved as you type.
+      </chakra.p>
+      <chakra.table width="100%">
+        <tbody>
+          {rows.map(([keys, does]) => (
+            <tr key={keys + does}>
+              <Cell fontFamily="mono" whiteSpace="pre-wrap" width="40%">
+                {keys}
+              </Cell>
+              <Cell>{does}</Cell>
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      <chakra.p mt="3" fontSize="14px" color="quiet">
+        Mains wiring, guarding and lifting follow local codes and are for licensed or trained people. The
+        figures here help you judge; they do not replace a maker's sheet or a qualified engineer.
+      </chakra.p>
+    </Modal>
+  )
+}

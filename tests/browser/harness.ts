@@ -1,0 +1,207 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { createServer } from 'node:net'
+import { join } from 'node:path'
+import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core'
+
+export const ROOT = join(__dirname, '..', '..')
+const CHROMIUM = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium'
+const SWITCHES = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+const freePort = () =>
+  new Promise<number>(done => {
+    const probe = createServer()
+    probe.listen(0, () => {
+      const address = probe.address()
+      probe.close(() => done(typeof address === 'object' && address ? address.port : 0))
+    })
+  })
+
+/** The built app, served on a port of its own. */
+export async function startApp(env: Record<string, string> = {}): Promise<{ url: string; stop: () => void }> {
+  const port = await freePort()
+  const server: ChildProcess = spawn(join(ROOT, 'node_modules/.bin/next'), ['start', '-p', String(port)], {
+    cwd: ROOT,
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', ...env },
+  })
+  const url = `http://localhost:${port}`
+  for (let i = 0; i < 150; i++) {
+    if (
+      await fetch(url)
+        .then(answer => answer.ok)
+        .catch(() => false)
+    )
+      return { url, stop: () => server.kill() }
+    await new Promise(done => setTimeout(done, 200))
+  }
+  server.kill()
+  throw new Error('The app did not start: is it built?')
+}
+
+export const startBrowser = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: CHROMIUM,
+    args: SWITCHES,
+    defaultViewport: { width: 1280, height: 800 },
+  })
+
+/** A page that fails its test on any error of the app, and can tell what it asked the network for. */
+export class Bench {
+  readonly errors: string[] = []
+  readonly requests: string[] = []
+
+  private constructor(
+    readonly page: Page,
+    readonly url: string,
+  ) {
+    page.on('pageerror', error => this.errors.push(error instanceof Error ? error.message : String(error)))
+    page.on('console', message => message.type() === 'error' && this.errors.push(message.text()))
+    page.on('request', request => this.requests.push(request.url()))
+    page.on('dialog', dialog => dialog.dismiss())
+  }
+
+  static async open(
+    context: BrowserContext,
+    url: string,
+    path = '/',
+    before?: (page: Page) => Promise<unknown>,
+  ): Promise<Bench> {
+    const page = await context.newPage()
+    const bench = new Bench(page, url)
+    await before?.(page)
+    await bench.go(path)
+    return bench
+  }
+
+  async go(path: string) {
+    await this.page.goto(this.url + path, { waitUntil: 'networkidle0' })
+  }
+
+  /** The one element with a role and an accessible name; waits for it. */
+  async find(role: string, name: string): Promise<ElementHandle<HTMLElement>> {
+    const handle = await this.page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, {
+      timeout: 10_000,
+    })
+    if (!handle) throw new Error(`There is no ${role} called ${name}.`)
+    return handle as ElementHandle<HTMLElement>
+  }
+
+  async click(role: string, name: string) {
+    const handle = await this.find(role, name)
+    await handle.evaluate(element => element.scrollIntoView({ block: 'center' }))
+    await handle.click()
+  }
+
+  /** Types into a field in place of what it holds, and leaves it with Enter. */
+  async fill(name: string, text: string, key: 'Enter' | 'Tab' | null = 'Enter') {
+    const field = await this.find('textbox', name)
+    await field.evaluate(element => element.scrollIntoView({ block: 'center' }))
+    await field.focus()
+    await field.evaluate(element => (element as unknown as HTMLInputElement).select())
+    if (text === '') await this.page.keyboard.press('Backspace')
+    else await this.page.keyboard.type(text)
+    if (key) await this.page.keyboard.press(key)
+  }
+
+  async value(name: string): Promise<string> {
+    return (await this.find('textbox', name)).evaluate(
+      element => (element as unknown as HTMLInputElement).value,
+    )
+  }
+
+  /** Chooses an option of a select by its value. */
+  async choose(name: string, value: string) {
+    await (await this.find('combobox', name)).select(value)
+  }
+
+  text(selector = 'body'): Promise<string> {
+    return this.page.$eval(selector, element => (element as HTMLElement).innerText)
+  }
+
+  /** Waits until the text of a part of the page contains something. */
+  async sees(text: string | RegExp, selector = 'body') {
+    const pattern = text instanceof RegExp ? text : new RegExp(text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+    for (let i = 0; i < 100; i++) {
+      const shown = await this.text(selector).catch(() => '')
+      if (pattern.test(shown)) return
+      await new Promise(done => setTimeout(done, 100))
+    }
+    throw new Error(
+      `“${text}” does not show in ${selector}:\n${(await this.text(selector).catch(() => 'nothing there')).slice(0, 3000)}`,
+    )
+  }
+
+  /** The state of a verdict, by its check. */
+  state(checkId: string): Promise<string | null> {
+    return this.page
+      .$eval(`[data-check="${checkId}"]`, element => element.getAttribute('data-state'))
+      .catch(() => null)
+  }
+
+  async isSaved() {
+    await this.page.waitForSelector('[data-saved="yes"]', { timeout: 10_000 })
+  }
+
+  async stage(label: string) {
+    const handle = await this.page.waitForSelector(`nav[aria-label="Stages"] ::-p-text(${label})`)
+    await handle?.click()
+  }
+
+  /** A fresh demo job, opened on its X axis. */
+  async openDemo() {
+    await this.click('button', 'Open a demo job')
+    await this.sees('Verdicts')
+    await this.page.waitForFunction(() => location.pathname.split('/').length === 5)
+  }
+
+  /** A new job of a kind of machine, opened. */
+  async startJob(name: string, kind: 'mill' | 'lathe' | 'router' = 'mill', units: 'mm' | 'inch' = 'mm') {
+    await this.click('button', 'New job')
+    await this.fill('Name of the machine', name, null)
+    await this.page.click(`input[type=radio][value=${kind}]`)
+    await this.page.click(`input[type=radio][value=${units}]`)
+    await this.click('button', 'Start it')
+    await this.sees('Verdicts')
+    await this.page.waitForFunction(() => location.pathname.split('/').length === 5)
+  }
+}
+
+/** One app and one browser for a test file; every test gets an empty store. */
+export function withApp(env: Record<string, string> = {}) {
+  const shared = {} as { url: string; browser: Browser; context: BrowserContext }
+  let stop = () => {}
+  beforeAll(async () => {
+    const app = await startApp(env)
+    stop = app.stop
+    shared.url = app.url
+    shared.browser = await startBrowser()
+  })
+  afterAll(async () => {
+    await shared.browser?.close()
+    stop()
+  })
+  beforeEach(async () => {
+    shared.context = await shared.browser.createBrowserContext()
+  })
+  afterEach(() => shared.context.close())
+  return {
+    get url() {
+      return shared.url
+    },
+    get browser() {
+      return shared.browser
+    },
+    get context() {
+      return shared.context
+    },
+    open: (path = '/', before?: (page: Page) => Promise<unknown>) =>
+      Bench.open(shared.context, shared.url, path, before),
+  }
+}

@@ -1,0 +1,116 @@
+import { withApp } from './harness'
+
+const app = withApp()
+
+test('from an empty store: a mill, its X axis from survey to printed record', async () => {
+  const bench = await app.open()
+  await bench.sees('No job yet')
+  await bench.startJob('Quay mill')
+
+  // Survey: nine assumed values, each with how to measure it.
+  await bench.sees('Still to measure: 9')
+  await bench.sees('Bathroom scale under the table')
+  await bench.fill('Travel that the ways allow', '16 1/4 in')
+  expect(await bench.value('Travel that the ways allow')).toBe('412.75')
+  await bench.fill('Between the inner faces of the bearing blocks', '548')
+  await bench.fill('Moving mass, with the heaviest work', '68')
+  await bench.sees('Still to measure: 6')
+
+  // Size: nothing is known until parts are taken.
+  expect(await bench.state('motor.torqueMargin')).toBe('unknown')
+  await bench.stage('Size')
+  await bench.click('button', 'Take Ball screw 20 x 5, double nut with spacer')
+  await bench.click('button', 'Bearings not chosen yet')
+  await bench.click('button', 'Take Angular contact pair, back-to-back, 12 mm')
+  await bench.click('button', 'Coupler not chosen yet')
+  await bench.click('button', 'Take Slit coupler 32 mm, clamp hubs')
+  await bench.click('button', 'Motor not chosen yet')
+  await bench.click('button', 'Take Stepper 57 mm frame, 2.2 N·m, 48 V')
+  await bench.sees('motor gives')
+  expect(await bench.state('coupler.torque')).toBe('fails')
+  expect(await bench.state('screw.criticalSpeed')).toBe('holds')
+
+  // A way out is applied by one click, and undone by one.
+  await bench.click('button', 'Ways out: Torque of the coupler')
+  await bench.click('button', 'Apply: Jaw coupler 30 mm, set screws')
+  expect(await bench.state('coupler.torque')).toBe('holds')
+  await bench.click('button', 'Undo it')
+  await bench.page.waitForSelector('[data-check="coupler.torque"][data-state="fails"]')
+  await bench.click('button', 'Ways out: Torque of the coupler')
+  await bench.click('button', 'Apply: Jaw coupler 30 mm, set screws')
+
+  // Make room: the budget, and what brings the travel back.
+  await bench.stage('Make room')
+  await bench.sees('Travel left: the smaller')
+  expect(await bench.state('room.travel')).toBe('holds')
+  await bench.fill('Kept clear at the far end', '40')
+  expect(await bench.state('room.travel')).not.toBe('holds')
+  await bench.fill('Recess at the far end', '35')
+  expect(await bench.state('room.travel')).toBe('holds')
+
+  // Build: a hold point blocks what follows.
+  await bench.stage('Build')
+  await bench.sees('0 of')
+  const tick = (id: string) => bench.page.click(`[data-step="${id}"] input`)
+  await tick('clean')
+  await bench.sees('First tick the hold point “Switch off and isolate the machine”.')
+  for (const id of ['isolate', 'clean', 'bearings', 'stop-tie', 'nut-loose']) await tick(id)
+  await bench.sees('5 of 25 done')
+  await bench.sees('nut to its bracket loose', '[data-step="nut-loose"]')
+  await tick('isolate')
+  await bench.sees('open that one again first')
+
+  // Align: readings one after another with Enter, advice, and a second round that converges.
+  await bench.stage('Align')
+  await bench.click('button', 'Start a round')
+  const readings = async (heights: number[]) => {
+    await (await bench.find('textbox', 'Place 1, height')).focus()
+    for (const [index, height] of heights.entries()) {
+      await bench.fill(`Place ${index + 1}, height`, String(height), 'Enter')
+      await bench.page.keyboard.type('0')
+      await bench.page.keyboard.press('Enter')
+    }
+  }
+  await readings([0, -46, -90, -131])
+  expect(await bench.state('align.height')).toBe('fails')
+  await bench.sees(/Raise the far block by \d+/)
+  await bench.click('button', 'Close the round')
+  await bench.click('button', 'Start the next round')
+  await readings([0, -4, -7, -9])
+  expect(await bench.state('align.height')).toBe('holds')
+  await bench.sees('Rounds so far')
+  await bench.click('button', 'Close the round')
+
+  // Prove: typed like a gauge types, judged with its uncertainty.
+  await bench.stage('Prove')
+  await bench.click('button', 'Start a test')
+  for (const [side, values] of [
+    ['coming up to it', [6, 7, 6, 5, 6]],
+    ['coming down to it', [-6, -5, -6, -7, -6]],
+  ] as const) {
+    await (await bench.find('textbox', `Station 1, ${side}, reading 1`)).focus()
+    for (const value of values) {
+      await bench.page.keyboard.type(String(value))
+      await bench.page.keyboard.press('Enter')
+    }
+  }
+  expect(await bench.state('prove.reversal')).toBe('holds')
+  await bench.sees('12 µm ± 0.9 µm')
+  await bench.click('button', 'Close the test')
+
+  // Log: it entered itself; a note of one's own; the record.
+  await bench.stage('Log')
+  await bench.sees('Chosen: Jaw coupler 30 mm, set screws.')
+  await bench.sees('Done: Switch off and isolate the machine.')
+  await bench.sees(/Reversal “Test 1”: holds/)
+  await bench.fill('What happened', 'Foil shim under the far block', null)
+  await bench.page.click('input[value=fix]')
+  await bench.click('button', 'Enter it')
+  await bench.sees('Temporary fixes still open: 1')
+  await bench.click('link', 'Record of axis X, to print')
+  await bench.sees('Quay mill, axis X: Table')
+  await bench.sees('Foil shim under the far block')
+  const pdf = Buffer.from(await bench.page.pdf({ format: 'a4' })).toString('latin1')
+  expect(pdf.match(/\/Type \/Page\b/g)?.length).toBeLessThanOrEqual(2)
+  expect(bench.errors).toEqual([])
+})
