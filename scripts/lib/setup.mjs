@@ -17,11 +17,11 @@ export function stop(message) {
   process.exit(1)
 }
 
-/** Runs a command with its output on the error stream; true when it ended well. */
-export function run(command, args, env = {}) {
+/** Runs a command with its output on the error stream, or where `out` says; true when it ended well. */
+export function run(command, args, env = {}, out = 2) {
   const { status } = spawnSync(command, args, {
     cwd: ROOT,
-    stdio: ['ignore', 2, 2],
+    stdio: ['ignore', out, 2],
     env: { ...process.env, ...env },
   })
   return status === 0

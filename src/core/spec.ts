@@ -116,42 +116,61 @@ export function describe(spec: Spec): string {
   }
 }
 
-const within = (spec: NumberSpec, value: unknown): boolean =>
-  typeof value === 'number' &&
-  Number.isFinite(value) &&
-  !(spec.over !== undefined && value <= spec.over) &&
-  !(spec.min !== undefined && value < spec.min) &&
-  !(spec.below !== undefined && value >= spec.below) &&
-  !(spec.max !== undefined && value > spec.max) &&
-  !(spec.integer && !Number.isInteger(value))
+const isNumberWithin = (spec: NumberSpec, value: unknown): boolean =>
+  typeof value === 'number'
+    ? Number.isFinite(value) &&
+      !(spec.over !== undefined && value <= spec.over) &&
+      !(spec.min !== undefined && value < spec.min) &&
+      !(spec.below !== undefined && value >= spec.below) &&
+      !(spec.max !== undefined && value > spec.max) &&
+      !(spec.integer && !Number.isInteger(value))
+    : value === undefined && spec.default !== undefined
 
-/**
- * Checks one value against its spec, cheaply enough for every call.
- *
- * @throws InputError naming the input (with its place in a list), what was got and what is accepted.
- */
-export function checkValue(name: string, spec: Spec, value: unknown): void {
-  const fits = () => {
-    switch (spec.kind) {
-      case 'number':
-        return within(spec, value) || (value === undefined && spec.default !== undefined)
-      case 'choice':
-        return typeof value === 'string' && spec.of.includes(value)
-      case 'flag':
-        return typeof value === 'boolean'
-      case 'list':
-        return Array.isArray(value) && value.length >= spec.atLeast
-      case 'record':
-        return typeof value === 'object' && value !== null && !Array.isArray(value)
-    }
+/** Whether a value is of the kind and in the range of its spec, not looking inside lists and records. */
+export function fits(spec: Spec, value: unknown): boolean {
+  switch (spec.kind) {
+    case 'number':
+      return isNumberWithin(spec, value)
+    case 'choice':
+      return typeof value === 'string' && spec.of.includes(value)
+    case 'flag':
+      return typeof value === 'boolean'
+    case 'list':
+      return Array.isArray(value) && value.length >= spec.atLeast
+    case 'record':
+      return typeof value === 'object' && value !== null && !Array.isArray(value)
   }
-  if (!fits()) throw new InputError(name, value, describe(spec))
-  if (spec.kind === 'list')
-    for (const [index, item] of (value as unknown[]).entries()) checkValue(`${name}[${index}]`, spec.of, item)
-  if (spec.kind === 'record') checkAll(spec.of, value as Record<string, unknown>, `${name}.`)
 }
 
-/** Checks every input of a set; see {@link checkValue}. */
+/**
+ * Checks every value of a set against its spec, cheaply enough for every call.
+ *
+ * @param prefix the place of the set in what it is part of, such as `phases[1].`
+ * @throws InputError naming the input with its place, what was got and what is accepted
+ */
 export function checkAll(specs: Specs, values: Record<string, unknown>, prefix = ''): void {
-  for (const name in specs) checkValue(prefix + name, specs[name] as Spec, values[name])
+  for (const name in specs) {
+    const spec = specs[name] as Spec
+    const value = values[name]
+    if (!fits(spec, value)) throw new InputError(prefix + name, value, describe(spec))
+    if (spec.kind === 'list') checkItems(prefix + name, spec.of, value as unknown[])
+    else if (spec.kind === 'record') checkAll(spec.of, value as Record<string, unknown>, `${prefix}${name}.`)
+  }
+}
+
+function checkItems(name: string, spec: Spec, items: unknown[]): void {
+  for (let i = 0; i < items.length; i++) {
+    const item = items[i]
+    if (!fits(spec, item)) throw new InputError(`${name}[${i}]`, item, describe(spec))
+    if (spec.kind === 'record') {
+      try {
+        checkAll(spec.of, item as Record<string, unknown>)
+      } catch (error) {
+        // The place is put together only when there is something to say.
+        if (error instanceof InputError)
+          throw new InputError(`${name}[${i}].${error.input}`, error.got, error.takes)
+        throw error
+      }
+    }
+  }
 }

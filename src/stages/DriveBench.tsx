@@ -5,7 +5,7 @@ import type { PartKind } from '@/core/job/types'
 import { type DrivePart, driveLine } from '@/core/room/driveLine'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { DriveLine } from '@/ui/driveline/DriveLine'
-import { useAxis, useEvaluation, useUnits, whole } from './bench'
+import { evaluationOf, useSettledAxis, useUnits } from './bench'
 import { overlayOf } from './overlays'
 import { PartSheet } from './PartSheet'
 
@@ -28,9 +28,9 @@ const PLAIN_NAMES: Record<DrivePart, string> = {
 
 /** The drive line of the axis with the findings of the stage, and the sheet of the part that is picked. */
 export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage: StageId) => void }) {
-  const axis = useAxis(whole)
+  const axis = useSettledAxis()
   const units = useUnits()
-  const evaluation = useEvaluation()
+  const evaluation = evaluationOf(axis, units)
   const [picked, setPicked] = useState<DrivePart | null>(null)
   const [position, setPosition] = useState(50)
   const line = driveLine(axis, CATALOGUE, position / 100)
@@ -64,6 +64,11 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
             picked={picked}
             onPick={setPicked}
           />
+          {line.boxes.some(box => box.guessed) && (
+            <chakra.p fontSize="13px" color="quiet" px="2">
+              Dashed: not chosen or not measured yet, drawn in a usual size.
+            </chakra.p>
+          )}
           {line.limits && (
             <chakra.label
               display="flex"
@@ -83,7 +88,7 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
                 onChange={event => setPosition(Number(event.currentTarget.value))}
                 flex="1"
                 minH={{ base: '44px', xl: '24px' }}
-                accentColor="var(--dusk-colors-lamp-fill)"
+                accentColor="var(--dusk-colors-lamp)"
               />
             </chakra.label>
           )}

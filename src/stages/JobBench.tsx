@@ -6,15 +6,15 @@ import { STAGES, type StageId, stillToMeasure } from '@/core/job/nextAction'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { STATES } from '@/core/verdicts/finding'
 import type { JobSession } from '@/store/session'
-import { Frame, type StageTab } from '@/ui/frame/Frame'
+import { Frame, type StageTab, StageTabs } from '@/ui/frame/Frame'
 import { Header } from '@/ui/frame/Header'
 import { SavedNote } from '@/ui/frame/SavedNote'
-import { useAxis, useEvaluation, useJob, useSessionState, useUnits, whole } from './bench'
+import { evaluationOf, useJob, useJobDigest, useSessionState, useSettledAxis, useUnits } from './bench'
 import { DriveBench } from './DriveBench'
 import { go } from './place'
 import { type Overlaid, STAGE_WORDS } from './stageWords'
 import { SurveyStage } from './survey/SurveyStage'
-import { useActions } from './useActions'
+import { axisNames, useActions } from './useActions'
 import { useKeys } from './useKeys'
 import { Verdicts } from './Verdicts'
 
@@ -41,16 +41,9 @@ interface Props {
   stage: StageId
 }
 
-/** The frame of a job with the bench of one stage in it. */
+/** The frame of a job with the bench of one stage in it. Its pieces follow the job each on its own. */
 export function JobBench({ session, jobId, axisId, stage }: Props) {
   const [overlaid, setOverlaid] = useState<Overlaid>(null)
-  const jobName = useJob(job => job.name)
-  const axes = useJob(job => job.axes)
-  const units = useUnits()
-  const undoLabel = useSessionState(session, state => state.undoLabel)
-  const redoLabel = useSessionState(session, state => state.redoLabel)
-  const savedAt = useSessionState(session, state => state.savedAt)
-  const saving = useSessionState(session, state => state.saving)
   const onStage = useCallback((next: StageId) => go({ jobId, axisId, stage: next }), [jobId, axisId])
   const onAxis = useCallback((next: string) => go({ jobId, axisId: next, stage }), [jobId, stage])
   const actions = useActions({ session, jobId, axisId, onStage, onAxis, onOverlay: setOverlaid })
@@ -60,27 +53,8 @@ export function JobBench({ session, jobId, axisId, stage }: Props) {
   return (
     <>
       <Frame
-        header={
-          <Header
-            jobName={jobName}
-            axes={axes}
-            axisId={axisId}
-            onAxis={onAxis}
-            onAddAxis={() => setOverlaid('axis')}
-            units={units}
-            onUnits={next => session.edit(setUnits(next))}
-            undoLabel={undoLabel}
-            redoLabel={redoLabel}
-            onUndo={session.undo}
-            onRedo={session.redo}
-            onPalette={() => setOverlaid('palette')}
-            onHelp={() => setOverlaid('help')}
-            saved={<SavedNote savedAt={savedAt} saving={saving} />}
-          />
-        }
-        stages={useStageTabs()}
-        stage={stage}
-        onStage={id => onStage(id as StageId)}
+        header={<JobHeader session={session} axisId={axisId} onAxis={onAxis} onOverlay={setOverlaid} />}
+        stages={<Stages stage={stage} onStage={onStage} />}
         drive={<DriveBench stage={stage} onStage={onStage} />}
         verdicts={<Verdicts key={axisId} onStage={onStage} onUndo={session.undo} />}
       >
@@ -96,27 +70,66 @@ export function JobBench({ session, jobId, axisId, stage }: Props) {
   )
 }
 
-/** The stages with what each of them has to say about the axis. */
-function useStageTabs(): StageTab[] {
-  const axis = useAxis(whole)
+interface HeaderProps {
+  session: JobSession
+  axisId: string
+  onAxis: (axisId: string) => void
+  onOverlay: (overlaid: Overlaid) => void
+}
+
+function JobHeader({ session, axisId, onAxis, onOverlay }: HeaderProps) {
+  const jobName = useJob(job => job.name)
+  const axes = useJobDigest(axisNames)
   const units = useUnits()
-  const { findings } = useEvaluation()
-  return useMemo(() => {
+  const undoLabel = useSessionState(session, state => state.undoLabel)
+  const redoLabel = useSessionState(session, state => state.redoLabel)
+  return (
+    <Header
+      jobName={jobName}
+      axes={axes}
+      axisId={axisId}
+      onAxis={onAxis}
+      onAddAxis={() => onOverlay('axis')}
+      units={units}
+      onUnits={next => session.edit(setUnits(next))}
+      undoLabel={undoLabel}
+      redoLabel={redoLabel}
+      onUndo={session.undo}
+      onRedo={session.redo}
+      onPalette={() => onOverlay('palette')}
+      onHelp={() => onOverlay('help')}
+      saved={<Saved session={session} />}
+    />
+  )
+}
+
+function Saved({ session }: { session: JobSession }) {
+  const savedAt = useSessionState(session, state => state.savedAt)
+  const saving = useSessionState(session, state => state.saving)
+  return <SavedNote savedAt={savedAt} saving={saving} />
+}
+
+/** The stages with what each of them has to say about the axis. */
+function Stages({ stage, onStage }: { stage: StageId; onStage: (stage: StageId) => void }) {
+  const axis = useSettledAxis()
+  const units = useUnits()
+  const tabs = useMemo((): StageTab[] => {
+    const { findings } = evaluationOf(axis, units)
     const steps = procedure(axis, CATALOGUE, units)
     const open = stillToMeasure(axis).length
     const counts: Partial<Record<StageId, string>> = {
       ...(open > 0 && { survey: `${open} open` }),
       ...(steps && { build: `${steps.filter(step => axis.ticks[step.id]).length}/${steps.length}` }),
     }
-    return STAGES.map((id, index) => {
+    return STAGES.map(id => {
       const own = findings.filter(finding => finding.stage === id)
       return {
         id,
         ...STAGE_WORDS[id],
-        key: `Alt ${index + 1}`,
         state: STATES.find(state => own.some(finding => finding.state === state)) ?? null,
         count: counts[id] ?? null,
       }
     })
-  }, [axis, units, findings])
+  }, [axis, units])
+  return <StageTabs tabs={tabs} current={stage} onStage={id => onStage(id as StageId)} />
 }

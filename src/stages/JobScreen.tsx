@@ -1,6 +1,7 @@
 'use client'
 import { chakra } from '@chakra-ui/react'
 import { useCallback, useEffect } from 'react'
+import type { Job } from '@/core/job/types'
 import { getDatabase } from '@/store/database'
 import { exportJob } from '@/store/jobs'
 import type { JobSession } from '@/store/session'
@@ -23,9 +24,8 @@ function OpenJob({ jobId }: { jobId: string }) {
   const session = useSession(jobId)
   const status = useSessionState(session, state => state.status)
   const problem = useSessionState(session, state => state.problem)
-  const axes = useSessionState(session, state => state.job?.axes)
   const place = usePlace()
-  const axisId = axes?.find(({ id }) => id === place?.axisId)?.id ?? axes?.[0]?.id
+  const axisId = useSessionState(session, ({ job }) => idOfAxis(job, place?.axisId ?? null))
   const stage = place?.stage ?? 'survey'
 
   // An address without an axis, or with one that was removed, leads to the first one.
@@ -68,6 +68,10 @@ function OpenJob({ jobId }: { jobId: string }) {
     </BenchProvider>
   )
 }
+
+/** The id of the axis that is asked for, or of the first one. */
+const idOfAxis = (job: Job | null, wanted: string | null) =>
+  (job?.axes.find(({ id }) => id === wanted) ?? job?.axes[0])?.id
 
 function Plain({ children }: { children: React.ReactNode }) {
   return (

@@ -9,7 +9,7 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { Figures } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useAxis, useEvaluation, useUnits } from './bench'
+import { evaluationOf, useSettledAxis, useUnits } from './bench'
 
 interface Props {
   part: DrivePart
@@ -21,9 +21,10 @@ interface Props {
 
 /** The sheet of a part that was picked on the drive line: what it is, its figures, its verdicts. */
 export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
-  const partId = useAxis(axis => (kind ? axis.parts[kind] : null))
+  const axis = useSettledAxis()
+  const partId = kind ? axis.parts[kind] : null
   const units = useUnits()
-  const { findings } = useEvaluation()
+  const { findings } = evaluationOf(axis, units)
   const chosen = kind ? CATALOGUE[kind].get(partId ?? '') : undefined
   const own = findings.filter(({ subject }) => subject === part || (part === 'way' && subject === 'travel'))
   const rows = kind && chosen ? partSheet(kind, chosen as never) : []
@@ -33,8 +34,6 @@ export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
       borderLeftWidth={{ md: '1px' }}
       pl={{ md: '3' }}
       fontSize="14px"
-      maxH="300px"
-      overflowY="auto"
     >
       <chakra.div display="flex" justifyContent="space-between" alignItems="center">
         <chakra.h2 fontWeight={700} fontSize="15px">

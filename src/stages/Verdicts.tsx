@@ -1,13 +1,17 @@
 import { chakra } from '@chakra-ui/react'
-import { useCallback, useMemo, useState } from 'react'
+import { memo, useCallback, useEffect, useState } from 'react'
 import { applyChoice } from '@/core/job/choiceCommand'
 import type { StageId } from '@/core/job/nextAction'
+import type { Axis } from '@/core/job/types'
 import { CATALOGUE } from '@/core/sizing/parts'
+import type { UnitSystem } from '@/core/units/quantity'
 import type { Finding } from '@/core/verdicts/finding'
-import { type Choice, waysOut } from '@/core/verdicts/waysOut'
+import type { Choice, WayOut } from '@/core/verdicts/waysOut'
 import { Button } from '@/ui/controls'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
+import styles from '@/ui/verdicts/verdicts.module.css'
 import { WorkingPanel } from '@/ui/working/WorkingPanel'
+import { benchWorker } from '@/workers/client'
 import { useAxis, useAxisNow, useEdit, useEvaluation, useUnits, whole } from './bench'
 
 /** The verdicts of the axis, worst first, with their working and their ways out. */
@@ -17,17 +21,12 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
   const units = useUnits()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const [working, setWorking] = useState<Finding | null>(null)
+  const [working, setWorking] = useState<string | null>(null)
   const [opened, setOpened] = useState<string | null>(null)
   const [applied, setApplied] = useState<string | null>(null)
   const openedState = findings.find(({ checkId }) => checkId === opened)?.state
-  const ways = useMemo(
-    () =>
-      opened && (openedState === 'fails' || openedState === 'close')
-        ? waysOut(axis, CATALOGUE, units, opened)
-        : null,
-    [opened, openedState, axis, units],
-  )
+  const mendable = openedState === 'fails' || openedState === 'close'
+  const ways = useWaysOut(axis, units, mendable ? opened : null)
 
   const onWays = useCallback(
     (checkId: string) => setOpened(before => (before === checkId ? null : checkId)),
@@ -43,45 +42,28 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
     [edit],
   )
   const onMissing = useCallback(
-    ({ missing }: Finding) => missing && onStage('part' in missing ? 'size' : 'survey'),
+    (missing: NonNullable<Finding['missing']>) => onStage('part' in missing ? 'size' : 'survey'),
     [onStage],
   )
 
+  const inOrder = useCalmOrder(findings)
+  const shown = working === null ? undefined : findings.find(({ checkId }) => checkId === working)
   return (
-    <chakra.section aria-label="Verdicts of this axis" display="grid" gap="2">
-      <chakra.h2 fontSize="17px" fontWeight={700}>
-        Verdicts
-      </chakra.h2>
-      <chakra.div role="status">
-        {applied && (
-          <chakra.div
-            display="flex"
-            alignItems="center"
-            justifyContent="space-between"
-            gap="2"
-            bg="raised"
-            borderRadius="6px"
-            px="3"
-            py="1"
-          >
-            <chakra.span fontSize="14px">Applied: {applied}</chakra.span>
-            <Button
-              variant="quiet"
-              onClick={() => {
-                onUndo()
-                setApplied(null)
-              }}
-            >
-              Undo it
-            </Button>
-          </chakra.div>
-        )}
-      </chakra.div>
-      {findings.map(finding => (
+    <section aria-label="Verdicts of this axis" className={styles.list}>
+      <h2 className={styles.heading}>Verdicts</h2>
+      <Applied
+        label={applied}
+        onUndo={() => {
+          onUndo()
+          setApplied(null)
+        }}
+      />
+      {inOrder.map(finding => (
         <VerdictCard
           key={finding.checkId}
           finding={finding}
           units={units}
+          open={opened === finding.checkId}
           ways={opened === finding.checkId ? ways : null}
           onWays={onWays}
           onApply={onApply}
@@ -89,7 +71,66 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
           onMissing={onMissing}
         />
       ))}
-      <WorkingPanel finding={working} figures={figures} onClose={() => setWorking(null)} />
-    </chakra.section>
+      {shown && <WorkingPanel finding={shown} figures={figures} onClose={() => setWorking(null)} />}
+    </section>
   )
+}
+
+/** The way out that was just applied, with the one click that takes it back. */
+const Applied = memo(function Applied({ label, onUndo }: { label: string | null; onUndo: () => void }) {
+  return (
+    <div role="status">
+      {label && (
+        <chakra.div
+          display="flex"
+          alignItems="center"
+          justifyContent="space-between"
+          gap="2"
+          bg="raised"
+          borderRadius="6px"
+          px="3"
+          py="1"
+        >
+          <chakra.span fontSize="14px">Applied: {label}</chakra.span>
+          <Button variant="quiet" onClick={onUndo}>
+            Undo it
+          </Button>
+        </chakra.div>
+      )}
+    </div>
+  )
+})
+
+/** How long the figures must be at rest before the list is put in a new order. */
+const REST_MS = 700
+
+/**
+ * The findings in an order that stays while a value is typed, so that no verdict jumps away under the eye; it
+ * follows when the typing rests. A finding that is new stands where it belongs at once.
+ */
+function useCalmOrder(findings: Finding[]): Finding[] {
+  const [order, setOrder] = useState<string[]>(() => findings.map(({ checkId }) => checkId))
+  const wanted = findings.map(({ checkId }) => checkId).join()
+  useEffect(() => {
+    const timer = setTimeout(() => setOrder(wanted.split(',')), REST_MS)
+    return () => clearTimeout(timer)
+  }, [wanted])
+  const known = findings.every(({ checkId }) => order.includes(checkId))
+  return known ? findings.toSorted((a, b) => order.indexOf(a.checkId) - order.indexOf(b.checkId)) : findings
+}
+
+/** Ways out of a finding, worked out beside the screen; null while they are. */
+function useWaysOut(axis: Axis, units: UnitSystem, checkId: string | null): WayOut[] | null {
+  const [found, setFound] = useState<{ checkId: string; ways: WayOut[] } | null>(null)
+  useEffect(() => {
+    if (checkId === null) return
+    let current = true
+    benchWorker()
+      .waysOut(axis, units, checkId)
+      .then(ways => current && setFound({ checkId, ways }))
+    return () => {
+      current = false
+    }
+  }, [axis, units, checkId])
+  return found?.checkId === checkId ? found.ways : null
 }

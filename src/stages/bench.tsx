@@ -1,4 +1,15 @@
-import { createContext, type ReactNode, useContext, useMemo, useSyncExternalStore } from 'react'
+import equal from 'fast-deep-equal'
+import {
+  createContext,
+  type ReactNode,
+  startTransition,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react'
 import type { Axis, Job } from '@/core/job/types'
 import { CATALOGUE } from '@/core/sizing/parts'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -35,6 +46,45 @@ export function useAxis<T>(select: (axis: Axis) => T): T {
   return useSessionState(session, ({ job }) => select(axisIn(job, axisId)))
 }
 
+/** How long typing must rest before what is not looked at meanwhile follows it. */
+const TYPING_RESTS_MS = 250
+
+/**
+ * The axis at work for what is not looked at while a value is typed: it follows when the typing rests, and
+ * any other edit at once.
+ */
+export function useSettledAxis(): Axis {
+  const { session, axisId } = useBench()
+  const now = () => axisIn(session.getState().job, axisId)
+  const [settled, setSettled] = useState(now)
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const settle = () => startTransition(() => setSettled(axisIn(session.getState().job, axisId)))
+    const follow = () => {
+      clearTimeout(timer)
+      if (session.isTyping) timer = setTimeout(settle, TYPING_RESTS_MS)
+      else settle()
+    }
+    settle()
+    const stop = session.subscribe(follow)
+    return () => {
+      clearTimeout(timer)
+      stop()
+    }
+  }, [session, axisId])
+  return settled.id === axisId ? settled : now()
+}
+
+/** A small part of the job put together anew, such as the names of its axes; renders again when it differs. */
+export function useJobDigest<T>(digest: (job: Job) => T): T {
+  const last = useRef<T>(undefined)
+  return useJob(job => {
+    const next = digest(job)
+    if (!equal(last.current, next)) last.current = next
+    return last.current as T
+  })
+}
+
 /** A part of the job. */
 export function useJob<T>(select: (job: Job) => T): T {
   return useSessionState(useBench().session, ({ job }) => select(job as Job))
@@ -65,5 +115,5 @@ export function evaluationOf(axis: Axis, units: UnitSystem): Evaluation {
   return evaluation
 }
 
-/** Findings and figures of the axis at work. */
+/** Findings and figures of the axis at work, at once. */
 export const useEvaluation = (): Evaluation => evaluationOf(useAxis(whole), useUnits())

@@ -147,6 +147,9 @@ function align({ axis, units }: Bench): Overlay {
   }
 }
 
+/** A cause below this is left off the drawing; the table under Size has them all. */
+const SMALLEST_SHOWN_UM = 0.05
+
 function prove({ axis, units, evaluation }: Bench): Overlay {
   const budget = ifKnown(() => lostMotionBudget(new Trace(axis, CATALOGUE)))
   if (!budget) return NOTHING
@@ -155,10 +158,12 @@ function prove({ axis, units, evaluation }: Bench): Overlay {
   return {
     ...NOTHING,
     marks: [
-      ...budget.causes.map(cause => ({
-        part: cause.subject,
-        text: `${say(cause.um, 'smallLength', units)} reckoned`,
-      })),
+      ...budget.causes
+        .filter(({ um }) => um >= SMALLEST_SHOWN_UM)
+        .map(cause => ({
+          part: cause.subject,
+          text: `${say(cause.um, 'smallLength', units)} reckoned`,
+        })),
       ...(worst
         ? [
             {

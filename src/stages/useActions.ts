@@ -2,11 +2,12 @@ import { useTheme } from 'next-themes'
 import { useMemo } from 'react'
 import { removeAxis, setUnits } from '@/core/job/commands'
 import { STAGES, type StageId } from '@/core/job/nextAction'
+import type { Job } from '@/core/job/types'
 import { getDatabase } from '@/store/database'
 import { exportJob } from '@/store/jobs'
 import type { JobSession } from '@/store/session'
 import type { Action } from '@/ui/frame/Palette'
-import { useJob } from './bench'
+import { useJob, useJobDigest } from './bench'
 import { download, fileName } from './download'
 import { addressOf } from './place'
 import { type Overlaid, STAGE_WORDS } from './stageWords'
@@ -20,9 +21,12 @@ interface Bench {
   onOverlay: (overlaid: Overlaid) => void
 }
 
+/** The axes of a job by name, for where nothing else of them is shown. */
+export const axisNames = (job: Job) => job.axes.map(({ id, name, title }) => ({ id, name, title }))
+
 /** Everything that can be done from the palette or by a key. */
 export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay }: Bench): Action[] {
-  const axes = useJob(job => job.axes)
+  const axes = useJobDigest(axisNames)
   const units = useJob(job => job.units)
   const { resolvedTheme, setTheme } = useTheme()
   return useMemo(() => {
@@ -57,13 +61,16 @@ export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay 
       })),
       { id: 'axis-add', group: 'Axes', label: 'Add an axis', run: () => onOverlay('axis') },
       { id: 'axis-edit', group: 'Axes', label: 'Rename this axis', run: () => onOverlay('edit-axis') },
-      ...(axes.length > 1 && axes[index]
+      ...(axes.length > 1
         ? [
             {
               id: 'axis-remove',
               group: 'Axes',
-              label: `Remove axis ${axes[index].name}`,
-              run: () => session.edit(removeAxis(axes[index] as (typeof axes)[number])),
+              label: `Remove axis ${axes[index]?.name}`,
+              run: () => {
+                const axis = session.getState().job?.axes.find(({ id }) => id === axisId)
+                if (axis) session.edit(removeAxis(axis))
+              },
             },
           ]
         : []),

@@ -1,7 +1,8 @@
+import { Dexie } from 'dexie'
 import { applyChange, type Change, mergeChanges, stillApplies, takeBack } from '@/core/job/edit'
 import { jobSchema } from '@/core/job/schema'
 import type { Job, LogEntry } from '@/core/job/types'
-import { type DuskDatabase, historyOf, type JobRow } from './database'
+import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
 
 /** A change that would put back an older value than the one that another tab has saved since. */
 export class ConflictError extends Error {
@@ -47,10 +48,8 @@ export const commitChange = (db: DuskDatabase, change: Change, entry: LogEntry |
     const row = await rowOf(db, change.jobId)
     if (await db.history.where('id').equals(change.id).first()) return row
     if (!stillApplies(row.job, change)) throw new ConflictError(change)
-    await historyOf(db, change.jobId)
-      .filter(one => one.undone)
-      .delete()
-    const last = await historyOf(db, change.jobId).last()
+    const { undo: last, redo: takenBack } = await reach(db, change.jobId)
+    if (takenBack) await after(db, change.jobId, last).delete()
     if (last && change.mergeKey !== null && last.mergeKey === change.mergeKey)
       await db.history.put({ ...mergeChanges(last, change), sequence: last.sequence })
     else await db.history.add(change)
@@ -59,14 +58,19 @@ export const commitChange = (db: DuskDatabase, change: Change, entry: LogEntry |
     return put(db, row, applyChange(row.job, change))
   })
 
-/** The change that undo would take back, and the one that redo would do again. */
+/** The part of a job's history after a change: what was taken back. */
+const after = (db: DuskDatabase, jobId: string, change: HistoryRow | null) =>
+  db.history
+    .where('[jobId+sequence]')
+    .between([jobId, change?.sequence ?? Dexie.minKey], [jobId, Dexie.maxKey], false)
+
+/** The change that undo would take back, and the one that redo would do again: the next one after it. */
 export async function reach(db: DuskDatabase, jobId: string) {
   const undo = await historyOf(db, jobId)
+    .reverse()
     .filter(change => !change.undone)
-    .last()
-  const redo = await historyOf(db, jobId)
-    .filter(change => change.undone)
     .first()
+  const redo = await after(db, jobId, undo ?? null).first()
   return { undo: undo ?? null, redo: redo ?? null }
 }
 

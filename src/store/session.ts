@@ -1,5 +1,12 @@
 import { liveQuery, type Subscription } from 'dexie'
-import { applyChange, type Change, type Command, isEmptyChange, runCommand } from '@/core/job/edit'
+import {
+  applyChange,
+  type Change,
+  type Command,
+  isEmptyChange,
+  mergeChanges,
+  runCommand,
+} from '@/core/job/edit'
 import { newId } from '@/core/job/id'
 import type { Job } from '@/core/job/types'
 import { ConflictError, commitChange, reach, redo, undo } from './commit'
@@ -26,6 +33,9 @@ export interface SessionState {
   redoLabel: string | null
 }
 
+/** Typing goes into the database when it rests this long; the journal has it at once. */
+const TYPING_RESTS_MS = 200
+
 const LOADING: SessionState = {
   status: 'loading',
   job: null,
@@ -48,6 +58,9 @@ export class JobSession {
   private pending: Pending[] = []
   private revision = -1
   private draining: Promise<void> | null = null
+  private timer: ReturnType<typeof setTimeout> | undefined
+  /** Whether the last edit was a key stroke in a field, with more of them to come. */
+  isTyping = false
   /** Counts openings, so that one that was overtaken by a close does not go on. */
   private opening = 0
 
@@ -73,6 +86,7 @@ export class JobSession {
     if (!job) return
     const result = runCommand(job, command, { id: newId(), at: new Date().toISOString() })
     if (isEmptyChange(result.change)) return
+    this.isTyping = command.mergeKey !== undefined
     this.set({ job: result.job, saving: true, conflict: null })
     this.enqueue({ change: result.change, entry: result.entry })
   }
@@ -99,6 +113,7 @@ export class JobSession {
   private async open() {
     this.opening += 1
     const { opening } = this
+    if (typeof window !== 'undefined') window.addEventListener('pagehide', this.onHide)
     const watch = <T>(query: () => Promise<T>, next: (value: T) => void) =>
       this.subscriptions.push(liveQuery(query).subscribe({ next, error: error => this.fail(error) }))
     const leftovers = await takeLeftovers()
@@ -117,26 +132,48 @@ export class JobSession {
     )
   }
 
+  private readonly onHide = () => {
+    writeJournal(this.pending)
+    void this.drain()
+  }
+
   private close() {
+    void this.drain()
+    if (typeof window !== 'undefined') window.removeEventListener('pagehide', this.onHide)
     for (const subscription of this.subscriptions.splice(0)) subscription.unsubscribe()
   }
 
   /** Shows what the database holds, unless something newer is on its way there from here. */
   private take(row: JobRow | undefined) {
     if (this.pending.length > 0) return
-    if (!row || row.deletedAt) return this.set({ status: 'missing', job: null })
+    if (!row || row.deletedAt) return this.set({ status: 'missing' })
     if (row.revision === this.revision && this.state.status === 'ready') return
     this.revision = row.revision
     this.set({ status: 'ready', job: row.job, savedAt: row.savedAt, saving: false })
   }
 
   private enqueue(pending: Pending) {
-    this.pending.push(pending)
-    writeJournal(this.pending)
-    void this.drain()
+    const last = this.pending.at(-1)
+    const waiting = last && this.draining === null && last.change.mergeKey !== null
+    if (waiting && last.change.mergeKey === pending.change.mergeKey)
+      this.pending[this.pending.length - 1] = {
+        change: mergeChanges(last.change, pending.change),
+        entry: null,
+      }
+    else this.pending.push(pending)
+    clearTimeout(this.timer)
+    if (!this.isTyping) {
+      writeJournal(this.pending)
+      return void this.drain()
+    }
+    // After the screen has answered the key; a tab that is closed before then writes it as it goes.
+    setTimeout(() => writeJournal(this.pending))
+    this.timer = setTimeout(() => void this.drain(), TYPING_RESTS_MS)
   }
 
+  /** Saves what is waiting, now. */
   private drain(): Promise<void> {
+    clearTimeout(this.timer)
     this.draining ??= this.saveAll().finally(() => {
       this.draining = null
     })

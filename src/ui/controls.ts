@@ -1,9 +1,8 @@
 import { chakra } from '@chakra-ui/react'
-import { buttonRecipe, inputRecipe, textareaRecipe } from './theme/recipes'
+import { buttonRecipe, textareaRecipe } from './theme/recipes'
 
 /** Something to act on: the warm lamp colour says so. */
 export const Button = chakra('button', buttonRecipe, { defaultProps: { type: 'button' } })
 /** A link that looks like a button. */
 export const LinkButton = chakra('a', buttonRecipe)
-export const Input = chakra('input', inputRecipe)
 export const Textarea = chakra('textarea', textareaRecipe)

@@ -1,7 +1,7 @@
 import { array, boolean, mixed, number, object, type Schema, ValidationError } from 'yup'
 import { InputError } from '../inputError'
 import { registry } from '../registry'
-import { describe, type Spec, type Specs } from '../spec'
+import { describe, fits, type Spec, type Specs } from '../spec'
 
 /** The answer to one request, in the order of the requests. */
 export type Answer =
@@ -24,19 +24,10 @@ export function inputSchema(spec: Spec): Schema {
   const message = got(spec)
   switch (spec.kind) {
     case 'number': {
-      const fits = (value: unknown) =>
-        value === undefined ||
-        (typeof value === 'number' &&
-          Number.isFinite(value) &&
-          !(spec.over !== undefined && value <= spec.over) &&
-          !(spec.below !== undefined && value >= spec.below) &&
-          !(spec.integer && !Number.isInteger(value)))
       const ranged = number()
         .strict()
         .typeError(message)
-        .min(spec.min ?? -Number.MAX_VALUE, message)
-        .max(spec.max ?? Number.MAX_VALUE, message)
-        .test({ test: fits, message })
+        .test({ test: value => fits(spec, value), message })
       return spec.default === undefined ? ranged.required(message) : ranged.nonNullable(message)
     }
     case 'choice':

@@ -27,12 +27,16 @@ export function printQuantity(
 
 /** Prints figure and unit in one go, thousands set apart: `12,700 mm`. */
 export function say(value: number, kind: QuantityKind, system: UnitSystem, decimals?: number): string {
-  const printed = printQuantity(value, kind, system, decimals)
-  const [whole = '', rest] = printed.figure.split('.')
-  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, ',')
-  const unit =
-    printed.unit === '°' || printed.unit === '%' ? printed.unit : printed.unit && ` ${printed.unit}`
-  return `${grouped}${rest ? `.${rest}` : ''}${unit}`
+  const { figure, unit } = printQuantity(value, kind, system, decimals)
+  const spaced = unit === '' || unit === '°' || unit === '%' ? unit : ` ${unit}`
+  return (Math.abs(value) < 1000 && figure.length < 5 ? figure : grouped(figure)) + spaced
+}
+
+/** Sets thousands apart: `12,700.5`. */
+function grouped(figure: string): string {
+  const point = figure.indexOf('.')
+  const whole = point < 0 ? figure : figure.slice(0, point)
+  return whole.replace(/\B(?=(\d{3})+(?!\d))/g, ',') + (point < 0 ? '' : figure.slice(point))
 }
 
 /**
@@ -60,6 +64,12 @@ export function printNumber(value: number): string {
 
 function figure(value: number, decimals: number): string {
   const text = value.toFixed(decimals)
-  const short = decimals > 0 ? text.replace(/\.?0+$/, '') : text
+  if (decimals === 0) return text === '-0' ? '0' : text
+  let end = text.length
+  while (text.charCodeAt(end - 1) === ZERO) end--
+  if (text.charCodeAt(end - 1) === POINT) end--
+  const short = text.slice(0, end)
   return short === '-0' ? '0' : short
 }
+const ZERO = 48
+const POINT = 46

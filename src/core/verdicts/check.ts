@@ -46,24 +46,38 @@ export const askFor = (missing: Missing): string =>
  *   check does not apply to this axis
  */
 export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | null {
-  const { judge, ...facts } = check
-  const { value: judgement, reads } = t.watch(() => {
-    try {
-      return judge(t, (value, quantity, decimals) => say(value, quantity, units, decimals))
-    } catch (error) {
-      return unknown(error)
-    }
-  })
+  const { value: judgement, reads } = t.watch(() => attempt(t, check, units))
   if (!judgement) return null
+  const restsOn = Array.from(reads.dimensions, dimension => ({
+    dimension,
+    provenance: t.axis.dimensions[dimension].provenance,
+  }))
+  // Written out field by field: this runs for every check at every key stroke.
   return {
-    ...facts,
-    missing: null,
-    ...judgement,
-    because: [...reads.figures],
-    restsOn: [...reads.dimensions].map(dimension => ({
-      dimension,
-      provenance: t.axis.dimensions[dimension].provenance,
-    })),
+    checkId: check.checkId,
+    title: check.title,
+    subject: check.subject,
+    stage: check.stage,
+    state: judgement.state,
+    figure: judgement.figure,
+    limit: judgement.limit,
+    use: judgement.use,
+    sentence: judgement.sentence,
+    missing: judgement.missing ?? null,
+    because: Array.from(reads.figures),
+    restsOn,
+  }
+}
+
+function attempt(
+  t: Trace,
+  check: Check,
+  units: UnitSystem,
+): (Judgement & { missing?: Missing | null }) | null {
+  try {
+    return check.judge(t, (value, quantity, decimals) => say(value, quantity, units, decimals))
+  } catch (error) {
+    return unknown(error)
   }
 }
 

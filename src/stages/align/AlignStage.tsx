@@ -21,7 +21,7 @@ import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useAxis, useEdit, useEvaluation, useUnits, whole } from '../bench'
+import { useAxis, useEdit, useEvaluation, useSettledAxis, useUnits, whole } from '../bench'
 import { AlignReadings } from './AlignReadings'
 
 const RoundsChart = dynamic(() => import('./RoundsChart').then(module => module.RoundsChart), {
@@ -64,7 +64,7 @@ export function AlignStage() {
           </Button>
         </Panel>
       )}
-      {axis.rounds.length > 0 && <Rounds axis={axis} spanMm={spanMm} />}
+      {axis.rounds.length > 0 && <Rounds spanMm={spanMm} />}
     </>
   )
 }
@@ -178,7 +178,8 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
 }
 
 /** All rounds, and how they converge. */
-function Rounds({ axis, spanMm }: { axis: Axis; spanMm: number }) {
+function Rounds({ spanMm }: { spanMm: number }) {
+  const axis = useSettledAxis()
   const units = useUnits()
   const rows = axis.rounds.map((round, index) => ({
     number: index + 1,
@@ -201,7 +202,9 @@ function Rounds({ axis, spanMm }: { axis: Axis; spanMm: number }) {
                 : `largest correction ${say(row.worstUm, 'smallLength', units)}`}
             </chakra.span>
             {row.states.map(finding => (
-              <StateMark key={finding.checkId} state={finding.state} />
+              <chakra.span key={finding.checkId} display="inline-flex" gap="1.5">
+                {finding.checkId === 'align.height' ? 'height' : 'side'} <StateMark state={finding.state} />
+              </chakra.span>
             ))}
           </chakra.li>
         ))}

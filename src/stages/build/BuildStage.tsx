@@ -94,9 +94,16 @@ function StepRow({ number, step, tickedAt, next, blocked, refusal, onToggle }: R
       borderWidth="1px"
       borderColor={next ? 'lamp' : 'line'}
       borderRadius="6px"
-      p="2.5"
+      px="2.5"
+      py={tickedAt ? '0' : '2.5'}
     >
-      <chakra.label display="flex" gap="3" alignItems="flex-start" cursor="pointer" minH="44px">
+      <chakra.label
+        display="flex"
+        gap="3"
+        alignItems={tickedAt ? 'center' : 'flex-start'}
+        cursor="pointer"
+        minH={{ base: '44px', xl: '38px' }}
+      >
         <chakra.input
           type="checkbox"
           checked={tickedAt !== null}
@@ -130,13 +137,15 @@ function StepRow({ number, step, tickedAt, next, blocked, refusal, onToggle }: R
               {format(new Date(tickedAt), 'd MMM yyyy HH:mm')}
             </chakra.span>
           )}
-          <chakra.span display="block" fontSize="14px">
-            {step.how}
-          </chakra.span>
+          {!tickedAt && (
+            <chakra.span display="block" fontSize="14px">
+              {step.how}
+            </chakra.span>
+          )}
         </chakra.span>
       </chakra.label>
       <chakra.div pl="38px" fontSize="14px">
-        {step.caution && (
+        {step.caution && !tickedAt && (
           <chakra.p display="flex" gap="1.5" color="close" mt="1">
             <chakra.span flexShrink={0} mt="0.5">
               <TriangleAlert size={16} aria-label="Caution" />
@@ -144,7 +153,7 @@ function StepRow({ number, step, tickedAt, next, blocked, refusal, onToggle }: R
             {step.caution}
           </chakra.p>
         )}
-        {(step.tools.length > 0 || bolts.length > 0) && (
+        {!tickedAt && (step.tools.length > 0 || bolts.length > 0) && (
           <chakra.p color="quiet" mt="1" display="flex" gap="1.5" alignItems="center" flexWrap="wrap">
             {step.tools.length > 0 && (
               <>

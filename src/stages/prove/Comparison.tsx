@@ -1,14 +1,14 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import type { Axis } from '@/core/job/types'
 import { compareTests } from '@/core/prove/judgeTest'
 import { say } from '@/core/units/print'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Cell, HeadCell, Panel } from '@/ui/Panel'
-import { useUnits } from '../bench'
+import { useSettledAxis, useUnits } from '../bench'
 
 /** Before against after: only a difference larger than twice its combined uncertainty counts. */
-export function Comparison({ axis }: { axis: Axis }) {
+export function Comparison() {
+  const axis = useSettledAxis()
   const units = useUnits()
   const [beforeId, setBeforeId] = useState<string | null>(null)
   const [afterId, setAfterId] = useState<string | null>(null)

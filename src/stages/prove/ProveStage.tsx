@@ -43,7 +43,7 @@ export function ProveStage() {
         </chakra.nav>
       )}
       {shown && <Test key={shown.id} axis={axis} test={shown} latest={shown === axis.tests.at(-1)} />}
-      {axis.tests.length > 1 && <Comparison axis={axis} />}
+      {axis.tests.length > 1 && <Comparison />}
       <NewTest axis={axis} onStart={() => setShownId(null)} />
     </>
   )

@@ -87,14 +87,14 @@ function Readings({ label, readings, place, units, closed, onReading }: Readings
   const fields = closed ? readings : [...readings, null]
   return (
     <chakra.div display="flex" gap="2" alignItems="center" flexWrap="wrap" mt="1.5" data-readings>
-      <chakra.span fontSize="14px" width="128px" flexShrink={0}>
+      <chakra.span fontSize="14px" width="122px" flexShrink={0}>
         {label}
       </chakra.span>
       {fields.map((value, index) => (
         <chakra.div
           // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its number in the row
           key={index}
-          width="104px"
+          width="92px"
         >
           <QuantityField
             label={`Station ${place}, ${label.toLowerCase()}, reading ${index + 1}`}

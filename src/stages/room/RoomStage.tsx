@@ -8,13 +8,13 @@ import { Trace } from '@/core/verdicts/trace'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Cell, Figures, Panel } from '@/ui/Panel'
-import { useAxis, useEdit, useUnits, whole } from '../bench'
+import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
 
 /** Does it fit, and what travel is left? */
 export function RoomStage() {
-  const axis = useAxis(whole)
-  const units = useUnits()
+  const facing = useAxis(axis => axis.nutFacing)
+  const axisNow = useAxisNow()
   const edit = useEdit()
   return (
     <chakra.div
@@ -28,26 +28,17 @@ export function RoomStage() {
         note="A recess lets the nut enter a bore in the casting. What is kept clear holds soft limit, switch and hard stop apart."
       >
         <chakra.div display="grid" gap="3" data-readings>
-          {ROOM_KEYS.map((key: RoomKey) => (
-            <QuantityField
-              key={key}
-              label={ROOM[key].label}
-              kind={ROOM[key].quantity}
-              units={units}
-              min={ROOM[key].min}
-              max={ROOM[key].max}
-              value={axis.room[key]}
-              onValue={(value, mergeKey) => value !== null && edit(setRoom(axis, key, value, mergeKey))}
-            />
+          {ROOM_KEYS.map(key => (
+            <RoomField key={key} room={key} />
           ))}
           <SelectField
             label="Nut body stands towards"
-            value={axis.nutFacing}
+            value={facing}
             options={[
               { value: 'far', label: 'the far end' },
               { value: 'fixed', label: 'the fixed end' },
             ]}
-            onChange={facing => edit(setNutFacing(axis, facing))}
+            onChange={next => edit(setNutFacing(axisNow(), next))}
           />
         </chakra.div>
       </Panel>
@@ -56,9 +47,28 @@ export function RoomStage() {
   )
 }
 
+function RoomField({ room: key }: { room: RoomKey }) {
+  const value = useAxis(axis => axis.room[key])
+  const axisNow = useAxisNow()
+  const units = useUnits()
+  const edit = useEdit()
+  const { label, quantity, min, max } = ROOM[key]
+  return (
+    <QuantityField
+      label={label}
+      kind={quantity}
+      units={units}
+      min={min}
+      max={max}
+      value={value}
+      onValue={(next, mergeKey) => next !== null && edit(setRoom(axisNow(), key, next, mergeKey))}
+    />
+  )
+}
+
 /** The travel budget as a sum, line by line. */
 function Budget() {
-  const axis = useAxis(whole)
+  const axis = useSettledAxis()
   const units = useUnits()
   const budget = known(() => {
     const t = new Trace(axis, CATALOGUE)

@@ -3,13 +3,13 @@ import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import { choosePart, setEnds, setPreload } from '@/core/job/commands'
 import { PART_KINDS, type PartKind } from '@/core/job/types'
-import { CATALOGUE } from '@/core/sizing/parts'
+import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
 import { SCREW_ENDS, type ScrewEnds } from '@/core/sizing/screw'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
-import { useAxis, useEdit, useUnits, whole } from '../bench'
+import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { LostMotionPanel } from './LostMotionPanel'
 import { PartTable } from './PartTable'
 import { partRows } from './partRows'
@@ -34,7 +34,7 @@ const ENDS_WORDS: Record<ScrewEnds, string> = {
 
 /** Which screw, nut, bearings, coupler and motor? */
 export function SizeStage() {
-  const axis = useAxis(whole)
+  const axis = useSettledAxis()
   const units = useUnits()
   const edit = useEdit()
   const firstOpen = PART_KINDS.find(kind => axis.parts[kind] === null) ?? 'screw'
@@ -83,23 +83,7 @@ export function SizeStage() {
               options={SCREW_ENDS.map(value => ({ value, label: ENDS_WORDS[value] }))}
               onChange={ends => edit(setEnds(axis, ends))}
             />
-            {screw && screw.preloadN > 0 && (
-              <QuantityField
-                label="Preload of the nut"
-                kind="force"
-                units={units}
-                min={1}
-                max={0.1 * (screw.dynamicCapacityN ?? 0)}
-                value={axis.preloadN ?? screw.preloadN}
-                onValue={(value, mergeKey) => value !== null && edit(setPreload(axis, value, mergeKey))}
-              >
-                {axis.preloadN !== null && (
-                  <Button variant="quiet" onClick={() => edit(setPreload(axis, null))}>
-                    As delivered
-                  </Button>
-                )}
-              </QuantityField>
-            )}
+            {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}
           </chakra.div>
         )}
         <PartTable
@@ -117,5 +101,30 @@ export function SizeStage() {
       </Panel>
       <LostMotionPanel axis={axis} units={units} />
     </>
+  )
+}
+
+/** The preload that is set on a preloaded nut, instead of the one it is delivered with. */
+function PreloadField({ screw }: { screw: PartOf['screw'] }) {
+  const axisNow = useAxisNow()
+  const preloadN = useAxis(axis => axis.preloadN)
+  const units = useUnits()
+  const edit = useEdit()
+  return (
+    <QuantityField
+      label="Preload of the nut"
+      kind="force"
+      units={units}
+      min={1}
+      max={0.1 * (screw.dynamicCapacityN ?? 0)}
+      value={preloadN ?? screw.preloadN}
+      onValue={(value, mergeKey) => value !== null && edit(setPreload(axisNow(), value, mergeKey))}
+    >
+      {preloadN !== null && (
+        <Button variant="quiet" onClick={() => edit(setPreload(axisNow(), null))}>
+          As delivered
+        </Button>
+      )}
+    </QuantityField>
   )
 }

@@ -11,10 +11,11 @@ import {
   type Provenance,
 } from '@/core/job/dimensions'
 import { stillToMeasure } from '@/core/job/nextAction'
+import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
-import { useAxis, useAxisNow, useEdit, useUnits, whole } from '../bench'
+import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 
 const PROVENANCE_OPTIONS: { value: Provenance; label: string }[] = [
   { value: 'measured', label: 'measured' },
@@ -68,7 +69,8 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const units = useUnits()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const { label, quantity, min, max } = DIMENSIONS[key]
+  const { label, quantity, min, max, howTo } = DIMENSIONS[key]
+  const open = provenance === 'assumed' || value === null
   // biome-ignore lint/correctness/useExhaustiveDependencies: the axis is read when the value comes, not when it is drawn
   const onValue = useCallback(
     (next: number | null, mergeKey: string) => edit(setDimension(axisNow(), key, next, 'measured', mergeKey)),
@@ -84,6 +86,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
       optional
       value={value}
       onValue={onValue}
+      hint={open ? `To measure: ${howTo}` : undefined}
     >
       <SelectField
         label={`Where ${label.toLowerCase()} comes from`}
@@ -122,7 +125,7 @@ const GoalField = memo(function GoalField({ goal: key }: { goal: GoalKey }) {
 
 /** What is assumed, with how to measure it using shop tools. */
 function StillToMeasure() {
-  const axis = useAxis(whole)
+  const axis = useSettledAxis()
   const open = stillToMeasure(axis)
   if (open.length === 0)
     return (
@@ -133,15 +136,21 @@ function StillToMeasure() {
   return (
     <Panel
       title={`Still to measure: ${open.length}`}
-      note="Castings of one model differ. Until these are measured, verdicts rest on assumed values."
+      note="Castings of one model differ. Until these are measured, verdicts rest on assumed values. How to measure each stands under its field."
     >
-      <chakra.ul display="grid" gap="2">
+      <chakra.ul display="flex" flexWrap="wrap" gap="2">
         {open.map(key => (
-          <chakra.li key={key} fontSize="14px" maxW="76ch">
-            <chakra.strong>{DIMENSIONS[key].label}.</chakra.strong> {DIMENSIONS[key].howTo}
-          </chakra.li>
+          <li key={key}>
+            <Button onClick={() => focusField(DIMENSIONS[key].label)}>{DIMENSIONS[key].label}</Button>
+          </li>
         ))}
       </chakra.ul>
     </Panel>
   )
+}
+
+/** Puts the cursor into the field of that label. */
+function focusField(label: string) {
+  const own = [...document.querySelectorAll('label')].find(element => element.textContent === label)
+  document.getElementById(own?.htmlFor ?? '')?.focus()
 }

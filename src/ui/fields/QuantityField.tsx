@@ -1,8 +1,7 @@
-import { chakra } from '@chakra-ui/react'
 import { type KeyboardEvent, memo, type ReactNode, useId, useMemo } from 'react'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
-import { Input } from '../controls'
+import styles from './fields.module.css'
 import { focusNext, type QuantityRules, useDraft } from './useDraft'
 
 interface Props extends QuantityRules {
@@ -13,6 +12,8 @@ interface Props extends QuantityRules {
   /** Takes the label off the screen, for cells of a table. */
   hideLabel?: boolean
   disabled?: boolean
+  /** Stands under the field in a quieter tone. */
+  hint?: string
   /** Stands right of the field, such as where the value comes from. */
   children?: ReactNode
   /** Called on Enter after the value is settled; by default the next reading is focused. */
@@ -33,6 +34,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     onValue,
     hideLabel,
     disabled,
+    hint,
     children,
     onEnter,
   } = props
@@ -60,31 +62,23 @@ export const QuantityField = memo(function QuantityField(props: Props) {
   }
 
   return (
-    <chakra.div minW="0">
-      <chakra.label
-        htmlFor={id}
-        display="block"
-        fontWeight={700}
-        fontSize="14px"
-        mb="0.5"
-        {...(hideLabel && { srOnly: true })}
-      >
+    <div className={styles.field}>
+      <label htmlFor={id} className={hideLabel ? styles.hidden : styles.label}>
         {label}
-      </chakra.label>
-      <chakra.div display="flex" gap="2" alignItems="center" flexWrap={hideLabel ? 'nowrap' : 'wrap'}>
-        <chakra.div position="relative" flex="1 1 110px" minW={hideLabel ? '84px' : '110px'} maxW="190px">
-          <Input
+      </label>
+      <div className={styles.row}>
+        <div className={hideLabel ? `${styles.box} ${styles.narrow}` : styles.box}>
+          <input
             id={id}
+            className={`${styles.input} ${styles.quantity}`}
             data-quantity={kind}
-            inputMode="text"
+            type="text"
             autoComplete="off"
             spellCheck={false}
             disabled={disabled}
             value={draft.text}
             aria-invalid={draft.message ? true : undefined}
             aria-describedby={draft.message ? `${id}-error` : `${id}-unit`}
-            fontFamily="mono"
-            pr="16"
             onFocus={event => {
               draft.focus()
               event.currentTarget.select()
@@ -93,31 +87,19 @@ export const QuantityField = memo(function QuantityField(props: Props) {
             onBlur={draft.leave}
             onKeyDown={onKeyDown}
           />
-          <chakra.span
-            id={`${id}-unit`}
-            position="absolute"
-            right="2.5"
-            top="50%"
-            transform="translateY(-50%)"
-            color="quiet"
-            fontSize="13px"
-            pointerEvents="none"
-          >
+          <span id={`${id}-unit`} className={styles.unit}>
             {unit}
-          </chakra.span>
-        </chakra.div>
-        {hasOther && !hideLabel && (
-          <chakra.span color="quiet" fontSize="13px" fontFamily="mono" minW="84px">
-            {other ? `= ${other}` : ''}
-          </chakra.span>
-        )}
+          </span>
+        </div>
+        {hasOther && !hideLabel && <span className={styles.other}>{other ? `= ${other}` : ''}</span>}
         {children}
-      </chakra.div>
+      </div>
+      {hint && <p className={styles.hint}>{hint}</p>}
       {draft.message && (
-        <chakra.p id={`${id}-error`} role="alert" color="fails" fontSize="14px" fontWeight={700} mt="1">
+        <p id={`${id}-error`} role="alert" className={styles.error}>
           {draft.message}
-        </chakra.p>
+        </p>
       )}
-    </chakra.div>
+    </div>
   )
 })

@@ -8,7 +8,6 @@ export interface StageTab {
   id: string
   label: string
   question: string
-  key: string
   /** Worst state of the stage's findings, if it has any. */
   state: State | null
   /** A short count beside it, such as "12/25". */
@@ -17,16 +16,14 @@ export interface StageTab {
 
 interface Props {
   header: ReactNode
-  stages: StageTab[]
-  stage: string
-  onStage: (id: string) => void
+  stages: ReactNode
   drive: ReactNode
   verdicts: ReactNode
   children: ReactNode
 }
 
 /** Stages down the left, axes across the top, drive line above, bench below it, verdicts at the right. */
-export function Frame({ header, stages, stage, onStage, drive, verdicts, children }: Props) {
+export function Frame({ header, stages, drive, verdicts, children }: Props) {
   return (
     <chakra.div
       display="grid"
@@ -55,37 +52,57 @@ export function Frame({ header, stages, stage, onStage, drive, verdicts, childre
         borderBottomWidth={{ base: '1px', lg: 0 }}
         p="2"
       >
-        <chakra.ol
-          display="flex"
-          flexDirection={{ base: 'row', lg: 'column' }}
-          gap="1"
-          overflowX={{ base: 'auto', lg: 'visible' }}
-          position={{ lg: 'sticky' }}
-          top="72px"
-        >
-          {stages.map(one => (
-            <li key={one.id}>
-              <StageButton tab={one} current={one.id === stage} onClick={() => onStage(one.id)} />
-            </li>
-          ))}
-        </chakra.ol>
+        {stages}
       </chakra.nav>
       <chakra.main gridArea="bench" minW="0" p="3" display="grid" gap="3" alignContent="start" id="bench">
         {drive}
         {children}
       </chakra.main>
-      <chakra.aside gridArea="verdicts" aria-label="Verdicts" minW="0" p="3" pl={{ lg: '0' }}>
-        <chakra.div
-          position={{ lg: 'sticky' }}
-          top="72px"
-          maxH={{ lg: 'calc(100dvh - 84px)' }}
-          overflowY={{ lg: 'auto' }}
-          tabIndex={-1}
-        >
-          {verdicts}
-        </chakra.div>
+      <chakra.aside
+        gridArea="verdicts"
+        aria-label="Verdicts"
+        minW="0"
+        p="3"
+        pl={{ lg: '0' }}
+        position={{ lg: 'sticky' }}
+        top="57px"
+        height={{ lg: 'calc(100dvh - 57px)' }}
+        overflowY={{ lg: 'auto' }}
+        // Of a size of its own, so that a verdict that grows does not lay out the rest of the page again.
+        contain={{ lg: 'strict' }}
+        willChange={{ lg: 'transform' }}
+      >
+        {verdicts}
       </chakra.aside>
     </chakra.div>
+  )
+}
+
+/** The stages, each with its worst verdict. */
+export function StageTabs({
+  tabs,
+  current,
+  onStage,
+}: {
+  tabs: StageTab[]
+  current: string
+  onStage: (id: string) => void
+}) {
+  return (
+    <chakra.ol
+      display="flex"
+      flexDirection={{ base: 'row', lg: 'column' }}
+      gap="1"
+      overflowX={{ base: 'auto', lg: 'visible' }}
+      position={{ lg: 'sticky' }}
+      top="72px"
+    >
+      {tabs.map(one => (
+        <li key={one.id}>
+          <StageButton tab={one} current={one.id === current} onClick={() => onStage(one.id)} />
+        </li>
+      ))}
+    </chakra.ol>
   )
 }
 

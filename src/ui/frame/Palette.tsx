@@ -28,7 +28,7 @@ const SearchField = chakra(Command.Input, {
     width: '100%',
     minH: '44px',
     px: '3',
-    bg: 'sunken',
+    bg: 'field',
     borderWidth: '1px',
     borderColor: 'edge',
     borderRadius: '6px',

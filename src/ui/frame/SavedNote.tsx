@@ -1,19 +1,31 @@
 import { chakra } from '@chakra-ui/react'
 import { format, isSameDay } from 'date-fns'
+import { memo, useEffect, useState } from 'react'
+
+/** Saving is worth a word only when it takes this long. */
+const SLOW_MS = 800
 
 /** When and where the job was last saved. */
 export function SavedNote({ savedAt, saving }: { savedAt: string | null; saving: boolean }) {
-  const at = savedAt ? new Date(savedAt) : null
-  const when = at && (isSameDay(at, new Date()) ? format(at, 'HH:mm:ss') : format(at, 'd MMM HH:mm'))
+  const [slow, setSlow] = useState(false)
+  useEffect(() => {
+    if (!saving) return setSlow(false)
+    const timer = setTimeout(() => setSlow(true), SLOW_MS)
+    return () => clearTimeout(timer)
+  }, [saving])
   return (
-    <chakra.span
-      role="status"
-      color="quiet"
-      fontSize="13px"
-      whiteSpace="nowrap"
-      data-saved={saving ? 'no' : 'yes'}
-    >
-      {saving || !when ? 'Saving…' : `Saved ${when}, in this browser`}
-    </chakra.span>
+    <span role="status" data-saved={saving ? 'no' : 'yes'}>
+      <Note text={slow || !savedAt ? 'Saving…' : `Saved ${when(new Date(savedAt))}, in this browser`} />
+    </span>
   )
 }
+
+const when = (at: Date) => (isSameDay(at, new Date()) ? format(at, 'HH:mm:ss') : format(at, 'd MMM HH:mm'))
+
+const Note = memo(function Note({ text }: { text: string }) {
+  return (
+    <chakra.span color="quiet" fontSize="13px" whiteSpace="nowrap">
+      {text}
+    </chakra.span>
+  )
+})

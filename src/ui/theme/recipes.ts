@@ -46,24 +46,21 @@ export const buttonRecipe = defineRecipe({
   defaultVariants: { variant: 'outline' },
 })
 
-const field = {
-  width: '100%',
-  minH: target,
-  px: '2.5',
-  bg: 'sunken',
-  color: 'ink',
-  borderWidth: '1px',
-  borderColor: 'edge',
-  borderRadius: '6px',
-  fontSize: '15px',
-  _invalid: { borderColor: 'fails', borderWidth: '2px' },
-  _placeholder: { color: 'quiet', opacity: 1 },
-  _disabled: { opacity: 0.6 },
-}
-export const inputRecipe = defineRecipe({ className: 'dusk-input', base: field })
 export const textareaRecipe = defineRecipe({
   className: 'dusk-textarea',
-  base: { ...field, py: '2', minH: '80px' },
+  base: {
+    width: '100%',
+    minH: '80px',
+    px: '2.5',
+    py: '2',
+    bg: 'field',
+    color: 'ink',
+    borderWidth: '1px',
+    borderColor: 'edge',
+    borderRadius: '6px',
+    fontSize: '15px',
+    _invalid: { borderColor: 'fails', borderWidth: '2px' },
+  },
 })
 
 const dialog = defineSlotRecipe({

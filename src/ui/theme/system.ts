@@ -38,6 +38,7 @@ const config = defineConfig({
         panel: both('#1c2531', '#fbfaf6'),
         raised: both('#263241', '#ffffff'),
         sunken: both('#10151d', '#e4e1d7'),
+        field: both('#10151d', '#ffffff'),
         line: both('#3a495b', '#c3beae'),
         edge: both('#71849a', '#77715f'),
         ink: both('#eef2f6', '#1a222c'),

@@ -1,8 +1,9 @@
-import { chakra } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
 import { STATE_WORDS, type State } from '@/core/verdicts/finding'
+import styles from './verdicts.module.css'
 
-/** A shape for each state, so that colour never carries it alone: disc, half disc, crossed square, ring. */
-const SHAPES: Record<State, React.ReactNode> = {
+/** A shape for each state, so that colour never carries it alone: disc, triangle, crossed square, ring. */
+const SHAPES: Record<State, ReactNode> = {
   holds: (
     <>
       <circle cx="9" cy="9" r="8" fill="currentColor" />
@@ -29,33 +30,23 @@ const SHAPES: Record<State, React.ReactNode> = {
 /** The shape of a state alone; say the word beside it, or give it a label. */
 export function StateShape({ state, label }: { state: State; label?: string }) {
   return (
-    <chakra.svg
+    // biome-ignore lint/a11y/noSvgWithoutTitle: named by its label, or hidden beside its word
+    <svg
       viewBox="0 0 18 18"
-      width="18px"
-      height="18px"
-      flexShrink={0}
-      color={state}
-      css={{ '--mark-cut': 'var(--dusk-colors-panel)' }}
+      className={`${styles.shape} ${styles[state]}`}
       {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
     >
       {SHAPES[state]}
-    </chakra.svg>
+    </svg>
   )
 }
 
 /** Shape, word and colour of a state. */
 export function StateMark({ state }: { state: State }) {
   return (
-    <chakra.span
-      display="inline-flex"
-      alignItems="center"
-      gap="1.5"
-      color={state}
-      fontWeight={700}
-      whiteSpace="nowrap"
-    >
+    <span className={`${styles.mark} ${styles[state]}`}>
       <StateShape state={state} />
       {STATE_WORDS[state]}
-    </chakra.span>
+    </span>
   )
 }

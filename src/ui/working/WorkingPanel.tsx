@@ -11,7 +11,7 @@ import { Cell, HeadCell } from '../Panel'
 const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed: 'assumed' }
 
 interface Props {
-  finding: Finding | null
+  finding: Finding
   figures: Record<string, Figure>
   onClose: () => void
 }
@@ -19,28 +19,26 @@ interface Props {
 /** Opens the figures behind a verdict: formula, values put in, result, source and what it rests on. */
 export function WorkingPanel({ finding, figures, onClose }: Props) {
   return (
-    <Modal title={finding ? `Working: ${finding.title}` : ''} open={finding !== null} onClose={onClose} wide>
-      {finding && (
-        <chakra.div display="grid" gap="5">
-          <chakra.p>{finding.sentence}</chakra.p>
-          {finding.because.toReversed().map(name => {
-            const figure = figures[name]
-            return figure && <Worked key={name} figure={figure} />
-          })}
-          {finding.restsOn.length > 0 && (
-            <chakra.section>
-              <chakra.h3 fontWeight={700}>Rests on</chakra.h3>
-              <chakra.ul>
-                {finding.restsOn.map(({ dimension, provenance }) => (
-                  <li key={dimension}>
-                    {DIMENSIONS[dimension].label}: {PROVENANCE_WORDS[provenance]}
-                  </li>
-                ))}
-              </chakra.ul>
-            </chakra.section>
-          )}
-        </chakra.div>
-      )}
+    <Modal title={`Working: ${finding.title}`} open onClose={onClose} wide>
+      <chakra.div display="grid" gap="5">
+        <chakra.p>{finding.sentence}</chakra.p>
+        {finding.because.toReversed().map(name => {
+          const figure = figures[name]
+          return figure && <Worked key={name} figure={figure} />
+        })}
+        {finding.restsOn.length > 0 && (
+          <chakra.section>
+            <chakra.h3 fontWeight={700}>Rests on</chakra.h3>
+            <chakra.ul>
+              {finding.restsOn.map(({ dimension, provenance }) => (
+                <li key={dimension}>
+                  {DIMENSIONS[dimension].label}: {PROVENANCE_WORDS[provenance]}
+                </li>
+              ))}
+            </chakra.ul>
+          </chakra.section>
+        )}
+      </chakra.div>
     </Modal>
   )
 }

@@ -1,0 +1,74 @@
+// Benchmarks: figures of this run on this machine, each beside a yardstick of the same run.
+
+import { setGoal } from '@/core/job/commands'
+import { skarrow } from '@/core/job/demo/skarrow'
+import { applyChange, runCommand, stillApplies } from '@/core/job/edit'
+import type { Axis } from '@/core/job/types'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { criticalSpeed } from '@/core/sizing/screw'
+import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
+import { waysOut } from '@/core/verdicts/waysOut'
+import { keyToVerdict, transferredScripts } from '../tests/browser/measure'
+import { startApp, startBrowser } from '../tests/browser/server'
+
+/** Median time of a call in microseconds, over many rounds after warming up. */
+function medianUs(work: () => unknown, calls: number): number {
+  for (let i = 0; i < calls; i++) work()
+  const rounds = Array.from({ length: 21 }, () => {
+    const start = performance.now()
+    for (let i = 0; i < calls; i++) work()
+    return ((performance.now() - start) * 1000) / calls
+  })
+  return rounds.toSorted((a, b) => a - b)[10] ?? Number.NaN
+}
+
+const { job } = skarrow()
+const axis = job.axes[0] as Axis
+const inputs = { rootDiameterMm: 17, freeLengthMm: 500, ends: 'fixed-free' as const }
+const change = runCommand(job, setGoal(axis, 'cuttingForceN', 700), { id: 'c', at: '' }).change
+const plainUs = medianUs(() => criticalSpeed.compute(inputs), 20_000)
+const line = (name: string, us: number, limit?: string) =>
+  console.log(
+    `${name.padEnd(52)} ${us.toFixed(us < 10 ? 2 : 0).padStart(8)} us  ${(us / plainUs).toFixed(0).padStart(8)} x plain${limit ? `   (limit ${limit})` : ''}`,
+  )
+
+console.log('core')
+line('one plain calculation (critical speed), the yardstick', plainUs)
+line(
+  'the same with its inputs checked',
+  medianUs(() => criticalSpeed(inputs), 20_000),
+)
+line(
+  'evaluate one axis, all checks',
+  medianUs(() => evaluateAxis(axis, CATALOGUE, 'mm'), 300),
+  '1000 us',
+)
+line(
+  'check and apply one change to the job',
+  medianUs(() => stillApplies(job, change) && applyChange(job, change), 300),
+)
+line(
+  'ways out of one failing check',
+  medianUs(() => waysOut(axis, CATALOGUE, 'mm', 'motor.torqueMargin'), 2),
+)
+
+const app = await startApp()
+const browser = await startBrowser()
+try {
+  console.log('browser')
+  const { totalKb, appKb } = await transferredScripts(browser, app.url)
+  console.log(
+    `script transferred for the first job screen: ${totalKb.toFixed(0)} KB (limit 350 KB), of it for the empty page: ${appKb.toFixed(0)} KB`,
+  )
+  for (const slowdown of [1, 4]) {
+    const times = await keyToVerdict(browser, app.url, slowdown)
+    const at = (share: number) =>
+      (times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? Number.NaN).toFixed(1)
+    console.log(
+      `key stroke to updated verdict, ${slowdown}x slower CPU: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, of ${times.length}${slowdown === 4 ? ' (limit 50 ms)' : ''}`,
+    )
+  }
+} finally {
+  await browser.close()
+  app.stop()
+}

@@ -1,0 +1,9 @@
+import { expose } from 'comlink'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { waysOut } from '@/core/verdicts/waysOut'
+import type { BenchWorker } from './protocol'
+
+const worker: BenchWorker = {
+  waysOut: (axis, units, checkId) => waysOut(axis, CATALOGUE, units, checkId),
+}
+expose(worker)
