@@ -71,7 +71,7 @@ function parse(text: string): unknown {
     return JSON.parse(text)
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error)
-    const cut = /Unexpected end|Unterminated|Expected .* after/.test(reason)
+    const cut = /^\s*\{/.test(text) && !text.trimEnd().endsWith('}')
     throw new JobFileError(
       `The file is not readable as JSON: ${reason}.${cut ? ' It looks cut short: copy it again from where it came.' : ''}`,
     )

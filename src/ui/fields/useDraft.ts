@@ -49,6 +49,7 @@ export function useDraft(
   const [message, setMessage] = useState<string | null>(null)
   const [elsewhere, setElsewhere] = useState(false)
   const passed = useRef(value)
+  const held = useRef(value)
   const mergeKey = useRef('')
 
   useEffect(() => {
@@ -66,10 +67,14 @@ export function useDraft(
 
   const pass = (text: string) => {
     const reading = readDraft(text, rules)
-    if (!reading.ok || Object.is(reading.value, passed.current)) return reading
-    passed.current = reading.value
-    onValue(reading.value, mergeKey.current)
+    // Half a number that turned out to be none is taken back: "12" on the way to "12 furlongs".
+    put(reading.ok ? reading.value : held.current)
     return reading
+  }
+  const put = (next: number | null) => {
+    if (Object.is(next, passed.current)) return
+    passed.current = next
+    onValue(next, mergeKey.current)
   }
 
   return {
@@ -83,6 +88,7 @@ export function useDraft(
       focusCount += 1
       mergeKey.current = `field-${Date.now()}-${focusCount}`
       passed.current = value
+      held.current = value
       setDraft(previous => previous ?? shown)
     },
     type(text: string) {
@@ -108,9 +114,14 @@ export function useDraft(
       if (reading.ok) setDraft(null)
       return reading.ok
     },
+    /** Puts back what the field held when it was entered, or what another tab has set since. */
     escape() {
       passed.current = value
-      setDraft(shown)
+      if (elsewhere) setDraft(shown)
+      else {
+        put(held.current)
+        setDraft(printIfAny(held.current, rules))
+      }
       setMessage(null)
       setElsewhere(false)
     },

@@ -1,0 +1,264 @@
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Page } from 'puppeteer-core'
+import { type Bench, withApp } from './harness'
+
+const app = withApp()
+const FORCE = 'Cutting force along the axis'
+const here = (bench: Bench) => new URL(bench.page.url()).pathname
+
+/** Lets downloads of a page land in a folder, and waits for one. */
+async function downloads(page: Page) {
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+  const session = await page.createCDPSession()
+  await session.send('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    downloadPath: folder,
+    browserContextId: page.browserContext().id,
+  })
+  return async () => {
+    for (let i = 0; i < 100; i++) {
+      const name = readdirSync(folder).find(one => one.endsWith('.json'))
+      if (name) return { path: join(folder, name), text: readFileSync(join(folder, name), 'utf8') }
+      await new Promise(done => setTimeout(done, 100))
+    }
+    throw new Error('Nothing was downloaded.')
+  }
+}
+async function importFile(bench: Bench, path: string) {
+  const input = await bench.page.waitForSelector('input[type=file]')
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
+}
+
+test('undo and redo survive a reload, with the log', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.fill(FORCE, '700')
+  await bench.stage('Size')
+  await bench.click('button', 'Motor Stepper 57 mm frame, 2.2 N·m, 48 V')
+  await bench.click('button', 'Take Stepper 60 mm frame, 3.1 N·m, 48 V')
+  await bench.isSaved()
+  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.click('button', 'Undo: Stepper 60 mm frame, 3.1 N·m, 48 V chosen, axis X')
+  await bench.click('button', 'Undo: Cutting force along the axis, axis X')
+  await bench.stage('Survey')
+  await bench.page.waitForFunction(
+    label =>
+      [...document.querySelectorAll('label')].some(
+        l =>
+          l.textContent === label && (document.getElementById(l.htmlFor) as HTMLInputElement).value === '850',
+      ),
+    {},
+    FORCE,
+  )
+  await bench.click('button', 'Redo: Cutting force along the axis, axis X')
+  await bench.page.waitForFunction(() => document.querySelector('[data-saved="yes"]'))
+  await bench.stage('Log')
+  expect(await bench.text('main')).not.toContain('Stepper 60 mm frame')
+  expect(bench.errors).toEqual([])
+})
+
+test('a tab closed right after a key stroke loses nothing', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const path = here(bench)
+  for (const value of ['731', '642', '553']) {
+    const tab = await app.open(path)
+    await tab.fill(FORCE, value, null)
+    await tab.page.close()
+    const again = await app.open(path)
+    expect(await again.value(FORCE)).toBe(value)
+    await again.page.close()
+  }
+})
+
+test('a reload in the middle of a round and of a test goes on where it was', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Align')
+  await bench.click('button', 'Start the next round')
+  await bench.fill('Place 1, height', '3')
+  await bench.fill('Place 2, height', '-8')
+  await bench.stage('Prove')
+  await bench.fill('Station 1, coming up to it, reading 6', '26')
+  await bench.page.reload({ waitUntil: 'networkidle0' })
+  expect(await bench.value('Station 1, coming up to it, reading 6')).toBe('26')
+  await bench.stage('Align')
+  expect(await bench.value('Place 2, height')).toBe('-8')
+})
+
+describe('two tabs', () => {
+  test('an edit in one shows in the other', async () => {
+    const one = await app.open()
+    await one.openDemo()
+    const two = await app.open(here(one))
+    await one.page.bringToFront()
+    await one.fill(FORCE, '444')
+    await two.page.bringToFront()
+    for (let i = 0; i < 50 && (await two.value(FORCE)) !== '444'; i++)
+      await new Promise(done => setTimeout(done, 100))
+    expect(await two.value(FORCE)).toBe('444')
+  })
+
+  test('what is being typed is not overwritten, and overwrites nothing in silence', async () => {
+    const one = await app.open()
+    await one.openDemo()
+    const two = await app.open(here(one))
+    // Typed but not readable yet, so not passed on.
+    await two.page.bringToFront()
+    await two.fill(FORCE, '5x', null)
+    await one.page.bringToFront()
+    await one.fill(FORCE, '444')
+    await one.isSaved()
+    await two.page.bringToFront()
+    await two.sees('Another tab set this to 444 N meanwhile. Enter puts yours in, Escape keeps theirs.')
+    await two.page.keyboard.press('Escape')
+    expect(await two.value(FORCE)).toBe('444')
+  })
+
+  test('a job deleted in one tab is said to be gone in the other', async () => {
+    const one = await app.open()
+    await one.openDemo()
+    const home = await app.open()
+    await home.click('button', 'Delete Skarrow 8')
+    await one.page.bringToFront()
+    await one.sees('This job is not in this browser')
+    await home.page.bringToFront()
+    await home.click('button', 'Put back Skarrow 8')
+    await one.page.bringToFront()
+    await one.sees('Verdicts')
+  })
+})
+
+describe('files', () => {
+  test('export, delete for good, import, export: the same file', async () => {
+    const bench = await app.open()
+    const first = await downloads(bench.page)
+    await bench.openDemo()
+    await bench.fill(FORCE, '700')
+    await bench.isSaved()
+    await bench.go('/')
+    await bench.click('button', 'Export Skarrow 8')
+    const before = await first()
+    await bench.click('button', 'Delete Skarrow 8')
+    await bench.click('button', 'Delete Skarrow 8 for good')
+    await bench.sees('No job yet')
+    const second = await downloads(bench.page)
+    await importFile(bench, before.path)
+    await bench.click('button', 'Import it')
+    await bench.sees('Verdicts')
+    expect(await bench.value(FORCE)).toBe('700')
+    await bench.go('/')
+    await bench.click('button', 'Export Skarrow 8')
+    expect((await second()).text).toBe(before.text)
+  })
+
+  test('a broken file is refused with what is wrong and where, and nothing changes', async () => {
+    const bench = await app.open()
+    await bench.openDemo()
+    await bench.go('/')
+    const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+    const good = readFileSync(join(process.cwd(), 'src/core/formats/fixtures/job-v1.json'), 'utf8')
+    const cases: [name: string, text: string, says: string][] = [
+      ['cut.json', good.slice(0, 900), 'It looks cut short'],
+      ['newer.json', good.replace('"schemaVersion": 1', '"schemaVersion": 8'), 'made by a newer Dusk Bench'],
+      [
+        'wrong.json',
+        good.replace('"value": 512.5', '"value": "long"'),
+        'job.axes[0].dimensions.supportSpanMm.value: got "long"',
+      ],
+      ['hostile.json', good.replace('"isolate":', '"__proto__":'), 'unknown field __proto__'],
+      ['photo.json', '\u0089PNG\u0000', 'not readable as JSON'],
+    ]
+    for (const [name, text, says] of cases) {
+      const path = join(folder, name)
+      writeFileSync(path, text)
+      await importFile(bench, path)
+      await bench.sees('Nothing was imported, and nothing was changed.')
+      await bench.sees(says)
+      await bench.click('button', 'Cancel')
+      await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+    }
+    expect((await bench.page.$$('[data-job]')).length).toBe(1)
+  })
+
+  test('a file of a job that is here can stand beside it or replace it', async () => {
+    const bench = await app.open()
+    const exported = await downloads(bench.page)
+    await bench.openDemo()
+    await bench.go('/')
+    await bench.click('button', 'Export Skarrow 8')
+    const { path } = await exported()
+    await importFile(bench, path)
+    await bench.click('button', 'Keep both')
+    await bench.sees('Verdicts')
+    await bench.go('/')
+    await bench.sees('Skarrow 8 (imported)')
+    await importFile(bench, path)
+    await bench.click('button', 'Replace the one here')
+    await bench.sees('Verdicts')
+    await bench.go('/')
+    await bench.sees('Skarrow 8 (replaced)')
+  })
+})
+
+describe('storage that fails', () => {
+  test('a full disk is told with what to do; export gives what is on the screen; saving again works', async () => {
+    const bench = await app.open()
+    const exported = await downloads(bench.page)
+    await bench.openDemo()
+    await bench.page.evaluate(() => {
+      const put = IDBObjectStore.prototype.put
+      Object.assign(window, { letPut: () => void Object.assign(IDBObjectStore.prototype, { put }) })
+      IDBObjectStore.prototype.put = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+    })
+    await bench.fill(FORCE, '612')
+    await bench.sees('Not saved. The disk space for this browser is full')
+    await bench.click('button', 'Export now')
+    expect((await exported()).text).toContain('"cuttingForceN": 612')
+    await bench.page.evaluate(() => (window as unknown as { letPut: () => void }).letPut())
+    await bench.click('button', 'Save again')
+    await bench.page.waitForFunction(() => !document.body.innerText.includes('Not saved.'))
+    await bench.page.reload({ waitUntil: 'networkidle0' })
+    expect(await bench.value(FORCE)).toBe('612')
+  })
+
+  test('a browser that blocks storage is told so at the door', async () => {
+    const bench = await app.open('/', page =>
+      page.evaluateOnNewDocument(() => {
+        indexedDB.open = () => {
+          throw new DOMException('denied', 'SecurityError')
+        }
+      }),
+    )
+    await bench.sees('This browser does not let the app store anything')
+    await bench.click('button', 'New job')
+    await bench.fill('Name of the machine', 'Quay mill', null)
+    await bench.click('button', 'Start it')
+    await bench.sees('allow site data for this address')
+    expect(await bench.value('Name of the machine')).toBe('Quay mill')
+  })
+})
+
+test('the list of jobs: rename, duplicate, put away, delete and put back', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.go('/')
+  await bench.sees('X: to mend: lost motion, measured')
+  await bench.click('button', 'Rename Skarrow 8')
+  await bench.fill('Name of the job', '', null)
+  await bench.click('button', 'Rename')
+  await bench.sees('Got 0 characters. Takes 1 to 80.')
+  await bench.fill('Name of the job', 'Shed mill', 'Enter')
+  await bench.click('button', 'Duplicate Shed mill')
+  await bench.sees('Shed mill (copy)')
+  await bench.click('button', 'Put away Shed mill (copy)')
+  await bench.sees('Put away', 'section[aria-label="Put away"]')
+  await bench.click('button', 'Delete Shed mill')
+  await bench.click('button', 'Put back Shed mill')
+  await bench.find('button', 'Delete Shed mill')
+  expect(bench.errors).toEqual([])
+})
