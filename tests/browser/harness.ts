@@ -70,7 +70,7 @@ export class Bench {
   }
 
   text(selector = 'body'): Promise<string> {
-    return this.page.$eval(selector, element => (element as HTMLElement).innerText)
+    return this.page.$eval(selector, element => (element as HTMLElement).textContent)
   }
 
   /** Waits until the text of a part of the page contains something. */
