@@ -76,7 +76,8 @@ export function ensureInstalled() {
   if (existsSync(join(ROOT, 'node_modules')) && stampOf('installed') === wanted) return
   if (!matchesLock()) {
     say('Installing the packages …')
-    if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']))
+    // Not `npm ci`: it refuses a lock file that was written where the packages of other platforms could not be had.
+    if (!run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']))
       stop('The packages could not be installed: see the message above.')
   }
   setStamp('installed', wanted)

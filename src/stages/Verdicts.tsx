@@ -32,14 +32,13 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
     (checkId: string) => setOpened(before => (before === checkId ? null : checkId)),
     [],
   )
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the axis is read when it is applied, not when it is drawn
   const onApply = useCallback(
     (choice: Choice, label: string) => {
       edit(applyChoice(axisNow(), CATALOGUE, choice, label))
       setOpened(null)
       setApplied(label)
     },
-    [edit],
+    [edit, axisNow],
   )
   const onMissing = useCallback(
     (missing: NonNullable<Finding['missing']>) => onStage('part' in missing ? 'size' : 'survey'),

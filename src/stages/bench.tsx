@@ -3,6 +3,7 @@ import {
   createContext,
   type ReactNode,
   startTransition,
+  useCallback,
   useContext,
   useEffect,
   useMemo,
@@ -95,7 +96,7 @@ export const useEdit = () => useBench().session.edit
 /** The axis as it stands now, for handlers that must not render again with it. */
 export function useAxisNow(): () => Axis {
   const { session, axisId } = useBench()
-  return () => axisIn(session.getState().job, axisId)
+  return useCallback(() => axisIn(session.getState().job, axisId), [session, axisId])
 }
 
 function axisIn(job: Job | null, axisId: string): Axis {

@@ -29,7 +29,7 @@ export function printQuantity(
 export function say(value: number, kind: QuantityKind, system: UnitSystem, decimals?: number): string {
   const { figure, unit } = printQuantity(value, kind, system, decimals)
   const spaced = unit === '' || unit === '°' || unit === '%' ? unit : ` ${unit}`
-  return (Math.abs(value) < 1000 && figure.length < 5 ? figure : grouped(figure)) + spaced
+  return (figure.length < 4 ? figure : grouped(figure)) + spaced
 }
 
 /** Sets thousands apart: `12,700.5`. */

@@ -74,6 +74,7 @@ describe('printing quantities', () => {
     expect(printField(-0.00001, 'length', 'mm')).toBe('0')
     expect(say(12_700, 'length', 'mm')).toBe('12,700 mm')
     expect(say(0.125, 'share', 'mm')).toBe('12.5%')
+    expect(say(10, 'share', 'mm')).toBe('1,000%')
     expect(say(90, 'angle', 'inch')).toBe('90°')
     expect(printNumber(11_818.635)).toBe('11,818.6')
     expect(printNumber(2.5e-5)).toBe('2.500 × 10^-5')

@@ -1,13 +1,13 @@
 import { chakra } from '@chakra-ui/react'
 import { setNutFacing, setRoom } from '@/core/job/commands'
-import { ROOM, ROOM_KEYS, type RoomKey } from '@/core/job/dimensions'
+import { ROOM, ROOM_KEYS } from '@/core/job/dimensions'
 import { nutReach, travel } from '@/core/room/placement'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { Trace } from '@/core/verdicts/trace'
-import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Cell, Figures, Panel } from '@/ui/Panel'
+import { AxisField } from '../AxisField'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
 
@@ -29,7 +29,12 @@ export function RoomStage() {
       >
         <chakra.div display="grid" gap="3" data-readings>
           {ROOM_KEYS.map(key => (
-            <RoomField key={key} room={key} />
+            <AxisField
+              key={key}
+              facts={ROOM[key]}
+              select={axis => axis.room[key]}
+              command={(axis, value, mergeKey) => setRoom(axis, key, value, mergeKey)}
+            />
           ))}
           <SelectField
             label="Nut body stands towards"
@@ -44,25 +49,6 @@ export function RoomStage() {
       </Panel>
       <Budget />
     </chakra.div>
-  )
-}
-
-function RoomField({ room: key }: { room: RoomKey }) {
-  const value = useAxis(axis => axis.room[key])
-  const axisNow = useAxisNow()
-  const units = useUnits()
-  const edit = useEdit()
-  const { label, quantity, min, max } = ROOM[key]
-  return (
-    <QuantityField
-      label={label}
-      kind={quantity}
-      units={units}
-      min={min}
-      max={max}
-      value={value}
-      onValue={(next, mergeKey) => next !== null && edit(setRoom(axisNow(), key, next, mergeKey))}
-    />
   )
 }
 

@@ -7,7 +7,6 @@ import {
   type DimensionKey,
   GOAL_KEYS,
   GOALS,
-  type GoalKey,
   type Provenance,
 } from '@/core/job/dimensions'
 import { stillToMeasure } from '@/core/job/nextAction'
@@ -15,6 +14,7 @@ import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
+import { AxisField } from '../AxisField'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 
 const PROVENANCE_OPTIONS: { value: Provenance; label: string }[] = [
@@ -45,7 +45,12 @@ export function SurveyStage() {
         <Panel title="What you want from it">
           <chakra.div display="grid" gap="3">
             {GOAL_KEYS.map(key => (
-              <GoalField key={key} goal={key} />
+              <AxisField
+                key={key}
+                facts={GOALS[key]}
+                select={axis => axis.goals[key]}
+                command={(axis, value, mergeKey) => setGoal(axis, key, value, mergeKey)}
+              />
             ))}
           </chakra.div>
         </Panel>
@@ -71,10 +76,9 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const axisNow = useAxisNow()
   const { label, quantity, min, max, howTo } = DIMENSIONS[key]
   const open = provenance === 'assumed' || value === null
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the axis is read when the value comes, not when it is drawn
   const onValue = useCallback(
     (next: number | null, mergeKey: string) => edit(setDimension(axisNow(), key, next, 'measured', mergeKey)),
-    [edit, key],
+    [edit, key, axisNow],
   )
   return (
     <QuantityField
@@ -96,30 +100,6 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         onChange={next => edit(setDimension(axisNow(), key, value, next))}
       />
     </QuantityField>
-  )
-})
-
-const GoalField = memo(function GoalField({ goal: key }: { goal: GoalKey }) {
-  const value = useAxis(axis => axis.goals[key])
-  const units = useUnits()
-  const edit = useEdit()
-  const axisNow = useAxisNow()
-  const { label, quantity, min, max } = GOALS[key]
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the axis is read when the value comes, not when it is drawn
-  const onValue = useCallback(
-    (next: number | null, mergeKey: string) => next !== null && edit(setGoal(axisNow(), key, next, mergeKey)),
-    [edit, key],
-  )
-  return (
-    <QuantityField
-      label={label}
-      kind={quantity}
-      units={units}
-      min={min}
-      max={max}
-      value={value}
-      onValue={onValue}
-    />
   )
 })
 
