@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useLayoutEffect } from 'react'
 import type { Action } from '@/ui/frame/Palette'
 
 /** The key of an event as the help lists it: "Ctrl Shift Z", "Alt 3", "?". */
@@ -23,7 +23,8 @@ const typing = (target: EventTarget | null) =>
  * reading never works the app; undo in a field is the field's own.
  */
 export function useKeys(actions: Action[], active: boolean): void {
-  useEffect(() => {
+  // With the screen, not after it: the next key may come at once, and must not work on the axis before.
+  useLayoutEffect(() => {
     if (!active) return
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return

@@ -56,6 +56,7 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.sees('First tick the hold point “Switch off and isolate the machine”.')
   for (const id of ['isolate', 'clean', 'bearings', 'stop-tie', 'nut-loose']) await tick(id)
   await bench.sees('5 of 25 done')
+  await bench.sees(/Nut to its bracket\s+loose/)
   await tick('isolate')
   await bench.sees('open that one again first')
 

@@ -1,0 +1,40 @@
+// Makes docs/screenshots from the demo data: one current picture of each main view.
+import { mkdirSync } from 'node:fs'
+import { startApp, startBrowser } from '../tests/browser/server'
+
+const X = '/job/demo-skarrow-8/skarrow-x'
+const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day', scrollTo?: string][] = [
+  ['jobs', '/', 'dusk'],
+  ['survey', `${X}/survey`, 'dusk'],
+  ['size', `${X}/size`, 'dusk'],
+  ['size-torque', `${X}/size`, 'dusk', 'section[aria-label="Torque over speed"]'],
+  ['make-room', `${X}/room`, 'day'],
+  ['build', `${X}/build`, 'dusk'],
+  ['align', `${X}/align`, 'dusk', 'section[aria-label="Rounds so far"]'],
+  ['prove', `${X}/prove`, 'day'],
+  ['log', `${X}/log`, 'dusk'],
+  ['record', `${X}/record`, 'dusk'],
+]
+
+async function main() {
+  mkdirSync('docs/screenshots', { recursive: true })
+  const app = await startApp({ DUSK_DEMO: '1' })
+  const browser = await startBrowser()
+  try {
+    const page = await browser.newPage()
+    await page.goto(app.url, { waitUntil: 'networkidle0' })
+    await page.waitForSelector('[data-job]')
+    for (const [name, path, scheme, scrollTo] of VIEWS) {
+      await page.evaluate(value => localStorage.setItem('dusk-scheme', value), scheme)
+      await page.goto(app.url + path, { waitUntil: 'networkidle0' })
+      if (scrollTo) await page.$eval(scrollTo, element => element.scrollIntoView({ block: 'end' }))
+      await new Promise(done => setTimeout(done, 600))
+      await page.screenshot({ path: `docs/screenshots/${name}.png` })
+    }
+  } finally {
+    await browser.close()
+    app.stop()
+  }
+}
+
+void main()

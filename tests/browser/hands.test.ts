@@ -1,0 +1,192 @@
+import { type Bench, withApp } from './harness'
+
+const app = withApp()
+
+/** The accessible name of what has the focus. */
+const focused = (bench: Bench) =>
+  bench.page.evaluate(() => {
+    const element = document.activeElement as HTMLElement | null
+    const label = element?.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : null
+    return label ?? element?.getAttribute('aria-label') ?? element?.textContent ?? ''
+  })
+const press = async (bench: Bench, ...keys: string[]) => {
+  for (const key of keys) await bench.page.keyboard.press(key as 'Enter')
+}
+/** Tabs on until what has the focus is called so. */
+async function tabTo(bench: Bench, name: string | RegExp, most = 120) {
+  for (let i = 0; i < most; i++) {
+    await press(bench, 'Tab')
+    const now = await focused(bench)
+    if (typeof name === 'string' ? now === name : name.test(now)) return
+  }
+  throw new Error(`Tab does not reach ${name}; it is at ${await focused(bench)}`)
+}
+const alt = async (bench: Bench, digit: string) => {
+  await bench.page.keyboard.down('Alt')
+  await bench.page.keyboard.press(`Digit${digit}` as 'Digit1')
+  await bench.page.keyboard.up('Alt')
+}
+
+test('with the keyboard alone: a job from start to a first verdict, a round and a note', async () => {
+  const bench = await app.open()
+  await tabTo(bench, 'New job')
+  await press(bench, 'Enter')
+  await bench.find('textbox', 'Name of the machine')
+  await tabTo(bench, 'Name of the machine')
+  await bench.page.keyboard.type('Quay mill')
+  await press(bench, 'Enter')
+  await bench.sees('Verdicts')
+  await bench.page.waitForFunction(() => location.pathname.split('/').length === 5)
+
+  // Enter goes from reading to reading.
+  // The list of what is still to measure leads to the field.
+  await tabTo(bench, 'Travel that the ways allow')
+  await press(bench, 'Enter')
+  await bench.page.keyboard.type('410')
+  await press(bench, 'Enter')
+  expect(await focused(bench)).toBe('Between the inner faces of the bearing blocks')
+  await bench.page.keyboard.type('548')
+  await press(bench, 'Enter', 'Escape')
+
+  // Parts, by tab and Enter.
+  await alt(bench, '2')
+  await bench.sees('Parts of the drive')
+  await tabTo(bench, 'Take Ball screw 20 x 5, double nut with spacer')
+  await press(bench, 'Enter')
+  await bench.page.waitForSelector('[data-check="nut.speedValue"][data-state="holds"]')
+  await bench.page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await tabTo(bench, /^Motornot chosen yet/)
+  await press(bench, 'Enter')
+  await tabTo(bench, 'Take Stepper 57 mm frame, 2.2 N·m, 48 V')
+  await press(bench, 'Space')
+  await bench.find('button', 'Stepper 57 mm frame, 2.2 N·m, 48 V, taken; put back')
+
+  // A part on the drive line.
+  await bench.page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await tabTo(bench, /^Nut in its bracket: Ball screw 20 x 5/)
+  await press(bench, 'Enter')
+  await bench.sees('Preload as delivered', 'aside[aria-label="Sheet: Nut in its bracket"]')
+  await press(bench, 'Enter')
+
+  // Axes, undo, palette, help and note by their keys.
+  await press(bench, ']')
+  await bench.page.waitForFunction(() =>
+    document.querySelector('[aria-current="true"]')?.textContent?.startsWith('Y'),
+  )
+  await press(bench, '[')
+  await bench.page.waitForFunction(() =>
+    document.querySelector('[aria-current="true"]')?.textContent?.startsWith('X'),
+  )
+  await bench.page.keyboard.down('Control')
+  await press(bench, 'z')
+  await bench.page.keyboard.up('Control')
+  await bench.sees('Choose a motor first.')
+  await bench.page.keyboard.down('Control')
+  await press(bench, 'k')
+  await bench.page.keyboard.up('Control')
+  await bench.find('combobox', 'Find and go')
+  await bench.page.keyboard.type('Align')
+  await press(bench, 'Enter')
+  await bench.sees('First round')
+  await bench.page.keyboard.type('?')
+  await bench.sees('Help and keys', '[role=dialog]')
+  await press(bench, 'Escape')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.page.keyboard.type('n')
+  await bench.find('textbox', 'What happened')
+  await tabTo(bench, 'What happened')
+  await bench.page.keyboard.type('Ways scraped')
+  await tabTo(bench, 'Enter it')
+  await press(bench, 'Enter')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await alt(bench, '7')
+  await bench.sees('Ways scraped')
+  expect(bench.errors).toEqual([])
+})
+
+test('a gauge that types its reading and Enter works nothing but the fields', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  const before = bench.page.url()
+  await bench.page.keyboard.type('-1.234')
+  await press(bench, 'Enter')
+  expect(bench.page.url()).toBe(before)
+  expect(await bench.page.$('[role=dialog]')).toBeNull()
+})
+
+test('units switch at any time, and switching drifts nothing', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const fields = [
+    'Travel that the ways allow',
+    'Moving mass, with the heaviest work',
+    'Top speed',
+    'Lost motion accepted',
+    'Drag of gib, wipers and seals',
+  ]
+  const read = async () => Promise.all(fields.map(name => bench.value(name)))
+  const metric = await read()
+  for (let i = 0; i < 3; i++) {
+    await bench.click('button', 'Units: mm. Switch to inch')
+    await bench.find('button', 'Units: inch. Switch to mm')
+    expect(await bench.value('Travel that the ways allow')).toBe('16.2441')
+    // Going through the fields without typing changes nothing.
+    for (const name of fields) await (await bench.find('textbox', name)).focus()
+    await bench.click('button', 'Units: inch. Switch to mm')
+    await bench.find('button', 'Units: mm. Switch to inch')
+  }
+  expect(await read()).toEqual(metric)
+  await bench.click('button', 'Units: mm. Switch to inch')
+  await bench.sees(/16\.24\d* in of travel is left|16\.24 in/)
+  expect(await bench.text('aside[aria-label="Verdicts"]')).not.toMatch(/\d (mm|N|µm)\b(?!·)/)
+})
+
+test('an inch job from the start: fractions and thousandths, the other unit beside', async () => {
+  const bench = await app.open()
+  await bench.startJob('Inch lathe', 'lathe', 'inch')
+  await bench.fill('Travel that the ways allow', '19-3/4')
+  expect(await bench.value('Travel that the ways allow')).toBe('19.75')
+  await bench.sees('= 501.65 mm')
+  await bench.fill('Lost motion accepted', '2 thou')
+  expect(await bench.value('Lost motion accepted')).toBe('2')
+  await bench.sees('= 50.8 µm')
+  await bench.fill('Lost motion accepted', '0.001"')
+  expect(await bench.value('Lost motion accepted')).toBe('1')
+  await bench.fill('Thickness of the nut bracket', '18 mm')
+  expect(await bench.value('Thickness of the nut bracket')).toBe('0.7087')
+})
+
+test('what cannot be read keeps its text, says why beside the field, and changes nothing', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  for (const [typed, says] of [
+    ['12 furlongs', 'The unit “furlongs” is not known here: takes mm, cm, m, um'],
+    ['5', 'Got 5 mm. Takes 10 mm to 10,000 mm.'],
+    ['1,234', 'A comma before three digits can be read two ways'],
+  ] as const) {
+    await bench.fill('Travel that the ways allow', typed)
+    await bench.sees(says)
+    expect(await bench.value('Travel that the ways allow')).toBe(typed)
+  }
+  const field = await bench.find('textbox', 'Travel that the ways allow')
+  expect(await field.evaluate(element => element.getAttribute('aria-invalid'))).toBe('true')
+  await bench.page.keyboard.press('Escape')
+  expect(await bench.value('Travel that the ways allow')).toBe('412.6')
+})
+
+test('every figure of the demo opens to its working', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const titles = await bench.page.$$eval('button[aria-label^="Working: "]', buttons =>
+    buttons.map(button => button.getAttribute('aria-label') ?? ''),
+  )
+  expect(titles.length).toBeGreaterThanOrEqual(14)
+  await bench.click('button', 'Working: Whip of the screw')
+  await bench.sees('n = 60 lambda^2 / (2 pi L^2)', '[role=dialog]')
+  const shown = await bench.page.$$eval('[role=dialog] [data-value="allowableSpeedRpm"]', cells =>
+    cells.map(cell => cell.textContent),
+  )
+  const sentence = await bench.text('[data-check="screw.criticalSpeed"]')
+  expect(sentence.replace(/,/g, '')).toContain(String(Math.round(Number(shown[0]?.replace(/,/g, '')))))
+})

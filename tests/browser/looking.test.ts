@@ -1,0 +1,179 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Bench } from './harness'
+import { withApp } from './harness'
+
+const app = withApp()
+const AXE = readFileSync(join(process.cwd(), 'node_modules/axe-core/axe.min.js'), 'utf8')
+const STAGES = ['Survey', 'Size', 'Make room', 'Build', 'Align', 'Prove', 'Log']
+
+/** What axe finds against WCAG 2 A and AA on the page as it is. */
+async function violations(bench: Bench, view: string): Promise<string[]> {
+  // Handed over the debugging protocol, so that the page's own policy stays as strict as it is.
+  await bench.page.evaluate(AXE)
+  return bench.page.evaluate(async name => {
+    const axe = (
+      window as unknown as {
+        axe: {
+          run: (
+            context: Document,
+            options: object,
+          ) => Promise<{
+            violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[]
+          }>
+        }
+      }
+    ).axe
+    const found = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] })
+    return found.violations.flatMap(one =>
+      one.nodes.map(
+        node =>
+          `${name}: ${one.id} at ${node.target.join(' ')}: ${node.failureSummary.replace(/\s+/g, ' ').slice(0, 300)}`,
+      ),
+    )
+  }, view)
+}
+const setScheme = (bench: Bench, scheme: string) =>
+  bench.page.evaluate(value => localStorage.setItem('dusk-scheme', value), scheme)
+
+test.each(['dusk', 'day'])('axe finds nothing on any view of the %s scheme', async scheme => {
+  const bench = await app.open()
+  await setScheme(bench, scheme)
+  await bench.go('/')
+  const found = await violations(bench, 'empty list')
+  await bench.click('button', 'New job')
+  await bench.find('textbox', 'Name of the machine')
+  await bench.click('button', 'Start it')
+  await bench.sees('Got nothing. Takes a name')
+  found.push(...(await violations(bench, 'new job')))
+  await bench.click('button', 'Cancel')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.openDemo()
+  for (const stage of STAGES) {
+    await bench.stage(stage)
+    await bench.page.waitForNetworkIdle({ idleTime: 200 })
+    // Everything in sight, so that what is below the edge is looked at too.
+    await bench.page.addStyleTag({ content: '' }).catch(() => {})
+    await bench.page.evaluate(() => {
+      for (const element of document.querySelectorAll<HTMLElement>('section, article'))
+        element.style.contentVisibility = 'visible'
+    })
+    found.push(...(await violations(bench, stage)))
+  }
+  await bench.stage('Size')
+  await bench.click('button', 'Ways out: Torque of the coupler')
+  await bench.find('button', 'Apply: Jaw coupler 30 mm, set screws')
+  await bench.page.click('[data-part="nut"]')
+  found.push(...(await violations(bench, 'ways out and sheet')))
+  await bench.click('button', 'Working: Motor torque')
+  await bench.sees('Torque asked of the motor', '[role=dialog]')
+  found.push(...(await violations(bench, 'working')))
+  await bench.click('button', 'Close')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.click('button', 'Find and go (Ctrl K)')
+  await bench.find('combobox', 'Find and go')
+  found.push(...(await violations(bench, 'palette')))
+  await bench.page.keyboard.press('Escape')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.stage('Log')
+  await bench.click('link', 'Record of axis X, to print')
+  await bench.sees('Findings')
+  found.push(...(await violations(bench, 'record')))
+  expect(found).toEqual([])
+})
+
+describe('on a tablet held upright', () => {
+  test('nothing is wider than the screen, everything to touch is at least 44 px, verdicts fold under', async () => {
+    const bench = await app.open()
+    await bench.page.setViewport({ width: 820, height: 1180, hasTouch: true })
+    await bench.openDemo()
+    const found: string[] = []
+    for (const stage of STAGES) {
+      await bench.stage(stage)
+      await bench.page.waitForNetworkIdle({ idleTime: 200 })
+      found.push(
+        ...(await bench.page.evaluate(name => {
+          const small = [
+            ...document.querySelectorAll<HTMLElement>(
+              'button, input:not([type=file]):not([type=radio]):not([type=checkbox]), select, a[href], summary, label:has(input[type=checkbox]), label:has(input[type=radio])',
+            ),
+          ]
+            .filter(element => element.checkVisibility())
+            .map(element => ({ element, box: element.getBoundingClientRect() }))
+            .filter(({ box }) => box.width > 0 && box.height < 43.5)
+            .map(
+              ({ element, box }) =>
+                `${name}: ${element.tagName} ${element.textContent?.slice(0, 30) || element.getAttribute('aria-label')} is ${Math.round(box.height)} px high`,
+            )
+          const wide =
+            document.documentElement.scrollWidth > window.innerWidth
+              ? [`${name}: ${document.documentElement.scrollWidth} px wide`]
+              : []
+          return [...small, ...wide]
+        }, stage)),
+      )
+      const tops = await bench.page.evaluate(() =>
+        ['main', 'aside[aria-label="Verdicts"]'].map(
+          selector => document.querySelector(selector)?.getBoundingClientRect().top ?? 0,
+        ),
+      )
+      expect(tops[1]).toBeGreaterThan(tops[0] ?? 0)
+    }
+    expect(found).toEqual([])
+  })
+
+  test('a part is picked with a finger', async () => {
+    const bench = await app.open()
+    await bench.page.setViewport({ width: 820, height: 1180, hasTouch: true })
+    await bench.openDemo()
+    await bench.page.tap('[data-part="coupler"]')
+    await bench.sees('Slit coupler 32 mm, clamp hubs, Fennick Drives', 'aside[aria-label="Sheet: Coupler"]')
+  })
+})
+
+test('nothing leaves the machine, the policy is strict, and no view logs an error', async () => {
+  const bench = await app.open()
+  const policy = (await bench.page.goto(app.url))?.headers()['content-security-policy'] ?? ''
+  expect(policy).toContain("default-src 'none'")
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+';/)
+  expect(policy).not.toMatch(/script-src[^;]*unsafe/)
+  expect(policy).toContain("connect-src 'self'")
+  await bench.openDemo()
+  for (const stage of STAGES) {
+    await bench.stage(stage)
+    await bench.page.waitForNetworkIdle({ idleTime: 200 })
+  }
+  expect(
+    bench.requests.filter(
+      url => !url.startsWith(app.url) && !url.startsWith('data:') && !url.startsWith('blob:'),
+    ),
+  ).toEqual([])
+  expect(bench.errors).toEqual([])
+  const blocked = await bench.page.evaluate(() =>
+    fetch('http://127.0.0.2:9/').then(
+      () => 'let through',
+      () => 'blocked',
+    ),
+  )
+  expect(blocked).toBe('blocked')
+  const inline = await bench.page.evaluate(() => {
+    const script = document.createElement('script')
+    script.textContent = 'window.ranInline = true'
+    document.body.append(script)
+    return 'ranInline' in window
+  })
+  expect(inline).toBe(false)
+})
+
+test('charts load only where they are shown', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const scripts = () => bench.requests.filter(url => url.includes('.js')).length
+  await bench.stage('Build')
+  await bench.sees('Steps of the build')
+  await bench.page.waitForNetworkIdle({ idleTime: 200 })
+  const before = scripts()
+  await bench.stage('Size')
+  await bench.page.waitForSelector('.recharts-surface')
+  expect(scripts()).toBeGreaterThan(before)
+})
