@@ -43,7 +43,15 @@ export class Bench {
 
   async click(role: string, name: string) {
     const handle = await this.find(role, name)
-    await handle.evaluate(element => element.scrollIntoView({ block: 'center' }))
+    // As a hand does: bring it into sight, and wait until it stands still.
+    await handle.evaluate(async element => {
+      element.scrollIntoView({ block: 'center' })
+      const place = () => JSON.stringify(element.getBoundingClientRect())
+      for (let before = '', still = 0; still < 6; before = place()) {
+        still = place() === before ? still + 1 : 0
+        await new Promise(requestAnimationFrame)
+      }
+    })
     await handle.click()
   }
 
