@@ -78,7 +78,8 @@ export class Bench {
   }
 
   text(selector = 'body'): Promise<string> {
-    return this.page.$eval(selector, element => (element as HTMLElement).textContent)
+    // biome-ignore lint/performance/useDomNodeTextContent: what a person sees, without scripts and hidden words
+    return this.page.$eval(selector, element => (element as HTMLElement).innerText)
   }
 
   /** Waits until the text of a part of the page contains something. */

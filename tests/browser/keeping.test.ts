@@ -221,7 +221,7 @@ describe('storage that fails', () => {
     expect((await exported()).text).toContain('"cuttingForceN": 612')
     await bench.page.evaluate(() => (window as unknown as { letPut: () => void }).letPut())
     await bench.click('button', 'Save again')
-    await bench.page.waitForFunction(() => !document.body.textContent.includes('Not saved.'))
+    await bench.page.waitForFunction(() => !document.querySelector('[role=alert]'))
     await bench.page.reload({ waitUntil: 'networkidle0' })
     expect(await bench.value(FORCE)).toBe('612')
   })
