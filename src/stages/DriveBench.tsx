@@ -46,7 +46,14 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
   ) as Record<DrivePart, string>
 
   return (
-    <chakra.section aria-label="Drive line" bg="panel" borderWidth="1px" borderRadius="8px" p="2">
+    <chakra.section
+      aria-label="Drive line"
+      bg="panel"
+      borderWidth="1px"
+      borderRadius="8px"
+      p="2"
+      isolation="isolate"
+    >
       <chakra.div
         display="grid"
         gridTemplateColumns={{

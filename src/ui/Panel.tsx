@@ -14,7 +14,16 @@ export function Panel({
   children: ReactNode
 }) {
   return (
-    <chakra.section bg="panel" borderWidth="1px" borderRadius="8px" p="4" aria-label={title} minW="0">
+    // Isolated, so that the browser keeps what it drew of a sheet while another one changes.
+    <chakra.section
+      bg="panel"
+      borderWidth="1px"
+      borderRadius="8px"
+      p="4"
+      aria-label={title}
+      minW="0"
+      isolation="isolate"
+    >
       <chakra.div
         display="flex"
         flexWrap="wrap"

@@ -1,4 +1,4 @@
-import type { Browser, Page } from 'puppeteer-core'
+import type { Browser, ElementHandle, Page } from 'puppeteer-core'
 
 /** Opens the first screen of a demo job as a newcomer would. */
 async function openDemo(page: Page, url: string) {
@@ -36,60 +36,111 @@ export async function transferredScripts(browser: Browser, url: string) {
   }
 }
 
+/** What typing costs: milliseconds from a key stroke to the drawn frame with its answer, smallest first. */
+export interface TypingTimes {
+  slowdown: number
+  /** On a page that holds one field and copies it into a line of text: what this machine and browser take. */
+  emptyPageMs: number[]
+  /** From a quantity field of the demo to the verdict that follows it. */
+  benchMs: number[]
+}
+
+const VALUES = [900, 1250, 640, 880, 1075, 720, 990, 1340, 815, 930, 1180, 560, 845, 1010, 760, 1290]
+const KEY_EVERY_MS = 150
+
+/** Notes, for each key, when the frame that shows a change inside a part of the page has been drawn. */
+const watchKeys = (selector: string) => {
+  const times: number[] = []
+  Object.assign(window, { keyTimes: times })
+  let pressedAt = 0
+  window.addEventListener(
+    'keydown',
+    event => {
+      pressedAt = event.timeStamp
+    },
+    true,
+  )
+  new MutationObserver(() => {
+    const from = pressedAt
+    if (from === 0) return
+    pressedAt = 0
+    // The frame that shows the change has been drawn when a message posted from it comes back.
+    requestAnimationFrame(() => {
+      const channel = new MessageChannel()
+      channel.port1.onmessage = () => times.push(performance.now() - from)
+      channel.port2.postMessage(null)
+    })
+  }).observe(document.querySelector(selector) as Element, {
+    subtree: true,
+    childList: true,
+    characterData: true,
+  })
+}
+
+async function typeValues(page: Page, field: ElementHandle<HTMLInputElement>): Promise<number[]> {
+  await page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes.splice(0))
+  for (const value of VALUES) {
+    await field.evaluate(element => element.select())
+    for (const digit of String(value)) {
+      await page.keyboard.press(digit as '1')
+      await new Promise(done => setTimeout(done, KEY_EVERY_MS))
+    }
+  }
+  const times = await page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes)
+  return times.toSorted((a, b) => a - b)
+}
+
+const ONE_FIELD =
+  '<input id="field" oninput="document.querySelector(\'p\').textContent = this.value"><aside><p>-</p></aside>'
+
 /**
- * Times from a key stroke in a quantity field until the frame in which its verdict has changed was drawn.
+ * Times typing in the demo, and on an empty page of the same browser as the yardstick.
  *
- * @returns milliseconds, smallest first
+ * @param slowdowns how many times slower the processor is made; the first round also warms the code up
  */
-export async function keyToVerdict(browser: Browser, url: string, slowdown: number): Promise<number[]> {
+export async function typingTimes(
+  browser: Browser,
+  url: string,
+  slowdowns: number[],
+): Promise<TypingTimes[]> {
   const context = await browser.createBrowserContext()
   try {
-    const page = await context.newPage()
-    await page.setViewport({ width: 1280, height: 800 })
-    await openDemo(page, url)
-    const field = await page.waitForSelector(
-      '::-p-aria([name="Cutting force along the axis"][role="textbox"])',
-    )
-    await field?.focus()
-    await page.evaluate(() => {
-      const times: number[] = []
-      Object.assign(window, { keyTimes: times })
-      let pressedAt = 0
-      window.addEventListener(
-        'keydown',
-        event => {
-          pressedAt = event.timeStamp
-        },
-        true,
+    const bench = await context.newPage()
+    await bench.setViewport({ width: 1280, height: 800 })
+    await openDemo(bench, url)
+    // Found without the accessibility tree, which would be kept up to date at every key from then on.
+    await bench.goto(bench.url(), { waitUntil: 'networkidle0' })
+    const field = (await bench.evaluateHandle(() => {
+      const label = [...document.querySelectorAll('label')].find(
+        one => one.textContent === 'Cutting force along the axis',
       )
-      new MutationObserver(() => {
-        const from = pressedAt
-        if (from === 0) return
-        pressedAt = 0
-        // The frame that shows the change has been drawn when a message posted from it comes back.
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel()
-          channel.port1.onmessage = () => times.push(performance.now() - from)
-          channel.port2.postMessage(null)
-        })
-      }).observe(document.querySelector('aside[aria-label="Verdicts"]') as Element, {
-        subtree: true,
-        childList: true,
-        characterData: true,
-      })
-    })
-    await page.emulateCPUThrottling(slowdown)
-    for (const value of [
-      900, 1250, 640, 880, 1075, 720, 990, 1340, 815, 930, 1180, 560, 845, 1010, 760, 1290,
-    ]) {
-      await field?.evaluate(element => (element as HTMLInputElement).select())
-      for (const digit of String(value)) {
-        await page.keyboard.press(digit as '1')
-        await new Promise(done => setTimeout(done, 150))
+      return document.getElementById(label?.htmlFor ?? '') as HTMLInputElement
+    })) as ElementHandle<HTMLInputElement>
+    await bench.evaluate(watchKeys, 'aside[aria-label="Verdicts"]')
+
+    const empty = await context.newPage()
+    await empty.setViewport({ width: 1280, height: 800 })
+    await empty.setContent(ONE_FIELD)
+    const emptyField = (await empty.$('#field')) as ElementHandle<HTMLInputElement>
+    await empty.evaluate(watchKeys, 'aside')
+
+    const rounds: TypingTimes[] = []
+    for (const slowdown of slowdowns) {
+      const timed = async (page: Page, input: ElementHandle<HTMLInputElement>) => {
+        await page.bringToFront()
+        await input.focus()
+        await page.emulateCPUThrottling(slowdown)
+        const times = await typeValues(page, input)
+        await page.emulateCPUThrottling(1)
+        return times
       }
+      rounds.push({
+        slowdown,
+        emptyPageMs: await timed(empty, emptyField),
+        benchMs: await timed(bench, field),
+      })
     }
-    const times = await page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes)
-    return times.toSorted((a, b) => a - b)
+    return rounds
   } finally {
     await context.close()
   }

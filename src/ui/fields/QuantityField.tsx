@@ -68,30 +68,36 @@ export const QuantityField = memo(function QuantityField(props: Props) {
       </label>
       <div className={styles.row}>
         <div className={hideLabel ? `${styles.box} ${styles.narrow}` : styles.box}>
-          <input
-            id={id}
-            className={`${styles.input} ${styles.quantity}`}
-            data-quantity={kind}
-            type="text"
-            autoComplete="off"
-            spellCheck={false}
-            disabled={disabled}
-            value={draft.text}
-            aria-invalid={draft.message ? true : undefined}
-            aria-describedby={draft.message ? `${id}-error` : `${id}-unit`}
-            onFocus={event => {
-              draft.focus()
-              event.currentTarget.select()
-            }}
-            onChange={event => draft.type(event.currentTarget.value)}
-            onBlur={draft.leave}
-            onKeyDown={onKeyDown}
-          />
-          <span id={`${id}-unit`} className={styles.unit}>
-            {unit}
-          </span>
+          <div className={styles.well}>
+            <input
+              id={id}
+              className={`${styles.input} ${styles.quantity}`}
+              data-quantity={kind}
+              type="text"
+              autoComplete="off"
+              spellCheck={false}
+              disabled={disabled}
+              value={draft.text}
+              aria-invalid={draft.message ? true : undefined}
+              aria-describedby={draft.message ? `${id}-error` : `${id}-unit`}
+              onFocus={event => {
+                draft.focus()
+                event.currentTarget.select()
+              }}
+              onChange={event => draft.type(event.currentTarget.value)}
+              onBlur={draft.leave}
+              onKeyDown={onKeyDown}
+            />
+            <span id={`${id}-unit`} className={styles.unit}>
+              {unit}
+            </span>
+          </div>
         </div>
-        {hasOther && !hideLabel && <span className={styles.other}>{other ? `= ${other}` : ''}</span>}
+        {hasOther && !hideLabel && (
+          <span className={styles.other}>
+            <span className={styles.otherWell}>{other ? `= ${other}` : ''}</span>
+          </span>
+        )}
         {children}
       </div>
       {hint && <p className={styles.hint}>{hint}</p>}

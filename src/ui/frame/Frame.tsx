@@ -58,21 +58,18 @@ export function Frame({ header, stages, drive, verdicts, children }: Props) {
         {drive}
         {children}
       </chakra.main>
-      <chakra.aside
-        gridArea="verdicts"
-        aria-label="Verdicts"
-        minW="0"
-        p="3"
-        pl={{ lg: '0' }}
-        position={{ lg: 'sticky' }}
-        top="57px"
-        height={{ lg: 'calc(100dvh - 57px)' }}
-        overflowY={{ lg: 'auto' }}
-        // Of a size of its own, so that a verdict that grows does not lay out the rest of the page again.
-        contain={{ lg: 'strict' }}
-        willChange={{ lg: 'transform' }}
-      >
-        {verdicts}
+      <chakra.aside gridArea="verdicts" aria-label="Verdicts" minW="0" position={{ lg: 'sticky' }} top="57px">
+        <chakra.div
+          p="3"
+          pl={{ lg: '0' }}
+          height={{ lg: 'calc(100dvh - 57px)' }}
+          overflowY={{ lg: 'auto' }}
+          // Of a size of its own and no grid item, so that a verdict that grows does not lay out the page again.
+          contain={{ lg: 'strict' }}
+          willChange={{ lg: 'transform' }}
+        >
+          {verdicts}
+        </chakra.div>
       </chakra.aside>
     </chakra.div>
   )
