@@ -132,17 +132,19 @@ function align({ axis, units }: Bench): Overlay {
   const advice = judgePlane(round, 'height', spanMm, axis.goals.alignmentTargetUm)
   if (advice.kind === 'too-few') return NOTHING
   const { correctionFixedUm, correctionFarUm } = advice.line
-  const at = (um: number) => say(-um, 'smallLength', units)
+  // What must be raised stands low.
+  const stands = (correctionUm: number) =>
+    `${say(Math.abs(correctionUm), 'smallLength', units)} ${correctionUm > 0 ? 'low' : 'high'}`
   return {
     ...NOTHING,
     bend: {
       fixedUm: -correctionFixedUm,
       farUm: -correctionFarUm,
-      label: 'the screw in height, much enlarged',
+      label: 'dashed: the screw in height, much enlarged',
     },
     marks: [
-      { part: 'bearing', text: `stands ${at(correctionFixedUm)}` },
-      { part: 'far', text: `stands ${at(correctionFarUm)}` },
+      { part: 'bearing', text: stands(correctionFixedUm) },
+      { part: 'far', text: stands(correctionFarUm) },
     ],
   }
 }
@@ -162,7 +164,7 @@ function prove({ axis, units, evaluation }: Bench): Overlay {
         .filter(({ um }) => um >= SMALLEST_SHOWN_UM)
         .map(cause => ({
           part: cause.subject,
-          text: `${say(cause.um, 'smallLength', units)} reckoned`,
+          text: `${cause.label.toLowerCase()} ${say(cause.um, 'smallLength', units)}`,
         })),
       ...(worst
         ? [

@@ -59,7 +59,12 @@ function copyOf({ job, entries, history }: JobFile, name: string): JobFile {
   return {
     format: 'dusk-bench-job',
     job: { ...job, id, name: name.slice(0, 80) },
-    entries: entries.map(entry => ({ ...entry, id: renamed.get(entry.id) ?? newId(), jobId: id })),
+    entries: entries.map(entry => ({
+      ...entry,
+      id: renamed.get(entry.id) ?? newId(),
+      jobId: id,
+      closes: entry.closes && (renamed.get(entry.closes) ?? entry.closes),
+    })),
     history: history.map(change => ({
       ...change,
       id: newId(),

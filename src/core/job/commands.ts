@@ -11,7 +11,7 @@ import {
   type RoomKey,
 } from './dimensions'
 import type { Command } from './edit'
-import type { Axis, Job, PartKind } from './types'
+import type { Axis, Job, LogEntry, PartKind } from './types'
 
 /** The axis of a draft that a command works on. */
 export function axisOf(job: Job, axisId: string): Axis {
@@ -166,6 +166,18 @@ export const addNote = (axisId: string | null, text: string, kind: 'note' | 'fix
   label: kind === 'fix' ? 'Temporary fix noted' : 'Note',
   run: () => {},
   entry: { axisId, kind, text },
+})
+
+/** Ends a temporary fix: the line of its beginning stays, and one of its end comes after it. */
+export const mendFix = (fix: LogEntry): Command => ({
+  label: 'Temporary fix mended',
+  run: () => {},
+  entry: {
+    axisId: fix.axisId,
+    kind: 'mended',
+    text: `Mended for good: ${fix.text}`.slice(0, 4000),
+    closes: fix.id,
+  },
 })
 
 export const deleteEntry = (entryId: string): Command => ({

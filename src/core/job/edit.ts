@@ -12,7 +12,7 @@ export interface Command {
   mergeKey?: string
   run: (job: Job) => void
   /** A line for the log. */
-  entry?: Pick<LogEntry, 'axisId' | 'kind' | 'text'>
+  entry?: Pick<LogEntry, 'axisId' | 'kind' | 'text'> & Partial<Pick<LogEntry, 'closes'>>
   /** Lines of the log that this edit deletes. */
   hides?: string[]
 }
@@ -46,7 +46,7 @@ export function runCommand(
     command.run(draft)
   })
   const entry = command.entry
-    ? { id: `${stamp.id}e`, jobId: job.id, at: stamp.at, hidden: false, ...command.entry }
+    ? { id: `${stamp.id}e`, jobId: job.id, at: stamp.at, closes: null, hidden: false, ...command.entry }
     : null
   return {
     job: next,

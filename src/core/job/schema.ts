@@ -143,6 +143,7 @@ export const entrySchema = shape({
   at: moment(),
   kind: oneOf(ENTRY_KINDS),
   text: text(4000),
+  closes: textOrNull(40),
   hidden: yesNo(),
 })
 

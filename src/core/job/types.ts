@@ -74,7 +74,7 @@ export interface Job {
   axes: Axis[]
 }
 
-export const ENTRY_KINDS = ['note', 'part', 'step', 'round', 'test', 'fix', 'job'] as const
+export const ENTRY_KINDS = ['note', 'part', 'step', 'round', 'test', 'fix', 'mended', 'job'] as const
 /** A dated line of the log. A hidden one was taken back by an undo or deleted. */
 export interface LogEntry {
   id: string
@@ -84,5 +84,7 @@ export interface LogEntry {
   at: string
   kind: (typeof ENTRY_KINDS)[number]
   text: string
+  /** The temporary fix that this line ends, by its id. */
+  closes: string | null
   hidden: boolean
 }

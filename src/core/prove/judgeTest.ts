@@ -82,6 +82,21 @@ export function judgeTest(test: ReversalTest, targetUm: number) {
   )
 }
 
+/**
+ * How much of a measured reversal the parts do not account for.
+ *
+ * @param reckonedUm the lost motion that the parts should have
+ * @returns the rest, and whether it is more than the noise of the readings
+ * @example unexplained({ reversalUm: 43.6, standardUncertaintyUm: 0.85 }, 9.3) // { um: 34.3, counts: true }
+ */
+export function unexplained(
+  figures: { reversalUm: number; standardUncertaintyUm: number },
+  reckonedUm: number,
+) {
+  const um = Math.abs(figures.reversalUm) - reckonedUm
+  return { um, counts: um > 2 * figures.standardUncertaintyUm }
+}
+
 /** Before against after at one place, or between the worst places where no place was read in both tests. */
 export interface Comparison {
   positionMm: number | null

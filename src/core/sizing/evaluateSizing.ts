@@ -335,7 +335,9 @@ export function torqueCurve(t: Trace, wantedMargin: number): TorquePoint[] {
   const cutting = cuttingSpeedRpm(t)
   const cornersRpm = (t.part('motor').curve ?? []).map(point => point.speedRpm)
   const endRpm = top * 1.35
-  const speeds = [...Array.from({ length: 28 }, (_, i) => (endRpm * i) / 27), ...cornersRpm, top, cutting]
+  // A hair beyond the cutting speed the cutting ends, so that the curve steps there and does not slope.
+  const ends = [cutting, cutting + endRpm * 1e-4, top]
+  const speeds = [...Array.from({ length: 28 }, (_, i) => (endRpm * i) / 27), ...cornersRpm, ...ends]
   return [...new Set(speeds)]
     .filter(rpm => rpm <= endRpm)
     .toSorted((a, b) => a - b)

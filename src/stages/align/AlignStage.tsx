@@ -22,6 +22,7 @@ import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useAxis, useEdit, useEvaluation, useSettledAxis, useUnits, whole } from '../bench'
+import { WorkingButton } from '../WorkingButton'
 import { AlignReadings } from './AlignReadings'
 
 const RoundsChart = dynamic(() => import('./RoundsChart').then(module => module.RoundsChart), {
@@ -163,7 +164,10 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
           <chakra.div key={finding.checkId} bg="raised" borderRadius="6px" p="3">
             <chakra.div display="flex" justifyContent="space-between" gap="2" flexWrap="wrap">
               <chakra.strong>{finding.title}</chakra.strong>
-              <StateMark state={finding.state} />
+              <chakra.span display="inline-flex" gap="3" alignItems="center">
+                <WorkingButton checkId={finding.checkId} of={finding.title.toLowerCase()} />
+                <StateMark state={finding.state} />
+              </chakra.span>
             </chakra.div>
             <p>{finding.sentence}</p>
           </chakra.div>

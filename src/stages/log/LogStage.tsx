@@ -1,7 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import { Trash2 } from 'lucide-react'
-import { deleteEntry } from '@/core/job/commands'
+import type { ReactNode } from 'react'
+import { deleteEntry, mendFix } from '@/core/job/commands'
+import { linesOfAxis, openFixes } from '@/core/job/logLines'
 import type { LogEntry } from '@/core/job/types'
 import { useEntries } from '@/store/hooks'
 import { Button, LinkButton } from '@/ui/controls'
@@ -17,6 +19,7 @@ const KIND_WORDS: Record<LogEntry['kind'], string> = {
   round: 'alignment',
   test: 'test',
   fix: 'temporary fix',
+  mended: 'fix mended',
   job: 'job',
 }
 
@@ -27,10 +30,8 @@ export function LogStage() {
   const jobId = useJob(job => job.id)
   const entries = useEntries(jobId)
   const edit = useEdit()
-  const own = (entries ?? []).filter(
-    entry => !entry.hidden && (entry.axisId === axisId || entry.axisId === null),
-  )
-  const fixes = own.filter(({ kind }) => kind === 'fix')
+  const own = linesOfAxis(entries ?? [], axisId)
+  const fixes = openFixes(own)
   return (
     <>
       <Panel
@@ -45,9 +46,18 @@ export function LogStage() {
       </Panel>
       <Panel
         title={`Temporary fixes still open: ${fixes.length}`}
-        note="Delete one when the proper part is in; the deletion can be undone."
+        note="Foil, printed strips, a nut the wrong way round: noted here until the proper part is in."
       >
-        {fixes.length > 0 && <Entries entries={fixes} onDelete={id => edit(deleteEntry(id))} />}
+        {fixes.length > 0 && (
+          <Entries
+            entries={fixes}
+            action={fix => (
+              <Button aria-label={`Mended: ${fix.text}`} onClick={() => edit(mendFix(fix))}>
+                Mended
+              </Button>
+            )}
+          />
+        )}
       </Panel>
       <Panel title="What happened">
         {own.length === 0 ? (
@@ -55,14 +65,28 @@ export function LogStage() {
             Nothing yet. Parts chosen, steps ticked, rounds and tests enter themselves here.
           </chakra.p>
         ) : (
-          <Entries entries={own.toReversed()} onDelete={id => edit(deleteEntry(id))} />
+          <Entries
+            entries={own.toReversed()}
+            action={entry =>
+              (entry.kind === 'note' || entry.kind === 'fix') && (
+                <Button
+                  variant="quiet"
+                  px="2"
+                  aria-label={`Delete: ${entry.text}`}
+                  onClick={() => edit(deleteEntry(entry.id))}
+                >
+                  <Trash2 size={16} aria-hidden />
+                </Button>
+              )
+            }
+          />
         )}
       </Panel>
     </>
   )
 }
 
-function Entries({ entries, onDelete }: { entries: LogEntry[]; onDelete: (id: string) => void }) {
+function Entries({ entries, action }: { entries: LogEntry[]; action: (entry: LogEntry) => ReactNode }) {
   return (
     <chakra.ul display="grid">
       {entries.map(entry => (
@@ -83,18 +107,7 @@ function Entries({ entries, onDelete }: { entries: LogEntry[]; onDelete: (id: st
           <chakra.span gridColumn={{ base: '1 / 2', md: 'auto' }} overflowWrap="anywhere">
             {entry.text}
           </chakra.span>
-          {entry.kind === 'note' || entry.kind === 'fix' ? (
-            <Button
-              variant="quiet"
-              px="2"
-              aria-label={`Delete: ${entry.text}`}
-              onClick={() => onDelete(entry.id)}
-            >
-              <Trash2 size={16} aria-hidden />
-            </Button>
-          ) : (
-            <span />
-          )}
+          <span>{action(entry)}</span>
         </chakra.li>
       ))}
     </chakra.ul>

@@ -11,8 +11,10 @@ import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useAxis, useEdit, useEvaluation, useUnits, whole } from '../bench'
+import { WorkingButton } from '../WorkingButton'
 import { Comparison } from './Comparison'
 import { ReversalStationCard } from './ReversalStationCard'
+import { Unexplained } from './Unexplained'
 
 const HOW_TO =
   'Indicator on the head, tip on the table. Go past the place from below, come back up to it, read; then past it from above and back down, read. Five times from either side, at two or more places.'
@@ -135,8 +137,12 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
     >
       {verdict && (
         <chakra.div bg="raised" borderRadius="6px" p="3" mb="3">
-          <StateMark state={verdict.state} />
+          <chakra.div display="flex" justifyContent="space-between" gap="2">
+            <StateMark state={verdict.state} />
+            <WorkingButton checkId={verdict.checkId} of="the measured lost motion" />
+          </chakra.div>
           <p>{verdict.sentence}</p>
+          <Unexplained axis={axis} test={test} units={units} />
         </chakra.div>
       )}
       <chakra.div display="grid" gap="3">

@@ -3,6 +3,7 @@ import { format } from 'date-fns'
 import { worstCorrectionUm } from '@/core/align/judgeRound'
 import { procedure } from '@/core/build/procedure'
 import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '@/core/job/dimensions'
+import { linesOfAxis, openFixes } from '@/core/job/logLines'
 import { PART_KINDS } from '@/core/job/types'
 import { stationReversal } from '@/core/prove/judgeTest'
 import { CATALOGUE } from '@/core/sizing/parts'
@@ -22,8 +23,8 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
   const units = useUnits()
   const { findings } = useEvaluation()
   const entries = useEntries(job.id) ?? []
-  const own = entries.filter(entry => !entry.hidden && (entry.axisId === axis.id || entry.axisId === null))
-  const fixes = own.filter(({ kind }) => kind === 'fix')
+  const own = linesOfAxis(entries, axis.id)
+  const fixes = openFixes(own)
   const steps = procedure(axis, CATALOGUE, units) ?? []
   const open = steps.filter(step => !axis.ticks[step.id])
   return (

@@ -10,6 +10,7 @@ import { Cell, Figures, Panel } from '@/ui/Panel'
 import { AxisField } from '../AxisField'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
+import { WorkingButton } from '../WorkingButton'
 
 /** Does it fit, and what travel is left? */
 export function RoomStage() {
@@ -84,7 +85,7 @@ function Budget() {
     ['Lost', value.lostMm, ''],
   ]
   return (
-    <Panel title="Travel budget">
+    <Panel title="Travel budget" action={<WorkingButton checkId="room.travel" of="the travel budget" />}>
       <chakra.table width="100%" fontSize="15px">
         <tbody>
           {lines.map(([label, mm, sign]) => (

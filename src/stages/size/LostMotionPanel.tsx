@@ -7,6 +7,7 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { Trace } from '@/core/verdicts/trace'
 import { Cell, Figures, Panel } from '@/ui/Panel'
 import { known } from '../known'
+import { WorkingButton } from '../WorkingButton'
 
 /** The lost-motion budget by cause, largest first, each against the target. */
 export function LostMotionPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {
@@ -16,6 +17,7 @@ export function LostMotionPanel({ axis, units }: { axis: Axis; units: UnitSystem
     <Panel
       title="Lost motion by cause"
       note="More preload or a tighter gib takes play away and adds friction: both are in here."
+      action={<WorkingButton checkId="axis.lostMotion" of="the lost motion" />}
     >
       {budget.value ? (
         <chakra.table width="100%" fontSize="14px">

@@ -10,6 +10,7 @@ import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
+import { WorkingButton } from '../WorkingButton'
 import { LostMotionPanel } from './LostMotionPanel'
 import { PartTable } from './PartTable'
 import { partRows } from './partRows'
@@ -96,6 +97,7 @@ export function SizeStage() {
       <Panel
         title="Torque over speed"
         note="What the motor gives, what the axis asks of it, and what it should have in hand."
+        action={<WorkingButton checkId="motor.torqueMargin" of="the motor torque" />}
       >
         <TorqueChart axis={axis} units={units} />
       </Panel>

@@ -51,7 +51,7 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
   const heightMm = line.topMm - line.bottomMm
   const scale = Math.min((widthPx - 16) / lengthMm, 150 / heightMm)
   const top = rows * MARK_ROW_PX + 10
-  const bottom = spans.length * SPAN_ROW_PX + 6
+  const bottom = (spans.length + (bend ? 1 : 0)) * SPAN_ROW_PX + 6
   const heightPx = heightMm * scale + top + bottom
   const left = (widthPx - lengthMm * scale) / 2
   const x = (mm: number) => left + (mm - line.leftMm) * scale
@@ -96,7 +96,9 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
             strokeWidth={0.7}
             pointerEvents="none"
           />
-          {bend && <BendLine bend={bend} from={x(0)} to={x(line.spanMm)} y={y(0)} />}
+          {bend && (
+            <BendLine bend={bend} from={x(0)} to={x(line.spanMm)} y={y(0)} labelY={heightPx - bottom + 16} />
+          )}
           {placed.map(mark => (
             <line
               key={mark.part + mark.text}
@@ -245,7 +247,15 @@ function SpanLine({ span, x, y }: { span: Span; x: (mm: number) => number; y: nu
 /** Enlarged so that the worst block stands a finger's width off. */
 const BEND_PX = 22
 
-function BendLine({ bend, from, to, y }: { bend: Bend; from: number; to: number; y: number }) {
+interface BendProps {
+  bend: Bend
+  from: number
+  to: number
+  y: number
+  labelY: number
+}
+
+function BendLine({ bend, from, to, y, labelY }: BendProps) {
   const largest = Math.max(Math.abs(bend.fixedUm), Math.abs(bend.farUm), 1)
   const offset = (um: number) => (-um / largest) * BEND_PX
   return (
@@ -259,7 +269,7 @@ function BendLine({ bend, from, to, y }: { bend: Bend; from: number; to: number;
         strokeWidth={2.5}
         strokeDasharray="8 5"
       />
-      <text x={(from + to) / 2} y={y - BEND_PX - 6} fontSize={13} textAnchor="middle" fill={color('lamp')}>
+      <text x={(from + to) / 2} y={labelY} fontSize={13} textAnchor="middle" fill={color('lamp')}>
         {bend.label}
       </text>
     </g>

@@ -30,7 +30,9 @@ interface Props extends VerdictActions {
 /** One verdict: its state, its sentence, what it rests on, its working and its ways out. */
 export const VerdictCard = memo(function VerdictCard({ finding, units, open, ways, ...actions }: Props) {
   const { state, title, sentence, figure, limit, use, restsOn } = finding
-  const assumed = restsOn.filter(({ provenance }) => provenance === 'assumed')
+  // A verdict that is not known yet rests on nothing yet.
+  const known = finding.missing === null
+  const assumed = known ? restsOn.filter(({ provenance }) => provenance === 'assumed') : []
   return (
     <article
       aria-label={`${title}: ${STATE_WORDS[state]}`}
@@ -60,7 +62,7 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, way
           checkId={finding.checkId}
           title={title}
           state={state}
-          hasWorking={finding.because.length > 0}
+          hasWorking={known && finding.because.length > 0}
           missing={finding.missing}
           open={open}
           {...actions}

@@ -234,7 +234,7 @@ const lines: [at: string, axisId: string | null, kind: LogEntry['kind'], text: s
     '2026-11-14T10:05:00.000Z',
     'skarrow-x',
     'test',
-    'Reversal “As first built”: 45 µm, three times what was reckoned. Cause not found yet.',
+    'Reversal “As first built”: 45 µm, five times what the parts account for. Cause not found yet.',
   ],
 ]
 
@@ -248,6 +248,7 @@ export const skarrow = (): { job: Job; entries: LogEntry[] } => ({
     at,
     kind,
     text,
+    closes: null,
     hidden: false,
   })),
 })

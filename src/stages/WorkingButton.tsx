@@ -1,0 +1,20 @@
+import { useState } from 'react'
+import { Button } from '@/ui/controls'
+import { WorkingPanel } from '@/ui/working/WorkingPanel'
+import { evaluationOf, useSettledAxis, useUnits } from './bench'
+
+/** Opens the working behind a figure of the stage; not there while the figure cannot be had. */
+export function WorkingButton({ checkId, of }: { checkId: string; of: string }) {
+  const { findings, figures } = evaluationOf(useSettledAxis(), useUnits())
+  const [open, setOpen] = useState(false)
+  const finding = findings.find(one => one.checkId === checkId)
+  if (!finding || finding.because.length === 0) return null
+  return (
+    <>
+      <Button variant="quiet" aria-label={`Working of ${of}`} onClick={() => setOpen(true)}>
+        Working
+      </Button>
+      {open && <WorkingPanel finding={finding} figures={figures} onClose={() => setOpen(false)} />}
+    </>
+  )
+}

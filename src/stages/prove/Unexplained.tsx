@@ -1,0 +1,25 @@
+import type { Axis, ReversalTest } from '@/core/job/types'
+import { unexplained, worstStation } from '@/core/prove/judgeTest'
+import { lostMotionBudget } from '@/core/sizing/evaluateSizing'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import { Trace } from '@/core/verdicts/trace'
+import { known } from '../known'
+
+/** Measured against what the parts should lose: whether there is a fault to look for. */
+export function Unexplained({ axis, test, units }: { axis: Axis; test: ReversalTest; units: UnitSystem }) {
+  const worst = worstStation(test)
+  const budget = known(() => lostMotionBudget(new Trace(axis, CATALOGUE)))
+  if (!worst || !budget.value) return null
+  const small = (um: number) => say(um, 'smallLength', units)
+  const { totalUm } = budget.value
+  const rest = unexplained(worst.figures, totalUm)
+  return (
+    <p>
+      {rest.counts
+        ? `The parts account for ${small(totalUm)} of it. The other ${small(rest.um)} are a fault to find: try the nut screws, the block screws, the bearing locknut and the coupler hubs with the indicator on each in turn, then the gib.`
+        : `The parts account for ${small(totalUm)}: no fault shows beyond them.`}
+    </p>
+  )
+}
