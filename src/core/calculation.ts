@@ -1,3 +1,4 @@
+import { InputError } from './inputError'
 import { checkAll, type InputsOf, type OutputsOf, type Specs } from './spec'
 
 /** What the registry knows of a calculation: enough for the working panel, the shell and a reference page. */
@@ -36,7 +37,16 @@ export function calculation<const I extends Specs, const O extends Specs>(
 ): Calculation<InputsOf<I>, OutputsOf<O>> {
   const checked = (inputs: InputsOf<I>) => {
     checkAll(facts.inputs, inputs as Record<string, unknown>)
-    return facts.compute(inputs)
+    const outputs = facts.compute(inputs)
+    refuseEndless(outputs)
+    return outputs
   }
   return Object.assign(checked, facts)
+}
+
+/** Inputs can be within their ranges one by one and yet too far apart to give a figure. */
+function refuseEndless(outputs: object): void {
+  for (const [name, value] of Object.entries(outputs))
+    if (typeof value === 'number' && !Number.isFinite(value))
+      throw new InputError(name, value, 'inputs that are less far apart')
 }

@@ -46,10 +46,13 @@ function beam(diameterMm: number, lengthMm: number, ends: ScrewEnds, elements: n
   for (let element = 0; element < elements; element++)
     for (let i = 0; i < 4; i++)
       for (let j = 0; j < 4; j++) {
-        const [row, column] = [2 * element + i, 2 * element + j]
-        ;(stiffness[row] as number[])[column] += k[i]?.[j] ?? 0
-        ;(mass[row] as number[])[column] += m[i]?.[j] ?? 0
-        ;(load[row] as number[])[column] += g[i]?.[j] ?? 0
+        const add = (matrix: Matrix, value = 0) => {
+          const row = matrix[2 * element + i] as number[]
+          row[2 * element + j] = (row[2 * element + j] ?? 0) + value
+        }
+        add(stiffness, k[i]?.[j])
+        add(mass, m[i]?.[j])
+        add(load, g[i]?.[j])
       }
   const last = size - 2
   const held: Record<ScrewEnds, number[]> = {

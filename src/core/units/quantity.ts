@@ -90,7 +90,17 @@ export const QUANTITIES = {
   torque: {
     mm: { unit: 'N·m', perUnit: 1, decimals: 2 },
     inch: { unit: 'lbf·in', perUnit: 0.1129848290276167, decimals: 1 },
-    accepts: { nm: 1, lbf·in: 0.1129848290276167, 'lbf in': 0.1129848290276167 },
+    accepts: {
+      n·m: 1,
+      'n m': 1,
+      nm: 1,
+      'n cm': 0.01,
+      ncm: 0.01,
+      lbf·in: 0.1129848290276167,
+      'lbf in': 0.1129848290276167,
+      'in lb': 0.1129848290276167,
+      'oz in': 0.1129848290276167 / 16,
+    },
   },
   /** Base: deg. */
   angle: { ...same('°', 2), accepts: { deg: 1, '°': 1 } },
