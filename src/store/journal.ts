@@ -12,9 +12,11 @@ const PREFIX = 'dusk-journal:'
 const tab = newId()
 const key = PREFIX + tab
 
+/** Not everywhere: a page from another machine of the shop has no secure context, and no locks with it. */
+const locks = typeof navigator === 'undefined' ? undefined : navigator.locks
+
 // Held while this tab lives, so that another one does not take over what it is about to save.
-if (typeof navigator !== 'undefined' && navigator.locks)
-  void navigator.locks.request(key, () => new Promise(() => {}))
+void locks?.request(key, () => new Promise(() => {}))
 
 /**
  * Notes what is not saved yet where a closing tab cannot lose it: local storage is written at once, while a
@@ -32,8 +34,7 @@ export function writeJournal(pending: Pending[]): void {
 /** Takes over what tabs left behind that were closed before they could save. */
 export async function takeLeftovers(): Promise<Pending[]> {
   try {
-    const held = navigator.locks ? (await navigator.locks.query()).held : []
-    const alive = new Set(held?.map(lock => lock.name))
+    const alive = new Set((await locks?.query())?.held?.map(lock => lock.name))
     const left = Object.keys(localStorage).filter(
       name => name.startsWith(PREFIX) && name !== key && !alive.has(name),
     )

@@ -102,6 +102,11 @@ export class Bench {
       .catch(() => null)
   }
 
+  /** Waits until a verdict is in a state. */
+  async becomes(checkId: string, state: string) {
+    await this.page.waitForSelector(`[data-check="${checkId}"][data-state="${state}"]`, { timeout: 10_000 })
+  }
+
   async isSaved() {
     await this.page.waitForSelector('[data-saved="yes"]', { timeout: 10_000 })
   }

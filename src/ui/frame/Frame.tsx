@@ -58,7 +58,14 @@ export function Frame({ header, stages, drive, verdicts, children }: Props) {
         {drive}
         {children}
       </chakra.main>
-      <chakra.aside gridArea="verdicts" aria-label="Verdicts" minW="0" position={{ lg: 'sticky' }} top="57px">
+      <chakra.aside
+        gridArea="verdicts"
+        aria-label="Verdicts"
+        minW="0"
+        position={{ lg: 'sticky' }}
+        top="57px"
+        alignSelf={{ lg: 'start' }}
+      >
         <chakra.div
           p="3"
           pl={{ lg: '0' }}

@@ -1,0 +1,230 @@
+import 'fake-indexeddb/auto'
+import { addNote, renameJob, setDimension, setGoal } from '@/core/job/commands'
+import { skarrow } from '@/core/job/demo/skarrow'
+import { runCommand } from '@/core/job/edit'
+import { newId } from '@/core/job/id'
+import type { Axis, Job } from '@/core/job/types'
+import { commitChange } from './commit'
+import { DuskDatabase } from './database'
+import { createJob, deleteJob, putBack } from './jobs'
+import { takeLeftovers, writeJournal } from './journal'
+import { describeProblem } from './problem'
+import { JobSession } from './session'
+
+// Node clones into objects of another realm, whose constructors are not those that the tests see.
+globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
+
+/** As much of local storage as the journal needs. */
+function fakeStorage() {
+  const store: Record<string, string> = {}
+  const hidden = (value: unknown) => ({ value, enumerable: false })
+  return Object.defineProperties(store, {
+    getItem: hidden((key: string) => store[key] ?? null),
+    setItem: hidden((key: string, value: string) => {
+      store[key] = value
+    }),
+    removeItem: hidden((key: string) => {
+      delete store[key]
+    }),
+  }) as unknown as Storage
+}
+
+let db: DuskDatabase
+let job: Job
+const sessions: (() => void)[] = []
+const X = () => job.axes[0] as Axis
+
+beforeEach(async () => {
+  Object.assign(globalThis, { localStorage: fakeStorage() })
+  db = new DuskDatabase(`session-${newId()}`)
+  job = skarrow().job
+  await createJob(db, job)
+})
+afterEach(async () => {
+  for (const stop of sessions.splice(0)) stop()
+  await new Promise(done => setTimeout(done, 20))
+  await db.delete()
+})
+
+const until = async (fine: () => boolean | Promise<boolean>) => {
+  for (let i = 0; i < 300 && !(await fine()); i++) await new Promise(done => setTimeout(done, 10))
+  expect(await fine()).toBe(true)
+}
+async function open() {
+  const session = new JobSession(db, job.id)
+  sessions.push(session.subscribe(() => {}))
+  await until(() => session.getState().status === 'ready')
+  return session
+}
+const stored = async () => (await db.jobs.get(job.id))?.job.axes[0]?.goals
+
+describe('typing', () => {
+  test('shows at once, is saved when it rests, and is one line of the history', async () => {
+    const session = await open()
+    for (const value of [9, 95, 950]) session.edit(setGoal(X(), 'cuttingForceN', value, 'visit-1'))
+    expect(session.getState().job?.axes[0]?.goals.cuttingForceN).toBe(950)
+    expect(session.isTyping).toBe(true)
+    expect((await stored())?.cuttingForceN).toBe(850)
+    await until(async () => (await stored())?.cuttingForceN === 950)
+    expect(await db.history.count()).toBe(1)
+  })
+
+  test('an edit that is no typing takes what was typed before it along, in order', async () => {
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 950, 'visit-1'))
+    session.edit(renameJob('Shed mill'))
+    expect(session.isTyping).toBe(false)
+    await until(async () => (await db.history.count()) === 2)
+    const labels = (await db.history.toArray()).map(({ label }) => label)
+    expect(labels).toEqual(['Cutting force along the axis, axis X', 'Name of the job'])
+  })
+
+  test('an edit that changes nothing is not saved', async () => {
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 850))
+    expect(session.getState().saving).toBe(false)
+    expect(await db.history.count()).toBe(0)
+  })
+})
+
+describe('the journal', () => {
+  const change = (value: number) => ({
+    ...runCommand(job, setGoal(X(), 'cuttingForceN', value), { id: newId(), at: '2026-11-25T08:00:00.000Z' }),
+  })
+
+  test('what a closed tab left behind is saved by the next one, once', async () => {
+    const left = change(777)
+    localStorage.setItem(
+      'dusk-journal:closed-tab',
+      JSON.stringify([{ change: left.change, entry: left.entry }]),
+    )
+    const session = await open()
+    expect(session.getState().job?.axes[0]?.goals.cuttingForceN).toBe(777)
+    expect((await stored())?.cuttingForceN).toBe(777)
+    expect(Object.keys(localStorage)).toEqual([])
+    expect(await takeLeftovers()).toEqual([])
+  })
+
+  test('what is waiting is written down, and taken out when it is saved', async () => {
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 640, 'visit-1'))
+    await until(() => Object.keys(localStorage).length === 1)
+    expect(Object.values(localStorage).join()).toContain('640')
+    await until(async () => (await stored())?.cuttingForceN === 640)
+    await until(() => Object.keys(localStorage).length === 0)
+  })
+
+  test('a journal that cannot be read, or written, stops nothing', async () => {
+    localStorage.setItem('dusk-journal:broken', '{not json')
+    expect(await takeLeftovers()).toEqual([])
+    Object.assign(globalThis, {
+      localStorage: {
+        setItem: () => {
+          throw new DOMException('full', 'QuotaExceededError')
+        },
+      },
+    })
+    expect(() => writeJournal([{ change: change(1).change, entry: null }])).not.toThrow()
+  })
+})
+
+describe('two tabs', () => {
+  /** Saves a change as another tab would that has seen the job as it is here. */
+  const elsewhere = async (value: number) => {
+    const { change, entry } = runCommand(job, setGoal(X(), 'cuttingForceN', value), {
+      id: newId(),
+      at: new Date().toISOString(),
+    })
+    await commitChange(db, change, entry)
+  }
+
+  test('the later edit of one field does not win in silence: it is shown, and the builder decides', async () => {
+    const session = await open()
+    // Both type at once: neither has seen the other.
+    session.edit(setGoal(X(), 'cuttingForceN', 600, 'visit-1'))
+    await elsewhere(700)
+    await until(() => session.getState().conflict !== null)
+    expect(session.getState().conflict?.message).toBe(
+      'Another tab changed this first: Cutting force along the axis, axis X.',
+    )
+    expect((await stored())?.cuttingForceN).toBe(700)
+    await until(() => session.getState().job?.axes[0]?.goals.cuttingForceN === 700)
+    session.insist()
+    await until(async () => (await stored())?.cuttingForceN === 600)
+    expect(session.getState().conflict).toBeNull()
+  })
+
+  test('giving way keeps what the other tab saved', async () => {
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 600, 'visit-1'))
+    await elsewhere(700)
+    await until(() => session.getState().conflict !== null)
+    session.giveWay()
+    expect(session.getState().conflict).toBeNull()
+    await new Promise(done => setTimeout(done, 50))
+    expect((await stored())?.cuttingForceN).toBe(700)
+  })
+
+  test('edits of different fields both stand', async () => {
+    const session = await open()
+    session.edit(setDimension(X(), 'movingMassKg', 71, 'measured', 'visit-1'))
+    await elsewhere(700)
+    await until(async () => {
+      const row = await db.jobs.get(job.id)
+      return row?.job.axes[0]?.dimensions.movingMassKg.value === 71
+    })
+    expect((await stored())?.cuttingForceN).toBe(700)
+    expect(session.getState().conflict).toBeNull()
+  })
+
+  test('a job that is deleted elsewhere is missing here, and back when it is put back', async () => {
+    const session = await open()
+    await deleteJob(db, job.id)
+    await until(() => session.getState().status === 'missing')
+    await putBack(db, job.id)
+    await until(() => session.getState().status === 'ready')
+  })
+
+  test('an edit of a deleted job is not lost: it says so, and saves when the job is back', async () => {
+    const session = await open()
+    await db.jobs.update(job.id, { deletedAt: '2026-11-25T08:00:00.000Z' })
+    session.edit(addNote(X().id, 'Ways scraped', 'note'))
+    await until(() => session.getState().problem !== null)
+    expect(session.getState().problem?.title).toBe('This job was deleted in another tab')
+    await putBack(db, job.id)
+    session.retry()
+    await until(async () => (await db.entries.where('jobId').equals(job.id).count()) === 1)
+    await until(() => session.getState().problem === null)
+  })
+})
+
+describe('what went wrong is said in words, with what to do', () => {
+  test.each<[string, unknown, string, RegExp]>([
+    [
+      'full',
+      new DOMException('', 'QuotaExceededError'),
+      'The disk space for this browser is full',
+      /export the job now/,
+    ],
+    [
+      'full inside an abort',
+      Object.assign(new Error('aborted'), {
+        name: 'AbortError',
+        inner: new DOMException('', 'QuotaExceededError'),
+      }),
+      'The disk space for this browser is full',
+      /free some space/,
+    ],
+    [
+      'blocked',
+      new DOMException('', 'SecurityError'),
+      'This browser does not let the app store anything',
+      /private window/,
+    ],
+    ['anything else', new Error('odd'), 'Saving failed: odd', /reload the page/],
+    ['no error at all', 'odd', 'Saving failed: odd', /reload/],
+  ])('%s', (_, error, title, advice) => {
+    expect(describeProblem(error).title).toBe(title)
+    expect(describeProblem(error).advice).toMatch(advice)
+  })
+})
