@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
@@ -76,6 +76,18 @@ test('evaluate says in one line what is wrong with a file', () => {
   expect(dusk(['evaluate', broken]).stderr).toContain('made by a newer Dusk Bench')
   expect(dusk(['evaluate', '/nowhere']).status).toBe(2)
   expect(dusk(['evaluate']).stderr).toContain('name a job file')
+})
+
+test('a relative path is meant from where the command was typed', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+  copyFileSync(FIXTURE, join(folder, 'mill.json'))
+  const typedIn = (place: string) =>
+    spawnSync('node', [join(ROOT, 'scripts/dusk.mjs'), 'evaluate', 'mill.json'], {
+      cwd: ROOT,
+      encoding: 'utf8',
+      env: { ...process.env, INIT_CWD: place },
+    }).status
+  expect([typedIn(folder), typedIn(ROOT)]).toEqual([0, 2])
 })
 
 test('list names every calculation with inputs, outputs and units', () => {

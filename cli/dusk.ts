@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { resolve } from 'node:path'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { readJobFile } from '@/core/formats/jobFile'
 import { registry } from '@/core/registry'
@@ -33,7 +34,9 @@ function calc() {
 
 function evaluate(path: string | undefined) {
   if (!path) stop('evaluate: name a job file')
-  const { job } = attempt(() => readJobFile(readFileSync(path, 'utf8')))
+  // npm runs at the root of the project; a path is meant from where the builder typed it.
+  const from = resolve(process.env.INIT_CWD ?? '.', path)
+  const { job } = attempt(() => readJobFile(readFileSync(from, 'utf8')))
   print({
     job: job.name,
     units: job.units,

@@ -16,7 +16,8 @@ const SWITCHES = [
   '--disable-sync',
 ]
 
-const freePort = () =>
+/** A port that nothing listens on. */
+export const freePort = () =>
   new Promise<number>(done => {
     const probe = createServer()
     probe.listen(0, () => {
