@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { memo, useCallback, useEffect, useState } from 'react'
+import { memo, type RefObject, useCallback, useEffect, useRef, useState } from 'react'
 import { applyChoice } from '@/core/job/choiceCommand'
 import type { StageId } from '@/core/job/nextAction'
 import type { Axis } from '@/core/job/types'
@@ -12,7 +12,16 @@ import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
 import { WorkingPanel } from '@/ui/working/WorkingPanel'
 import { benchWorker } from '@/workers/client'
-import { useAxis, useAxisNow, useEdit, useEvaluation, useUnits, whole } from './bench'
+import {
+  evaluationOf,
+  useAxis,
+  useAxisNow,
+  useEdit,
+  useEvaluation,
+  useSettledAxis,
+  useUnits,
+  whole,
+} from './bench'
 
 /** The verdicts of the axis, worst first, with their working and their ways out. */
 export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => void; onUndo: () => void }) {
@@ -45,10 +54,13 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
     [onStage],
   )
 
+  const list = useRef<HTMLElement>(null)
   const inOrder = useCalmOrder(findings)
+  const outOfSight = useOutOfSight(list, inOrder)
+  const settled = evaluationOf(useSettledAxis(), units).findings
   const shown = working === null ? undefined : findings.find(({ checkId }) => checkId === working)
   return (
-    <section aria-label="Verdicts of this axis" className={styles.list}>
+    <section ref={list} aria-label="Verdicts of this axis" className={styles.list}>
       <h2 className={styles.heading}>Verdicts</h2>
       <Applied
         label={applied}
@@ -60,7 +72,10 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
       {inOrder.map(finding => (
         <VerdictCard
           key={finding.checkId}
-          finding={finding}
+          finding={
+            (outOfSight.has(finding.checkId) && settled.find(one => one.checkId === finding.checkId)) ||
+            finding
+          }
           units={units}
           open={opened === finding.checkId}
           ways={opened === finding.checkId ? ways : null}
@@ -116,6 +131,35 @@ function useCalmOrder(findings: Finding[]): Finding[] {
   }, [wanted])
   const known = findings.every(({ checkId }) => order.includes(checkId))
   return known ? findings.toSorted((a, b) => order.indexOf(a.checkId) - order.indexOf(b.checkId)) : findings
+}
+
+/**
+ * The checks whose cards are scrolled out of sight. Laying them out anew at every key would cost more than all
+ * that is in sight: they follow when the typing rests.
+ */
+function useOutOfSight(list: RefObject<HTMLElement | null>, findings: Finding[]): ReadonlySet<string> {
+  const [outOfSight, setOutOfSight] = useState<ReadonlySet<string>>(new Set())
+  const cards = findings
+    .map(({ checkId }) => checkId)
+    .toSorted()
+    .join()
+  // biome-ignore lint/correctness/useExhaustiveDependencies: watches anew when there are other cards
+  useEffect(() => {
+    const observer = new IntersectionObserver(seen =>
+      setOutOfSight(before => {
+        const after = new Set(before)
+        for (const { target, isIntersecting } of seen) {
+          const { check = '' } = (target as HTMLElement).dataset
+          if (isIntersecting) after.delete(check)
+          else after.add(check)
+        }
+        return after
+      }),
+    )
+    for (const card of list.current?.querySelectorAll('[data-check]') ?? []) observer.observe(card)
+    return () => observer.disconnect()
+  }, [list, cards])
+  return outOfSight
 }
 
 /** Ways out of a finding, worked out beside the screen; null while they are. */

@@ -175,6 +175,24 @@ test('what cannot be read keeps its text, says why beside the field, and changes
   expect(await bench.value('Travel that the ways allow')).toBe('412.6')
 })
 
+test('verdicts out of sight follow when the typing rests, and stay beside the bench while it scrolls', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const topOf = (selector: string) =>
+    bench.page.$eval(selector, element => element.getBoundingClientRect().top)
+  const low = '[data-check="nut.staticSafety"]'
+  expect(await topOf(low)).toBeGreaterThan(800)
+  await bench.fill('Cutting force along the axis', '15000', null)
+  await bench.becomes('nut.staticSafety', 'fails')
+  // In sight, it follows as it is.
+  await bench.page.$eval(low, card => card.scrollIntoView({ block: 'center' }))
+  await bench.fill('Cutting force along the axis', '600', null)
+  await bench.becomes('nut.staticSafety', 'holds')
+  await bench.page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
+  await bench.page.waitForFunction(() => window.scrollY > 200)
+  expect(Math.round(await topOf('aside[aria-label="Verdicts"]'))).toBe(57)
+})
+
 test('every figure of the demo opens to its working', async () => {
   const bench = await app.open()
   await bench.openDemo()

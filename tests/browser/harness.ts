@@ -95,13 +95,6 @@ export class Bench {
     )
   }
 
-  /** The state of a verdict, by its check. */
-  state(checkId: string): Promise<string | null> {
-    return this.page
-      .$eval(`[data-check="${checkId}"]`, element => element.getAttribute('data-state'))
-      .catch(() => null)
-  }
-
   /** Waits until a verdict is in a state. */
   async becomes(checkId: string, state: string) {
     await this.page.waitForSelector(`[data-check="${checkId}"][data-state="${state}"]`, { timeout: 10_000 })

@@ -17,7 +17,7 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.sees('Still to measure: 6')
 
   // Size: nothing is known until parts are taken.
-  expect(await bench.state('motor.torqueMargin')).toBe('unknown')
+  await bench.becomes('motor.torqueMargin', 'unknown')
   await bench.stage('Size')
   await bench.click('button', 'Take Ball screw 20 x 5, double nut with spacer')
   await bench.click('button', 'Bearings not chosen yet')
@@ -27,13 +27,13 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.click('button', 'Motor not chosen yet')
   await bench.click('button', 'Take Stepper 57 mm frame, 2.2 N·m, 48 V')
   await bench.sees('motor gives')
-  expect(await bench.state('coupler.torque')).toBe('fails')
-  expect(await bench.state('screw.criticalSpeed')).toBe('holds')
+  await bench.becomes('coupler.torque', 'fails')
+  await bench.becomes('screw.criticalSpeed', 'holds')
 
   // A way out is applied by one click, and undone by one.
   await bench.click('button', 'Ways out: Torque of the coupler')
   await bench.click('button', 'Apply: Jaw coupler 30 mm, set screws')
-  expect(await bench.state('coupler.torque')).toBe('holds')
+  await bench.becomes('coupler.torque', 'holds')
   await bench.click('button', 'Undo it')
   await bench.page.waitForSelector('[data-check="coupler.torque"][data-state="fails"]')
   await bench.click('button', 'Ways out: Torque of the coupler')
@@ -42,11 +42,11 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   // Make room: the budget, and what brings the travel back.
   await bench.stage('Make room')
   await bench.sees('Travel left: the smaller')
-  expect(await bench.state('room.travel')).toBe('holds')
+  await bench.becomes('room.travel', 'holds')
   await bench.fill('Kept clear at the far end', '40')
-  expect(await bench.state('room.travel')).not.toBe('holds')
+  await bench.becomes('room.travel', 'close')
   await bench.fill('Recess at the far end', '35')
-  expect(await bench.state('room.travel')).toBe('holds')
+  await bench.becomes('room.travel', 'holds')
 
   // Build: a hold point blocks what follows.
   await bench.stage('Build')
@@ -72,12 +72,12 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
     }
   }
   await readings([0, -46, -90, -131])
-  expect(await bench.state('align.height')).toBe('fails')
+  await bench.becomes('align.height', 'fails')
   await bench.sees(/Raise the far block by \d+/)
   await bench.click('button', 'Close the round')
   await bench.click('button', 'Start the next round')
   await readings([0, -4, -7, -9])
-  expect(await bench.state('align.height')).toBe('holds')
+  await bench.becomes('align.height', 'holds')
   await bench.sees('Rounds so far')
   await bench.click('button', 'Close the round')
 
@@ -94,7 +94,7 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
       await bench.page.keyboard.press('Enter')
     }
   }
-  expect(await bench.state('prove.reversal')).toBe('holds')
+  await bench.becomes('prove.reversal', 'holds')
   await bench.sees('12 µm ± 0.9 µm')
   await bench.click('button', 'Close the test')
 
