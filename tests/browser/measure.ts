@@ -51,6 +51,9 @@ const VALUES = [
   1390, 690, 1230, 1160,
 ]
 const KEY_EVERY_MS = 150
+/** Other work on the machine comes and goes: the pass counts in which the yardstick was disturbed least. */
+const PASSES = 3
+const late = (times: number[]) => times[Math.floor(times.length * 0.95)] ?? Number.POSITIVE_INFINITY
 
 /** Notes, for each key, when the frame that shows a change inside a part of the page has been drawn. */
 const watchKeys = (selector: string) => {
@@ -100,7 +103,8 @@ const ONE_FIELD =
 /**
  * Times typing in the demo, and on an empty page of the same browser as the yardstick.
  *
- * @param slowdowns how many times slower the processor is made; the first round also warms the code up
+ * @param slowdowns how many times slower the processor is made; the first one also warms the code up
+ * @returns for each slowdown the pass in which the yardstick was disturbed least
  */
 export async function typingTimes(
   browser: Browser,
@@ -128,23 +132,26 @@ export async function typingTimes(
     const emptyField = (await empty.$('#field')) as ElementHandle<HTMLInputElement>
     await empty.evaluate(watchKeys, 'aside')
 
-    const rounds: TypingTimes[] = []
-    for (const slowdown of slowdowns) {
-      const timed = async (page: Page, input: ElementHandle<HTMLInputElement>) => {
-        await page.bringToFront()
-        await input.focus()
-        await page.emulateCPUThrottling(slowdown)
-        const times = await typeValues(page, input)
-        await page.emulateCPUThrottling(1)
-        return times
-      }
-      rounds.push({
-        slowdown,
-        emptyPageMs: await timed(empty, emptyField),
-        benchMs: await timed(bench, field),
-      })
+    const timed = async (page: Page, input: ElementHandle<HTMLInputElement>, slowdown: number) => {
+      await page.bringToFront()
+      await input.focus()
+      await page.emulateCPUThrottling(slowdown)
+      const times = await typeValues(page, input)
+      await page.emulateCPUThrottling(1)
+      return times
     }
-    return rounds
+    const quietest: TypingTimes[] = []
+    for (const slowdown of slowdowns) {
+      const passes: TypingTimes[] = []
+      for (let pass = 0; pass < PASSES; pass++)
+        passes.push({
+          slowdown,
+          emptyPageMs: await timed(empty, emptyField, slowdown),
+          benchMs: await timed(bench, field, slowdown),
+        })
+      quietest.push(...passes.toSorted((a, b) => late(a.emptyPageMs) - late(b.emptyPageMs)).slice(0, 1))
+    }
+    return quietest
   } finally {
     await context.close()
   }
