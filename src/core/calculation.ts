@@ -38,15 +38,22 @@ export function calculation<const I extends Specs, const O extends Specs>(
   const checked = (inputs: InputsOf<I>) => {
     checkAll(facts.inputs, inputs as Record<string, unknown>)
     const outputs = facts.compute(inputs)
-    refuseEndless(outputs)
+    refuseEndless(outputs as Record<string, unknown>)
     return outputs
   }
   return Object.assign(checked, facts)
 }
 
-/** Inputs can be within their ranges one by one and yet too far apart to give a figure. */
-function refuseEndless(outputs: object): void {
-  for (const [name, value] of Object.entries(outputs))
+/**
+ * Inputs can be within their ranges one by one and yet too far apart to give a figure.
+ *
+ * @throws InputError naming the output that comes out without end
+ */
+function refuseEndless(outputs: Record<string, unknown>): void {
+  // Without making a list of them: this runs for every figure at every key stroke.
+  for (const name in outputs) {
+    const value = outputs[name]
     if (typeof value === 'number' && !Number.isFinite(value))
       throw new InputError(name, value, 'inputs that are less far apart')
+  }
 }

@@ -16,7 +16,7 @@ export function keyName(
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable)
 
 /**
  * Runs the actions by their keys. Plain keys wait while something is typed, so that a gauge that types its
@@ -27,11 +27,12 @@ export function useKeys(actions: Action[], active: boolean): void {
   useLayoutEffect(() => {
     if (!active) return
     const onKeyDown = (event: KeyboardEvent) => {
-      if (event.defaultPrevented) return
+      const plain = !event.ctrlKey && !event.metaKey && !event.altKey
+      const inField = typing(event.target)
+      if (event.defaultPrevented || (plain && inField)) return
       const pressed = keyName(event)
       const name = pressed === 'Ctrl Y' ? 'Ctrl Shift Z' : pressed
       const action = actions.find(({ keys }) => keys === name)
-      const inField = typing(event.target)
       if (!action || (inField && !name.startsWith('Alt') && name !== 'Ctrl K')) return
       event.preventDefault()
       action.run()
