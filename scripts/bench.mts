@@ -8,7 +8,7 @@ import { CATALOGUE } from '@/core/sizing/parts'
 import { criticalSpeed } from '@/core/sizing/screw'
 import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
 import { waysOut } from '@/core/verdicts/waysOut'
-import { transferredScripts, typingTimes } from '../tests/browser/measure'
+import { percentile, transferredScripts, typingTimes } from '../tests/browser/measure'
 import { startApp, startBrowser } from '../tests/browser/server'
 
 /** Median time of a call in microseconds, over many rounds after warming up. */
@@ -61,11 +61,9 @@ try {
     `script transferred for the first job screen: ${totalKb.toFixed(0)} KB (limit 350 KB), of it for the empty page: ${appKb.toFixed(0)} KB`,
   )
   for (const { slowdown, emptyPageMs, benchMs } of await typingTimes(browser, app.url, [1, 4])) {
-    const at = (times: number[], share: number) =>
-      times[Math.min(times.length - 1, Math.floor(times.length * share))] ?? Number.NaN
     const figures = (times: number[]) =>
-      `median ${at(times, 0.5).toFixed(1)} ms, 95th percentile ${at(times, 0.95).toFixed(1)} ms`
-    const ratio = (at(benchMs, 0.5) / at(emptyPageMs, 0.5)).toFixed(1)
+      `median ${percentile(times, 0.5).toFixed(1)} ms, 95th percentile ${percentile(times, 0.95).toFixed(1)} ms`
+    const ratio = (percentile(benchMs, 0.5) / percentile(emptyPageMs, 0.5)).toFixed(1)
     console.log(`key stroke to what follows it, ${slowdown}x slower processor, ${benchMs.length} keys`)
     console.log(`  one field on an empty page, the yardstick: ${figures(emptyPageMs)}`)
     console.log(

@@ -87,6 +87,38 @@ describe('typing', () => {
   })
 })
 
+test('an edit shows at once, is saved in order, and comes to another tab', async () => {
+  const here = await open()
+  const there = await open()
+  for (const value of [7, 70, 700]) here.edit(setGoal(X(), 'cuttingForceN', value, 'k'))
+  expect(here.getState().job?.axes[0]?.goals.cuttingForceN).toBe(700)
+  await until(() => !here.getState().saving)
+  await until(() => there.getState().job?.axes[0]?.goals.cuttingForceN === 700)
+  await there.undo()
+  await until(() => here.getState().job?.axes[0]?.goals.cuttingForceN === 850)
+})
+
+test('a full disk is told, nothing on the screen is lost, and saving again works', async () => {
+  const session = await open()
+  const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+  session.edit(setGoal(X(), 'cuttingForceN', 700))
+  session.edit(setGoal(X(), 'wantedLifeHours', 9000))
+  await until(() => session.getState().problem !== null)
+  expect(session.getState().problem?.title).toBe('The disk space for this browser is full')
+  const edited = { cuttingForceN: 700, wantedLifeHours: 9000 }
+  expect(session.getState().job?.axes[0]?.goals).toMatchObject(edited)
+  put.mockRestore()
+  session.retry()
+  await until(() => session.getState().problem === null)
+  expect(await stored()).toMatchObject(edited)
+})
+
+test('a job that is not here is said to be missing', async () => {
+  const session = new JobSession(db, 'nowhere')
+  sessions.push(session.subscribe(() => {}))
+  await until(() => session.getState().status === 'missing')
+})
+
 describe('the journal', () => {
   const change = (value: number) => ({
     ...runCommand(job, setGoal(X(), 'cuttingForceN', value), { id: newId(), at: '2026-11-25T08:00:00.000Z' }),
@@ -222,6 +254,12 @@ describe('what went wrong is said in words, with what to do', () => {
       /private window/,
     ],
     ['anything else', new Error('odd'), 'Saving failed: odd', /reload the page/],
+    [
+      'full inside what is no error',
+      { name: 'AbortError', inner: { name: 'QuotaExceededError' } },
+      'The disk space for this browser is full',
+      /free some space/,
+    ],
     ['no error at all', 'odd', 'Saving failed: odd', /reload/],
   ])('%s', (_, error, title, advice) => {
     expect(describeProblem(error).title).toBe(title)

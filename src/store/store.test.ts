@@ -8,8 +8,6 @@ import type { Axis, Job } from '@/core/job/types'
 import { ConflictError, commitChange, JobGoneError, reach, redo, undo } from './commit'
 import { DuskDatabase } from './database'
 import * as jobs from './jobs'
-import { describeProblem } from './problem'
-import { JobSession } from './session'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
@@ -192,62 +190,4 @@ test('the demo is put in once, and a deleted one does not come back by itself', 
   expect(await db.jobs.count()).toBe(0)
   const first = await jobs.openDemo(db)
   expect(await jobs.openDemo(db)).not.toBe(first)
-})
-
-describe('session', () => {
-  const ready = (session: JobSession) =>
-    new Promise<() => void>(done => {
-      const stop = session.subscribe(() => session.getState().status === 'ready' && done(stop))
-    })
-  const until = async (fine: () => boolean) => {
-    for (let i = 0; i < 200 && !fine(); i++) await new Promise(done => setTimeout(done, 10))
-    expect(fine()).toBe(true)
-  }
-
-  test('an edit shows at once, is saved in order, and comes to another tab', async () => {
-    const here = new JobSession(db, job.id)
-    const there = new JobSession(db, job.id)
-    const stops = [await ready(here), await ready(there)]
-    for (const value of [7, 70, 700]) here.edit(setGoal(X(), 'cuttingForceN', value, 'k'))
-    expect(here.getState().job?.axes[0]?.goals.cuttingForceN).toBe(700)
-    await until(() => !here.getState().saving)
-    await until(() => there.getState().job?.axes[0]?.goals.cuttingForceN === 700)
-    await there.undo()
-    await until(() => here.getState().job?.axes[0]?.goals.cuttingForceN === 850)
-    for (const stop of stops) stop()
-  })
-
-  test('a full disk is told, nothing on the screen is lost, and saving again works', async () => {
-    const session = new JobSession(db, job.id)
-    const stop = await ready(session)
-    const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
-    session.edit(setGoal(X(), 'cuttingForceN', 700))
-    session.edit(setGoal(X(), 'wantedLifeHours', 9000))
-    await until(() => session.getState().problem !== null)
-    expect(session.getState().problem?.title).toBe('The disk space for this browser is full')
-    expect(session.getState().job?.axes[0]?.goals).toMatchObject({
-      cuttingForceN: 700,
-      wantedLifeHours: 9000,
-    })
-    put.mockRestore()
-    session.retry()
-    await until(() => session.getState().problem === null)
-    expect((await stored()).axes[0]?.goals).toMatchObject({ cuttingForceN: 700, wantedLifeHours: 9000 })
-    stop()
-  })
-
-  test('a job that is not here is said to be missing', async () => {
-    const session = new JobSession(db, 'nowhere')
-    const stop = session.subscribe(() => {})
-    await until(() => session.getState().status === 'missing')
-    stop()
-  })
-})
-
-test('every storage failure has its words', () => {
-  expect(describeProblem(new DOMException('', 'SecurityError')).title).toContain('does not let the app store')
-  expect(describeProblem({ name: 'AbortError', inner: { name: 'QuotaExceededError' } }).title).toContain(
-    'full',
-  )
-  expect(describeProblem(new Error('odd')).title).toBe('Saving failed: odd')
 })

@@ -8,8 +8,7 @@ async function openX() {
   const bench = await app.open()
   await bench.sees('X: to mend: lost motion, measured')
   await bench.click('link', 'Open Skarrow 8')
-  await bench.sees('Verdicts')
-  await bench.page.waitForFunction(() => location.pathname.split('/').length === 5)
+  await bench.standsOnTheBench()
   return bench
 }
 /** Opens the working behind something, reads it and closes it again. */
@@ -89,16 +88,8 @@ test('the demo in inches, from survey to printed record', async () => {
   await bench.click('button', 'Gib nipped up 21 Nov')
   await bench.fill('What is new since the last one', 'Coupler hub tightened')
   await bench.sees('Test: Coupler hub tightened')
-  for (const [side, values] of [
-    ['coming up to it', ['0.25', '0.27', '0.26', '0.25']],
-    ['coming down to it', ['-0.21', '-0.2', '-0.22', '-0.21']],
-  ] as const) {
-    await (await bench.find('textbox', `Station 1, ${side}, reading 1`)).focus()
-    for (const value of values) {
-      await bench.page.keyboard.type(value)
-      await bench.page.keyboard.press('Enter')
-    }
-  }
+  await bench.typeReadings('Station 1, coming up to it, reading 1', [0.25, 0.27, 0.26, 0.25])
+  await bench.typeReadings('Station 1, coming down to it, reading 1', [-0.21, -0.2, -0.22, -0.21])
   await bench.becomes('prove.reversal', 'holds')
   await bench.sees('less: it counts')
   await bench.click('button', 'Close the test')

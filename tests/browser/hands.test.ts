@@ -35,8 +35,7 @@ test('with the keyboard alone: a job from start to a first verdict, a round and 
   await tabTo(bench, 'Name of the machine')
   await bench.page.keyboard.type('Quay mill')
   await press(bench, 'Enter')
-  await bench.sees('Verdicts')
-  await bench.page.waitForFunction(() => location.pathname.split('/').length === 5)
+  await bench.standsOnTheBench()
 
   // Enter goes from reading to reading.
   // The list of what is still to measure leads to the field.

@@ -109,11 +109,25 @@ export class Bench {
     await handle?.click()
   }
 
+  /** Waits until a job is open on one of its axes. */
+  async standsOnTheBench() {
+    await this.sees('Verdicts')
+    await this.page.waitForFunction(() => location.pathname.split('/').length === 5)
+  }
+
+  /** Types readings as a gauge does, each with Enter, from a field on. */
+  async typeReadings(firstField: string, readings: readonly number[]) {
+    await (await this.find('textbox', firstField)).focus()
+    for (const reading of readings) {
+      await this.page.keyboard.type(String(reading))
+      await this.page.keyboard.press('Enter')
+    }
+  }
+
   /** A fresh demo job, opened on its X axis. */
   async openDemo() {
     await this.click('button', 'Open a demo job')
-    await this.sees('Verdicts')
-    await this.page.waitForFunction(() => location.pathname.split('/').length === 5)
+    await this.standsOnTheBench()
   }
 
   /** A new job of a kind of machine, opened. */
@@ -123,8 +137,7 @@ export class Bench {
     await this.page.click(`input[type=radio][value=${kind}]`)
     await this.page.click(`input[type=radio][value=${units}]`)
     await this.click('button', 'Start it')
-    await this.sees('Verdicts')
-    await this.page.waitForFunction(() => location.pathname.split('/').length === 5)
+    await this.standsOnTheBench()
   }
 }
 

@@ -84,16 +84,8 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   // Prove: typed like a gauge types, judged with its uncertainty.
   await bench.stage('Prove')
   await bench.click('button', 'Start a test')
-  for (const [side, values] of [
-    ['coming up to it', [6, 7, 6, 5, 6]],
-    ['coming down to it', [-6, -5, -6, -7, -6]],
-  ] as const) {
-    await (await bench.find('textbox', `Station 1, ${side}, reading 1`)).focus()
-    for (const value of values) {
-      await bench.page.keyboard.type(String(value))
-      await bench.page.keyboard.press('Enter')
-    }
-  }
+  await bench.typeReadings('Station 1, coming up to it, reading 1', [6, 7, 6, 5, 6])
+  await bench.typeReadings('Station 1, coming down to it, reading 1', [-6, -5, -6, -7, -6])
   await bench.becomes('prove.reversal', 'holds')
   await bench.sees('12 µm ± 0.9 µm')
   await bench.click('button', 'Close the test')

@@ -11,7 +11,7 @@ import {
   type RoomKey,
 } from './dimensions'
 import type { Command } from './edit'
-import type { Axis, Job, LogEntry, PartKind } from './types'
+import { type Axis, type Job, LONGEST_LINE, type LogEntry, type PartKind } from './types'
 
 /** The axis of a draft that a command works on. */
 export function axisOf(job: Job, axisId: string): Axis {
@@ -175,7 +175,7 @@ export const mendFix = (fix: LogEntry): Command => ({
   entry: {
     axisId: fix.axisId,
     kind: 'mended',
-    text: `Mended for good: ${fix.text}`.slice(0, 4000),
+    text: `Mended for good: ${fix.text}`.slice(0, LONGEST_LINE),
     closes: fix.id,
   },
 })

@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
 import { SCREW_ENDS } from '../sizing/screw'
 import { DIMENSIONS, GOALS, PROVENANCES, ROOM } from './dimensions'
-import { ENTRY_KINDS, MACHINE_KINDS, NUT_FACINGS } from './types'
+import { ENTRY_KINDS, LONGEST_LINE, MACHINE_KINDS, NUT_FACINGS } from './types'
 
 /** A message that says which field, what was got and what is accepted. */
 export const gotAndTakes =
@@ -142,7 +142,7 @@ export const entrySchema = shape({
   axisId: textOrNull(40),
   at: moment(),
   kind: oneOf(ENTRY_KINDS),
-  text: text(4000),
+  text: text(LONGEST_LINE),
   closes: textOrNull(40),
   hidden: yesNo(),
 })

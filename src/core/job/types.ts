@@ -75,6 +75,8 @@ export interface Job {
 }
 
 export const ENTRY_KINDS = ['note', 'part', 'step', 'round', 'test', 'fix', 'mended', 'job'] as const
+/** Most characters of a line of the log. */
+export const LONGEST_LINE = 4000
 /** A dated line of the log. A hidden one was taken back by an undo or deleted. */
 export interface LogEntry {
   id: string

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type { ReversalTest } from '../job/types'
-import { compareTests, judgeReversal, judgeTest, worstStation } from './judgeTest'
+import { compareTests, judgeReversal, judgeTest, unexplained, worstStation } from './judgeTest'
 import { reversal } from './reversal'
 
 const test3 = (...stations: [number, number[], number[]][]): ReversalTest => ({
@@ -16,6 +16,17 @@ const test3 = (...stations: [number, number[], number[]][]): ReversalTest => ({
 })
 const judge = (reversalUm: number, standardUncertaintyUm: number, readings = 5, targetUm = 30) =>
   judgeReversal({ reversalUm, standardUncertaintyUm }, readings, targetUm)
+
+test('a rest that the parts do not account for counts only beyond twice the uncertainty', () => {
+  const rest = (reversalUm: number, standardUncertaintyUm: number) =>
+    unexplained({ reversalUm, standardUncertaintyUm }, 9.3)
+  expect(rest(43.6, 0.85)).toEqual({ um: expect.closeTo(34.3, 9), counts: true })
+  expect(rest(-43.6, 0.85)).toEqual(rest(43.6, 0.85))
+  expect(rest(11.3, 1).counts).toBe(false)
+  expect(rest(11.31, 1).counts).toBe(true)
+  // Less than the parts should lose is no fault.
+  expect(rest(6, 0.5)).toEqual({ um: expect.closeTo(-3.3, 9), counts: false })
+})
 
 describe('verdict on a reversal', () => {
   test('it holds only with twice its uncertainty inside the target', () => {

@@ -3,14 +3,15 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
 import { addNote } from '@/core/job/commands'
+import { LONGEST_LINE } from '@/core/job/types'
 import { Button, Textarea } from '@/ui/controls'
 import { useEdit } from '../bench'
 
 const noteSchema = object({
   text: string()
     .trim()
-    .required('Type what happened: got nothing, takes 1 to 4000 characters.')
-    .max(4000, 'Takes up to 4000 characters.'),
+    .required(`Type what happened: got nothing, takes 1 to ${LONGEST_LINE} characters.`)
+    .max(LONGEST_LINE, `Takes up to ${LONGEST_LINE} characters.`),
   kind: string<'note' | 'fix'>().oneOf(['note', 'fix']).required(),
 })
 
