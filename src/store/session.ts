@@ -35,6 +35,8 @@ export interface SessionState {
 
 /** Typing goes into the database when it rests this long; the journal has it at once. */
 const TYPING_RESTS_MS = 200
+/** About one frame of the screen and a half: what a key changes is drawn before the journal takes its turn. */
+const FRAME_MS = 25
 
 const LOADING: SessionState = {
   status: 'loading',
@@ -167,7 +169,7 @@ export class JobSession {
       return void this.drain()
     }
     // After the screen has answered the key; a tab that is closed before then writes it as it goes.
-    setTimeout(() => writeJournal(this.pending))
+    setTimeout(() => writeJournal(this.pending), FRAME_MS)
     this.timer = setTimeout(() => void this.drain(), TYPING_RESTS_MS)
   }
 
