@@ -4,6 +4,8 @@ export const GRAVITY_M_PER_S2 = 9.80665
 export const STEEL_E_MPA = 206_000
 /** Steel: density. */
 export const STEEL_DENSITY_KG_PER_M3 = 7850
+/** Steel: expansion by temperature. */
+export const STEEL_EXPANSION_PER_K = 11.7e-6
 
 export const radians = (deg: number): number => (deg * Math.PI) / 180
 export const degrees = (rad: number): number => (rad * 180) / Math.PI

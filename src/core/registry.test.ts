@@ -21,7 +21,8 @@ function accepted(spec: Spec): fc.Arbitrary<unknown> {
       return inputs(spec.of)
   }
 }
-function numbers({ min, over, max, below, integer }: NumberSpec): fc.Arbitrary<number> {
+function numbers({ min, over, max, below, integer, oneOf }: NumberSpec): fc.Arbitrary<number> {
+  if (oneOf) return fc.constantFrom(...oneOf)
   const low = min ?? (over !== undefined ? over + 1e-6 : -1e5)
   const high = max ?? (below !== undefined ? below - 1e-6 : Math.max(1e5, low + 1))
   if (integer) return fc.integer({ min: Math.ceil(low), max: Math.min(high, 1000) })
@@ -156,6 +157,12 @@ const ENDINGS: Record<string, RegExp> = {
   A: /A$/,
   V: /V$/,
   mH: /Mh$/,
+  Hz: /Hz$/,
+  kW: /Kw$/,
+  K: /K$/,
+  '1/K': /PerK$/,
+  'N/mm2': /NPerMm2$/,
+  'kg/m': /KgPerM$/,
   'N m/rad': /NmPerRad$/,
 }
 function unitIsInTheName(name: string, unit: string) {
@@ -169,6 +176,6 @@ test('ids are a group and a name, and stand once', () => {
   expect(new Set(ids).size).toBe(ids.length)
   for (const id of ids)
     expect(id).toMatch(
-      /^(motion|screw|nut|bearing|coupler|motor|drive|axis|travel|align|prove)\.[a-z][A-Za-z]+$/,
+      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|align|prove)\.[a-z][A-Za-z]+$/,
     )
 })

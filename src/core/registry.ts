@@ -2,7 +2,10 @@ import { screwLine } from './align/screwLine'
 import type { CalculationFacts } from './calculation'
 import { reversal } from './prove/reversal'
 import { travelBudget } from './room/travel'
+import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
 import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
+import { bearingAxialLife, bearingLife } from './sizing/bearingLife'
+import { beltCentres, beltLength, beltTension } from './sizing/belt'
 import {
   couplerTorqueUse,
   nutSpeedValue,
@@ -10,18 +13,23 @@ import {
   screwSpeed,
   torqueMarginOf,
 } from './sizing/checkSums'
-import { couplerWindup } from './sizing/coupler'
-import { axisStiffness, lostMotion, reflectedInertia, requiredTorque, unpoweredDrop } from './sizing/drive'
+import { couplerMisalignmentUse, couplerWindup } from './sizing/coupler'
+import { drilling, milling } from './sizing/cutting'
+import { reflectedInertia, requiredTorque } from './sizing/drive'
 import { axialForces, trapezoid } from './sizing/motion'
-import { frictionLag, stepperTorque, tableTorque } from './sizing/motor'
+import { stepperTorque, tableTorque } from './sizing/motor'
+import { frictionLag, stepResolution } from './sizing/motorSteps'
 import { nutStiffness } from './sizing/nut'
 import { buckling, criticalSpeed, screwAxialStiffness } from './sizing/screw'
+import { leadError, thermalGrowth } from './sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from './sizing/screwLife'
 import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './sizing/screwTorque'
 
 const all = [
   axialForces,
   trapezoid,
+  milling,
+  drilling,
   screwSpeed,
   nutSpeedValue,
   nutStaticSafety,
@@ -35,19 +43,30 @@ const all = [
   backdriveTorque,
   preloadTorque,
   screwAxialStiffness,
+  thermalGrowth,
+  leadError,
   nutStiffness,
   bearingPairShare,
   bearingPairStiffness,
+  bearingLife,
+  bearingAxialLife,
   couplerWindup,
+  couplerMisalignmentUse,
   couplerTorqueUse,
+  beltLength,
+  beltCentres,
+  beltTension,
   stepperTorque,
   tableTorque,
   frictionLag,
+  stepResolution,
   reflectedInertia,
   requiredTorque,
   torqueMarginOf,
   axisStiffness,
+  naturalFrequency,
   lostMotion,
+  stallThrust,
   unpoweredDrop,
   travelBudget,
   screwLine,

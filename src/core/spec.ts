@@ -13,6 +13,8 @@ export interface NumberSpec {
   max?: number
   below?: number
   integer?: boolean
+  /** The only values that have a meaning, where they are few. */
+  oneOf?: readonly number[]
   /** Taken when the input is left out; makes it optional. */
   default?: number
 }
@@ -95,6 +97,7 @@ export const record = <T extends Specs>(label: string, of: T): RecordSpec<T> => 
 export function describe(spec: Spec): string {
   switch (spec.kind) {
     case 'number': {
+      if (spec.oneOf) return `one of ${spec.oneOf.join(', ')} ${spec.unit}`
       const unit = spec.unit && spec.unit !== '1' ? ` ${spec.unit}` : ''
       const bounds = [
         spec.over !== undefined && `over ${spec.over}`,
@@ -123,7 +126,8 @@ const isNumberWithin = (spec: NumberSpec, value: unknown): boolean =>
       !(spec.min !== undefined && value < spec.min) &&
       !(spec.below !== undefined && value >= spec.below) &&
       !(spec.max !== undefined && value > spec.max) &&
-      !(spec.integer && !Number.isInteger(value))
+      !(spec.integer && !Number.isInteger(value)) &&
+      !(spec.oneOf && !spec.oneOf.includes(value))
     : value === undefined && spec.default !== undefined
 
 /** Whether a value is of the kind and in the range of its spec, not looking inside lists and records. */

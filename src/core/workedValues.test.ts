@@ -35,6 +35,7 @@ describe('worked values', () => {
       'screw.speed',
       'nut.speedValue',
       'nut.staticSafety',
+      'bearing.axialLife',
       'coupler.torqueUse',
       'drive.requiredTorque',
       'drive.torqueMargin',

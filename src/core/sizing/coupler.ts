@@ -27,3 +27,36 @@ export const couplerWindup = calculation({
     return { windupDeg: degrees(twist), linearUm: ((leadMm * twist) / (2 * Math.PI)) * 1000 }
   },
 })
+
+const misalignment = (label: string, symbol: string, unit: string) => number(label, symbol, unit, { min: 0 })
+const misalignmentLimit = (label: string, symbol: string, unit: string) =>
+  number(label, symbol, unit, { over: 0 })
+
+/**
+ * How much of what a coupler bears is used up by shafts that are out of line in several ways at once.
+ *
+ * @example couplerMisalignmentUse({ parallelMm: 0.104, angularDeg: 0.908, axialMm: 0.178, parallelLimitMm: 0.14,
+ *   angularLimitDeg: 1.5, axialLimitMm: 0.7 }).use // 1.60248
+ */
+export const couplerMisalignmentUse = calculation({
+  id: 'coupler.misalignmentUse',
+  title: 'Use of the coupler by misalignment',
+  formula: 'use = p / p_max + a / a_max + x / x_max',
+  source: 'The shares of each limit add up, as coupler makers have it',
+  validity: 'All three are there at once; each limit is for its kind alone',
+  inputs: {
+    parallelMm: misalignment('parallel offset', 'p', 'mm'),
+    angularDeg: misalignment('angle', 'a', 'deg'),
+    axialMm: misalignment('axial offset', 'x', 'mm'),
+    parallelLimitMm: misalignmentLimit('most parallel offset', 'p_max', 'mm'),
+    angularLimitDeg: misalignmentLimit('most angle', 'a_max', 'deg'),
+    axialLimitMm: misalignmentLimit('most axial offset', 'x_max', 'mm'),
+  },
+  outputs: { use: number('share of what it bears', 'use', '1', {}) },
+  compute: inputs => ({
+    use:
+      inputs.parallelMm / inputs.parallelLimitMm +
+      inputs.angularDeg / inputs.angularLimitDeg +
+      inputs.axialMm / inputs.axialLimitMm,
+  }),
+})

@@ -1,12 +1,11 @@
 import { calculation } from '../calculation'
-import { degrees } from '../constants'
 import { InputError } from '../inputError'
 import { list, number, record } from '../spec'
 
 const speedRpm = number('speed', 'n', 'rpm', { min: 0 })
 const torqueNm = number('torque', 'T', 'N m', {})
-const holdingTorqueNm = number('holding torque', 'Th', 'N m', { over: 0 })
-const fullStepsPerRev = number('full steps per turn', 'z', '1', { min: 4, integer: true })
+export const holdingTorqueNm = number('holding torque', 'Th', 'N m', { over: 0 })
+export const fullStepsPerRev = number('full steps per turn', 'z', '1', { min: 4, integer: true })
 
 /**
  * Torque that a stepper gives at a speed, from its windings and supply.
@@ -95,38 +94,3 @@ export const tableTorque = calculation({
 })
 
 const speedAt = (curve: { speedRpm: number }[], index: number) => curve[index]?.speedRpm ?? 0
-
-/**
- * How far an open-loop stepper lags behind its command under friction, and what a reversal loses by it.
- *
- * @throws InputError when friction is more than the motor can hold
- * @example frictionLag({ frictionTorqueNm: 0.24, holdingTorqueNm: 2.92, fullStepsPerRev: 400, leadMm: 5, ratio: 2 }).reversalUm // 0.6548
- */
-export const frictionLag = calculation({
-  id: 'motor.frictionLag',
-  title: 'Lag of a stepper under friction',
-  formula: 'lag = asin(Tf / Th) / (z / 4); both ways at the table: 2 lag Ph / (2 pi r)',
-  source: 'Sinusoidal torque over the step angle',
-  validity: 'Open loop; a closed loop takes the lag out',
-  inputs: {
-    frictionTorqueNm: number('friction torque at the motor', 'Tf', 'N m', { min: 0 }),
-    holdingTorqueNm,
-    fullStepsPerRev,
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
-    ratio: number('motor turns per screw turn', 'r', '1', { over: 0 }),
-  },
-  outputs: {
-    lagDeg: number('lag of the motor', 'lag', 'deg', {}),
-    reversalUm: number('lost on a reversal at the table', 's', 'um', {}),
-  },
-  compute({ frictionTorqueNm, holdingTorqueNm, fullStepsPerRev, leadMm, ratio }) {
-    if (frictionTorqueNm > holdingTorqueNm)
-      throw new InputError(
-        'frictionTorqueNm',
-        frictionTorqueNm,
-        `up to the holding torque, ${holdingTorqueNm} N m`,
-      )
-    const lag = Math.asin(frictionTorqueNm / holdingTorqueNm) / (fullStepsPerRev / 4)
-    return { lagDeg: degrees(lag), reversalUm: ((lag * leadMm) / (Math.PI * ratio)) * 1000 }
-  },
-})
