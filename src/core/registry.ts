@@ -5,9 +5,10 @@ import { travelBudget } from './room/travel'
 import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
 import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
 import { bearingAxialLife, bearingLife } from './sizing/bearingLife'
-import { beltCentres, beltLength, beltTension } from './sizing/belt'
+import { beltCentres, beltLength, beltStiffness, beltTension } from './sizing/belt'
 import {
   couplerTorqueUse,
+  inertiaRatio,
   nutSpeedValue,
   nutStaticSafety,
   screwSpeed,
@@ -16,6 +17,8 @@ import {
 import { couplerMisalignmentUse, couplerWindup } from './sizing/coupler'
 import { drilling, milling } from './sizing/cutting'
 import { reflectedInertia, requiredTorque } from './sizing/drive'
+import { gantryShare } from './sizing/gantry'
+import { handwheelForce } from './sizing/handwheel'
 import { axialForces, trapezoid } from './sizing/motion'
 import { stepperTorque, tableTorque } from './sizing/motor'
 import { frictionLag, stepResolution } from './sizing/motorSteps'
@@ -56,6 +59,7 @@ const all = [
   beltLength,
   beltCentres,
   beltTension,
+  beltStiffness,
   stepperTorque,
   tableTorque,
   frictionLag,
@@ -63,6 +67,9 @@ const all = [
   reflectedInertia,
   requiredTorque,
   torqueMarginOf,
+  inertiaRatio,
+  gantryShare,
+  handwheelForce,
   axisStiffness,
   naturalFrequency,
   lostMotion,

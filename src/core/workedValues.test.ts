@@ -37,8 +37,12 @@ describe('worked values', () => {
       'nut.staticSafety',
       'bearing.axialLife',
       'coupler.torqueUse',
+      'belt.stiffness',
       'drive.requiredTorque',
       'drive.torqueMargin',
+      'drive.inertiaRatio',
+      'drive.gantryShare',
+      'drive.handwheelForce',
     ])
   })
 })

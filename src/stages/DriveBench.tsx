@@ -14,11 +14,13 @@ const KIND_OF: Partial<Record<DrivePart, PartKind>> = {
   nut: 'screw',
   bearing: 'bearing',
   coupler: 'coupler',
+  belt: 'belt',
   motor: 'motor',
 }
 const PLAIN_NAMES: Record<DrivePart, string> = {
   motor: 'Motor',
   coupler: 'Coupler',
+  belt: 'Belt and pulleys',
   bearing: 'Fixed block',
   screw: 'Screw',
   nut: 'Nut in its bracket',

@@ -1,11 +1,12 @@
 import { judgePlane } from '@/core/align/judgeRound'
-import { boltStates, type Joint, procedure } from '@/core/build/procedure'
+import { boltStates, procedure } from '@/core/build/procedure'
+import type { Joint } from '@/core/build/step'
 import type { StageId } from '@/core/job/nextAction'
 import type { Axis } from '@/core/job/types'
 import { worstStation } from '@/core/prove/judgeTest'
 import type { DriveLine, DrivePart } from '@/core/room/driveLine'
 import { travel } from '@/core/room/placement'
-import { lostMotionBudget } from '@/core/sizing/evaluateSizing'
+import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -33,6 +34,7 @@ const PART_OF: Partial<Record<Subject, DrivePart>> = {
   nut: 'nut',
   bearing: 'bearing',
   coupler: 'coupler',
+  belt: 'belt',
   motor: 'motor',
 }
 
@@ -109,6 +111,10 @@ const JOINT_PART: Record<Joint, DrivePart> = {
   motorHub: 'coupler',
 }
 
+/** The hubs of a belt drive are its pulleys. */
+const hubPart = (axis: Axis, part: DrivePart): DrivePart =>
+  part === 'coupler' && axis.drive.transmission === 'belt' ? 'belt' : part
+
 function build({ axis, units }: Bench): Overlay {
   const steps = procedure(axis, CATALOGUE, units)
   if (!steps) return NOTHING
@@ -121,7 +127,7 @@ function build({ axis, units }: Bench): Overlay {
       'nut',
       ...(axis.ends === 'fixed-free' ? [] : ['farBlock']),
     ] as Joint[]
-  ).map(joint => ({ part: JOINT_PART[joint], text: `screws ${states[joint]}` }))
+  ).map(joint => ({ part: hubPart(axis, JOINT_PART[joint]), text: `screws ${states[joint]}` }))
   return { ...NOTHING, marks }
 }
 

@@ -161,7 +161,7 @@ test('a new job of each kind of machine has its usual axes, all of it assumed an
       expect(new Set(Object.values(axis.dimensions).map(({ provenance }) => provenance))).toEqual(
         new Set(['assumed']),
       )
-      expect(Object.values(axis.parts)).toEqual([null, null, null, null])
+      expect(Object.values(axis.parts)).toEqual([null, null, null, null, null])
       expect(axis.dimensions.supportSpanMm.value).toBeGreaterThan(axis.goals.wantedTravelMm)
       const open = evaluateAxis(axis, CATALOGUE, 'mm').findings
       expect(open.every(({ state, missing }) => state === 'unknown' && missing !== null)).toBe(true)

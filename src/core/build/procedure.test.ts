@@ -2,24 +2,36 @@ import { newAxis } from '../job/templates'
 import type { Axis } from '../job/types'
 import { CATALOGUE } from '../sizing/parts'
 import { SCREW_ENDS } from '../sizing/screw'
-import { BOLT_STATES, blockedBy, boltStates, leansOn, procedure, type Step } from './procedure'
+import { blockedBy, boltStates, leansOn, procedure } from './procedure'
+import { BOLT_STATES, type Step } from './step'
 
 const axisWith = (
   screw: string,
   bearing: string,
-  coupler: string,
+  link: { coupler: string } | { belt: string },
   ends: Axis['ends'],
   inclineDeg: number,
 ): Axis => {
   const axis = newAxis({ name: 'X', title: 'Table', dimensions: { inclineDeg } })
-  return { ...axis, ends, parts: { screw, bearing, coupler, motor: 'step-57-22' } }
+  const transmission = 'belt' in link ? 'belt' : 'direct'
+  return {
+    ...axis,
+    ends,
+    drive: { ...axis.drive, transmission },
+    parts: { ...axis.parts, screw, bearing, ...link, motor: 'step-57-22' },
+  }
 }
-const builds = [...CATALOGUE.screw.keys()].flatMap(screw =>
-  SCREW_ENDS.flatMap(ends =>
-    [...CATALOGUE.coupler.keys()].flatMap(coupler =>
-      [0, 90].map(incline => axisWith(screw, 'back-12', coupler, ends, incline)),
+const LINKS = [
+  { coupler: 'slit-32-clamp' },
+  { coupler: 'jaw-30-set' },
+  { coupler: 'sliding-33' },
+  { belt: 'belt-5-15-18-36' },
+]
+const builds = ['ball-20-5-double', 'ball-16-5-single', 'ground-25-5-offset', 'slide-20-4-plain'].flatMap(
+  screw =>
+    SCREW_ENDS.flatMap(ends =>
+      LINKS.flatMap(link => [0, 90].map(incline => axisWith(screw, 'back-12', link, ends, incline))),
     ),
-  ),
 )
 const stepsOf = (axis: Axis): Step[] => procedure(axis, CATALOGUE, 'mm') ?? []
 const at = (steps: Step[], id: string) => steps.findIndex(step => step.id === id)
@@ -49,7 +61,11 @@ test('whatever the parts, the order obeys the rules of the trade', () => {
     if (far)
       inOrder(steps, 'far-loose', 'nut-clamp', 'run-fixed', 'tight-fixed', 'run-far', 'tight-far', 'aligned')
     else expect(at(steps, 'far-loose')).toBe(-1)
-    inOrder(steps, 'motor-loose', 'motor-face', 'motor-hub', 'power-on', 'proved', 'locked')
+    // A coupler's hub comes after the motor face; a pulley must be on its shaft before the motor goes in.
+    if (axis.drive.transmission === 'belt')
+      inOrder(steps, 'motor-hub', 'motor-loose', 'motor-face', 'power-on')
+    else inOrder(steps, 'motor-loose', 'motor-face', 'motor-hub', 'power-on')
+    inOrder(steps, 'power-on', 'proved', 'locked')
     if (CATALOGUE.screw.get(axis.parts.screw ?? '')?.kind === 'ball') {
       inOrder(steps, 'stop-tie', 'nut-loose', 'fixed-loose', 'tie-off', 'nut-clamp')
       if (far) inOrder(steps, 'far-loose', 'tie-off')
@@ -81,15 +97,17 @@ test('no joint is ever loosened by a later step, and all end torqued', () => {
 })
 
 test('steps have names of their own that a job file accepts', () => {
-  const ids = stepsOf(axisWith('ball-20-5-double', 'back-12', 'jaw-40-clamp', 'fixed-supported', 90)).map(
-    ({ id }) => id,
-  )
+  const ids = stepsOf(
+    axisWith('ball-20-5-double', 'back-12', { coupler: 'jaw-40-clamp' }, 'fixed-supported', 90),
+  ).map(({ id }) => id)
   expect(new Set(ids).size).toBe(ids.length)
   for (const id of ids) expect(id).toMatch(/^[a-z0-9.-]{1,60}$/)
 })
 
 test('a hold point blocks everything after it, and cannot be opened under what rests on it', () => {
-  const steps = stepsOf(axisWith('ball-20-5-double', 'back-12', 'jaw-40-clamp', 'fixed-supported', 0))
+  const steps = stepsOf(
+    axisWith('ball-20-5-double', 'back-12', { coupler: 'jaw-40-clamp' }, 'fixed-supported', 0),
+  )
   expect(blockedBy(steps, {}, 'isolate')).toBeNull()
   expect(blockedBy(steps, {}, 'clean')?.id).toBe('isolate')
   const ticks = { isolate: 'now', 'stop-tie': 'now', 'nut-loose': 'now' }
@@ -101,11 +119,14 @@ test('a hold point blocks everything after it, and cannot be opened under what r
 
 test('the steps speak of the parts that were chosen', () => {
   const text = (axis: Axis, id: string) => stepsOf(axis).find(step => step.id === id)?.how ?? ''
-  const jaw = axisWith('ball-20-5-double', 'face-12', 'jaw-40-clamp', 'fixed-supported', 0)
+  const jaw = axisWith('ball-20-5-double', 'face-12', { coupler: 'jaw-40-clamp' }, 'fixed-supported', 0)
   expect(text(jaw, 'hub-screw')).toContain('Keep 2 mm between the hubs')
   expect(text(jaw, 'bearings')).toContain('narrow lands')
   expect(
-    text(axisWith('ball-20-5-double', 'back-12', 'slit-19-set', 'fixed-supported', 0), 'motor-hub'),
+    text(
+      axisWith('ball-20-5-double', 'back-12', { coupler: 'slit-19-set' }, 'fixed-supported', 0),
+      'motor-hub',
+    ),
   ).toContain('set screw, on a filed flat')
   expect(procedure({ ...jaw, parts: { ...jaw.parts, motor: null } }, CATALOGUE, 'mm')).toBeNull()
 })

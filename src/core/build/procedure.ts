@@ -1,52 +1,8 @@
 import type { Axis } from '../job/types'
-import type { Catalogue, PartOf } from '../sizing/parts'
-import { printQuantity, say } from '../units/print'
+import type { Catalogue } from '../sizing/parts'
 import type { UnitSystem } from '../units/quantity'
-
-/** How far a joint's screws are done up, from not there to finished. */
-export const BOLT_STATES = ['out', 'loose', 'nipped', 'tight', 'torqued'] as const
-export type BoltState = (typeof BOLT_STATES)[number]
-
-export const JOINTS = {
-  nut: 'Nut to its bracket',
-  fixedBlock: 'Fixed block to the casting',
-  farBlock: 'Far block to the casting',
-  screwHub: 'Coupler on the screw',
-  motorFace: 'Motor face to its mount',
-  motorHub: 'Coupler on the motor shaft',
-} as const
-export type Joint = keyof typeof JOINTS
-
-/** One step of the build, made for the parts of this axis. */
-export interface Step {
-  id: string
-  title: string
-  /** How, in a sentence or two. */
-  how: string
-  tools: string[]
-  /** What can hurt a person or scrap a part. */
-  caution?: string
-  /** Nothing after it may be ticked until this is. */
-  hold: boolean
-  /** What this step does to the screws of each joint. */
-  bolts: Partial<Record<Joint, BoltState>>
-}
-
-interface Parts {
-  screw: PartOf['screw']
-  bearing: PartOf['bearing']
-  coupler: PartOf['coupler']
-  motor: PartOf['motor']
-}
-
-/** The parts of an axis, or null while one is not chosen. */
-export function chosenParts(axis: Axis, catalogue: Catalogue): Parts | null {
-  const screw = catalogue.screw.get(axis.parts.screw ?? '')
-  const bearing = catalogue.bearing.get(axis.parts.bearing ?? '')
-  const coupler = catalogue.coupler.get(axis.parts.coupler ?? '')
-  const motor = catalogue.motor.get(axis.parts.motor ?? '')
-  return screw && bearing && coupler && motor ? { screw, bearing, coupler, motor } : null
-}
+import { driveEnd } from './driveEnd'
+import { type BoltState, chosenParts, JOINTS, type Joint, type Parts, type Step, step } from './step'
 
 const BEARINGS_HOW: Record<Parts['bearing']['arrangement'], string> = {
   'deep-groove': 'Either way round. The wave spring goes between the outer ring and the cover.',
@@ -74,20 +30,10 @@ export function procedure(axis: Axis, catalogue: Catalogue, units: UnitSystem): 
     ...ready(axis, parts),
     ...loose(axis, parts),
     ...tighten(axis),
-    ...driveEnd(parts, units),
+    ...driveEnd(parts, axis, catalogue, units),
     ...finish(axis),
   ]
 }
-
-const step = (id: string, title: string, how: string, more: Partial<Step> = {}): Step => ({
-  id,
-  title,
-  how,
-  tools: [],
-  hold: false,
-  bolts: {},
-  ...more,
-})
 
 function ready(axis: Axis, { screw, bearing }: Parts): Step[] {
   const lifts = (axis.dimensions.inclineDeg.value ?? 0) > 0
@@ -259,49 +205,6 @@ function tighten(axis: Axis): Step[] {
         bolts: { fixedBlock: 'torqued', nut: 'torqued', ...(far && { farBlock: 'torqued' }) },
       },
     ),
-  ]
-}
-
-function driveEnd({ coupler, motor }: Parts, units: UnitSystem): Step[] {
-  const gap = say(coupler.hubGapMm, 'length', units)
-  const seat = coupler.hub === 'clamp' ? 'clamp screw' : 'set screw, on a filed flat'
-  return [
-    step(
-      'hub-screw',
-      'Coupler on the screw',
-      `Slide it on and do up its ${seat}.${
-        coupler.hubGapMm > 0 ? ` Keep ${gap} between the hubs, or the jaws push on the bearings.` : ''
-      }`,
-      {
-        tools: ['hex keys', ...(coupler.hubGapMm > 0 ? ['feeler gauge'] : [])],
-        bolts: { screwHub: 'tight' },
-      },
-    ),
-    step(
-      'motor-loose',
-      'Motor in, face screws in loose',
-      `The shaft slides into the coupler without force. The frame is ${
-        printQuantity(motor.frameMm, 'length', units, 1).figure
-      } ${printQuantity(motor.frameMm, 'length', units, 1).unit}.`,
-      {
-        tools: ['hex keys'],
-        bolts: { motorFace: 'loose', motorHub: 'loose' },
-      },
-    ),
-    step(
-      'motor-face',
-      'Tighten the motor face screws',
-      'Turn the screw by hand while you tighten crosswise: the shaft finds its own centre.',
-      {
-        tools: ['hex keys'],
-        bolts: { motorFace: 'tight' },
-        caution: 'Before the shaft screw, always: the other way round the motor bearings carry a side load.',
-      },
-    ),
-    step('motor-hub', 'Tighten the coupler on the motor shaft', `Now its ${seat}.`, {
-      tools: ['hex keys'],
-      bolts: { motorHub: 'tight' },
-    }),
   ]
 }
 

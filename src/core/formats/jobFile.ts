@@ -1,6 +1,6 @@
 import { object, type Schema, ValidationError } from 'yup'
 import type { Change } from '../job/edit'
-import { migrate } from '../job/migrations'
+import { migrate, migrateChange } from '../job/migrations'
 import { changeSchema, entrySchema, gotAndTakes, jobSchema } from '../job/schema'
 import type { Job, LogEntry } from '../job/types'
 
@@ -61,7 +61,10 @@ export function readJobFile(text: string): JobFile {
   if (ids.length === 0) throw new JobFileError('job.axes: got an empty list, takes at least one axis')
   if (new Set(ids).size < ids.length) throw new JobFileError('job.axes: two axes have the same id')
   const entries = rows<LogEntry>('entries', entrySchema, file.entries, job.id)
-  const history = rows<Change>('history', changeSchema, file.history, job.id)
+  const version = (file.job as { schemaVersion: number }).schemaVersion
+  const history = rows<Change>('history', changeSchema, file.history, job.id).map(change =>
+    migrateChange(change, version),
+  )
   return { format: 'dusk-bench-job', job, entries, history }
 }
 

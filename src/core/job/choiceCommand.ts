@@ -9,9 +9,11 @@ export function applyChoice(axis: Axis, catalogue: Catalogue, choice: Choice, la
   if (choice.kind === 'part') return choosePart(axis, catalogue, choice.part, choice.partId)
   if (choice.kind === 'ends') return setEnds(axis, choice.ends)
   return onAxis(axis, label, draft => {
-    const { goals, room, preloadN } = withChoice(draft, choice)
+    const { goals, room, preloadN, driveSizes, dimensions } = withChoice(draft, choice)
     Object.assign(draft.goals, goals)
     Object.assign(draft.room, room)
+    Object.assign(draft.driveSizes, driveSizes)
+    Object.assign(draft.dimensions, dimensions)
     draft.preloadN = preloadN
   })
 }

@@ -4,6 +4,8 @@ import type { UnitSystem } from '../units/quantity'
 import {
   DIMENSIONS,
   type DimensionKey,
+  DRIVE_SIZES,
+  type DriveSizeKey,
   GOALS,
   type GoalKey,
   type Provenance,
@@ -11,7 +13,15 @@ import {
   type RoomKey,
 } from './dimensions'
 import type { Command } from './edit'
-import { type Axis, type Job, LONGEST_LINE, type LogEntry, type PartKind } from './types'
+import {
+  type Axis,
+  type Drive,
+  type DutyRow,
+  type Job,
+  LONGEST_LINE,
+  type LogEntry,
+  type PartKind,
+} from './types'
 
 /** The axis of a draft that a command works on. */
 export function axisOf(job: Job, axisId: string): Axis {
@@ -128,6 +138,38 @@ export const setEnds = (axis: Axis, ends: ScrewEnds): Command =>
       draft.ends = ends
     },
     { entry: { axisId: axis.id, kind: 'part', text: `Ends of the screw: ${ends}.` } },
+  )
+
+/** Changes the kind of drive; what is chosen for the other kind stays, in case the builder comes back to it. */
+export const setDrive = (axis: Axis, change: Partial<Drive>, label: string): Command =>
+  onAxis(
+    axis,
+    label,
+    draft => {
+      Object.assign(draft.drive, change)
+    },
+    { entry: { axisId: axis.id, kind: 'part', text: `${label}.` } },
+  )
+
+export const setDriveSize = (axis: Axis, key: DriveSizeKey, value: number, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    DRIVE_SIZES[key].label,
+    draft => {
+      draft.driveSizes[key] = value
+    },
+    { mergeKey },
+  )
+
+/** Sets what a typical hour is made of; null reckons it from the goals again. */
+export const setDuty = (axis: Axis, duty: DutyRow[] | null, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    duty ? 'Duty' : 'Duty reckoned from the goals',
+    draft => {
+      draft.duty = duty
+    },
+    { mergeKey },
   )
 
 /** Chooses a part, or none. A preload set by hand belongs to the old nut and goes with it. */

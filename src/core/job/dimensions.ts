@@ -11,7 +11,7 @@ interface FieldFacts {
   max: number
 }
 interface DimensionFacts extends FieldFacts {
-  group: 'geometry' | 'load'
+  group: 'geometry' | 'load' | 'shafts'
   /** How to measure it with what a small shop has. */
   howTo: string
 }
@@ -89,6 +89,27 @@ export const DIMENSIONS = {
     [0, 50_000],
     'Hang the head from a scale with the counterbalance on and off; the difference. 0 on a level axis.',
   ),
+  shaftParallelMm: dimension(
+    'shafts',
+    'Motor shaft beside the screw axis',
+    'length',
+    [0, 5],
+    'Indicator on the motor shaft, its tip on the end of the screw. Turn the motor once: half of what the needle swings.',
+  ),
+  shaftAngleDeg: dimension(
+    'shafts',
+    'Motor shaft at an angle to the screw',
+    'angle',
+    [0, 10],
+    'Feeler gauge between the hub faces at four places: the difference over the hub diameter, times 57.3.',
+  ),
+  shaftAxialMm: dimension(
+    'shafts',
+    'Coupler pushed or pulled along',
+    'length',
+    [0, 5],
+    'Calipers over the coupler before and after its second hub is tightened: the difference.',
+  ),
 } satisfies Record<string, DimensionFacts>
 export type DimensionKey = keyof typeof DIMENSIONS
 export const DIMENSION_KEYS = Object.keys(DIMENSIONS) as DimensionKey[]
@@ -109,6 +130,8 @@ export const GOALS = {
   cuttingFeedMmPerMin: field('Feed while cutting', 'speed', [1, 100_000]),
   cuttingShare: field('Share of the time spent cutting', 'share', [0, 1]),
   backlashTargetUm: field('Lost motion accepted', 'smallLength', [1, 2000]),
+  accuracyTargetUm: field('Position error accepted over the travel', 'smallLength', [1, 5000]),
+  temperatureRiseK: field('Warming of the screw in use', 'temperatureRise', [0, 60]),
   alignmentTargetUm: field('Screw out of line accepted', 'smallLength', [1, 1000]),
   wantedLifeHours: field('Life wanted', 'hours', [1, 200_000]),
 } satisfies Record<string, FieldFacts>
@@ -124,3 +147,13 @@ export const ROOM = {
 } satisfies Record<string, FieldFacts>
 export type RoomKey = keyof typeof ROOM
 export const ROOM_KEYS = Object.keys(ROOM) as RoomKey[]
+
+/** Numbers that belong to a kind of drive. */
+export const DRIVE_SIZES = {
+  screwSpacingMm: field('Between the two screws', 'length', [50, 10_000]),
+  offCentreMm: field('Load off the middle of the gantry, at most', 'length', [0, 5000]),
+  handwheelRadiusMm: field('Handwheel, middle to grip', 'length', [10, 500]),
+  beltCentresMm: field('Between motor shaft and screw', 'length', [20, 2000]),
+} satisfies Record<string, FieldFacts>
+export type DriveSizeKey = keyof typeof DRIVE_SIZES
+export const DRIVE_SIZE_KEYS = Object.keys(DRIVE_SIZES) as DriveSizeKey[]

@@ -1,14 +1,61 @@
+import type { Change } from './edit'
+import { DIMENSIONS_OF_A_DRIVE, DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from './templates'
+
 /** The version that this app writes. */
-export const SCHEMA_VERSION = 1
+export const SCHEMA_VERSION = 2
+
+type Plain = Record<string, unknown>
 
 /** One step: makes a document of version `from` into one of version `from + 1`. */
 export interface Migration {
   from: number
-  migrate: (job: Record<string, unknown>) => Record<string, unknown>
+  migrate: (job: Plain) => Plain
+  /** What the step does to one axis, also to those that a change of the history puts in or takes out. */
+  axis?: (axis: Plain) => Plain
 }
 
+const isPlain = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+const isAxis = (value: unknown): value is Plain =>
+  isPlain(value) && isPlain(value.dimensions) && isPlain(value.goals) && isPlain(value.parts)
+
+/** Version 2 knows belts, two screws, handwheels, duty, and what the accuracy of a drive rests on. */
+const withWholeDrive = (axis: Plain): Plain => ({
+  ...axis,
+  dimensions: { ...(axis.dimensions as Plain), ...DIMENSIONS_OF_A_DRIVE },
+  goals: { ...(axis.goals as Plain), ...GOALS_OF_A_DRIVE },
+  parts: { ...(axis.parts as Plain), belt: null },
+  drive: DRIVE_TO_START,
+  driveSizes: DRIVE_SIZES_TO_START,
+  duty: null,
+})
+const onEachAxis =
+  (migrate: (axis: Plain) => Plain) =>
+  (job: Plain): Plain =>
+    Array.isArray(job.axes)
+      ? { ...job, axes: job.axes.map(axis => (isAxis(axis) ? migrate(axis) : axis)) }
+      : job
+
 /** Steps from every older version; there is none before version 1. */
-export const MIGRATIONS: Migration[] = []
+export const MIGRATIONS: Migration[] = [
+  { from: 1, migrate: onEachAxis(withWholeDrive), axis: withWholeDrive },
+]
+
+/**
+ * Brings a change of the history up to the present version, so that undoing it puts back whole axes.
+ *
+ * @param from the version of the job that the change belongs to
+ */
+export function migrateChange<T extends Pick<Change, 'patches' | 'inverse'>>(change: T, from: number): T {
+  const steps = MIGRATIONS.filter(step => step.from >= from)
+  const up = (value: unknown): unknown => {
+    if (Array.isArray(value)) return value.map(up)
+    return isAxis(value) ? steps.reduce((axis, step) => step.axis?.(axis) ?? axis, value) : value
+  }
+  const all = (patches: Change['patches']) =>
+    patches.map(patch => ('value' in patch ? { ...patch, value: up(patch.value) } : patch))
+  return { ...change, patches: all(change.patches), inverse: all(change.inverse) }
+}
 
 /**
  * Brings a job document up to the present version, step by step.
@@ -16,7 +63,7 @@ export const MIGRATIONS: Migration[] = []
  * @param steps the migrations to use, and the version they end at
  * @returns the document with its new version; its fields are not checked here
  * @throws Error naming the version found and those that can be read
- * @example migrate({ schemaVersion: 1 }) // { schemaVersion: 1 }
+ * @example migrate({ schemaVersion: 1 }) // { schemaVersion: 2 }
  */
 export function migrate(
   job: Record<string, unknown>,

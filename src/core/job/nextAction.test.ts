@@ -34,7 +34,7 @@ const sound: Axis = {
 describe('what an axis needs next', () => {
   test('goes through the work in its order, and ends', () => {
     const bare = newAxis({ name: 'A', title: 'New' })
-    expect(next(bare)).toMatchObject({ stage: 'survey', text: 'A: 9 dimensions to measure' })
+    expect(next(bare)).toMatchObject({ stage: 'survey', text: 'A: 12 dimensions to measure' })
     const surveyed = measured(bare)
     expect(next(surveyed)).toMatchObject({ stage: 'size', text: 'A: choose the screw' })
     expect(next({ ...surveyed, parts: { ...surveyed.parts, screw: 'ball-20-5-double' } })?.text).toBe(

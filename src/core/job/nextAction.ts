@@ -2,8 +2,8 @@ import { blockedBy, procedure } from '../build/procedure'
 import type { Catalogue } from '../sizing/parts'
 import { evaluateAxis } from '../verdicts/evaluateAxis'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from './dimensions'
+import { neededParts } from './neededParts'
 import type { Axis, Job } from './types'
-import { PART_KINDS } from './types'
 
 export const STAGES = ['survey', 'size', 'room', 'build', 'align', 'prove', 'log'] as const
 export type StageId = (typeof STAGES)[number]
@@ -35,7 +35,7 @@ export function nextForAxis(axis: Axis, catalogue: Catalogue, units: Job['units'
   const [unmeasured, ...more] = stillToMeasure(axis)
   if (unmeasured && more.length >= DIMENSION_KEYS.length / 2)
     return act('survey', `${more.length + 1} dimensions to measure`)
-  const open = PART_KINDS.find(kind => !catalogue[kind].has(axis.parts[kind] ?? ''))
+  const open = neededParts(axis).find(kind => !catalogue[kind].has(axis.parts[kind] ?? ''))
   if (open) return act('size', `choose the ${open === 'bearing' ? 'bearings' : open}`)
   const { findings } = evaluateAxis(axis, catalogue, units)
   const failing = findings.find(finding => finding.state === 'fails')

@@ -1,7 +1,11 @@
 import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
 import { SCREW_ENDS } from '../sizing/screw'
-import { DIMENSIONS, GOALS, PROVENANCES, ROOM } from './dimensions'
-import { ENTRY_KINDS, LONGEST_LINE, MACHINE_KINDS, NUT_FACINGS } from './types'
+import { DIMENSIONS, DRIVE_SIZES, GOALS, PROVENANCES, ROOM } from './dimensions'
+import { SCHEMA_VERSION } from './migrations'
+import { ENTRY_KINDS, LONGEST_LINE, MACHINE_KINDS, NUT_FACINGS, TRANSMISSIONS } from './types'
+
+/** Most rows of a duty table. */
+export const MOST_DUTY_ROWS = 24
 
 /** A message that says which field, what was got and what is accepted. */
 export const gotAndTakes =
@@ -31,6 +35,10 @@ const listOf = (item: Schema, most: number) => {
 const numeric = (min: number, max: number) => {
   const takes = gotAndTakes(`a number from ${min} to ${max}`)
   return number().strict().typeError(takes).required(takes).min(min, takes).max(max, takes)
+}
+const wholeNumber = (min: number, max: number) => {
+  const takes = gotAndTakes(`a whole number from ${min} to ${max}`)
+  return number().strict().typeError(takes).required(takes).integer(takes).min(min, takes).max(max, takes)
 }
 const orNull = (min: number, max: number) => {
   const takes = gotAndTakes(`a number from ${min} to ${max}, or null`)
@@ -112,9 +120,30 @@ const axis = shape({
     screw: textOrNull(80),
     bearing: textOrNull(80),
     coupler: textOrNull(80),
+    belt: textOrNull(80),
     motor: textOrNull(80),
   }),
   ends: oneOf(SCREW_ENDS),
+  drive: shape({
+    transmission: oneOf(TRANSMISSIONS),
+    screws: oneOf([1, 2]),
+    microsteps: wholeNumber(1, 256),
+    handwheelKept: yesNo(),
+  }),
+  driveSizes: fields(DRIVE_SIZES, key => numeric(DRIVE_SIZES[key].min, DRIVE_SIZES[key].max)),
+  duty: lazy(value =>
+    value === null
+      ? mixed().nullable()
+      : listOf(
+          shape({
+            label: text(80),
+            forceN: numeric(-50_000, 50_000),
+            speedMmPerMin: numeric(0, 100_000),
+            timeShare: numeric(0, 1),
+          }),
+          MOST_DUTY_ROWS,
+        ),
+  ) as unknown as Schema,
   preloadN: orNull(0, 50_000),
   room: fields(ROOM, key => numeric(ROOM[key].min, ROOM[key].max)),
   nutFacing: oneOf(NUT_FACINGS),
@@ -125,7 +154,7 @@ const axis = shape({
 
 /** A job document of the present version. */
 export const jobSchema = shape({
-  schemaVersion: oneOf([1]),
+  schemaVersion: oneOf([SCHEMA_VERSION]),
   id: text(40),
   name: text(80),
   machineKind: oneOf(MACHINE_KINDS),

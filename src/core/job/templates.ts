@@ -1,9 +1,31 @@
-import { DIMENSION_KEYS, type DimensionKey, type GoalKey } from './dimensions'
+import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } from './dimensions'
 import { newId } from './id'
-import type { Axis, Job, MachineKind } from './types'
+import type { Axis, Dimension, Drive, Job, MachineKind } from './types'
 
 type Assumed = Record<DimensionKey, number>
 type Goals = Record<GoalKey, number>
+
+const assumed = (value: number): Dimension => ({ value, provenance: 'assumed' })
+
+/** What version 2 of the document asks of an axis over version 1, with values to start from. */
+export const DIMENSIONS_OF_A_DRIVE = {
+  shaftParallelMm: assumed(0.05),
+  shaftAngleDeg: assumed(0.3),
+  shaftAxialMm: assumed(0.1),
+}
+export const GOALS_OF_A_DRIVE = { accuracyTargetUm: 100, temperatureRiseK: 8 }
+export const DRIVE_TO_START: Drive = {
+  transmission: 'direct',
+  screws: 1,
+  microsteps: 8,
+  handwheelKept: false,
+}
+export const DRIVE_SIZES_TO_START: Record<DriveSizeKey, number> = {
+  screwSpacingMm: 600,
+  offCentreMm: 150,
+  handwheelRadiusMm: 60,
+  beltCentresMm: 120,
+}
 
 const DIMENSIONS_OF_A_SMALL_MILL: Assumed = {
   wayTravelMm: 400,
@@ -15,6 +37,9 @@ const DIMENSIONS_OF_A_SMALL_MILL: Assumed = {
   frictionCoefficient: 0.1,
   dragN: 40,
   counterbalanceN: 0,
+  shaftParallelMm: DIMENSIONS_OF_A_DRIVE.shaftParallelMm.value as number,
+  shaftAngleDeg: DIMENSIONS_OF_A_DRIVE.shaftAngleDeg.value as number,
+  shaftAxialMm: DIMENSIONS_OF_A_DRIVE.shaftAxialMm.value as number,
 }
 const GOALS_OF_A_SMALL_MILL: Goals = {
   wantedTravelMm: 400,
@@ -26,6 +51,7 @@ const GOALS_OF_A_SMALL_MILL: Goals = {
   backlashTargetUm: 30,
   alignmentTargetUm: 20,
   wantedLifeHours: 8000,
+  ...GOALS_OF_A_DRIVE,
 }
 
 interface AxisTemplate {
@@ -33,6 +59,8 @@ interface AxisTemplate {
   title: string
   dimensions?: Partial<Assumed>
   goals?: Partial<Goals>
+  drive?: Partial<Drive>
+  driveSizes?: Partial<Record<DriveSizeKey, number>>
 }
 
 /** The axes that a machine of each kind usually has, with values to start from: all assumed. */
@@ -64,6 +92,7 @@ const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
       title: 'Cross slide',
       dimensions: { wayTravelMm: 140, supportSpanMm: 240, movingMassKg: 12, screwToWayMm: 25 },
       goals: { wantedTravelMm: 140, topSpeedMmPerMin: 1500 },
+      drive: { transmission: 'belt', handwheelKept: true },
     },
   ],
   router: [
@@ -72,6 +101,8 @@ const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
       title: 'Gantry, long way',
       dimensions: { wayTravelMm: 1200, supportSpanMm: 1330, frictionCoefficient: 0.01, movingMassKg: 45 },
       goals: { wantedTravelMm: 1200, topSpeedMmPerMin: 5000, cuttingForceN: 200, cuttingFeedMmPerMin: 2000 },
+      drive: { screws: 2 },
+      driveSizes: { screwSpacingMm: 900, offCentreMm: 350 },
     },
     {
       name: 'Y',
@@ -106,11 +137,14 @@ export function newAxis(template: AxisTemplate): Axis {
     name: template.name,
     title: template.title,
     dimensions: Object.fromEntries(
-      DIMENSION_KEYS.map(key => [key, { value: values[key], provenance: 'assumed' }]),
+      DIMENSION_KEYS.map(key => [key, assumed(values[key])]),
     ) as Axis['dimensions'],
     goals: { ...GOALS_OF_A_SMALL_MILL, ...template.goals },
-    parts: { screw: null, bearing: null, coupler: null, motor: null },
+    parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null },
     ends: 'fixed-supported',
+    drive: { ...DRIVE_TO_START, ...template.drive },
+    driveSizes: { ...DRIVE_SIZES_TO_START, ...template.driveSizes },
+    duty: null,
     preloadN: null,
     room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
     nutFacing: 'far',
@@ -123,7 +157,7 @@ export function newAxis(template: AxisTemplate): Axis {
 /** A new job of a kind of machine with the axes that such a machine usually has. */
 export function newJob(name: string, machineKind: MachineKind, units: Job['units'], createdAt: string): Job {
   return {
-    schemaVersion: 1,
+    schemaVersion: 2,
     id: newId(),
     name,
     machineKind,

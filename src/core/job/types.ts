@@ -1,6 +1,6 @@
 import type { ScrewEnds } from '../sizing/screw'
 import type { UnitSystem } from '../units/quantity'
-import type { DimensionKey, GoalKey, Provenance, RoomKey } from './dimensions'
+import type { DimensionKey, DriveSizeKey, GoalKey, Provenance, RoomKey } from './dimensions'
 
 /** A value with where it comes from; null while nobody knows it. */
 export interface Dimension {
@@ -8,7 +8,7 @@ export interface Dimension {
   provenance: Provenance
 }
 
-export const PART_KINDS = ['screw', 'bearing', 'coupler', 'motor'] as const
+export const PART_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor'] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
 export const NUT_FACINGS = ['far', 'fixed'] as const
@@ -43,6 +43,26 @@ export interface ReversalTest {
   stations: ReversalStation[]
 }
 
+export const TRANSMISSIONS = ['direct', 'belt'] as const
+/** How the motor turns the screw, and how many screws there are. */
+export interface Drive {
+  transmission: (typeof TRANSMISSIONS)[number]
+  /** Two screws, each with a motor of its own, share a gantry. */
+  screws: 1 | 2
+  /** Microsteps to a full step, as set on the driver. */
+  microsteps: number
+  /** Whether a handwheel stays on the far end of the screw. */
+  handwheelKept: boolean
+}
+
+/** One kind of work of a typical hour: the force of the nut along the screw, signed by its direction. */
+export interface DutyRow {
+  label: string
+  forceN: number
+  speedMmPerMin: number
+  timeShare: number
+}
+
 export interface Axis {
   id: string
   name: string
@@ -51,6 +71,11 @@ export interface Axis {
   goals: Record<GoalKey, number>
   parts: Record<PartKind, string | null>
   ends: ScrewEnds
+  drive: Drive
+  /** Numbers that belong to a kind of drive, such as how far two screws are apart. */
+  driveSizes: Record<DriveSizeKey, number>
+  /** What a typical hour is made of; null reckons it from the goals. */
+  duty: DutyRow[] | null
   /** Preload set on the nut; null leaves it as delivered. */
   preloadN: number | null
   room: Record<RoomKey, number>
@@ -64,7 +89,7 @@ export interface Axis {
 
 /** A machine under conversion: one plain JSON document. */
 export interface Job {
-  schemaVersion: 1
+  schemaVersion: 2
   id: string
   name: string
   machineKind: MachineKind

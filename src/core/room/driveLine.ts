@@ -1,16 +1,16 @@
 import type { Axis } from '../job/types'
-import type { Catalogue } from '../sizing/parts'
+import type { Catalogue, PartOf } from '../sizing/parts'
 import { Trace } from '../verdicts/trace'
 import { nutRange } from './placement'
 
 /** The parts that can be picked on the drive line. */
-export const DRIVE_PARTS = ['motor', 'coupler', 'bearing', 'screw', 'nut', 'far', 'way'] as const
+export const DRIVE_PARTS = ['motor', 'coupler', 'belt', 'bearing', 'screw', 'nut', 'far', 'way'] as const
 export type DrivePart = (typeof DRIVE_PARTS)[number]
 
 /** A box in the side elevation: x along the screw from the fixed block's inner face, y up from its axis. */
 export interface Box {
   part: DrivePart
-  role: 'body' | 'flange' | 'bracket' | 'shaft' | 'thread' | 'way' | 'table'
+  role: 'body' | 'flange' | 'bracket' | 'shaft' | 'thread' | 'way' | 'table' | 'handwheel' | 'run'
   xMm: number
   yMm: number
   widthMm: number
@@ -46,6 +46,8 @@ const USUAL = {
   blockHeightMm: 60,
   couplerMm: 40,
   couplerDiameterMm: 32,
+  pulleyMm: 19,
+  pulleyDiameterMm: 40,
   motorMm: 80,
   frameMm: 57,
   shaftMm: 8,
@@ -61,6 +63,7 @@ const CLEAR_MM = 6
 export function driveLine(axis: Axis, catalogue: Catalogue, position: number): DriveLine {
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   const bearing = catalogue.bearing.get(axis.parts.bearing ?? '')
+  const belt = catalogue.belt.get(axis.parts.belt ?? '')
   const coupler = catalogue.coupler.get(axis.parts.coupler ?? '')
   const motor = catalogue.motor.get(axis.parts.motor ?? '')
   const spanMm = axis.dimensions.supportSpanMm.value ?? USUAL.spanMm
@@ -71,10 +74,14 @@ export function driveLine(axis: Axis, catalogue: Catalogue, position: number): D
   const blockMm = bearing?.blockLengthMm ?? USUAL.blockMm
   const blockHeightMm = bearing?.blockHeightMm ?? USUAL.blockHeightMm
   const farMm = axis.ends === 'fixed-free' ? 0 : axis.ends === 'fixed-fixed' ? blockMm : 0.6 * blockMm
-  const couplerMm = coupler?.lengthMm ?? USUAL.couplerMm
-  const motorFaceMm = -blockMm - 2 * CLEAR_MM - couplerMm
+  const belted = axis.drive.transmission === 'belt'
+  const hubMm = belted ? (belt ? belt.widthMm + 4 : USUAL.pulleyMm) : (coupler?.lengthMm ?? USUAL.couplerMm)
+  // Beside a belt the motor lies under the screw, at the distance of the centres.
+  const motorYMm = belted ? -axis.driveSizes.beltCentresMm : 0
+  const motorFaceMm = -blockMm - 2 * CLEAR_MM - hubMm
   const motorMm = motor?.lengthMm ?? USUAL.motorMm
   const frameMm = motor?.frameMm ?? USUAL.frameMm
+  const shaftMm = motor?.shaftMm ?? USUAL.shaftMm
   const screwMm = screw?.nominalDiameterMm ?? USUAL.screwMm
   const bodyMm = screw?.nutBodyLengthMm ?? USUAL.nutMm
   const flangeMm = screw?.nutFlangeThicknessMm ?? USUAL.flangeMm
@@ -82,15 +89,15 @@ export function driveLine(axis: Axis, catalogue: Catalogue, position: number): D
   const towardsFar = axis.nutFacing === 'far' ? 1 : -1
   const along = (startMm: number, lengthMm: number) =>
     towardsFar === 1 ? nutAtMm + startMm : nutAtMm - startMm - lengthMm
-  const box = (
-    part: DrivePart,
-    role: Box['role'],
-    xMm: number,
-    widthMm: number,
-    heightMm: number,
-    guessed: boolean,
-    yMm = -heightMm / 2,
-  ): Box => ({ part, role, xMm, yMm, widthMm, heightMm, guessed })
+  const couplerBox = () =>
+    box(
+      'coupler',
+      'body',
+      -blockMm - CLEAR_MM - hubMm,
+      hubMm,
+      coupler?.diameterMm ?? USUAL.couplerDiameterMm,
+      !coupler,
+    )
   const tableMm = Math.max(flangeDiameterMm / 2 + 10, wayMm * 0.6)
   const boxes = [
     box(
@@ -103,27 +110,23 @@ export function driveLine(axis: Axis, catalogue: Catalogue, position: number): D
       -wayMm - 10,
     ),
     box('way', 'table', nutAtMm - spanMm * 0.18, spanMm * 0.36, 12, false, tableMm),
-    box('motor', 'body', motorFaceMm - motorMm, motorMm, frameMm, !motor),
-    box('motor', 'shaft', motorFaceMm, CLEAR_MM + couplerMm / 2, motor?.shaftMm ?? USUAL.shaftMm, !motor),
+    box('motor', 'body', motorFaceMm - motorMm, motorMm, frameMm, !motor, motorYMm - frameMm / 2),
+    box('motor', 'shaft', motorFaceMm, CLEAR_MM + hubMm / 2, shaftMm, !motor, motorYMm - shaftMm / 2),
     box(
       'screw',
       'shaft',
-      -blockMm - CLEAR_MM - couplerMm / 2,
-      blockMm + CLEAR_MM + couplerMm / 2,
+      -blockMm - CLEAR_MM - hubMm / 2,
+      blockMm + CLEAR_MM + hubMm / 2,
       bearing?.boreMm ?? screwMm * 0.6,
       !screw,
     ),
     box('screw', 'thread', 0, spanMm + farMm / 2, screwMm, !screw),
-    box(
-      'coupler',
-      'body',
-      -blockMm - CLEAR_MM - couplerMm,
-      couplerMm,
-      coupler?.diameterMm ?? USUAL.couplerDiameterMm,
-      !coupler,
-    ),
+    ...(belted ? beltBoxes(-blockMm - CLEAR_MM - hubMm, hubMm, motorYMm, belt) : [couplerBox()]),
     box('bearing', 'body', -blockMm, blockMm, blockHeightMm, !bearing),
     ...(farMm > 0 ? [box('far', 'body', spanMm, farMm, blockHeightMm, !bearing)] : []),
+    ...(axis.drive.handwheelKept
+      ? [box('far', 'handwheel', spanMm + farMm + CLEAR_MM, 14, 2 * axis.driveSizes.handwheelRadiusMm, false)]
+      : []),
     box(
       'nut',
       'bracket',
@@ -147,6 +150,31 @@ export function driveLine(axis: Axis, catalogue: Catalogue, position: number): D
     nutAtMm,
     limits,
   }
+}
+
+const box = (
+  part: DrivePart,
+  role: Box['role'],
+  xMm: number,
+  widthMm: number,
+  heightMm: number,
+  guessed: boolean,
+  yMm = -heightMm / 2,
+): Box => ({ part, role, xMm, yMm, widthMm, heightMm, guessed })
+
+/** Two pulleys and the run of the belt between them, seen from the side. */
+function beltBoxes(xMm: number, widthMm: number, motorYMm: number, belt: PartOf['belt'] | undefined): Box[] {
+  const diameterMm = (teeth: number | undefined) =>
+    belt && teeth ? (belt.pitchMm * teeth) / Math.PI : USUAL.pulleyDiameterMm
+  const onMotorMm = diameterMm(belt?.teethMotor)
+  const onScrewMm = diameterMm(belt?.teethScrew)
+  const topMm = onScrewMm / 2
+  const bottomMm = motorYMm - onMotorMm / 2
+  return [
+    box('belt', 'run', xMm + 2, widthMm - 4, topMm - bottomMm, !belt, bottomMm),
+    box('belt', 'body', xMm, widthMm, onScrewMm, !belt),
+    box('belt', 'body', xMm, widthMm, onMotorMm, !belt, motorYMm - onMotorMm / 2),
+  ]
 }
 
 function knownRange(axis: Axis, catalogue: Catalogue) {

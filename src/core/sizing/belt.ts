@@ -147,3 +147,27 @@ export const beltTension = calculation({
     }
   },
 })
+
+/**
+ * Torsional stiffness of a tensioned belt, felt at the screw with the motor held.
+ *
+ * @example beltStiffness({ cordStiffnessN: 175000, spanMm: 120, pitchMm: 5, teethScrew: 36 }).torsionalStiffnessNmPerRad // 2394.1
+ */
+export const beltStiffness = calculation({
+  id: 'belt.stiffness',
+  title: 'Stiffness of the belt',
+  formula: 'R = p z / (2 pi); k = 2 (EA) R^2 / (1000 s)',
+  source: "Hooke's law; both strands act while neither is slack",
+  validity: 'A belt under tension; the teeth in mesh are taken as rigid',
+  inputs: {
+    cordStiffnessN: number('tensile stiffness of the cords', 'EA', 'N', { over: 0 }),
+    spanMm: number('free span', 's', 'mm', { over: 0 }),
+    pitchMm,
+    teethScrew: number('teeth of the pulley on the screw', 'z', '1', { min: 6, integer: true }),
+  },
+  outputs: { torsionalStiffnessNmPerRad: number('stiffness at the screw', 'k', 'N m/rad', {}) },
+  compute({ cordStiffnessN, spanMm, pitchMm, teethScrew }) {
+    const radiusMm = (pitchMm * teethScrew) / (2 * Math.PI)
+    return { torsionalStiffnessNmPerRad: ((2 * cordStiffnessN) / spanMm) * (radiusMm ** 2 / 1000) }
+  },
+})

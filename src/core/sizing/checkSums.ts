@@ -107,3 +107,22 @@ export const torqueMarginOf = calculation({
   outputs: { margin: number('margin', 'margin', '1', {}) },
   compute: ({ availableTorqueNm, requiredTorqueNm }) => ({ margin: availableTorqueNm / requiredTorqueNm }),
 })
+
+/**
+ * How many times its own inertia a motor has to move.
+ *
+ * @example inertiaRatio({ loadInertiaKgM2: 0.00027, rotorInertiaKgM2: 0.000054 }).ratio // 5
+ */
+export const inertiaRatio = calculation({
+  id: 'drive.inertiaRatio',
+  title: 'Inertia of the load against the rotor',
+  formula: 'J / Jr',
+  source: 'Definition',
+  validity: 'Load as the motor feels it, through screw and belt',
+  inputs: {
+    loadInertiaKgM2: number('inertia of the load at the motor', 'J', 'kg m2', { min: 0 }),
+    rotorInertiaKgM2: number('inertia of the rotor', 'Jr', 'kg m2', { over: 0 }),
+  },
+  outputs: { ratio: number('inertia ratio', 'J / Jr', '1', {}) },
+  compute: ({ loadInertiaKgM2, rotorInertiaKgM2 }) => ({ ratio: loadInertiaKgM2 / rotorInertiaKgM2 }),
+})

@@ -104,6 +104,20 @@ export const QUANTITIES = {
   },
   /** Base: deg. */
   angle: { ...same('°', 2), accepts: { deg: 1, '°': 1 } },
+  /** Base: K. */
+  temperatureRise: {
+    mm: { unit: 'K', perUnit: 1, decimals: 1 },
+    inch: { unit: '°F', perUnit: 5 / 9, decimals: 1 },
+    accepts: { k: 1, '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
+  },
+  /** Base: Hz. */
+  frequency: { ...same('Hz', 0), accepts: { hz: 1 } },
+  /** Base: N/um. */
+  stiffness: {
+    mm: { unit: 'N/µm', perUnit: 1, decimals: 1 },
+    inch: { unit: 'lbf/thou', perUnit: N_PER_LBF / MM_PER_INCH, decimals: 0 },
+    accepts: { 'n/um': 1, 'lbf/thou': N_PER_LBF / MM_PER_INCH },
+  },
   /** Base: h. */
   hours: { ...same('h', 0), accepts: { h: 1, hours: 1 } },
   /** Base: rpm. */

@@ -12,6 +12,7 @@ export interface Judgement {
   figure: Measure | null
   limit: Measure | null
   use: number | null
+  margin?: number | null
   sentence: string
 }
 
@@ -30,6 +31,7 @@ const PART_WORDS: Record<PartKind, string> = {
   screw: 'a screw and its nut',
   bearing: 'the bearings of the fixed end',
   coupler: 'a coupler',
+  belt: 'a belt with its pulleys',
   motor: 'a motor',
 }
 
@@ -62,6 +64,7 @@ export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | n
     figure: judgement.figure,
     limit: judgement.limit,
     use: judgement.use,
+    margin: judgement.margin ?? null,
     sentence: judgement.sentence,
     missing: judgement.missing ?? null,
     because: Array.from(reads.figures),

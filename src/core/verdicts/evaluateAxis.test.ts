@@ -188,6 +188,6 @@ test('what an axis needs next follows the order of the work', () => {
   const fresh = newAxis({ name: 'A', title: 'New' })
   expect(nextForAxis(fresh, CATALOGUE, 'mm')).toMatchObject({
     stage: 'survey',
-    text: 'A: 9 dimensions to measure',
+    text: 'A: 12 dimensions to measure',
   })
 })

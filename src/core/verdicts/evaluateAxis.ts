@@ -6,10 +6,23 @@ import { runCheck } from './check'
 import { byUrgency, type Finding } from './finding'
 import { PROVE_CHECKS } from './proveChecks'
 import { ROOM_CHECKS } from './roomChecks'
-import { SIZING_CHECKS } from './sizingChecks'
+import { DRIVE_CHECKS } from './sizing/axisChecks'
+import { LINK_CHECKS } from './sizing/linkChecks'
+import { MOTOR_CHECKS } from './sizing/motorChecks'
+import { SCREW_CHECKS } from './sizing/screwChecks'
+import { THRUST_CHECKS } from './sizing/thrustChecks'
 import { type Figure, Trace } from './trace'
 
-const CHECKS = [...SIZING_CHECKS, ...ROOM_CHECKS, ...ALIGN_CHECKS, ...PROVE_CHECKS]
+const CHECKS = [
+  ...MOTOR_CHECKS,
+  ...SCREW_CHECKS,
+  ...THRUST_CHECKS,
+  ...LINK_CHECKS,
+  ...DRIVE_CHECKS,
+  ...ROOM_CHECKS,
+  ...ALIGN_CHECKS,
+  ...PROVE_CHECKS,
+]
 
 /** What an axis comes to: its findings, worst first, and the worked figures behind them by name. */
 export interface Evaluation {

@@ -1,6 +1,6 @@
 import { travel } from '../room/placement'
 import type { Check } from './check'
-import { grade } from './finding'
+import { standing } from './finding'
 
 export const ROOM_CHECKS: Check[] = [
   {
@@ -20,7 +20,7 @@ export const ROOM_CHECKS: Check[] = [
             )} in all brings it back`
           : 'the ways end it, not the screw'
       return {
-        state: grade('room.travel', travelMm / wanted),
+        ...standing('room.travel', travelMm / wanted),
         figure: { value: travelMm, quantity: 'length' },
         limit: { value: wanted, quantity: 'length' },
         use: travelMm > 0 ? wanted / travelMm : null,

@@ -1,4 +1,13 @@
-import { GOALS, type GoalKey, ROOM, type RoomKey } from '../job/dimensions'
+import { GRAVITY_M_PER_S2 } from '../constants'
+import {
+  DIMENSIONS,
+  DRIVE_SIZES,
+  type DriveSizeKey,
+  GOALS,
+  type GoalKey,
+  ROOM,
+  type RoomKey,
+} from '../job/dimensions'
 import type { Axis, PartKind } from '../job/types'
 import type { Catalogue } from '../sizing/parts'
 import { SCREW_ENDS, type ScrewEnds } from '../sizing/screw'
@@ -14,6 +23,8 @@ export type Choice =
   | { kind: 'goal'; goal: GoalKey; value: number }
   | { kind: 'room'; room: RoomKey; value: number }
   | { kind: 'preload'; preloadN: number }
+  | { kind: 'driveSize'; size: DriveSizeKey; value: number }
+  | { kind: 'counterbalance'; counterbalanceN: number }
 
 /** What a way out does to another verdict. */
 export interface Effect {
@@ -38,6 +49,7 @@ export interface WayOut {
 const LEVERS: Record<string, Lever[]> = {
   'motor.torqueMargin': [
     part('motor'),
+    part('belt'),
     part('screw'),
     goal('topSpeedMmPerMin'),
     goal('accelerationMmPerS2'),
@@ -56,10 +68,23 @@ const LEVERS: Record<string, Lever[]> = {
     part('coupler'),
     part('screw'),
     part('bearing'),
+    part('belt'),
     part('motor'),
     goal('backlashTargetUm'),
   ],
-  'axis.unpoweredDrop': [part('screw'), part('motor')],
+  'axis.unpoweredDrop': [counterbalance(), part('screw'), part('motor')],
+  'axis.stallThrust': [part('motor'), part('screw'), part('bearing'), ends()],
+  'axis.handwheel': [driveSize('handwheelRadiusMm'), part('motor'), part('belt'), part('screw')],
+  'motor.inertiaRatio': [part('motor'), part('belt'), part('screw')],
+  'motor.step': [part('belt'), part('motor'), part('screw'), goal('accuracyTargetUm')],
+  'screw.leadAccuracy': [part('screw'), goal('accuracyTargetUm')],
+  'screw.warmth': [ends(), goal('temperatureRiseK'), goal('accuracyTargetUm')],
+  'bearing.life': [part('bearing'), goal('cuttingForceN'), goal('wantedLifeHours')],
+  'bearing.seat': [part('bearing'), part('screw')],
+  'coupler.misalignment': [part('coupler')],
+  'belt.pull': [part('belt'), part('motor')],
+  'belt.mesh': [driveSize('beltCentresMm'), part('belt')],
+  'belt.bores': [part('belt'), part('motor'), part('bearing')],
   'room.travel': [room('recessFarMm'), room('recessFixedMm'), part('screw'), goal('wantedTravelMm')],
   'align.height': [goal('alignmentTargetUm')],
   'align.side': [goal('alignmentTargetUm')],
@@ -93,6 +118,12 @@ export function withChoice(axis: Axis, choice: Choice): Axis {
       return { ...axis, room: { ...axis.room, [choice.room]: choice.value } }
     case 'preload':
       return { ...axis, preloadN: choice.preloadN }
+    case 'driveSize':
+      return { ...axis, driveSizes: { ...axis.driveSizes, [choice.size]: choice.value } }
+    case 'counterbalance': {
+      const counterbalanceN = { value: choice.counterbalanceN, provenance: 'assumed' as const }
+      return { ...axis, dimensions: { ...axis.dimensions, counterbalanceN } }
+    }
   }
 }
 
@@ -173,7 +204,7 @@ function ends(): Lever {
 }
 
 function goal(key: GoalKey): Lever {
-  const raise = key === 'backlashTargetUm' || key === 'alignmentTargetUm'
+  const raise = key === 'backlashTargetUm' || key === 'alignmentTargetUm' || key === 'accuracyTargetUm'
   return bench =>
     solve(bench, {
       from: bench.axis.goals[key],
@@ -197,6 +228,32 @@ function room(key: RoomKey): Lever {
       choice: value => ({ kind: 'room', room: key, value }),
       label: ROOM[key].label,
       cost: 'metal to cut: check the wall that is left',
+    })
+}
+
+/** A larger handwheel, or centres further apart, up to twice the size. */
+function driveSize(key: DriveSizeKey): Lever {
+  return bench =>
+    solve(bench, {
+      from: bench.axis.driveSizes[key],
+      to: Math.min(2 * bench.axis.driveSizes[key], DRIVE_SIZES[key].max),
+      quantity: DRIVE_SIZES[key].quantity,
+      choice: value => ({ kind: 'driveSize', size: key, value }),
+      label: DRIVE_SIZES[key].label,
+      cost: 'room beside the machine',
+    })
+}
+
+/** A counterbalance that takes up to the whole weight. */
+function counterbalance(): Lever {
+  return bench =>
+    solve(bench, {
+      from: bench.axis.dimensions.counterbalanceN.value ?? 0,
+      to: (bench.axis.dimensions.movingMassKg.value ?? 0) * GRAVITY_M_PER_S2,
+      quantity: DIMENSIONS.counterbalanceN.quantity,
+      choice: counterbalanceN => ({ kind: 'counterbalance', counterbalanceN }),
+      label: DIMENSIONS.counterbalanceN.label,
+      cost: 'a gas spring or weights to fit, and their own mass to move',
     })
 }
 

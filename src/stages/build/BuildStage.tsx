@@ -2,19 +2,10 @@ import { chakra } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import { Hand, TriangleAlert, Wrench } from 'lucide-react'
 import { useState } from 'react'
-import {
-  BOLT_STATES,
-  type BoltState,
-  blockedBy,
-  boltStates,
-  JOINTS,
-  type Joint,
-  leansOn,
-  procedure,
-  type Step,
-} from '@/core/build/procedure'
+import { blockedBy, boltStates, leansOn, procedure } from '@/core/build/procedure'
+import { BOLT_STATES, type BoltState, JOINTS, type Joint, type Step } from '@/core/build/step'
 import { tickStep } from '@/core/job/commands'
-import { PART_KINDS } from '@/core/job/types'
+import { neededParts } from '@/core/job/neededParts'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { Cell, Panel } from '@/ui/Panel'
 import { useAxis, useEdit, useUnits, whole } from '../bench'
@@ -27,7 +18,7 @@ export function BuildStage() {
   const [refusal, setRefusal] = useState<{ stepId: string; text: string } | null>(null)
   const steps = procedure(axis, CATALOGUE, units)
   if (!steps) {
-    const open = PART_KINDS.filter(kind => axis.parts[kind] === null)
+    const open = neededParts(axis).filter(kind => axis.parts[kind] === null)
     return (
       <Panel title="Steps of the build">
         <p>The steps are made from the parts. Choose under Size first: {open.join(', ')}.</p>

@@ -1,6 +1,6 @@
 import type { Axis, ReversalTest } from '@/core/job/types'
 import { unexplained, worstStation } from '@/core/prove/judgeTest'
-import { lostMotionBudget } from '@/core/sizing/evaluateSizing'
+import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'

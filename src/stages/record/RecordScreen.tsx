@@ -4,7 +4,7 @@ import { worstCorrectionUm } from '@/core/align/judgeRound'
 import { procedure } from '@/core/build/procedure'
 import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '@/core/job/dimensions'
 import { linesOfAxis, openFixes } from '@/core/job/logLines'
-import { PART_KINDS } from '@/core/job/types'
+import { neededParts } from '@/core/job/neededParts'
 import { stationReversal } from '@/core/prove/judgeTest'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
@@ -80,7 +80,7 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
           <Block title="Parts">
             <Pairs
               rows={[
-                ...PART_KINDS.map((kind): [string, string] => [
+                ...neededParts(axis).map((kind): [string, string] => [
                   kind,
                   CATALOGUE[kind].get(axis.parts[kind] ?? '')?.name ?? 'not chosen',
                 ]),

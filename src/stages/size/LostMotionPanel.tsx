@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/job/types'
-import { lostMotionBudget } from '@/core/sizing/evaluateSizing'
+import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'

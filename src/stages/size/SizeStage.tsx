@@ -2,7 +2,8 @@ import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import { choosePart, setEnds, setPreload } from '@/core/job/commands'
-import { PART_KINDS, type PartKind } from '@/core/job/types'
+import { neededParts } from '@/core/job/neededParts'
+import type { PartKind } from '@/core/job/types'
 import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
 import { SCREW_ENDS, type ScrewEnds } from '@/core/sizing/screw'
 import { Button } from '@/ui/controls'
@@ -11,6 +12,7 @@ import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { WorkingButton } from '../WorkingButton'
+import { DrivePanel } from './DrivePanel'
 import { LostMotionPanel } from './LostMotionPanel'
 import { PartTable } from './PartTable'
 import { partRows } from './partRows'
@@ -24,6 +26,7 @@ const KIND_WORDS: Record<PartKind, string> = {
   screw: 'Screw and nut',
   bearing: 'Bearings',
   coupler: 'Coupler',
+  belt: 'Belt',
   motor: 'Motor',
 }
 const ENDS_WORDS: Record<ScrewEnds, string> = {
@@ -38,12 +41,15 @@ export function SizeStage() {
   const axis = useSettledAxis()
   const units = useUnits()
   const edit = useEdit()
-  const firstOpen = PART_KINDS.find(kind => axis.parts[kind] === null) ?? 'screw'
-  const [kind, setKind] = useState<PartKind>(firstOpen)
+  const kinds = neededParts(axis)
+  const firstOpen = kinds.find(kind => axis.parts[kind] === null) ?? 'screw'
+  const [picked, setKind] = useState<PartKind>(firstOpen)
+  const kind = kinds.includes(picked) ? picked : firstOpen
   const rows = useMemo(() => partRows(axis, kind, units), [axis, kind, units])
   const screw = CATALOGUE.screw.get(axis.parts.screw ?? '')
   return (
     <>
+      <DrivePanel axis={axis} />
       <Panel title="Parts of the drive">
         <chakra.div
           role="group"
@@ -53,7 +59,7 @@ export function SizeStage() {
           gap="2"
           mb="3"
         >
-          {PART_KINDS.map(one => {
+          {kinds.map(one => {
             const chosen = CATALOGUE[one].get(axis.parts[one] ?? '')
             return (
               <Button

@@ -11,12 +11,14 @@ import {
   YAxis,
 } from 'recharts'
 import type { Axis } from '@/core/job/types'
-import { topSpeedRpm, torqueCurve } from '@/core/sizing/evaluateSizing'
+import { topSpeedRpm } from '@/core/sizing/evaluate/load'
+import { torqueCurve } from '@/core/sizing/evaluate/torque'
+import { ratio } from '@/core/sizing/evaluate/transmission'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { LIMITS } from '@/core/verdicts/finding'
-import { torqueLimits } from '@/core/verdicts/sizingChecks'
+import { torqueLimits } from '@/core/verdicts/sizing/motorChecks'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { known } from '../known'
@@ -32,7 +34,7 @@ const SERIES = [
 export function TorqueChart({ axis, units }: { axis: Axis; units: UnitSystem }) {
   const curve = known(() => {
     const t = new Trace(axis, CATALOGUE)
-    return { points: torqueCurve(t, LIMITS[torqueLimits(t)].holds), topRpm: topSpeedRpm(t) }
+    return { points: torqueCurve(t, LIMITS[torqueLimits(t)].holds), topRpm: topSpeedRpm(t) * ratio(t) }
   })
   if (!curve.value) return <chakra.p color="quiet">{curve.ask}</chakra.p>
   const { unit, perUnit } = quantityFacts('torque')[units]

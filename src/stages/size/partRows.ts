@@ -50,6 +50,13 @@ const COLUMNS: {
       },
     ],
   },
+  belt: {
+    heads: ['Teeth', 'Rated pull'],
+    figures: (part, units) => [
+      { text: `${part.teethMotor} : ${part.teethScrew}`, value: part.teethScrew / part.teethMotor },
+      { text: say(part.ratedPullN, 'force', units), value: part.ratedPullN },
+    ],
+  },
   motor: {
     heads: ['Torque', 'Shaft'],
     figures: (part, units) => [

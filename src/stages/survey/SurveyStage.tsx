@@ -41,6 +41,9 @@ export function SurveyStage() {
           <Panel title="Mass and friction">
             <Dimensions group="load" />
           </Panel>
+          <Panel title="Motor to screw">
+            <Dimensions group="shafts" />
+          </Panel>
         </chakra.div>
         <Panel title="What you want from it">
           <chakra.div display="grid" gap="3">
@@ -59,7 +62,7 @@ export function SurveyStage() {
   )
 }
 
-function Dimensions({ group }: { group: 'geometry' | 'load' }) {
+function Dimensions({ group }: { group: 'geometry' | 'load' | 'shafts' }) {
   return (
     <chakra.div display="grid" gap="3">
       {DIMENSION_KEYS.filter(key => DIMENSIONS[key].group === group).map(key => (

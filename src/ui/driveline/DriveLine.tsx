@@ -14,11 +14,13 @@ const FILLS: Record<Box['role'] | 'motor' | 'coupler', string> = {
   table: 'casting',
   motor: 'motor-body',
   coupler: 'brass',
+  handwheel: 'steel',
+  run: 'motor-body',
 }
 const fill = (box: Box) =>
   box.part === 'motor' && box.role === 'body'
     ? FILLS.motor
-    : box.part === 'coupler'
+    : box.part === 'coupler' || (box.part === 'belt' && box.role === 'body')
       ? FILLS.coupler
       : box.part === 'nut' && box.role === 'body'
         ? 'brass'

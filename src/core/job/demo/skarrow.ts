@@ -1,5 +1,12 @@
 import type { DimensionKey, GoalKey, Provenance } from '../dimensions'
+import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../templates'
 import type { Axis, Job, LogEntry } from '../types'
+
+const SHAFTS_ASSUMED: Pick<Values, 'shaftParallelMm' | 'shaftAngleDeg' | 'shaftAxialMm'> = {
+  shaftParallelMm: [0.05, 'assumed'],
+  shaftAngleDeg: [0.3, 'assumed'],
+  shaftAxialMm: [0.1, 'assumed'],
+}
 
 type Values = Record<DimensionKey, [number, Provenance]>
 
@@ -18,6 +25,7 @@ const goals = (wantedTravelMm: number, more: Partial<Record<GoalKey, number>>): 
   backlashTargetUm: 30,
   alignmentTargetUm: 20,
   wantedLifeHours: 8000,
+  ...GOALS_OF_A_DRIVE,
   ...more,
 })
 
@@ -60,10 +68,22 @@ const X: Axis = {
     frictionCoefficient: [0.11, 'assumed'],
     dragN: [46, 'measured'],
     counterbalanceN: [0, 'measured'],
+    shaftParallelMm: [0.04, 'measured'],
+    shaftAngleDeg: [0.2, 'measured'],
+    shaftAxialMm: [0.1, 'measured'],
   }),
   goals: goals(400, {}),
-  parts: { screw: 'ball-20-5-double', bearing: 'back-12', coupler: 'slit-32-clamp', motor: 'step-57-22' },
+  parts: {
+    screw: 'ball-20-5-double',
+    bearing: 'back-12',
+    coupler: 'slit-32-clamp',
+    belt: null,
+    motor: 'step-57-22',
+  },
   ends: 'fixed-supported',
+  drive: DRIVE_TO_START,
+  driveSizes: DRIVE_SIZES_TO_START,
+  duty: null,
   preloadN: null,
   room: { recessFixedMm: 0, recessFarMm: 12, safetyFixedMm: 5, safetyFarMm: 5 },
   nutFacing: 'far',
@@ -160,9 +180,16 @@ const Y: Axis = {
     frictionCoefficient: [0.11, 'assumed'],
     dragN: [60, 'assumed'],
     counterbalanceN: [0, 'measured'],
+    ...SHAFTS_ASSUMED,
   }),
   goals: goals(200, { cuttingForceN: 900 }),
-  parts: { screw: 'ball-20-5-double', bearing: 'back-12', coupler: 'jaw-30-set', motor: 'step-57-12' },
+  parts: {
+    screw: 'ball-20-5-double',
+    bearing: 'back-12',
+    coupler: 'jaw-30-set',
+    belt: null,
+    motor: 'step-57-12',
+  },
   room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ticks: {},
   rounds: [],
@@ -184,13 +211,14 @@ const Z: Axis = {
     frictionCoefficient: [0.1, 'assumed'],
     dragN: [50, 'assumed'],
     counterbalanceN: [0, 'measured'],
+    ...SHAFTS_ASSUMED,
   }),
   goals: goals(300, { topSpeedMmPerMin: 2000 }),
-  parts: { screw: null, bearing: null, coupler: null, motor: null },
+  parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null },
 }
 
 const SKARROW: Job = {
-  schemaVersion: 1,
+  schemaVersion: 2,
   id: 'demo-skarrow-8',
   name: 'Skarrow 8',
   machineKind: 'mill',

@@ -1,4 +1,5 @@
 import { BEARINGS } from './bearings'
+import { BELTS } from './belts'
 import { COUPLERS } from './couplers'
 import { MOTORS } from './motors'
 import { SCREWS } from './screws'
@@ -11,6 +12,7 @@ export const CATALOGUE: Catalogue = {
   screw: byId(SCREWS),
   bearing: byId(BEARINGS),
   coupler: byId(COUPLERS),
+  belt: byId(BELTS),
   motor: byId(MOTORS),
 }
 

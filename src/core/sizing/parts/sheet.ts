@@ -32,6 +32,7 @@ const SHEETS: { [K in PartKind]: (part: PartOf[K]) => SheetRow[] } = {
       : { label: 'Play as delivered', value: screw.nutPlayUm, quantity: 'smallLength' },
     length('Nut body', screw.nutBodyLengthMm),
     length('Nut flange', screw.nutFlangeDiameterMm),
+    { label: 'Accuracy class', text: screw.toleranceClass },
   ],
   bearing: bearing => [
     { label: 'Arrangement', text: bearing.arrangement },
@@ -42,6 +43,8 @@ const SHEETS: { [K in PartKind]: (part: PartOf[K]) => SheetRow[] } = {
     { label: 'Play along the screw', value: bearing.axialPlayUm, quantity: 'smallLength' },
     torque('Drag', bearing.dragTorqueNm),
     length('Block length', bearing.blockLengthMm),
+    force('Dynamic capacity', bearing.dynamicCapacityN),
+    force('Static capacity along the screw', bearing.staticCapacityN),
   ],
   coupler: coupler => [
     { label: 'Type', text: `${coupler.type}, ${coupler.hub} hubs` },
@@ -52,6 +55,15 @@ const SHEETS: { [K in PartKind]: (part: PartOf[K]) => SheetRow[] } = {
     length('Smallest bore', coupler.smallestBoreMm),
     length('Largest bore', coupler.largestBoreMm),
     length('Length', coupler.lengthMm),
+  ],
+  belt: belt => [
+    { label: 'Teeth', text: `${belt.teethMotor} on the motor, ${belt.teethScrew} on the screw` },
+    length('Pitch', belt.pitchMm),
+    length('Width', belt.widthMm),
+    force('Rated pull', belt.ratedPullN),
+    { label: 'Play of the teeth', value: belt.toothPlayUm, quantity: 'smallLength' },
+    length('Largest bore, motor pulley', belt.largestBoreMm),
+    length('Largest bore, screw pulley', belt.largestScrewBoreMm),
   ],
   motor: motor => [
     { label: 'Control', text: motor.loop === 'open' ? 'open loop' : 'closed loop' },

@@ -1,4 +1,5 @@
 import type { PartKind } from '../../job/types'
+import type { ToleranceClass } from '../screwAccuracy'
 
 interface PartFacts {
   id: string
@@ -32,6 +33,8 @@ export interface ScrewPart extends PartFacts {
   nutBodyDiameterMm: number
   nutFlangeThicknessMm: number
   nutFlangeDiameterMm: number
+  /** How true its lead is, by ISO 3408-3. */
+  toleranceClass: ToleranceClass
 }
 
 /** The bearings of the fixed end in their block. */
@@ -43,6 +46,10 @@ export interface BearingPart extends PartFacts {
   ballCount: number
   ballDiameterMm: number
   contactAngleDeg: number
+  /** Radial by ISO 281 at 25, 30 and 40 degrees; along the shaft at any other angle. */
+  dynamicCapacityN: number
+  /** Along the shaft. */
+  staticCapacityN: number
   preloadN: number
   axialPlayUm: number
   dragTorqueNm: number
@@ -65,6 +72,32 @@ export interface CouplerPart extends PartFacts {
   diameterMm: number
   /** Gap to keep between the hubs of a jaw coupler; 0 for others. */
   hubGapMm: number
+  /** What it bears of each misalignment when it is the only one. */
+  parallelLimitMm: number
+  angularLimitDeg: number
+  axialLimitMm: number
+}
+
+/** Two pulleys and the width of toothed belt that runs on them; its length follows from the centres. */
+export interface BeltPart extends PartFacts {
+  pitchMm: number
+  widthMm: number
+  teethMotor: number
+  teethScrew: number
+  massPerLengthKgPerM: number
+  /** Pull that would stretch a strand by its own length: tensile stiffness of the cords. */
+  cordStiffnessN: number
+  ratedPullN: number
+  serviceFactor: number
+  tensionFactor: number
+  efficiency: number
+  /** Play between teeth and pulley on the pitch line. */
+  toothPlayUm: number
+  motorPulleyInertiaKgM2: number
+  screwPulleyInertiaKgM2: number
+  smallestBoreMm: number
+  largestBoreMm: number
+  largestScrewBoreMm: number
 }
 
 /** A motor with the driver and supply that it is sold with. */
@@ -90,6 +123,7 @@ export interface PartOf extends Record<PartKind, PartFacts> {
   screw: ScrewPart
   bearing: BearingPart
   coupler: CouplerPart
+  belt: BeltPart
   motor: MotorPart
 }
 
