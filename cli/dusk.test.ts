@@ -2,6 +2,8 @@ import { spawnSync } from 'node:child_process'
 import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { writeJobFile } from '@/core/formats/jobFile'
+import { skarrow } from '@/core/job/demo/skarrow'
 
 const ROOT = join(__dirname, '..')
 const FIXTURE = join(ROOT, 'src/core/formats/fixtures/job-v1.json')
@@ -101,4 +103,39 @@ test('list names every calculation with inputs, outputs and units', () => {
   })
   expect(speed.outputs[0].unit).toBe('rpm')
   expect(dusk(['dance']).status).toBe(2)
+})
+
+describe('search', () => {
+  const { job } = skarrow()
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+  const file = join(folder, 'skarrow.json')
+  writeFileSync(file, writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] }))
+
+  test('prints the drives that nothing beats, and what stands in the way of a part', () => {
+    const { status, stdout } = dusk(['search', file, '--axis', 'X', '--why-not', 'motor:step-42-03-24'])
+    const { axis, combinations, points, whyNot } = JSON.parse(stdout)
+    expect({ status, axis }).toEqual({ status: 0, axis: 'X' })
+    expect(combinations).toBeGreaterThan(50_000_000)
+    expect(Object.keys(points[0])).toEqual(
+      expect.arrayContaining(['priceEur', 'margin', 'lostMotionUm', 'heightMm', 'screw', 'motor']),
+    )
+    expect(whyNot.kind).toBe('fails')
+  })
+
+  test.each([
+    [['search', file], '--axis: got nothing, takes one of X, Y, Z'],
+    [['search', file, '--axis', 'W'], '--axis: got W, takes one of X, Y, Z'],
+    [['search'], 'search: name a job file'],
+    [['search', file, '--axis', 'X', '--why-not', 'wheel:x'], 'takes a kind and a part'],
+    [['search', file, '--axis', 'X', '--why-not', 'motor:x'], 'takes a motor of the parts list'],
+    [['search', file, '--colour', 'red'], 'colour'],
+  ])('%j is refused in one line', (args, reason) => {
+    const { status, stdout, stderr } = dusk(args)
+    expect({ status, stdout, lines: stderr.trim().split('\n').length }).toEqual({
+      status: 2,
+      stdout: '',
+      lines: 1,
+    })
+    expect(stderr).toContain(reason)
+  })
 })

@@ -1,15 +1,23 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
+import { parseArgs } from 'node:util'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { readJobFile } from '@/core/formats/jobFile'
+import { PART_KINDS, type PartKind } from '@/core/job/types'
 import { registry } from '@/core/registry'
 import { CATALOGUE } from '@/core/sizing/parts'
+import { searchDrives } from '@/core/sizing/search/search'
+import { whyNot, whyNothing } from '@/core/sizing/search/whyNot'
 import { describe } from '@/core/spec'
+import { askFor } from '@/core/verdicts/check'
 import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
+import { NotKnown } from '@/core/verdicts/trace'
 import { waysOut } from '@/core/verdicts/waysOut'
 
 const USAGE = `dusk calc < requests.json   work out [{"calculation": "screw.criticalSpeed", "inputs": {...}}]
 dusk evaluate FILE          the findings of a job file
+dusk search FILE --axis X   the drives of an axis that nothing beats on price, margin, lost motion and height
+                            (--why-not KIND:PART says what stands in the way of a part)
 dusk list                   every calculation with its inputs, outputs and units`
 
 /** Stops with one line on the error output. */
@@ -22,6 +30,7 @@ function attempt<T>(work: () => T): T {
   try {
     return work()
   } catch (error) {
+    if (error instanceof NotKnown) stop(askFor(error.missing))
     stop(error instanceof Error ? error.message : String(error))
   }
 }
@@ -32,11 +41,15 @@ function calc() {
   print(attempt(() => runCalculations(readFileSync(0, 'utf8'))))
 }
 
-function evaluate(path: string | undefined) {
-  if (!path) stop('evaluate: name a job file')
+function jobIn(path: string | undefined, command: string) {
+  if (!path) stop(`${command}: name a job file`)
   // npm runs at the root of the project; a path is meant from where the builder typed it.
   const from = resolve(process.env.INIT_CWD ?? '.', path)
-  const { job } = attempt(() => readJobFile(readFileSync(from, 'utf8')))
+  return attempt(() => readJobFile(readFileSync(from, 'utf8'))).job
+}
+
+function evaluate(path: string | undefined) {
+  const job = jobIn(path, 'evaluate')
   print({
     job: job.name,
     units: job.units,
@@ -55,6 +68,41 @@ function evaluate(path: string | undefined) {
         })),
       }
     }),
+  })
+}
+
+/** A part as the command line names it, such as `motor:step-57-22`. */
+function partNamed(text: string): { kind: PartKind; partId: string } {
+  const [kind = '', partId = ''] = text.split(':')
+  const known = PART_KINDS.find(one => one === kind)
+  if (!known) stop(`--why-not: got ${text}, takes a kind and a part, such as motor:step-57-22`)
+  if (!CATALOGUE[known].has(partId))
+    stop(`--why-not: got ${partId || 'no part'}, takes a ${known} of the parts list`)
+  return { kind: known, partId }
+}
+
+function search(args: string[]) {
+  const { values, positionals } = attempt(() =>
+    parseArgs({
+      args,
+      allowPositionals: true,
+      options: { axis: { type: 'string' }, 'why-not': { type: 'string' } },
+    }),
+  )
+  const job = jobIn(positionals[0], 'search')
+  const names = job.axes.map(({ name }) => name)
+  const axis = job.axes.find(({ name }) => name === values.axis)
+  if (!axis) stop(`--axis: got ${values.axis ?? 'nothing'}, takes one of ${names.join(', ')}`)
+  const asked = values['why-not']
+  const part = asked ? partNamed(asked) : null
+  const result = attempt(() => searchDrives(axis, CATALOGUE))
+  const points = result?.points ?? []
+  print({
+    job: job.name,
+    axis: axis.name,
+    ...result,
+    ...(points.length === 0 && { whyNothing: whyNothing(axis, CATALOGUE, job.units) }),
+    ...(part && { whyNot: whyNot(axis, CATALOGUE, part.kind, part.partId, points, job.units) }),
   })
 }
 
@@ -77,6 +125,7 @@ function list() {
 const [command, argument] = process.argv.slice(2)
 if (command === 'calc') calc()
 else if (command === 'evaluate') evaluate(argument)
+else if (command === 'search') search(process.argv.slice(3))
 else if (command === 'list') list()
 else if (command === 'help' || command === '--help') process.stdout.write(`${USAGE}\n`)
-else stop(`got ${command ?? 'no command'}, takes calc, evaluate FILE or list`)
+else stop(`got ${command ?? 'no command'}, takes calc, evaluate FILE, search FILE or list`)

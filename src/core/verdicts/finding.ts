@@ -108,7 +108,7 @@ export function grade(limits: LimitKey, ratio: number): GradedState {
 }
 
 /** No limit is beaten by more than this: an axis without any load has no end of margin. */
-const MOST_MARGIN = 1000
+export const MOST_MARGIN = 1000
 
 /** The state of a figure against the limits of its check, and how many times over the holding limit it stands. */
 export function standing(limits: LimitKey, ratio: number): Pick<Finding, 'margin'> & { state: GradedState } {

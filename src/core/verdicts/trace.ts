@@ -8,9 +8,15 @@ export type Missing = { dimension: DimensionKey } | { part: PartKind }
 
 /** Thrown by a figure that needs something nobody knows yet. */
 export class NotKnown extends Error {
-  constructor(readonly missing: Missing) {
+  readonly missing: Missing
+  constructor(missing: Missing) {
+    // Thrown at every key stroke while parts are open: remembering where from would cost more than the judging.
+    const limit = Error.stackTraceLimit
+    Error.stackTraceLimit = 0
     super('not known yet')
+    Error.stackTraceLimit = limit
     this.name = 'NotKnown'
+    this.missing = missing
   }
 }
 

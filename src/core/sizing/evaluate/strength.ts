@@ -31,7 +31,8 @@ export const strut = (t: Trace) =>
     }),
   )
 
-const meanDuty = (t: Trace) => t.once('meanLoad', () => t.figure('meanLoad', meanLoad, { phases: duty(t) }))
+export const meanDuty = (t: Trace) =>
+  t.once('meanLoad', () => t.figure('meanLoad', meanLoad, { phases: duty(t) }))
 
 /** Life of a rolling nut in hours; null for a sliding one. */
 export const nutLifeHours = (t: Trace) =>

@@ -22,7 +22,7 @@ export const efficiency = (t: Trace) =>
     })
   })
 
-const preloadDragNm = (t: Trace) =>
+export const preloadDragNm = (t: Trace) =>
   t.once('preloadDrag', () => {
     const { leadMm, pitchDiameterMm } = t.part('screw')
     const preload = preloadN(t)

@@ -1,0 +1,325 @@
+import { GRAVITY_M_PER_S2, radians } from '../../constants'
+import type { Axis } from '../../job/types'
+import { LIMITS, type LimitKey, MOST_MARGIN } from '../../verdicts/finding'
+import { Trace } from '../../verdicts/trace'
+import { bearingPairShare } from '../bearing'
+import { bearingAxialLife, bearingLife, TABLED_ANGLES_DEG } from '../bearingLife'
+import { forces, loadShare, massKg } from '../evaluate/load'
+import { FAR_END_SHARE } from '../evaluate/price'
+import { stepperTorque, tableTorque } from '../motor'
+import type { Catalogue } from '../parts'
+import { type BearingLevel, beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
+
+const HAIR = 1e-9
+/** Below this margin a check fails, and above it is at least close. */
+const failsBelow = (key: LimitKey) => {
+  const { sense, holds, close } = LIMITS[key]
+  return (sense === 'at-most' ? holds / close : close / holds) * (1 - HAIR)
+}
+export const FAILS = {
+  open: failsBelow('motor.torqueMargin.open'),
+  closed: failsBelow('motor.torqueMargin.closed'),
+  inertia: failsBelow('motor.inertiaRatio'),
+  step: failsBelow('motor.step'),
+  stall: failsBelow('axis.stallThrust'),
+  lostMotion: failsBelow('axis.lostMotion'),
+  handwheel: failsBelow('axis.handwheel'),
+  coupler: failsBelow('coupler.torque'),
+  pull: failsBelow('belt.pull'),
+  pretension: failsBelow('screw.pretension'),
+  bearingLife: failsBelow('bearing.life'),
+}
+
+export const HOLDS = {
+  open: LIMITS['motor.torqueMargin.open'].holds,
+  closed: LIMITS['motor.torqueMargin.closed'].holds,
+  inertia: LIMITS['motor.inertiaRatio'].holds,
+  step: LIMITS['motor.step'].holds,
+  stall: LIMITS['axis.stallThrust'].holds,
+  lostMotion: LIMITS['axis.lostMotion'].holds,
+  handwheel: LIMITS['axis.handwheel'].holds,
+}
+
+/** What every combination of an axis shares. */
+export interface Demand {
+  screws: 1 | 2
+  frictionN: number
+  loadMassKg: number
+  hangingN: number
+  inclineDeg: number
+  accelerationMmPerS2: number
+  spanMm: number
+  lostMotionUm: number
+  accuracyUm: number
+  wantedLifeHours: number
+  handwheelRadiusMm: number | null
+}
+
+export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
+  const t = new Trace(axis, catalogue)
+  const { frictionN } = forces(t)
+  const inclineDeg = t.dimension('inclineDeg')
+  return {
+    screws: axis.drive.screws,
+    frictionN,
+    loadMassKg: massKg(t),
+    hangingN:
+      massKg(t) * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg)) -
+      t.dimension('counterbalanceN') * loadShare(t),
+    inclineDeg,
+    accelerationMmPerS2: axis.goals.accelerationMmPerS2,
+    spanMm: t.dimension('supportSpanMm'),
+    lostMotionUm: axis.goals.backlashTargetUm,
+    accuracyUm: axis.goals.accuracyTargetUm,
+    wantedLifeHours: axis.goals.wantedLifeHours,
+    handwheelRadiusMm: axis.drive.handwheelKept ? axis.driveSizes.handwheelRadiusMm : null,
+  }
+}
+
+/** A margin that a pair of parts decides; 0 when it fails whatever goes with it. */
+const orFails = (margin: number, failsBelowMargin: number) =>
+  margin < failsBelowMargin ? 0 : Math.min(margin, MOST_MARGIN)
+
+/** Torque of the motor against what a coupler or belt bears, and whether its shaft goes in. */
+export function linkBears(link: LinkLevel, motor: MotorLevel): number {
+  const { shaftMm, holdingTorqueNm } = motor.part
+  if (shaftMm < link.leastBoreMm || shaftMm > link.mostMotorBoreMm) return 0
+  if (link.belt) {
+    const { ratedPullN, serviceFactor } = link.belt
+    const pullN = beltPull(link.belt, holdingTorqueNm).effectivePullN * serviceFactor
+    return orFails(LIMITS['belt.pull'].holds / (pullN / ratedPullN), FAILS.pull)
+  }
+  if (!link.coupler) return 0
+  const { ratedTorqueNm, serviceFactor } = link.coupler
+  const use = (holdingTorqueNm * serviceFactor) / ratedTorqueNm
+  return orFails(LIMITS['coupler.torque'].holds / use, FAILS.coupler)
+}
+
+/** What a screw and its bearings decide together: shoulder, pull between two fixed ends, life without a belt. */
+export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: BearingLevel): number {
+  if (!(bearing.part.boreMm < screw.part.rootDiameterMm)) return 0
+  const pull =
+    screw.pretensionN === null
+      ? MOST_MARGIN
+      : orFails(
+          LIMITS['screw.pretension'].holds / (screw.pretensionN / bearing.part.staticCapacityN),
+          FAILS.pretension,
+        )
+  return Math.min(pull, bearingLasts(demand, screw, bearing, 0))
+}
+
+/** Margin of the bearings' life under the load, their preload, and a belt's pull. */
+export function bearingLasts(
+  demand: Demand,
+  { mean }: ScrewLevel,
+  { part }: BearingLevel,
+  radialLoadN: number,
+): number {
+  const { contactAngleDeg, dynamicCapacityN, arrangement, axialPlayUm, preloadN } = part
+  const axialLoadN =
+    axialPlayUm === 0
+      ? bearingPairShare.compute({ preloadN, externalN: mean.equivalentLoadN }).loadedN
+      : mean.equivalentLoadN
+  if (axialLoadN + radialLoadN <= 0) return 0
+  const { lifeHours } = TABLED_ANGLES_DEG.includes(contactAngleDeg)
+    ? bearingLife.compute({
+        dynamicCapacityN,
+        contactAngleDeg,
+        arrangement: arrangement === 'face-to-face' ? arrangement : 'back-to-back',
+        radialLoadN,
+        axialLoadN,
+        meanSpeedRpm: mean.meanSpeedRpm,
+      })
+    : bearingAxialLife.compute({
+        dynamicCapacityN,
+        axialLoadN: axialLoadN + radialLoadN,
+        meanSpeedRpm: mean.meanSpeedRpm,
+      })
+  return orFails(lifeHours / demand.wantedLifeHours / LIMITS['bearing.life'].holds, FAILS.bearingLife)
+}
+
+/** Least torque of a motor over the speeds of a phase. */
+export function leastTorqueNm({ part }: MotorLevel, upToRpm: number): number {
+  const at = (speedRpm: number) =>
+    part.curve
+      ? tableTorque.compute({ curve: part.curve, speedRpm }).torqueNm
+      : stepperTorque.compute({ ...part, speedRpm }).torqueNm
+  let least = at(upToRpm)
+  for (const { speedRpm } of part.curve ?? []) if (speedRpm < upToRpm) least = Math.min(least, at(speedRpm))
+  return least
+}
+export const torqueAtNm = (motor: MotorLevel, speedRpm: number): number =>
+  motor.part.curve
+    ? tableTorque.compute({ curve: motor.part.curve, speedRpm }).torqueNm
+    : stepperTorque.compute({ ...motor.part, speedRpm }).torqueNm
+
+/** A whole drive as the search judges it. */
+export interface Judged {
+  /** Worst margin of all checks; 0 when one fails that has no figure. */
+  margin: number
+  feasible: boolean
+  lostMotionUm: number
+}
+
+/** What a screw, its bearings and a link settle before any motor is tried. */
+export interface Assembly {
+  priceEur: number
+  /** Least margin so far. */
+  margin: number
+  /** Lost motion without the lag of the motor. */
+  lostMotionUm: number
+  /** Torques at the motor, without its own inertia. */
+  acceleratingNm: number
+  cuttingNm: number
+  frictionNm: number
+  handNm: number
+  loadInertiaKgM2: number
+  angularAccelerationRadPerS2: number
+  stallBearsN: number
+}
+
+/** Two ends that take thrust need the bearings twice. */
+const bearingSets = (screw: ScrewLevel) => (screw.ends === 'fixed-fixed' ? 2 : 1)
+
+export const priceWithoutLinkEur = (screw: ScrewLevel, bearing: BearingLevel) =>
+  screw.priceEur + bearing.priceEur * (1 + FAR_END_SHARE[screw.ends])
+
+const giveWithoutLinkUmPerN = (screw: ScrewLevel, bearing: BearingLevel) =>
+  screw.screwUmPerN + screw.nutUmPerN + bearing.pairUmPerN / bearingSets(screw)
+
+const playWithoutLinkUm = (screw: ScrewLevel, bearing: BearingLevel) =>
+  (screw.part.preloadN > 0 ? 0 : screw.part.nutPlayUm) + bearing.part.axialPlayUm
+
+export const lostWithoutLinkUm = (demand: Demand, screw: ScrewLevel, bearing: BearingLevel) =>
+  playWithoutLinkUm(screw, bearing) + 2 * demand.frictionN * giveWithoutLinkUmPerN(screw, bearing)
+
+export const emptyAssembly = (): Assembly => ({
+  priceEur: 0,
+  margin: 0,
+  lostMotionUm: 0,
+  acceleratingNm: 0,
+  cuttingNm: 0,
+  frictionNm: 0,
+  handNm: 0,
+  loadInertiaKgM2: 0,
+  angularAccelerationRadPerS2: 0,
+  stallBearsN: 0,
+})
+
+/** Puts screw, bearings and link together, writing into `out`, which saves making an object for each. */
+export function assemble(
+  demand: Demand,
+  screw: ScrewLevel,
+  bearing: BearingLevel,
+  suits: number,
+  link: LinkLevel,
+  out: Assembly,
+): void {
+  const { ratio } = link
+  const atMotor = ratio * link.efficiency
+  const dragNm = screw.preloadDragNm + bearing.part.dragTorqueNm
+  const screwMm = demand.spanMm + 1.5 * bearing.part.blockLengthMm + link.hubMm
+  const turning = link.screwInertiaKgM2 + screw.inertiaPerMmKgM2 * screwMm
+  const { leadMm } = screw.part
+  const table = demand.loadMassKg * (leadMm / (2000 * Math.PI)) ** 2
+  const turningAtMotor = link.motorInertiaKgM2 + turning / ratio ** 2
+  out.priceEur = priceWithoutLinkEur(screw, bearing) + link.priceEur
+  out.margin = Math.min(screw.margin, bearing.margin, suits, link.margin)
+  out.angularAccelerationRadPerS2 = (demand.accelerationMmPerS2 * 2 * Math.PI * ratio) / leadMm
+  out.acceleratingNm =
+    (screw.acceleratingNm + dragNm) / atMotor + turningAtMotor * out.angularAccelerationRadPerS2
+  out.cuttingNm = (screw.cuttingNm + dragNm) / atMotor
+  out.frictionNm = (screw.frictionNm + dragNm) / atMotor
+  out.handNm = screw.handNm + dragNm
+  out.loadInertiaKgM2 = turningAtMotor + table / ratio ** 2
+  out.stallBearsN = Math.min(screw.part.staticCapacityN, bearing.part.staticCapacityN, screw.strutN)
+  const giveUmPerN =
+    giveWithoutLinkUmPerN(screw, bearing) + screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad
+  out.lostMotionUm =
+    playWithoutLinkUm(screw, bearing) + link.playUmPerLeadMm * leadMm + 2 * demand.frictionN * giveUmPerN
+}
+
+/**
+ * Judges a whole drive, writing into `out`.
+ *
+ * @param bears the margin of `linkBears`
+ * @param whole goes through all checks also when one fails, for its worst margin; else stops at the first
+ */
+export function judge(
+  demand: Demand,
+  screw: ScrewLevel,
+  bearing: BearingLevel,
+  link: LinkLevel,
+  { part }: MotorLevel,
+  assembly: Assembly,
+  bears: number,
+  topNm: number,
+  cuttingNm: number,
+  whole: boolean,
+  out: Judged,
+): void {
+  const { ratio } = link
+  const { leadMm } = screw.part
+  const open = part.loop === 'open'
+  out.feasible = false
+  let margin = Math.min(assembly.margin, bears, MOST_MARGIN)
+  let fails = margin <= 0
+  if (fails && !whole) return
+
+  const acceleratingNm =
+    assembly.acceleratingNm + part.rotorInertiaKgM2 * assembly.angularAccelerationRadPerS2
+  const inHand = Math.min(topNm / acceleratingNm, cuttingNm / assembly.cuttingNm)
+  const torque = open ? inHand / HOLDS.open : inHand / HOLDS.closed
+  if (torque < (open ? FAILS.open : FAILS.closed)) fails = true
+  if (fails && !whole) return
+  if (torque < margin) margin = torque
+
+  const inertia = HOLDS.inertia / (assembly.loadInertiaKgM2 / part.rotorInertiaKgM2)
+  if (inertia < FAILS.inertia) fails = true
+  if (fails && !whole) return
+  if (inertia < margin) margin = inertia
+
+  const thrustN = (2000 * Math.PI * part.holdingTorqueNm * ratio * screw.forwardEfficiency) / leadMm
+  const stall = HOLDS.stall / (thrustN / assembly.stallBearsN)
+  if (stall < FAILS.stall) fails = true
+  if (fails && !whole) return
+  if (stall < margin) margin = stall
+
+  let lagUm = 0
+  if (open) {
+    const stepUm = (leadMm * 1000) / (part.fullStepsPerRev * ratio)
+    const step = HOLDS.step / (stepUm / demand.accuracyUm)
+    if (step < FAILS.step || assembly.frictionNm > part.holdingTorqueNm) fails = true
+    if (fails && !whole) return
+    if (step < margin) margin = step
+    const lag =
+      Math.asin(Math.min(1, assembly.frictionNm / part.holdingTorqueNm)) / (part.fullStepsPerRev / 4)
+    lagUm = ((lag * leadMm) / (Math.PI * ratio)) * 1000
+  }
+  const lostMotionUm = assembly.lostMotionUm + lagUm
+  const lost = HOLDS.lostMotion / (lostMotionUm / demand.lostMotionUm)
+  if (lost < FAILS.lostMotion) fails = true
+  if (fails && !whole) return
+  if (lost < margin) margin = lost
+
+  if (link.belt) {
+    const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, part.holdingTorqueNm).shaftLoadN)
+    if (life < FAILS.bearingLife) fails = true
+    if (life < margin) margin = life
+  }
+  if (demand.handwheelRadiusMm !== null) {
+    const rimN = (1000 * (assembly.handNm + part.detentTorqueNm * ratio)) / demand.handwheelRadiusMm
+    const hand = HOLDS.handwheel / rimN
+    if (hand < FAILS.handwheel) fails = true
+    if (hand < margin) margin = hand
+  }
+  if (demand.inclineDeg > 0) {
+    const backN = Math.max(0, demand.hangingN - demand.frictionN)
+    const backNm = (backN * leadMm * screw.backwardEfficiency) / (2000 * Math.PI) / ratio
+    const dragNm = screw.preloadDragNm + bearing.part.dragTorqueNm
+    if (backNm > part.detentTorqueNm + dragNm / ratio) fails = true
+  }
+  out.margin = margin
+  out.feasible = !fails
+  out.lostMotionUm = lostMotionUm
+}
