@@ -9,7 +9,7 @@ import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
 import { fileName } from './download'
 import { overlayOf } from './overlays'
 import { addressOf } from './place'
-import { columnHeads, partRows } from './size/partRows'
+import { columnHeads, partRows, rowsNamed } from './size/partRows'
 import { keyName } from './useKeys'
 
 const [X, Y] = skarrow().job.axes as [Axis, Axis]
@@ -92,29 +92,21 @@ describe('what each stage lays on the drive line', () => {
 })
 
 describe('the table of parts', () => {
-  test('lists every part of a kind, judged as if it were taken', () => {
+  test('lists every part of a kind with its figures, in the units of the job', () => {
     for (const kind of PART_KINDS) {
-      const rows = partRows(X, kind, 'mm')
-      expect(rows.map(({ id }) => id)).toEqual([...CATALOGUE[kind].keys()])
+      expect(partRows(kind, 'mm').map(({ id }) => id)).toEqual([...CATALOGUE[kind].keys()])
       expect(columnHeads(kind)).toHaveLength(2)
-      for (const row of rows) {
-        const taken = { ...X, parts: { ...X.parts, [kind]: row.id }, preloadN: null }
-        const { findings } = evaluateAxis(taken, CATALOGUE, 'mm')
-        const drive = findings.filter(({ stage }) => stage === 'size' || stage === 'room')
-        expect(drive.filter(({ state }) => state === row.worst)).toHaveLength(row.worstCount)
-        expect(row.worst).toBe(drive[0]?.state)
-      }
     }
-  })
-
-  test('the part that is taken is judged as the verdicts judge it', () => {
-    const taken = partRows(X, 'coupler', 'mm').find(({ id }) => id === X.parts.coupler)
-    expect(taken).toMatchObject({ worst: 'fails', worstCount: 1, worstTitles: 'Torque of the coupler' })
-  })
-
-  test('speaks inches in an inch job', () => {
-    const row = partRows(X, 'screw', 'inch').find(({ id }) => id === 'ball-20-5-double')
+    const row = partRows('screw', 'inch').find(({ id }) => id === 'ball-20-5-double')
     expect(row?.first).toEqual({ text: '0.1969 in', value: 5 })
+  })
+
+  test('is narrowed down by words of name and maker, in any order', () => {
+    const rows = partRows('screw', 'mm')
+    expect(rowsNamed(rows, ' DOUBLE 25 x ').every(({ name }) => /25 x \d+, double/.test(name))).toBe(true)
+    expect(rowsNamed(rows, 'brackwater ground').length).toBeGreaterThan(5)
+    expect(rowsNamed(rows, '')).toEqual(rows)
+    expect(rowsNamed(rows, 'chalk')).toEqual([])
   })
 })
 

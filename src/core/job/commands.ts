@@ -172,6 +172,21 @@ export const setDuty = (axis: Axis, duty: DutyRow[] | null, mergeKey?: string): 
     { mergeKey },
   )
 
+/** Takes a whole drive at once, such as one that a search has found; its preload is as delivered. */
+export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'drive'>, text: string): Command {
+  return onAxis(
+    axis,
+    'Drive taken',
+    draft => {
+      draft.parts = { ...drive.parts }
+      draft.ends = drive.ends
+      draft.drive = { ...drive.drive }
+      draft.preloadN = null
+    },
+    { entry: { axisId: axis.id, kind: 'part', text } },
+  )
+}
+
 /** Chooses a part, or none. A preload set by hand belongs to the old nut and goes with it. */
 export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, partId: string | null): Command {
   const name = partId === null ? null : (catalogue[kind].get(partId)?.name ?? partId)

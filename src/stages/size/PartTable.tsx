@@ -7,13 +7,15 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import type { PartKind } from '@/core/job/types'
 import { STATE_WORDS, STATES } from '@/core/verdicts/finding'
+import type { PartVerdict } from '@/core/verdicts/judgeParts'
 import { Button } from '@/ui/controls'
+import { TextField } from '@/ui/fields/TextField'
 import { Cell, Figures, HeadCell } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { columnHeads, type PartRow } from './partRows'
+import { columnHeads, type PartRow, rowsNamed } from './partRows'
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns })
 const helper = createColumnHelper<typeof features, PartRow>()
@@ -21,16 +23,28 @@ const helper = createColumnHelper<typeof features, PartRow>()
 interface Props {
   kind: PartKind
   rows: PartRow[]
+  /** What each would do to the verdicts; null while that is not worked out. */
+  verdicts: ReadonlyMap<string, PartVerdict> | null
   chosenId: string | null
   onChoose: (partId: string | null) => void
 }
 
+/** So many rows are shown at first: a screenful. */
+const FIRST_ROWS = 12
+
+/** Worst first, and the most of them first; what is not judged yet comes last. */
+const urgency = (verdict: PartVerdict | undefined) =>
+  verdict ? STATES.indexOf(verdict.worst) * 100 - verdict.worstCount : Number.POSITIVE_INFINITY
+
 /** "2 fail", "1 close". */
-const would = ({ worst, worstCount }: PartRow) =>
+const would = ({ worst, worstCount }: PartVerdict) =>
   `${worstCount} ${worst === 'fails' && worstCount > 1 ? 'fail' : STATE_WORDS[worst].toLowerCase()}`
 
 /** Parts of a kind to choose from, each with what it would do to the verdicts. */
-export function PartTable({ kind, rows, chosenId, onChoose }: Props) {
+export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose }: Props) {
+  const [typed, setTyped] = useState('')
+  const [isWhole, setWhole] = useState(false)
+  const named = useMemo(() => rowsNamed(all, typed), [all, typed])
   const columns = useMemo(() => {
     const [first, second] = columnHeads(kind)
     return helper.columns([
@@ -38,88 +52,117 @@ export function PartTable({ kind, rows, chosenId, onChoose }: Props) {
       helper.accessor(row => row.first.value, { id: 'first', header: first }),
       helper.accessor(row => row.second.value, { id: 'second', header: second }),
       helper.accessor('priceEur', { header: 'Price' }),
-      helper.accessor(row => STATES.indexOf(row.worst) * 100 - row.worstCount, {
+      helper.accessor(row => urgency(verdicts?.get(row.id)), {
         id: 'worst',
         header: 'Would give',
       }),
     ])
-  }, [kind])
-  const table = useTable({ features, columns, data: rows })
+  }, [kind, verdicts])
+  const table = useTable({ features, columns, data: named })
+  const sorted = table.getRowModel().rows.map(({ original }) => original)
+  // The part that is taken stands first, wherever the order would put it.
+  const ordered = [
+    ...sorted.filter(({ id }) => id === chosenId),
+    ...sorted.filter(({ id }) => id !== chosenId),
+  ]
+  const shown = isWhole ? ordered : ordered.slice(0, FIRST_ROWS)
   return (
-    <chakra.div overflowX="auto">
-      <chakra.table width="100%" fontSize="14px" minW="560px">
-        <thead>
-          {table.getHeaderGroups().map(group => (
-            <tr key={group.id}>
-              {group.headers.map(header => {
-                const sorted = header.column.getIsSorted()
-                return (
-                  <HeadCell
-                    key={header.id}
-                    aria-sort={sorted ? (sorted === 'asc' ? 'ascending' : 'descending') : 'none'}
-                    py="0"
-                  >
-                    <Button
-                      variant="quiet"
-                      px="1"
-                      ml="-1"
-                      fontSize="13px"
-                      color="quiet"
-                      onClick={header.column.getToggleSortingHandler()}
+    <>
+      <chakra.div maxW="320px" mb="2">
+        <TextField
+          label="Find a part"
+          value={typed}
+          onChange={event => setTyped(event.currentTarget.value)}
+        />
+      </chakra.div>
+      <chakra.div overflowX="auto">
+        <chakra.table width="100%" fontSize="14px" minW="560px">
+          <thead>
+            {table.getHeaderGroups().map(group => (
+              <tr key={group.id}>
+                {group.headers.map(header => {
+                  const sorted = header.column.getIsSorted()
+                  return (
+                    <HeadCell
+                      key={header.id}
+                      aria-sort={sorted ? (sorted === 'asc' ? 'ascending' : 'descending') : 'none'}
+                      py="0"
                     >
-                      <table.FlexRender header={header} />
-                      <span aria-hidden="true">{sorted === 'asc' ? '▲' : sorted === 'desc' ? '▼' : ''}</span>
+                      <Button
+                        variant="quiet"
+                        px="1"
+                        ml="-1"
+                        fontSize="13px"
+                        color="quiet"
+                        onClick={header.column.getToggleSortingHandler()}
+                      >
+                        <table.FlexRender header={header} />
+                        <span aria-hidden="true">
+                          {sorted === 'asc' ? '▲' : sorted === 'desc' ? '▼' : ''}
+                        </span>
+                      </Button>
+                    </HeadCell>
+                  )
+                })}
+                <HeadCell>
+                  <chakra.span srOnly>Take</chakra.span>
+                </HeadCell>
+              </tr>
+            ))}
+          </thead>
+          <tbody>
+            {shown.map(row => {
+              const chosen = row.id === chosenId
+              const verdict = verdicts?.get(row.id)
+              return (
+                <chakra.tr key={row.id} bg={chosen ? 'raised' : undefined} data-part-row={row.id}>
+                  <Cell>
+                    <chakra.strong display="block">{row.name}</chakra.strong>
+                    <chakra.span color="quiet" fontSize="13px">
+                      {row.maker}
+                    </chakra.span>
+                  </Cell>
+                  <Cell>
+                    <Figures>{row.first.text}</Figures>
+                  </Cell>
+                  <Cell>
+                    <Figures>{row.second.text}</Figures>
+                  </Cell>
+                  <Cell>
+                    <Figures>€{row.priceEur}</Figures>
+                  </Cell>
+                  <Cell title={verdict?.worstTitles}>
+                    {verdict ? (
+                      <chakra.span display="flex" gap="1.5" alignItems="center">
+                        <StateShape state={verdict.worst} />
+                        {verdict.worst === 'holds' ? 'all hold' : would(verdict)}
+                      </chakra.span>
+                    ) : (
+                      <chakra.span color="quiet">judging…</chakra.span>
+                    )}
+                  </Cell>
+                  <Cell textAlign="right">
+                    <Button
+                      variant={chosen ? 'quiet' : 'outline'}
+                      aria-pressed={chosen}
+                      aria-label={chosen ? `${row.name}, taken; put back` : `Take ${row.name}`}
+                      onClick={() => onChoose(chosen ? null : row.id)}
+                    >
+                      {chosen ? 'Taken' : 'Take'}
                     </Button>
-                  </HeadCell>
-                )
-              })}
-              <HeadCell>
-                <chakra.span srOnly>Take</chakra.span>
-              </HeadCell>
-            </tr>
-          ))}
-        </thead>
-        <tbody>
-          {table.getRowModel().rows.map(({ original: row }) => {
-            const chosen = row.id === chosenId
-            return (
-              <chakra.tr key={row.id} bg={chosen ? 'raised' : undefined} data-part-row={row.id}>
-                <Cell>
-                  <chakra.strong display="block">{row.name}</chakra.strong>
-                  <chakra.span color="quiet" fontSize="13px">
-                    {row.maker}
-                  </chakra.span>
-                </Cell>
-                <Cell>
-                  <Figures>{row.first.text}</Figures>
-                </Cell>
-                <Cell>
-                  <Figures>{row.second.text}</Figures>
-                </Cell>
-                <Cell>
-                  <Figures>€{row.priceEur}</Figures>
-                </Cell>
-                <Cell title={row.worstTitles}>
-                  <chakra.span display="flex" gap="1.5" alignItems="center">
-                    <StateShape state={row.worst} />
-                    {row.worst === 'holds' ? 'all hold' : would(row)}
-                  </chakra.span>
-                </Cell>
-                <Cell textAlign="right">
-                  <Button
-                    variant={chosen ? 'quiet' : 'outline'}
-                    aria-pressed={chosen}
-                    aria-label={chosen ? `${row.name}, taken; put back` : `Take ${row.name}`}
-                    onClick={() => onChoose(chosen ? null : row.id)}
-                  >
-                    {chosen ? 'Taken' : 'Take'}
-                  </Button>
-                </Cell>
-              </chakra.tr>
-            )
-          })}
-        </tbody>
-      </chakra.table>
-    </chakra.div>
+                  </Cell>
+                </chakra.tr>
+              )
+            })}
+          </tbody>
+        </chakra.table>
+      </chakra.div>
+      {ordered.length === 0 && <chakra.p color="quiet">No part of this kind is named so.</chakra.p>}
+      {ordered.length > FIRST_ROWS && (
+        <Button variant="quiet" mt="2" onClick={() => setWhole(before => !before)}>
+          {isWhole ? `Show the first ${FIRST_ROWS}` : `Show all ${ordered.length}`}
+        </Button>
+      )}
+    </>
   )
 }

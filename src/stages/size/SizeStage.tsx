@@ -1,21 +1,25 @@
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { choosePart, setEnds, setPreload } from '@/core/job/commands'
 import { neededParts } from '@/core/job/neededParts'
-import type { PartKind } from '@/core/job/types'
+import type { Axis, PartKind } from '@/core/job/types'
 import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
 import { SCREW_ENDS, type ScrewEnds } from '@/core/sizing/screw'
+import type { UnitSystem } from '@/core/units/quantity'
+import type { PartVerdict } from '@/core/verdicts/judgeParts'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
+import { benchWorker } from '@/workers/client'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { WorkingButton } from '../WorkingButton'
 import { DrivePanel } from './DrivePanel'
 import { LostMotionPanel } from './LostMotionPanel'
 import { PartTable } from './PartTable'
 import { partRows } from './partRows'
+import { SearchPanel } from './search/SearchPanel'
 
 const TorqueChart = dynamic(() => import('./TorqueChart').then(module => module.TorqueChart), {
   ssr: false,
@@ -45,7 +49,8 @@ export function SizeStage() {
   const firstOpen = kinds.find(kind => axis.parts[kind] === null) ?? 'screw'
   const [picked, setKind] = useState<PartKind>(firstOpen)
   const kind = kinds.includes(picked) ? picked : firstOpen
-  const rows = useMemo(() => partRows(axis, kind, units), [axis, kind, units])
+  const rows = useMemo(() => partRows(kind, units), [kind, units])
+  const verdicts = usePartVerdicts(axis, kind, units)
   const screw = CATALOGUE.screw.get(axis.parts.screw ?? '')
   return (
     <>
@@ -95,11 +100,14 @@ export function SizeStage() {
         )}
         <PartTable
           kind={kind}
+          key={kind}
           rows={rows}
+          verdicts={verdicts}
           chosenId={axis.parts[kind]}
           onChoose={partId => edit(choosePart(axis, CATALOGUE, kind, partId))}
         />
       </Panel>
+      <SearchPanel axis={axis} units={units} />
       <Panel
         title="Torque over speed"
         note="What the motor gives, what the axis asks of it, and what it should have in hand."
@@ -110,6 +118,23 @@ export function SizeStage() {
       <LostMotionPanel axis={axis} units={units} />
     </>
   )
+}
+
+/** What each part of a kind would do to the verdicts, worked out beside the screen; the last answer stays meanwhile. */
+function usePartVerdicts(axis: Axis, kind: PartKind, units: UnitSystem) {
+  const [judged, setJudged] = useState<{ kind: PartKind; byId: ReadonlyMap<string, PartVerdict> } | null>(
+    null,
+  )
+  useEffect(() => {
+    let current = true
+    benchWorker()
+      .judgeParts(axis, kind, units)
+      .then(found => current && setJudged({ kind, byId: new Map(found.map(one => [one.partId, one])) }))
+    return () => {
+      current = false
+    }
+  }, [axis, kind, units])
+  return judged?.kind === kind ? judged.byId : null
 }
 
 /** The preload that is set on a preloaded nut, instead of the one it is delivered with. */

@@ -1,13 +1,10 @@
-import type { Axis, PartKind } from '@/core/job/types'
+import type { PartKind } from '@/core/job/types'
 import type { PartOf } from '@/core/sizing/parts'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
-import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
-import { STATES, type State } from '@/core/verdicts/finding'
-import { withChoice } from '@/core/verdicts/waysOut'
 
-/** One part as a row of the choosing table, judged as if it were taken. */
+/** One part as a row of the choosing table. */
 export interface PartRow {
   id: string
   name: string
@@ -16,10 +13,6 @@ export interface PartRow {
   /** The two figures that tell parts of this kind apart. */
   first: { text: string; value: number }
   second: { text: string; value: number }
-  /** Worst state of the drive with this part, and how many verdicts are so. */
-  worst: State
-  worstCount: number
-  worstTitles: string
 }
 
 type Figure = { text: string; value: number }
@@ -70,30 +63,21 @@ const length = (mm: number, units: UnitSystem): Figure => ({ text: say(mm, 'leng
 /** Heads of the two columns in which parts of a kind differ most. */
 export const columnHeads = (kind: PartKind) => COLUMNS[kind].heads
 
-/** Every part of a kind, each judged as if the axis had it. */
-export function partRows<K extends PartKind>(axis: Axis, kind: K, units: UnitSystem): PartRow[] {
+/** Every part of a kind with its figures. */
+export function partRows<K extends PartKind>(kind: K, units: UnitSystem): PartRow[] {
   const figures = COLUMNS[kind].figures as (part: PartOf[K], units: UnitSystem) => [Figure, Figure]
   return [...(CATALOGUE[kind] as ReadonlyMap<string, PartOf[K]>).values()].map(part => {
-    const judged = evaluateAxis(
-      withChoice(axis, { kind: 'part', part: kind, partId: part.id }),
-      CATALOGUE,
-      units,
-    )
-    const drive = judged.findings.filter(({ stage }) => stage === 'size' || stage === 'room')
-    const worst = STATES.find(state => drive.some(finding => finding.state === state)) ?? 'unknown'
-    const worstOnes = drive.filter(({ state }) => state === worst)
     const [first, second] = figures(part, units)
     const { id, name, maker, priceEur } = part
-    return {
-      id,
-      name,
-      maker,
-      priceEur,
-      first,
-      second,
-      worst,
-      worstCount: worstOnes.length,
-      worstTitles: worstOnes.map(({ title }) => title).join(', '),
-    }
+    return { id, name, maker, priceEur, first, second }
+  })
+}
+
+/** Rows whose name or maker has every word that was typed. */
+export function rowsNamed(rows: PartRow[], typed: string): PartRow[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
+  return rows.filter(({ name, maker }) => {
+    const text = `${name} ${maker}`.toLowerCase()
+    return words.every(word => text.includes(word))
   })
 }

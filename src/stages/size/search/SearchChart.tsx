@@ -1,0 +1,105 @@
+import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts'
+import type { DrivePoint } from '@/core/sizing/search/search'
+import { say } from '@/core/units/print'
+import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { chartColors } from '@/ui/charts'
+import { SelectField } from '@/ui/fields/SelectField'
+import { driveWords } from './driveWords'
+
+const MERITS = [
+  { value: 'margin', label: 'worst margin', quantity: 'ratio' },
+  { value: 'lostMotionUm', label: 'lost motion', quantity: 'smallLength' },
+  { value: 'heightMm', label: 'height under the table', quantity: 'length' },
+] as const
+type Merit = (typeof MERITS)[number]['value']
+
+interface Props {
+  points: DrivePoint[]
+  units: UnitSystem
+  onTake: (point: DrivePoint) => void
+}
+
+/** Price against one of the other merits; every point is a drive that can be taken. Its figures are in the table. */
+export function SearchChart({ points, units, onTake }: Props) {
+  const [merit, setMerit] = useState<Merit>('margin')
+  const { label, quantity } = MERITS.find(({ value }) => value === merit) as (typeof MERITS)[number]
+  const { unit, perUnit } = quantityFacts(quantity)[units]
+  const rows = points.map(point => ({ point, priceEur: point.priceEur, merit: point[merit] / perUnit }))
+  const axisLabel = unit ? `${label}, ${unit}` : label
+  return (
+    <chakra.div mb="3">
+      <SelectField label="Price against" value={merit} options={MERITS} onChange={setMerit} />
+      <chakra.div
+        height="280px"
+        mt="2"
+        role="img"
+        aria-label={`Chart of price against ${label}; its figures are in the table below`}
+      >
+        <ResponsiveContainer width="100%" height="100%">
+          <ScatterChart margin={{ top: 8, right: 16, bottom: 22, left: 8 }} accessibilityLayer={false}>
+            <CartesianGrid stroke={chartColors.line} />
+            <XAxis
+              dataKey="priceEur"
+              type="number"
+              domain={['auto', 'auto']}
+              stroke={chartColors.quiet}
+              label={{ value: 'price, €', position: 'insideBottom', offset: -12, fill: chartColors.quiet }}
+            />
+            <YAxis
+              dataKey="merit"
+              type="number"
+              width={66}
+              stroke={chartColors.quiet}
+              label={{
+                value: axisLabel,
+                angle: -90,
+                position: 'insideLeft',
+                dy: 50,
+                fill: chartColors.quiet,
+              }}
+            />
+            <Tooltip
+              content={({ payload }) => <PointCard point={payload?.[0]?.payload?.point} units={units} />}
+              cursor={{ stroke: chartColors.edge }}
+            />
+            <Scatter
+              data={rows}
+              fill={chartColors.lamp}
+              isAnimationActive={false}
+              cursor="pointer"
+              onClick={(entry: { payload?: { point: DrivePoint } }) =>
+                entry.payload && onTake(entry.payload.point)
+              }
+            />
+          </ScatterChart>
+        </ResponsiveContainer>
+      </chakra.div>
+      <chakra.p fontSize="13px" color="quiet">
+        Pick a point to take its drive; one undo takes it back.
+      </chakra.p>
+    </chakra.div>
+  )
+}
+
+function PointCard({ point, units }: { point: DrivePoint | undefined; units: UnitSystem }) {
+  if (!point) return null
+  return (
+    <chakra.div
+      bg="panel"
+      borderWidth="1px"
+      borderColor="edge"
+      borderRadius="6px"
+      p="2"
+      maxW="320px"
+      fontSize="13px"
+    >
+      <chakra.p fontWeight={700}>
+        €{Math.round(point.priceEur)}, margin {say(point.margin, 'ratio', units, 2)}, loses{' '}
+        {say(point.lostMotionUm, 'smallLength', units)}
+      </chakra.p>
+      <p>{driveWords(point)}</p>
+    </chakra.div>
+  )
+}

@@ -1,0 +1,123 @@
+import { chakra } from '@chakra-ui/react'
+import { useEffect, useRef, useState } from 'react'
+import type { Axis, PartKind } from '@/core/job/types'
+import { CATALOGUE } from '@/core/sizing/parts'
+import type { DrivePoint } from '@/core/sizing/search/search'
+import type { WhyNot } from '@/core/sizing/search/whyNot'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import { Button } from '@/ui/controls'
+import { SelectField } from '@/ui/fields/SelectField'
+import { type Running, startWhyNot } from '@/workers/client'
+import { driveWords } from './driveWords'
+
+const KINDS: { value: PartKind; label: string }[] = [
+  { value: 'screw', label: 'screw' },
+  { value: 'bearing', label: 'bearings' },
+  { value: 'coupler', label: 'coupler' },
+  { value: 'belt', label: 'belt' },
+  { value: 'motor', label: 'motor' },
+]
+
+interface Props {
+  axis: Axis
+  units: UnitSystem
+  points: DrivePoint[]
+  onTake: (point: DrivePoint) => void
+}
+
+/** Asks why a part that the builder has in mind is not among the drives that nothing beats. */
+export function WhyNotField({ axis, units, points, onTake }: Props) {
+  const [kind, setKind] = useState<PartKind>('screw')
+  const [partId, setPartId] = useState(axis.parts.screw ?? '')
+  const [answer, setAnswer] = useState<WhyNot | 'asking' | null>(null)
+  const run = useRef<Running<WhyNot> | null>(null)
+  useEffect(() => () => run.current?.cancel(), [])
+  const parts = [...CATALOGUE[kind].values()].map(({ id, name }) => ({ value: id, label: name }))
+  const asked = CATALOGUE[kind].has(partId) ? partId : (parts[0]?.value ?? '')
+
+  const ask = () => {
+    run.current?.cancel()
+    setAnswer('asking')
+    const started = startWhyNot(axis, units, kind, asked, points)
+    run.current = started
+    started.done.then(setAnswer).catch(() => setAnswer(null))
+  }
+  return (
+    <chakra.section aria-label="Why not this part" mt="4" pt="3" borderTopWidth="1px">
+      <chakra.h3 fontWeight={700} mb="2">
+        Why not the one I have in mind?
+      </chakra.h3>
+      <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
+        <SelectField
+          label="Kind of part"
+          value={kind}
+          options={KINDS}
+          onChange={next => {
+            setKind(next)
+            setPartId(axis.parts[next] ?? '')
+            setAnswer(null)
+          }}
+        />
+        <SelectField
+          label="Part"
+          value={asked}
+          options={parts}
+          onChange={next => {
+            setPartId(next)
+            setAnswer(null)
+          }}
+        />
+        <Button variant="outline" onClick={ask} disabled={answer === 'asking'}>
+          Ask
+        </Button>
+      </chakra.div>
+      <chakra.div role="status" mt="2" fontSize="14px">
+        {answer === 'asking' && 'Trying it with everything that goes with it…'}
+        {answer && answer !== 'asking' && <Answer answer={answer} units={units} onTake={onTake} />}
+      </chakra.div>
+    </chakra.section>
+  )
+}
+
+function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; onTake: Props['onTake'] }) {
+  const merits = (point: DrivePoint) =>
+    `€${Math.round(point.priceEur)}, worst margin ${say(point.margin, 'ratio', units, 2)}, ${say(
+      point.lostMotionUm,
+      'smallLength',
+      units,
+    )} lost, ${say(point.heightMm, 'length', units)} high`
+  switch (answer.kind) {
+    case 'chosen':
+      return <p>It is among them: {answer.points.length} of these drives have it.</p>
+    case 'beaten':
+      return (
+        <>
+          <p>
+            It works, but something else is nowhere worse and somewhere better. With it: {merits(answer.its)}.
+            Instead: {merits(answer.by)}, which is {driveWords(answer.by)}.
+          </p>
+          <Button variant="quiet" onClick={() => onTake(answer.its)}>
+            Take it all the same
+          </Button>
+        </>
+      )
+    case 'fails':
+      return (
+        <>
+          <p>
+            {answer.nearest
+              ? `Nothing that goes with it holds. Nearest: ${driveWords(answer.nearest)}. There:`
+              : 'It fails whatever goes with it:'}
+          </p>
+          <chakra.ul pl="5" listStyleType="disc">
+            {answer.fails.map(({ title, sentence }) => (
+              <li key={title}>
+                <strong>{title}</strong>: {sentence}
+              </li>
+            ))}
+          </chakra.ul>
+        </>
+      )
+  }
+}
