@@ -6,7 +6,7 @@ import {
   writeJobFile,
 } from '@/core/formats/jobFile'
 import { archiveJob, renameJob } from '@/core/job/commands'
-import { skarrow } from '@/core/job/demo/skarrow'
+import { demoJobs } from '@/core/job/demo'
 import { type Command, runCommand } from '@/core/job/edit'
 import { newId } from '@/core/job/id'
 import type { Job, LogEntry } from '@/core/job/types'
@@ -78,18 +78,20 @@ function copyOf({ job, entries, history }: JobFile, name: string): JobFile {
 export const createJob = (db: DuskDatabase, job: Job, entries: LogEntry[] = []): Promise<void> =>
   inOne(db, () => put(db, { format: 'dusk-bench-job', job, entries, history: [] }))
 
-/** Puts the demo job in, once; a demo that was changed or deleted is left as it is. */
+/** Puts the demo jobs in, each once; a demo that was changed or deleted is left as it is. */
 export const seedDemo = (db: DuskDatabase): Promise<void> =>
   inOne(db, async () => {
-    if (await db.settings.get('demo-seeded')) return
-    await db.settings.put({ key: 'demo-seeded', value: true })
-    const { job, entries } = skarrow()
-    if (!(await db.jobs.get(job.id))) await put(db, { format: 'dusk-bench-job', job, entries, history: [] })
+    for (const { job, entries } of demoJobs()) {
+      const key = `demo-seeded:${job.id}`
+      if ((await db.settings.get(key)) || (await db.jobs.get(job.id))) continue
+      await db.settings.put({ key, value: true })
+      await put(db, { format: 'dusk-bench-job', job, entries, history: [] })
+    }
   })
 
 /** A fresh demo job beside whatever is there. */
 export async function openDemo(db: DuskDatabase): Promise<string> {
-  const { job, entries } = skarrow()
+  const [{ job, entries }] = demoJobs() as [ReturnType<typeof demoJobs>[number]]
   const fresh = copyOf({ format: 'dusk-bench-job', job, entries, history: [] }, job.name)
   await inOne(db, () => put(db, fresh))
   return fresh.job.id

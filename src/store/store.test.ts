@@ -182,12 +182,14 @@ test('a duplicate, a rename and putting away are edits of the list', async () =>
   expect(await db.history.where('id').above('').count()).toBe(0)
 })
 
-test('the demo is put in once, and a deleted one does not come back by itself', async () => {
+test('the demos are put in once, and a deleted one does not come back by itself', async () => {
   await jobs.deleteForGood(db, job.id)
   await jobs.seedDemo(db)
+  expect(await db.jobs.count()).toBe(3)
   await jobs.deleteForGood(db, job.id)
   await jobs.seedDemo(db)
-  expect(await db.jobs.count()).toBe(0)
+  expect((await db.jobs.toArray()).map(({ id }) => id)).not.toContain(job.id)
+  expect(await db.jobs.count()).toBe(2)
   const first = await jobs.openDemo(db)
   expect(await jobs.openDemo(db)).not.toBe(first)
 })

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { setGoal } from '../job/commands'
 import { skarrow } from '../job/demo/skarrow'
 import { runCommand } from '../job/edit'
-import { migrate } from '../job/migrations'
+import { migrate, migrateChange } from '../job/migrations'
 import { newJob } from '../job/templates'
 import { type Axis, MACHINE_KINDS } from '../job/types'
 import { type JobFile, JobFileError, LARGEST_FILE_BYTES, readJobFile, writeJobFile } from './jobFile'
@@ -149,5 +149,31 @@ describe('migrations', () => {
   })
   test('a gap is an error', () => {
     expect(() => migrate({ schemaVersion: 1 }, steps.slice(1), 3)).toThrow('from which no step leads to 2')
+  })
+})
+
+describe('a job of version 1', () => {
+  const whole = { ...(JSON.parse(fixture) as { job: { axes: object[] } }) }
+  test('comes up with a direct drive on one screw, and everything else as it was', () => {
+    const [axis] = readJobFile(fixture).job.axes
+    expect(axis?.drive).toEqual({ transmission: 'direct', screws: 1, microsteps: 8, handwheelKept: false })
+    expect(axis?.parts).toEqual({
+      screw: 'ball-20-5-double',
+      bearing: null,
+      coupler: null,
+      belt: null,
+      motor: null,
+    })
+    expect(axis).toMatchObject(whole.job.axes[0] as object)
+  })
+
+  test('has whole axes in its history too: an axis put back by an undo can be read', () => {
+    const change = {
+      patches: [{ op: 'remove' as const, path: ['axes', 1] }],
+      inverse: [{ op: 'add' as const, path: ['axes', 1], value: whole.job.axes[1] }],
+    }
+    const [put] = migrateChange(change, 1).inverse
+    expect(put?.value).toMatchObject({ drive: { screws: 1 }, duty: null, parts: { belt: null } })
+    expect(migrateChange(change, 2)).toEqual(change)
   })
 })

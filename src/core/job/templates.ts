@@ -54,7 +54,7 @@ const GOALS_OF_A_SMALL_MILL: Goals = {
   ...GOALS_OF_A_DRIVE,
 }
 
-interface AxisTemplate {
+export interface AxisTemplate {
   name: string
   title: string
   dimensions?: Partial<Assumed>

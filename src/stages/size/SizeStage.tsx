@@ -16,15 +16,23 @@ import { benchWorker } from '@/workers/client'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 import { WorkingButton } from '../WorkingButton'
 import { DrivePanel } from './DrivePanel'
+import { DutyPanel } from './DutyPanel'
+import { JudgementPanel } from './JudgementPanel'
 import { LostMotionPanel } from './LostMotionPanel'
 import { PartTable } from './PartTable'
 import { partRows } from './partRows'
 import { SearchPanel } from './search/SearchPanel'
 
-const TorqueChart = dynamic(() => import('./TorqueChart').then(module => module.TorqueChart), {
+const drawing = {
   ssr: false,
   loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
-})
+}
+const TorqueChart = dynamic(() => import('./TorqueChart').then(module => module.TorqueChart), drawing)
+const StiffnessChart = dynamic(
+  () => import('./StiffnessChart').then(module => module.StiffnessChart),
+  drawing,
+)
+const PreloadChart = dynamic(() => import('./PreloadChart').then(module => module.PreloadChart), drawing)
 
 const KIND_WORDS: Record<PartKind, string> = {
   screw: 'Screw and nut',
@@ -54,6 +62,7 @@ export function SizeStage() {
   const screw = CATALOGUE.screw.get(axis.parts.screw ?? '')
   return (
     <>
+      <JudgementPanel axis={axis} units={units} />
       <DrivePanel axis={axis} />
       <Panel title="Parts of the drive">
         <chakra.div
@@ -116,6 +125,20 @@ export function SizeStage() {
         <TorqueChart axis={axis} units={units} />
       </Panel>
       <LostMotionPanel axis={axis} units={units} />
+      <DutyPanel axis={axis} units={units} />
+      <Panel
+        title="Stiffness over the travel"
+        note="Where the drive is softest it gives most under a cut, and rings lowest."
+      >
+        <StiffnessChart axis={axis} units={units} />
+      </Panel>
+      <Panel
+        title="Life against preload"
+        note="Preload takes play away and wears the nut: too little opens under load, too much shortens its life."
+        action={<WorkingButton checkId="screw.life" of="the life of the screw" />}
+      >
+        <PreloadChart axis={axis} units={units} />
+      </Panel>
     </>
   )
 }

@@ -22,6 +22,14 @@ const COLUMNS = [
 
 // biome-ignore format: a table reads best one drive a line
 const ROWS = [
+  ['belt-3-9-10-40', 'Toothed belt 3 mm, 9 mm wide, 10 to 40 teeth', 'Fennick Drives', 38, 3, 9, 10, 40, 0.022, 52000, 180, 2.87e-08, 7.34e-06, 5, 6.35, 22],
+  ['belt-3-9-10-60', 'Toothed belt 3 mm, 9 mm wide, 10 to 60 teeth', 'Fennick Drives', 43, 3, 9, 10, 60, 0.022, 52000, 180, 2.87e-08, 3.71e-05, 5, 6.35, 34],
+  ['belt-3-9-12-36', 'Toothed belt 3 mm, 9 mm wide, 12 to 36 teeth', 'Fennick Drives', 38, 3, 9, 12, 36, 0.022, 52000, 180, 5.94e-08, 4.81e-06, 5, 8, 20],
+  ['belt-3-9-12-48', 'Toothed belt 3 mm, 9 mm wide, 12 to 48 teeth', 'Fennick Drives', 41, 3, 9, 12, 48, 0.022, 52000, 180, 5.94e-08, 1.52e-05, 5, 8, 27],
+  ['belt-3-15-10-40', 'Toothed belt 3 mm, 15 mm wide, 10 to 40 teeth', 'Fennick Drives', 47, 3, 15, 10, 40, 0.037, 87000, 300, 4.19e-08, 1.07e-05, 5, 6.35, 22],
+  ['belt-3-15-10-60', 'Toothed belt 3 mm, 15 mm wide, 10 to 60 teeth', 'Fennick Drives', 53, 3, 15, 10, 60, 0.037, 87000, 300, 4.19e-08, 5.43e-05, 5, 6.35, 34],
+  ['belt-3-15-12-36', 'Toothed belt 3 mm, 15 mm wide, 12 to 36 teeth', 'Fennick Drives', 46, 3, 15, 12, 36, 0.037, 87000, 300, 8.68e-08, 7.03e-06, 5, 8, 20],
+  ['belt-3-15-12-48', 'Toothed belt 3 mm, 15 mm wide, 12 to 48 teeth', 'Fennick Drives', 50, 3, 15, 12, 48, 0.037, 87000, 300, 8.68e-08, 2.22e-05, 5, 8, 27],
   ['belt-3-9-18-18', 'Toothed belt 3 mm, 9 mm wide, 18 to 18 teeth', 'Fennick Drives', 35, 3, 9, 18, 18, 0.022, 52000, 180, 3.01e-07, 3.01e-07, 5, 10, 10],
   ['belt-3-9-18-27', 'Toothed belt 3 mm, 9 mm wide, 18 to 27 teeth', 'Fennick Drives', 37, 3, 9, 18, 27, 0.022, 52000, 180, 3.01e-07, 1.52e-06, 5, 10, 15],
   ['belt-3-9-18-36', 'Toothed belt 3 mm, 9 mm wide, 18 to 36 teeth', 'Fennick Drives', 39, 3, 9, 18, 36, 0.022, 52000, 180, 3.01e-07, 4.81e-06, 5, 10, 20],

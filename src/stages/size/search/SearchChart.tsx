@@ -1,6 +1,15 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts'
+import {
+  CartesianGrid,
+  Legend,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts'
 import type { DrivePoint } from '@/core/sizing/search/search'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
@@ -26,7 +35,9 @@ export function SearchChart({ points, units, onTake }: Props) {
   const [merit, setMerit] = useState<Merit>('margin')
   const { label, quantity } = MERITS.find(({ value }) => value === merit) as (typeof MERITS)[number]
   const { unit, perUnit } = quantityFacts(quantity)[units]
-  const rows = points.map(point => ({ point, priceEur: point.priceEur, merit: point[merit] / perUnit }))
+  const rowsOf = (wanted: (point: DrivePoint) => boolean) =>
+    points.filter(wanted).map(point => ({ point, priceEur: point.priceEur, merit: point[merit] / perUnit }))
+  const take = (entry: { payload?: { point: DrivePoint } }) => entry.payload && onTake(entry.payload.point)
   const axisLabel = unit ? `${label}, ${unit}` : label
   return (
     <chakra.div mb="3">
@@ -64,14 +75,28 @@ export function SearchChart({ points, units, onTake }: Props) {
               content={({ payload }) => <PointCard point={payload?.[0]?.payload?.point} units={units} />}
               cursor={{ stroke: chartColors.edge }}
             />
+            <Legend
+              verticalAlign="top"
+              height={30}
+              formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+            />
             <Scatter
-              data={rows}
-              fill={chartColors.lamp}
+              name="everything holds"
+              data={rowsOf(({ margin }) => margin >= 1)}
+              fill={chartColors.holds}
               isAnimationActive={false}
               cursor="pointer"
-              onClick={(entry: { payload?: { point: DrivePoint } }) =>
-                entry.payload && onTake(entry.payload.point)
-              }
+              onClick={take}
+            />
+            <Scatter
+              name="something is close"
+              data={rowsOf(({ margin }) => margin < 1)}
+              shape="triangle"
+              legendType="triangle"
+              fill={chartColors.close}
+              isAnimationActive={false}
+              cursor="pointer"
+              onClick={take}
             />
           </ScatterChart>
         </ResponsiveContainer>

@@ -1,0 +1,36 @@
+import { chakra } from '@chakra-ui/react'
+import type { Axis } from '@/core/job/types'
+import { driveEur, driveHeightMm } from '@/core/sizing/evaluate/price'
+import { swing } from '@/core/sizing/evaluate/stiffness'
+import { CATALOGUE } from '@/core/sizing/parts'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import { judgement } from '@/core/verdicts/judgement'
+import { Trace } from '@/core/verdicts/trace'
+import { Panel } from '@/ui/Panel'
+import { evaluationOf } from '../bench'
+import { known } from '../known'
+
+/** The drive in a few plain sentences, and what it comes to. */
+export function JudgementPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {
+  const said = judgement(axis, evaluationOf(axis, units).findings, units)
+  const sums = known(() => {
+    const t = new Trace(axis, CATALOGUE)
+    return { eur: driveEur(t), heightMm: driveHeightMm(t), hz: swing(t).frequencyHz }
+  })
+  return (
+    <Panel title="In plain words">
+      <chakra.ul display="grid" gap="1" maxW="78ch">
+        {said.map(sentence => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </chakra.ul>
+      {sums.value && (
+        <chakra.p color="quiet" fontSize="14px" mt="2">
+          The drive costs €{Math.round(sums.value.eur)}, takes {say(sums.value.heightMm, 'length', units)}{' '}
+          across under the table, and swings at {say(sums.value.hz, 'frequency', units)} where it is softest.
+        </chakra.p>
+      )}
+    </Panel>
+  )
+}

@@ -1,0 +1,30 @@
+import 'fake-indexeddb/auto'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { Dexie } from 'dexie'
+import { DuskDatabase } from './database'
+
+test('jobs that an older app has stored come up whole, with their history', async () => {
+  const file = JSON.parse(readFileSync(join(__dirname, '../core/formats/fixtures/job-v1.json'), 'utf8'))
+  const old = new Dexie('dusk-old')
+  old.version(1).stores({
+    jobs: 'id',
+    history: '++sequence, id, [jobId+sequence]',
+    entries: 'id, jobId',
+    settings: 'key',
+  })
+  await old.table('jobs').put({ id: file.job.id, revision: 3, savedAt: '', deletedAt: null, job: file.job })
+  await old.table('history').add({
+    ...file.history[0],
+    inverse: [{ op: 'add', path: ['axes', 0], value: file.job.axes[0] }],
+  })
+  old.close()
+
+  const db = new DuskDatabase('dusk-old')
+  const row = await db.jobs.get(file.job.id)
+  expect(row).toMatchObject({ revision: 3, job: { schemaVersion: 2, name: file.job.name } })
+  expect(row?.job.axes.every(({ drive, parts }) => drive.screws === 1 && parts.belt === null)).toBe(true)
+  const [change] = await db.history.toArray()
+  expect(change?.inverse[0]?.value).toMatchObject({ drive: { screws: 1 } })
+  db.close()
+})

@@ -1,0 +1,109 @@
+import { chakra } from '@chakra-ui/react'
+import {
+  CartesianGrid,
+  Legend,
+  Line,
+  LineChart,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts'
+import { chartColors } from './charts'
+
+export interface Series {
+  key: string
+  name: string
+  color: string
+  dash?: string
+}
+
+interface Props {
+  /** What the chart shows, for those who do not see it. */
+  label: string
+  /** Figures in the units that are shown; null where a line has no value. */
+  rows: Record<string, number | null>[]
+  x: { key: string; label: string }
+  y: { label: string; decimals: number }
+  series: readonly Series[]
+  /** Upright lines that mark a place, such as the top speed. */
+  marks?: { x: number; label: string }[]
+  /** Level lines that mark a limit. */
+  limits?: { y: number; label: string }[]
+}
+
+/** Lines over a scale; load it lazily, and put its figures beside it. */
+export function LineFigure({ label, rows, x, y, series, marks = [], limits = [] }: Props) {
+  const print = (value: unknown) => `${Number(value).toFixed(y.decimals)} ${y.label}`
+  const mark = { stroke: chartColors.ink, strokeDasharray: '4 4' }
+  return (
+    <chakra.div height="260px" role="img" aria-label={`${label}; its figures are in the table below`}>
+      <ResponsiveContainer width="100%" height="100%">
+        <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 18, left: 8 }} accessibilityLayer={false}>
+          <CartesianGrid stroke={chartColors.line} />
+          <XAxis
+            dataKey={x.key}
+            type="number"
+            domain={['dataMin', 'dataMax']}
+            stroke={chartColors.quiet}
+            tickFormatter={value => String(Number(Number(value).toPrecision(3)))}
+            label={{ value: x.label, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
+          />
+          <YAxis
+            stroke={chartColors.quiet}
+            width={66}
+            domain={[0, 'auto']}
+            label={{ value: y.label, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
+          />
+          <Tooltip
+            formatter={print}
+            labelFormatter={value => `${Number(Number(value).toPrecision(4))} ${x.label.split(', ').at(-1)}`}
+            contentStyle={{
+              background: chartColors.panel,
+              borderColor: chartColors.edge,
+              color: chartColors.ink,
+            }}
+          />
+          {series.length > 1 && (
+            <Legend
+              verticalAlign="top"
+              height={30}
+              formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+            />
+          )}
+          {marks.map(({ x: at, label: text }) => (
+            <ReferenceLine
+              key={text}
+              x={at}
+              {...mark}
+              label={{ value: text, position: 'insideTopRight', fill: chartColors.ink, fontSize: 13 }}
+            />
+          ))}
+          {limits.map(({ y: at, label: text }) => (
+            <ReferenceLine
+              key={text}
+              y={at}
+              {...mark}
+              ifOverflow="extendDomain"
+              label={{ value: text, position: 'insideBottomRight', fill: chartColors.ink, fontSize: 13 }}
+            />
+          ))}
+          {series.map(({ key, name, color, dash }) => (
+            <Line
+              key={key}
+              dataKey={key}
+              name={name}
+              stroke={color}
+              strokeDasharray={dash}
+              strokeWidth={2.2}
+              dot={false}
+              isAnimationActive={false}
+              type="linear"
+            />
+          ))}
+        </LineChart>
+      </ResponsiveContainer>
+    </chakra.div>
+  )
+}
