@@ -84,6 +84,12 @@ export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay 
         label: 'Record of this axis, to print',
         run: () => window.location.assign(addressOf({ jobId, axisId, stage: 'record' })),
       },
+      {
+        id: 'reference',
+        group: 'Look',
+        label: 'Reference of every calculation',
+        run: () => window.location.assign('/reference'),
+      },
       { id: 'jobs', group: 'Job', label: 'All jobs', run: () => window.location.assign('/') },
       {
         id: 'units',

@@ -31,10 +31,12 @@ interface Props {
   marks?: { x: number; label: string }[]
   /** Level lines that mark a limit. */
   limits?: { y: number; label: string }[]
+  /** Draws the upright scale by powers of ten, for figures that are far apart. */
+  byPowers?: boolean
 }
 
 /** Lines over a scale; load it lazily, and put its figures beside it. */
-export function LineFigure({ label, rows, x, y, series, marks = [], limits = [] }: Props) {
+export function LineFigure({ label, rows, x, y, series, marks = [], limits = [], byPowers = false }: Props) {
   const print = (value: unknown) => `${Number(value).toFixed(y.decimals)} ${y.label}`
   const mark = { stroke: chartColors.ink, strokeDasharray: '4 4' }
   return (
@@ -53,7 +55,9 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [] 
           <YAxis
             stroke={chartColors.quiet}
             width={66}
-            domain={[0, 'auto']}
+            domain={byPowers ? ['auto', 'auto'] : [0, 'auto']}
+            scale={byPowers ? 'log' : 'auto'}
+            tickFormatter={value => Number(Number(value).toPrecision(3)).toLocaleString('en')}
             label={{ value: y.label, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
           />
           <Tooltip

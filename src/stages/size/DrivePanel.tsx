@@ -34,7 +34,7 @@ export function DrivePanel({ axis }: { axis: Axis }) {
       <chakra.div
         display="grid"
         gap="3"
-        gridTemplateColumns="repeat(auto-fit, minmax(220px, 1fr))"
+        gridTemplateColumns="repeat(auto-fit, minmax(176px, 1fr))"
         alignItems="start"
       >
         <SelectField

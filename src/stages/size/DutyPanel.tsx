@@ -92,6 +92,8 @@ const rounded = (lines: DutyRow[] | undefined): DutyRow[] =>
     timeShare: Math.round(timeShare * 1000) / 1000,
   }))
 
+const COLUMNS = 'minmax(0, 1fr) 150px 150px 130px 96px'
+
 function OwnDuty({ duty, units }: { duty: DutyRow[]; units: UnitSystem }) {
   const edit = useEdit()
   const axisNow = useAxisNow()
@@ -104,6 +106,21 @@ function OwnDuty({ duty, units }: { duty: DutyRow[]; units: UnitSystem }) {
   const field = { units, hideLabel: true }
   return (
     <>
+      <chakra.div
+        aria-hidden="true"
+        display={{ base: 'none', md: 'grid' }}
+        gap="2"
+        gridTemplateColumns={COLUMNS}
+        fontSize="13px"
+        fontWeight={700}
+        color="quiet"
+        mb="1"
+      >
+        <span>Work</span>
+        <span>Force</span>
+        <span>Speed</span>
+        <span>Share of the time</span>
+      </chakra.div>
       <chakra.div display="grid" gap="2" data-readings>
         {duty.map((row, index) => (
           <chakra.div
@@ -113,11 +130,12 @@ function OwnDuty({ duty, units }: { duty: DutyRow[]; units: UnitSystem }) {
             aria-label={`Work ${index + 1}`}
             display="grid"
             gap="2"
-            alignItems="end"
-            gridTemplateColumns={{ base: '1fr 1fr', md: 'minmax(0, 1fr) 150px 150px 120px auto' }}
+            alignItems="center"
+            gridTemplateColumns={{ base: '1fr 1fr', md: COLUMNS }}
           >
             <TextField
-              label="Work"
+              label={`Name of work ${index + 1}`}
+              hideLabel
               defaultValue={row.label}
               key={row.label}
               maxLength={80}

@@ -29,6 +29,7 @@ export function PreloadChart({ axis, units }: { axis: Axis; units: UnitSystem })
         x={{ key: 'preload', label: `preload, ${unit}` }}
         y={{ label: 'h', decimals: 0 }}
         series={[{ key: 'lifeHours', name: 'life of the nut', color: chartColors.holds }]}
+        byPowers
         marks={[{ x: setN / perUnit, label: 'as set' }]}
         limits={[{ y: axis.goals.wantedLifeHours, label: 'wanted' }]}
       />

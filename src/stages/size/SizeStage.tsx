@@ -14,25 +14,16 @@ import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { benchWorker } from '@/workers/client'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
-import { WorkingButton } from '../WorkingButton'
 import { DrivePanel } from './DrivePanel'
-import { DutyPanel } from './DutyPanel'
 import { JudgementPanel } from './JudgementPanel'
-import { LostMotionPanel } from './LostMotionPanel'
 import { PartTable } from './PartTable'
 import { partRows } from './partRows'
-import { SearchPanel } from './search/SearchPanel'
 
-const drawing = {
+// The charts, the search and the duty come after the parts: they load when the stage is there.
+const SizeFigures = dynamic(() => import('./SizeFigures').then(module => module.SizeFigures), {
   ssr: false,
-  loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
-}
-const TorqueChart = dynamic(() => import('./TorqueChart').then(module => module.TorqueChart), drawing)
-const StiffnessChart = dynamic(
-  () => import('./StiffnessChart').then(module => module.StiffnessChart),
-  drawing,
-)
-const PreloadChart = dynamic(() => import('./PreloadChart').then(module => module.PreloadChart), drawing)
+  loading: () => <chakra.p color="quiet">Drawing the charts…</chakra.p>,
+})
 
 const KIND_WORDS: Record<PartKind, string> = {
   screw: 'Screw and nut',
@@ -116,29 +107,7 @@ export function SizeStage() {
           onChoose={partId => edit(choosePart(axis, CATALOGUE, kind, partId))}
         />
       </Panel>
-      <SearchPanel axis={axis} units={units} />
-      <Panel
-        title="Torque over speed"
-        note="What the motor gives, what the axis asks of it, and what it should have in hand."
-        action={<WorkingButton checkId="motor.torqueMargin" of="the motor torque" />}
-      >
-        <TorqueChart axis={axis} units={units} />
-      </Panel>
-      <LostMotionPanel axis={axis} units={units} />
-      <DutyPanel axis={axis} units={units} />
-      <Panel
-        title="Stiffness over the travel"
-        note="Where the drive is softest it gives most under a cut, and rings lowest."
-      >
-        <StiffnessChart axis={axis} units={units} />
-      </Panel>
-      <Panel
-        title="Life against preload"
-        note="Preload takes play away and wears the nut: too little opens under load, too much shortens its life."
-        action={<WorkingButton checkId="screw.life" of="the life of the screw" />}
-      >
-        <PreloadChart axis={axis} units={units} />
-      </Panel>
+      <SizeFigures axis={axis} units={units} />
     </>
   )
 }

@@ -1,14 +1,18 @@
 import { type ComponentProps, useId } from 'react'
 import styles from './fields.module.css'
 
-type Props = Omit<ComponentProps<'input'>, 'className'> & { label: string; error?: string }
+type Props = Omit<ComponentProps<'input'>, 'className'> & {
+  label: string
+  error?: string
+  hideLabel?: boolean
+}
 
 /** A labelled line of text with its error under it. */
-export function TextField({ label, error, ...rest }: Props) {
+export function TextField({ label, error, hideLabel, ...rest }: Props) {
   const id = useId()
   return (
     <div className={styles.field}>
-      <label htmlFor={id} className={styles.label}>
+      <label htmlFor={id} className={hideLabel ? styles.hidden : styles.label}>
         {label}
       </label>
       <input

@@ -38,7 +38,19 @@ export function KeyHelp({
           ))}
         </tbody>
       </chakra.table>
-      <chakra.p mt="3" fontSize="14px" color="quiet">
+      <chakra.p mt="3">
+        <chakra.a
+          href="/reference"
+          color="lamp"
+          fontWeight={700}
+          minH="44px"
+          display="inline-flex"
+          alignItems="center"
+        >
+          Reference of every calculation
+        </chakra.a>
+      </chakra.p>
+      <chakra.p mt="1" fontSize="14px" color="quiet">
         Mains wiring, guarding and lifting follow local codes and are for licensed or trained people. The
         figures here help you judge; they do not replace a maker's sheet or a qualified engineer.
       </chakra.p>

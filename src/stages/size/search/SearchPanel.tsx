@@ -1,5 +1,4 @@
 import { chakra } from '@chakra-ui/react'
-import dynamic from 'next/dynamic'
 import { useEffect, useRef, useState } from 'react'
 import { takeDrive } from '@/core/job/commands'
 import type { Axis } from '@/core/job/types'
@@ -12,13 +11,9 @@ import { type Running, startSearch } from '@/workers/client'
 import type { SearchOutcome } from '@/workers/protocol'
 import { useAxisNow, useEdit } from '../../bench'
 import { driveWords } from './driveWords'
+import { SearchChart } from './SearchChart'
 import { SearchTable } from './SearchTable'
 import { WhyNotField } from './WhyNotField'
-
-const SearchChart = dynamic(() => import('./SearchChart').then(module => module.SearchChart), {
-  ssr: false,
-  loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
-})
 
 type State =
   | { kind: 'idle' }
