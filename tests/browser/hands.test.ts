@@ -50,6 +50,8 @@ test('with the keyboard alone: a job from start to a first verdict, a round and 
   // Parts, by tab and Enter.
   await alt(bench, '2')
   await bench.sees('Parts of the drive')
+  await tabTo(bench, 'Find a part')
+  await bench.page.keyboard.type('20 x 5 double')
   await tabTo(bench, 'Take Ball screw 20 x 5, double nut with spacer')
   await press(bench, 'Enter')
   await bench.page.waitForSelector('[data-check="nut.speedValue"][data-state="holds"]')

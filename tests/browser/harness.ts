@@ -77,6 +77,13 @@ export class Bench {
     await (await this.find('combobox', name)).select(value)
   }
 
+  /** Takes a part of the list: finds it by its name, then takes it. */
+  async take(name: string) {
+    await this.fill('Find a part', name, null)
+    await this.click('button', `Take ${name}`)
+    await this.find('button', `${name}, taken; put back`)
+  }
+
   text(selector = 'body'): Promise<string> {
     // biome-ignore lint/performance/useDomNodeTextContent: what a person sees, without scripts and hidden words
     return this.page.$eval(selector, element => (element as HTMLElement).innerText)

@@ -8,16 +8,16 @@ import { AxisField } from '../AxisField'
 import { useEdit } from '../bench'
 
 const TRANSMISSION_OPTIONS = [
-  { value: 'direct', label: 'straight on, by a coupler' },
-  { value: 'belt', label: 'beside it, by a toothed belt' },
+  { value: 'direct', label: 'by a coupler' },
+  { value: 'belt', label: 'by a toothed belt' },
 ] as const
 const SCREW_OPTIONS = [
-  { value: '1', label: 'one screw' },
-  { value: '2', label: 'two screws share a gantry' },
+  { value: '1', label: 'one' },
+  { value: '2', label: 'two, sharing a gantry' },
 ] as const
 const HANDWHEEL_OPTIONS = [
   { value: 'off', label: 'taken off' },
-  { value: 'kept', label: 'kept on the far end' },
+  { value: 'kept', label: 'kept' },
 ] as const
 const MICROSTEPS = ['1', '2', '4', '8', '10', '16', '32', '64', '128', '256'] as const
 

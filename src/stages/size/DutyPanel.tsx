@@ -10,7 +10,7 @@ import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { TextField } from '@/ui/fields/TextField'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
-import { useAxisNow, useEdit } from '../bench'
+import { useAxis, useAxisNow, useEdit } from '../bench'
 import { known } from '../known'
 
 /** Most rows that a builder would fill in. */
@@ -48,7 +48,7 @@ export function DutyPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {
       }
     >
       {own ? (
-        <OwnDuty duty={own} units={units} />
+        <OwnDuty units={units} />
       ) : reckoned.value ? (
         <chakra.table width="100%" fontSize="14px">
           <thead>
@@ -92,9 +92,12 @@ const rounded = (lines: DutyRow[] | undefined): DutyRow[] =>
     timeShare: Math.round(timeShare * 1000) / 1000,
   }))
 
+const NO_ROWS: DutyRow[] = []
 const COLUMNS = 'minmax(0, 1fr) 150px 150px 130px 96px'
 
-function OwnDuty({ duty, units }: { duty: DutyRow[]; units: UnitSystem }) {
+function OwnDuty({ units }: { units: UnitSystem }) {
+  // As it stands now, not as it stood when the typing last rested: the fields are typed into.
+  const duty = useAxis(axis => axis.duty) ?? NO_ROWS
   const edit = useEdit()
   const axisNow = useAxisNow()
   const change = (index: number, part: Partial<DutyRow>, mergeKey?: string) => {

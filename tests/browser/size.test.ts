@@ -1,0 +1,134 @@
+import { withApp } from './harness'
+
+const app = withApp()
+const SEARCH = 'section[aria-label="Search the parts list"]'
+const WORDS = 'section[aria-label="In plain words"]'
+
+test('a search over the whole parts list fills the axis, and one undo takes it back', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Size')
+  await bench.click('button', 'Search')
+  await bench.sees(/\d+ drives out of \d\d,\d{3},\d{3} are beaten by nothing/, SEARCH)
+  await bench.page.waitForSelector(`${SEARCH} .recharts-scatter-symbol`)
+
+  // The one with most in hand: everything that the axis asks of its drive holds.
+  await bench.choose('First', 'margin')
+  const first = await bench.page.$eval(`${SEARCH} tbody td`, cell => cell.textContent ?? '')
+  await bench.click('button', `Take the drive: ${first}`)
+  await bench.sees('Everything holds.', WORDS)
+  for (const check of ['motor.torqueMargin', 'screw.leadAccuracy', 'axis.lostMotion'])
+    await bench.becomes(check, 'holds')
+  await bench.sees('The axis has changed since', SEARCH)
+  await bench.stage('Log')
+  await bench.sees('Taken from the search:')
+  await bench.click('button', 'Undo: Drive taken, axis X')
+  await bench.becomes('coupler.torque', 'fails')
+  expect(bench.errors).toEqual([])
+})
+
+test('a search says why a part is not among its drives, and why nothing holds', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Size')
+  await bench.click('button', 'Search')
+  await bench.sees('are beaten by nothing', SEARCH)
+  await bench.choose('Kind of part', 'motor')
+  await bench.choose('Part', 'step-42-03-24')
+  await bench.click('button', 'Ask')
+  await bench.sees('Nothing that goes with it holds. Nearest:', SEARCH)
+  await bench.sees('Motor torque', SEARCH)
+
+  await bench.stage('Survey')
+  await bench.fill('Top speed', '90000')
+  await bench.stage('Size')
+  await bench.click('button', 'Search')
+  await bench.sees('No drive of this list holds.', SEARCH)
+  await bench.sees('Speed of the nut', SEARCH)
+})
+
+test('a search can be stopped, and nothing is changed', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Size')
+  await bench.click('button', 'Search')
+  // Pressed at once, before the parts are through.
+  await bench.page.waitForSelector(`${SEARCH} progress`)
+  await bench.page.$$eval(`${SEARCH} button`, buttons =>
+    (buttons as HTMLButtonElement[]).find(({ textContent }) => textContent === 'Stop')?.click(),
+  )
+  await bench.sees('Stopped. Nothing was changed.', SEARCH)
+  await bench.becomes('coupler.torque', 'fails')
+  await bench.click('button', 'Search')
+  await bench.sees('are beaten by nothing', SEARCH)
+  expect(bench.errors).toEqual([])
+})
+
+test('a belt, a kept handwheel and a second screw are judged, drawn and built', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Size')
+  await bench.choose('Motor to screw', 'belt')
+  await bench.becomes('belt.pull', 'unknown')
+  await bench.click('button', 'Belt not chosen yet')
+  await bench.take('Toothed belt 5 mm, 15 mm wide, 24 to 48 teeth')
+  await bench.becomes('belt.mesh', 'holds')
+  await bench.sees(/plucked, it sounds at \d+ Hz/)
+  expect(await bench.page.$('[data-check="coupler.torque"]')).toBeNull()
+  expect(await bench.page.$('[data-part="belt"]')).not.toBeNull()
+
+  await bench.choose('Handwheel', 'kept')
+  await bench.becomes('axis.handwheel', 'holds')
+  await bench.fill('Handwheel, middle to grip', '12')
+  await bench.becomes('axis.handwheel', 'close')
+
+  const one = Number(/costs €(\d+)/.exec(await bench.text(WORDS))?.[1])
+  await bench.choose('Screws', '2')
+  await bench.sees(/costs €\d+/, WORDS)
+  await bench.page.waitForFunction(
+    (selector, dear) =>
+      Number(/costs €(\d+)/.exec(document.querySelector(selector)?.textContent ?? '')?.[1]) > dear,
+    {},
+    WORDS,
+    1.9 * one,
+  )
+  await bench.fill('Load off the middle of the gantry, at most', '400')
+  await bench.sees('offCentreMm: got 400, takes a number from 0 up to 300 mm, at a screw')
+  await bench.fill('Load off the middle of the gantry, at most', '100')
+  await bench.becomes('screw.buckling', 'holds')
+
+  await bench.stage('Build')
+  await bench.sees('Tension the belt and tighten the motor face screws')
+  expect(bench.errors).toEqual([])
+})
+
+test('a duty table of one’s own: its shares must add up, and it can be reckoned again', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Size')
+  await bench.click('button', 'Make it my own')
+  await bench.fill('Share of the time, work 1', '60')
+  await bench.sees(/Share of the time: got 13\d(\.\d)?% in all, takes 100 %/)
+  await bench.fill('Force, work 1', '9000')
+  await bench.fill('Share of the time, work 1', '22.5')
+  await bench.becomes('screw.life', 'fails')
+  await bench.isSaved()
+  await bench.page.reload({ waitUntil: 'networkidle0' })
+  expect(await bench.value('Force, work 1')).toBe('9000')
+  await bench.click('button', 'Another kind of work')
+  await bench.find('textbox', 'Force, work 9')
+  await bench.click('button', 'Reckon it again')
+  await bench.becomes('screw.life', 'holds')
+})
+
+test('the reference lists every calculation with its formula, and is reached from the help', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.click('button', 'Help and keys (?)')
+  await bench.click('link', 'Reference of every calculation')
+  await bench.sees('n = 60 lambda^2')
+  const entries = await bench.page.$$eval('article', all => all.map(({ id }) => id))
+  expect(entries).toEqual(
+    expect.arrayContaining(['cutting.milling', 'belt.tension', 'axis.stallThrust', 'bearing.life']),
+  )
+})
