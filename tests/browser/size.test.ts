@@ -132,3 +132,39 @@ test('the reference lists every calculation with its formula, and is reached fro
     expect.arrayContaining(['cutting.milling', 'belt.tension', 'axis.stallThrust', 'bearing.life']),
   )
 })
+
+test('the force of a cut is reckoned from tool and material, and taken into the goals', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.click('button', 'Force from the cut')
+  await bench.choose('Material', 'aluminium')
+  // Kienzle by hand: hm 0.0339 mm, kc 1632 N/mm2, vf 360 mm/min, P 0.176 kW, Ft 140 N.
+  await bench.sees(/1(39|40|41) N along the cut at 360 mm\/min, 0\.1[78] kW at the cutter/, '[role=dialog]')
+  await bench.fill('Teeth', '0')
+  await bench.sees('Got 0. Takes 1 to 40.', '[role=dialog]')
+  await bench.fill('Teeth', '3')
+  await bench.click('button', 'Take force and feed')
+  expect(await bench.value('Feed while cutting')).toBe('360')
+  expect(Number(await bench.value('Cutting force along the axis'))).toBeLessThan(200)
+  await bench.click('button', 'Undo: Force of the cut, axis X')
+  expect(await bench.value('Cutting force along the axis')).toBe('850')
+})
+
+test('schools stand side by side: one is taken with its reason, which goes to the log', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.stage('Size')
+  const panel = 'section[aria-label="Schools side by side"]'
+  await bench.sees('self-locking', panel)
+  await bench.click('button', 'Take instead: Oversize balls in a single nut')
+  await bench.fill('Why? It goes into the log', 'Shorter nut, same play')
+  await bench.becomes('coupler.torque', 'holds')
+  await bench.sees('Ball screw 20 x 5, oversize balls', panel)
+  await bench.click('button', 'Keep this one')
+  await bench.sees('Four is the most', panel)
+  await bench.click('button', 'Drop Sliding screw with a split nut')
+  await bench.sees('Keep this one', panel)
+  await bench.stage('Log')
+  await bench.sees('Because: Shorter nut, same play')
+  expect(bench.errors).toEqual([])
+})

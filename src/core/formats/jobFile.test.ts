@@ -164,6 +164,7 @@ describe('a job of version 1', () => {
       belt: null,
       motor: null,
     })
+    expect(axis?.variants).toEqual([])
     expect(axis).toMatchObject(whole.job.axes[0] as object)
   })
 

@@ -21,6 +21,7 @@ import {
   LONGEST_LINE,
   type LogEntry,
   type PartKind,
+  type Variant,
 } from './types'
 
 /** The axis of a draft that a command works on. */
@@ -105,6 +106,16 @@ export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: stri
     { mergeKey },
   )
 
+/** Takes the force and the feed of a cut that was reckoned from tool and material. */
+export const setCut = (axis: Axis, cuttingForceN: number, cuttingFeedMmPerMin: number): Command =>
+  onAxis(axis, 'Force of the cut', draft => {
+    const within = (key: 'cuttingForceN' | 'cuttingFeedMmPerMin', value: number) => {
+      draft.goals[key] = Math.min(Math.max(value, GOALS[key].min), GOALS[key].max)
+    }
+    within('cuttingForceN', Math.round(cuttingForceN * 10) / 10)
+    within('cuttingFeedMmPerMin', Math.round(cuttingFeedMmPerMin * 10) / 10)
+  })
+
 export const setRoom = (axis: Axis, key: RoomKey, value: number, mergeKey?: string): Command =>
   onAxis(
     axis,
@@ -186,6 +197,47 @@ export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'driv
     { entry: { axisId: axis.id, kind: 'part', text } },
   )
 }
+
+/** Keeps the drive as it stands, to compare it with others. */
+export const keepVariant = (axis: Axis, id: string, name: string): Command =>
+  onAxis(axis, `${name} kept to compare`, draft => {
+    const { parts, ends, drive, preloadN } = axis
+    draft.variants.push({ id, name, parts, ends, drive, preloadN })
+  })
+
+export const dropVariant = (axis: Axis, variant: Variant): Command =>
+  onAxis(axis, `${variant.name} no longer compared`, draft => {
+    draft.variants = draft.variants.filter(({ id }) => id !== variant.id)
+  })
+
+/** Takes a drive that was kept, with the reason why; the one in use goes in its place. */
+export const takeVariant = (axis: Axis, variant: Variant, nameNow: string, reason: string): Command =>
+  onAxis(
+    axis,
+    `${variant.name} taken`,
+    draft => {
+      const { parts, ends, drive, preloadN } = axis
+      Object.assign(draft, {
+        parts: variant.parts,
+        ends: variant.ends,
+        drive: variant.drive,
+        preloadN: variant.preloadN,
+      })
+      draft.variants = draft.variants.map(one =>
+        one.id === variant.id ? { id: one.id, name: nameNow, parts, ends, drive, preloadN } : one,
+      )
+    },
+    {
+      entry: {
+        axisId: axis.id,
+        kind: 'part',
+        text: `Taken: ${variant.name}, rather than ${nameNow}. ${reason.trim() ? `Because: ${reason.trim()}` : 'No reason given.'}`.slice(
+          0,
+          LONGEST_LINE,
+        ),
+      },
+    },
+  )
 
 /** Chooses a part, or none. A preload set by hand belongs to the old nut and goes with it. */
 export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, partId: string | null): Command {

@@ -156,4 +156,3 @@ export const DRIVE_SIZES = {
   beltCentresMm: field('Between motor shaft and screw', 'length', [20, 2000]),
 } satisfies Record<string, FieldFacts>
 export type DriveSizeKey = keyof typeof DRIVE_SIZES
-export const DRIVE_SIZE_KEYS = Object.keys(DRIVE_SIZES) as DriveSizeKey[]

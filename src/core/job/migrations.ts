@@ -28,6 +28,7 @@ const withWholeDrive = (axis: Plain): Plain => ({
   drive: DRIVE_TO_START,
   driveSizes: DRIVE_SIZES_TO_START,
   duty: null,
+  variants: [],
 })
 const onEachAxis =
   (migrate: (axis: Plain) => Plain) =>

@@ -2,7 +2,7 @@ import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Sch
 import { SCREW_ENDS } from '../sizing/screw'
 import { DIMENSIONS, DRIVE_SIZES, GOALS, PROVENANCES, ROOM } from './dimensions'
 import { SCHEMA_VERSION } from './migrations'
-import { ENTRY_KINDS, LONGEST_LINE, MACHINE_KINDS, NUT_FACINGS, TRANSMISSIONS } from './types'
+import { ENTRY_KINDS, LONGEST_LINE, MACHINE_KINDS, MOST_VARIANTS, NUT_FACINGS, TRANSMISSIONS } from './types'
 
 /** Most rows of a duty table. */
 export const MOST_DUTY_ROWS = 24
@@ -108,6 +108,23 @@ const test = shape({
   ),
 })
 
+const parts = () =>
+  shape({
+    screw: textOrNull(80),
+    bearing: textOrNull(80),
+    coupler: textOrNull(80),
+    belt: textOrNull(80),
+    motor: textOrNull(80),
+  })
+const drive = () =>
+  shape({
+    transmission: oneOf(TRANSMISSIONS),
+    screws: oneOf([1, 2]),
+    microsteps: wholeNumber(1, 256),
+    handwheelKept: yesNo(),
+  })
+const preloadN = () => orNull(0, 50_000)
+
 const axis = shape({
   id: text(40),
   name: text(12),
@@ -116,20 +133,9 @@ const axis = shape({
     shape({ value: orNull(DIMENSIONS[key].min, DIMENSIONS[key].max), provenance: oneOf(PROVENANCES) }),
   ),
   goals: fields(GOALS, key => numeric(GOALS[key].min, GOALS[key].max)),
-  parts: shape({
-    screw: textOrNull(80),
-    bearing: textOrNull(80),
-    coupler: textOrNull(80),
-    belt: textOrNull(80),
-    motor: textOrNull(80),
-  }),
+  parts: parts(),
   ends: oneOf(SCREW_ENDS),
-  drive: shape({
-    transmission: oneOf(TRANSMISSIONS),
-    screws: oneOf([1, 2]),
-    microsteps: wholeNumber(1, 256),
-    handwheelKept: yesNo(),
-  }),
+  drive: drive(),
   driveSizes: fields(DRIVE_SIZES, key => numeric(DRIVE_SIZES[key].min, DRIVE_SIZES[key].max)),
   duty: lazy(value =>
     value === null
@@ -144,7 +150,18 @@ const axis = shape({
           MOST_DUTY_ROWS,
         ),
   ) as unknown as Schema,
-  preloadN: orNull(0, 50_000),
+  variants: listOf(
+    shape({
+      id: text(40),
+      name: text(160),
+      parts: parts(),
+      ends: oneOf(SCREW_ENDS),
+      drive: drive(),
+      preloadN: preloadN(),
+    }),
+    MOST_VARIANTS,
+  ),
+  preloadN: preloadN(),
   room: fields(ROOM, key => numeric(ROOM[key].min, ROOM[key].max)),
   nutFacing: oneOf(NUT_FACINGS),
   ticks,

@@ -145,6 +145,7 @@ export function newAxis(template: AxisTemplate): Axis {
     drive: { ...DRIVE_TO_START, ...template.drive },
     driveSizes: { ...DRIVE_SIZES_TO_START, ...template.driveSizes },
     duty: null,
+    variants: [],
     preloadN: null,
     room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
     nutFacing: 'far',

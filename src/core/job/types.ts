@@ -63,6 +63,18 @@ export interface DutyRow {
   timeShare: number
 }
 
+/** A drive that is kept to be compared: one of the schools of thought, or one that was tried. */
+export interface Variant {
+  id: string
+  name: string
+  parts: Record<PartKind, string | null>
+  ends: ScrewEnds
+  drive: Drive
+  preloadN: number | null
+}
+/** Most drives that are kept beside the one in use. */
+export const MOST_VARIANTS = 3
+
 export interface Axis {
   id: string
   name: string
@@ -76,6 +88,7 @@ export interface Axis {
   driveSizes: Record<DriveSizeKey, number>
   /** What a typical hour is made of; null reckons it from the goals. */
   duty: DutyRow[] | null
+  variants: Variant[]
   /** Preload set on the nut; null leaves it as delivered. */
   preloadN: number | null
   room: Record<RoomKey, number>

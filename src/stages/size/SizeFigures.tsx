@@ -8,11 +8,13 @@ import { PreloadChart } from './PreloadChart'
 import { StiffnessChart } from './StiffnessChart'
 import { SearchPanel } from './search/SearchPanel'
 import { TorqueChart } from './TorqueChart'
+import { VariantsPanel } from './VariantsPanel'
 
 /** The search, the charts and the duty of a drive. */
 export function SizeFigures({ axis, units }: { axis: Axis; units: UnitSystem }) {
   return (
     <>
+      <VariantsPanel axis={axis} units={units} />
       <SearchPanel axis={axis} units={units} />
       <Panel
         title="Torque over speed"

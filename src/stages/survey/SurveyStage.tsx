@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { memo, useCallback } from 'react'
+import dynamic from 'next/dynamic'
+import { memo, useCallback, useState } from 'react'
 import { setDimension, setGoal } from '@/core/job/commands'
 import {
   DIMENSION_KEYS,
@@ -17,6 +18,10 @@ import { Panel } from '@/ui/Panel'
 import { AxisField } from '../AxisField'
 import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
 
+const CuttingDialog = dynamic(() => import('./CuttingDialog').then(module => module.CuttingDialog), {
+  ssr: false,
+})
+
 const PROVENANCE_OPTIONS: { value: Provenance; label: string }[] = [
   { value: 'measured', label: 'measured' },
   { value: 'sheet', label: 'from a sheet' },
@@ -25,8 +30,10 @@ const PROVENANCE_OPTIONS: { value: Provenance; label: string }[] = [
 
 /** What have I got, and what do I want from it? */
 export function SurveyStage() {
+  const [cutting, setCutting] = useState(false)
   return (
     <>
+      {cutting && <CuttingDialog onClose={() => setCutting(false)} />}
       <StillToMeasure />
       <chakra.div
         display="grid"
@@ -45,7 +52,14 @@ export function SurveyStage() {
             <Dimensions group="shafts" />
           </Panel>
         </chakra.div>
-        <Panel title="What you want from it">
+        <Panel
+          title="What you want from it"
+          action={
+            <Button variant="quiet" onClick={() => setCutting(true)}>
+              Force from the cut
+            </Button>
+          }
+        >
           <chakra.div display="grid" gap="3">
             {GOAL_KEYS.map(key => (
               <AxisField
