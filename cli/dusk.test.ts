@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { writeJobFile } from '@/core/formats/jobFile'
+import { writeJobFile } from '@/core/formats/writeJobFile'
 import { skarrow } from '@/core/job/demo/skarrow'
 
 const ROOT = join(__dirname, '..')

@@ -5,12 +5,12 @@ import type { StageId } from '@/core/job/nextAction'
 import type { Axis } from '@/core/job/types'
 import { CATALOGUE } from '@/core/sizing/parts'
 import type { UnitSystem } from '@/core/units/quantity'
+import type { Choice } from '@/core/verdicts/choice'
 import type { Finding } from '@/core/verdicts/finding'
-import type { Choice, WayOut } from '@/core/verdicts/waysOut'
+import type { WayOut } from '@/core/verdicts/waysOut'
 import { Button } from '@/ui/controls'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
-import { WorkingPanel } from '@/ui/working/WorkingPanel'
 import { benchWorker } from '@/workers/client'
 import {
   evaluationOf,
@@ -22,6 +22,7 @@ import {
   useUnits,
   whole,
 } from './bench'
+import { LaterWorking } from './LaterWorking'
 
 /** The verdicts of the axis, worst first, with their working and their ways out. */
 export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => void; onUndo: () => void }) {
@@ -85,7 +86,7 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
           onMissing={onMissing}
         />
       ))}
-      {shown && <WorkingPanel finding={shown} figures={figures} onClose={() => setWorking(null)} />}
+      {shown && <LaterWorking finding={shown} figures={figures} onClose={() => setWorking(null)} />}
     </section>
   )
 }

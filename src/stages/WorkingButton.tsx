@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Button } from '@/ui/controls'
-import { WorkingPanel } from '@/ui/working/WorkingPanel'
 import { evaluationOf, useSettledAxis, useUnits } from './bench'
+import { LaterWorking } from './LaterWorking'
 
 /** Opens the working behind a figure of the stage; not there while the figure cannot be had. */
 export function WorkingButton({ checkId, of }: { checkId: string; of: string }) {
@@ -14,7 +14,7 @@ export function WorkingButton({ checkId, of }: { checkId: string; of: string }) 
       <Button variant="quiet" aria-label={`Working of ${of}`} onClick={() => setOpen(true)}>
         Working
       </Button>
-      {open && <WorkingPanel finding={finding} figures={figures} onClose={() => setOpen(false)} />}
+      {open && <LaterWorking finding={finding} figures={figures} onClose={() => setOpen(false)} />}
     </>
   )
 }

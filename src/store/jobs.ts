@@ -1,10 +1,5 @@
-import {
-  type JobFile,
-  JobFileError,
-  LARGEST_FILE_BYTES,
-  readJobFile,
-  writeJobFile,
-} from '@/core/formats/jobFile'
+import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from '@/core/formats/jobFile'
+import type { JobFile } from '@/core/formats/writeJobFile'
 import { archiveJob, renameJob } from '@/core/job/commands'
 import { demoJobs } from '@/core/job/demo'
 import { type Command, runCommand } from '@/core/job/edit'
@@ -12,6 +7,7 @@ import { newId } from '@/core/job/id'
 import type { Job, LogEntry } from '@/core/job/types'
 import { commitChange } from './commit'
 import { type DuskDatabase, historyOf } from './database'
+import { collect } from './exportJob'
 
 const now = () => new Date().toISOString()
 
@@ -22,33 +18,6 @@ async function put(db: DuskDatabase, { job, entries, history }: JobFile) {
   await db.jobs.put({ id: job.id, revision: 1, savedAt: now(), deletedAt: null, job })
   await db.entries.bulkPut(entries)
   await db.history.bulkAdd(history)
-}
-
-/** Everything of a job as it is stored, or with a newer document that could not be stored. */
-export async function collect(db: DuskDatabase, jobId: string, unsaved?: Job): Promise<JobFile> {
-  const row = await db.jobs.get(jobId)
-  const job = unsaved ?? row?.job
-  if (!job) throw new Error('This job is no longer here.')
-  const entries = await db.entries.where('jobId').equals(jobId).toArray()
-  const rows = await historyOf(db, jobId).toArray()
-  return {
-    format: 'dusk-bench-job',
-    job,
-    entries: entries.toSorted((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id)),
-    history: rows.map(({ sequence: _, ...change }) => change),
-  }
-}
-
-/**
- * The text of a job's export. When the database cannot be read, what this tab holds is exported alone.
- */
-export async function exportJob(db: DuskDatabase, jobId: string, unsaved?: Job): Promise<string> {
-  try {
-    return writeJobFile(await collect(db, jobId, unsaved))
-  } catch (error) {
-    if (!unsaved) throw error
-    return writeJobFile({ format: 'dusk-bench-job', job: unsaved, entries: [], history: [] })
-  }
 }
 
 /** Everything of a job under new ids, so that it stands beside the one it came from. */

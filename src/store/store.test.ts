@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { writeJobFile } from '@/core/formats/jobFile'
+import { writeJobFile } from '@/core/formats/writeJobFile'
 import { addNote, deleteEntry, setGoal, setUnits } from '@/core/job/commands'
 import { skarrow } from '@/core/job/demo/skarrow'
 import { type Command, runCommand } from '@/core/job/edit'
@@ -7,6 +7,7 @@ import { newId } from '@/core/job/id'
 import type { Axis, Job } from '@/core/job/types'
 import { ConflictError, commitChange, JobGoneError, reach, redo, undo } from './commit'
 import { DuskDatabase } from './database'
+import { collect, exportJob } from './exportJob'
 import * as jobs from './jobs'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
@@ -115,11 +116,11 @@ describe('files', () => {
     await commit(setGoal(X(), 'cuttingForceN', 700))
     await commit(addNote(X().id, 'Ways scraped', 'note'))
     await undo(db, job.id)
-    const text = await jobs.exportJob(db, job.id)
+    const text = await exportJob(db, job.id)
     const other = new DuskDatabase(`other-${newId()}`)
     const file = await jobs.readFile(new File([text], 'job.json'))
     await jobs.importJob(other, file, 'both')
-    expect(await jobs.exportJob(other, job.id)).toBe(text)
+    expect(await exportJob(other, job.id)).toBe(text)
     await redo(other, job.id)
     await undo(other, job.id)
     await undo(other, job.id)
@@ -129,7 +130,7 @@ describe('files', () => {
 
   test('beside a job of the same id both are kept, each with its own log and history', async () => {
     await commit(addNote(X().id, 'Ways scraped', 'note'))
-    const file = await jobs.collect(db, job.id)
+    const file = await collect(db, job.id)
     const id = await jobs.importJob(db, file, 'both')
     expect(id).not.toBe(job.id)
     await undo(db, id)
@@ -139,7 +140,7 @@ describe('files', () => {
   })
 
   test('a replaced job can be put back', async () => {
-    const file = await jobs.collect(db, job.id)
+    const file = await collect(db, job.id)
     await commit(setGoal(X(), 'cuttingForceN', 700))
     await jobs.importJob(db, file, 'replace')
     expect((await stored()).axes[0]?.goals.cuttingForceN).toBe(850)
@@ -148,7 +149,7 @@ describe('files', () => {
   })
 
   test('an import that fails half-way changes nothing', async () => {
-    const file = await jobs.collect(db, job.id)
+    const file = await collect(db, job.id)
     const before = [await db.jobs.toArray(), await db.entries.count(), await db.history.count()]
     const nameless = { ...file.entries[0], id: undefined }
     const broken = { ...file, entries: [...file.entries, nameless] } as typeof file
@@ -162,7 +163,7 @@ describe('files', () => {
 
   test('when the database cannot be read, what the tab holds is exported', async () => {
     db.close({ disableAutoOpen: true })
-    expect(await jobs.exportJob(db, job.id, job)).toBe(
+    expect(await exportJob(db, job.id, job)).toBe(
       writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] }),
     )
   })

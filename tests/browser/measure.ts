@@ -182,3 +182,42 @@ export async function typingTimes(
     await context.close()
   }
 }
+
+/** The longest time between two frames while a search of the whole parts list runs in its worker. */
+export async function longestFrameWhileSearching(
+  browser: Browser,
+  url: string,
+): Promise<{ longestMs: number; searchMs: number }> {
+  const context = await browser.createBrowserContext()
+  try {
+    const page = await context.newPage()
+    await page.setViewport({ width: 1280, height: 800 })
+    await openDemo(page, url)
+    await page.goto(page.url().replace(/\/survey$/, '/size'), { waitUntil: 'networkidle0' })
+    await page.waitForSelector('.recharts-surface')
+    return await page.evaluate(
+      () =>
+        new Promise<{ longestMs: number; searchMs: number }>(done => {
+          const panel = document.querySelector('section[aria-label="Search the parts list"]') as HTMLElement
+          const button = [...panel.querySelectorAll('button')].find(
+            ({ textContent }) => textContent === 'Search',
+          )
+          button?.click()
+          let before = performance.now()
+          const start = before
+          let longestMs = 0
+          const tick = (now: number) => {
+            // The bar is gone when the worker has answered; what is drawn then is no longer the search.
+            if (now - start > 100 && !panel.querySelector('progress'))
+              return done({ longestMs, searchMs: before - start })
+            longestMs = Math.max(longestMs, now - before)
+            before = now
+            requestAnimationFrame(tick)
+          }
+          requestAnimationFrame(tick)
+        }),
+    )
+  } finally {
+    await context.close()
+  }
+}

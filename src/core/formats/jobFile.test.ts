@@ -6,7 +6,8 @@ import { runCommand } from '../job/edit'
 import { migrate, migrateChange } from '../job/migrations'
 import { newJob } from '../job/templates'
 import { type Axis, MACHINE_KINDS } from '../job/types'
-import { type JobFile, JobFileError, LARGEST_FILE_BYTES, readJobFile, writeJobFile } from './jobFile'
+import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from './jobFile'
+import { type JobFile, writeJobFile } from './writeJobFile'
 
 const { job, entries } = skarrow()
 const { change } = runCommand(job, setGoal(job.axes[0] as Axis, 'topSpeedMmPerMin', 2500), {

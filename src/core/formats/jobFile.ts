@@ -3,14 +3,7 @@ import type { Change } from '../job/edit'
 import { migrate, migrateChange } from '../job/migrations'
 import { changeSchema, entrySchema, gotAndTakes, jobSchema } from '../job/schema'
 import type { Job, LogEntry } from '../job/types'
-
-/** Everything that belongs to a job, as it is stored and as it is exported. */
-export interface JobFile {
-  format: 'dusk-bench-job'
-  job: Job
-  entries: LogEntry[]
-  history: Change[]
-}
+import type { JobFile } from './writeJobFile'
 
 /** A file that cannot be taken; the message names what is wrong and where. */
 export class JobFileError extends Error {
@@ -21,15 +14,6 @@ const MEGABYTE = 1024 * 1024
 /** Far above any real job; a file beyond it is not one. */
 export const LARGEST_FILE_BYTES = 32 * MEGABYTE
 const MOST_ROWS = 100_000
-
-/**
- * Writes a job with its log and its history, in a fixed order, so that the same job gives the same text.
- *
- * @example writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] }) // '{\n "format": ...'
- */
-export function writeJobFile({ job, entries, history }: JobFile): string {
-  return `${JSON.stringify({ format: 'dusk-bench-job', job, entries, history }, null, 1)}\n`
-}
 
 /**
  * Reads a job file. Everything is checked before anything is returned.

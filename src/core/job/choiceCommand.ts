@@ -1,5 +1,5 @@
 import type { Catalogue } from '../sizing/parts'
-import { type Choice, withChoice } from '../verdicts/waysOut'
+import { type Choice, withChoice } from '../verdicts/choice'
 import { choosePart, onAxis, setEnds } from './commands'
 import type { Command } from './edit'
 import type { Axis } from './types'

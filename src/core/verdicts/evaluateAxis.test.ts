@@ -5,9 +5,10 @@ import { newAxis } from '../job/templates'
 import type { Axis } from '../job/types'
 import { registry } from '../registry'
 import { CATALOGUE } from '../sizing/parts'
+import { withChoice } from './choice'
 import { evaluateAxis } from './evaluateAxis'
 import { type Finding, grade } from './finding'
-import { waysOut, withChoice } from './waysOut'
+import { waysOut } from './waysOut'
 
 const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const evaluate = (axis: Axis, units: 'mm' | 'inch' = 'mm') => evaluateAxis(axis, CATALOGUE, units)

@@ -4,9 +4,10 @@ import { GOAL_KEYS, GOALS } from '../job/dimensions'
 import type { Axis, PART_KINDS } from '../job/types'
 import { CATALOGUE } from '../sizing/parts'
 import { SCREW_ENDS } from '../sizing/screw'
+import { withChoice } from './choice'
 import { evaluateAxis } from './evaluateAxis'
 import type { State } from './finding'
-import { waysOut, withChoice } from './waysOut'
+import { waysOut } from './waysOut'
 
 // Each check must be seen to hold, to be close where it can be, and to fail; and it must have a way out that works.
 

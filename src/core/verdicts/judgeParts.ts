@@ -1,9 +1,9 @@
 import type { Axis, PartKind } from '../job/types'
 import type { Catalogue } from '../sizing/parts'
 import type { UnitSystem } from '../units/quantity'
+import { withChoice } from './choice'
 import { evaluateAxis } from './evaluateAxis'
 import { STATES, type State } from './finding'
-import { withChoice } from './waysOut'
 
 /** What a part would make of the drive. */
 export interface PartVerdict {

@@ -10,21 +10,12 @@ import {
 } from '../job/dimensions'
 import type { Axis, PartKind } from '../job/types'
 import type { Catalogue } from '../sizing/parts'
-import { SCREW_ENDS, type ScrewEnds } from '../sizing/screw'
+import { SCREW_ENDS } from '../sizing/screw'
 import { say } from '../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
+import { type Choice, withChoice } from './choice'
 import { evaluateAxis } from './evaluateAxis'
 import type { Finding, State } from './finding'
-
-/** One change of a free choice, as data: what a way out applies. */
-export type Choice =
-  | { kind: 'part'; part: PartKind; partId: string }
-  | { kind: 'ends'; ends: ScrewEnds }
-  | { kind: 'goal'; goal: GoalKey; value: number }
-  | { kind: 'room'; room: RoomKey; value: number }
-  | { kind: 'preload'; preloadN: number }
-  | { kind: 'driveSize'; size: DriveSizeKey; value: number }
-  | { kind: 'counterbalance'; counterbalanceN: number }
 
 /** What a way out does to another verdict. */
 export interface Effect {
@@ -100,32 +91,6 @@ interface Bench {
   after: (choice: Choice) => { finding: Finding | undefined; findings: Finding[] }
 }
 type Lever = (bench: Bench) => { choice: Choice; label: string; cost: string }[]
-
-/** The axis with a choice made; the axis given stays as it was. */
-export function withChoice(axis: Axis, choice: Choice): Axis {
-  switch (choice.kind) {
-    case 'part':
-      return {
-        ...axis,
-        parts: { ...axis.parts, [choice.part]: choice.partId },
-        preloadN: choice.part === 'screw' ? null : axis.preloadN,
-      }
-    case 'ends':
-      return { ...axis, ends: choice.ends }
-    case 'goal':
-      return { ...axis, goals: { ...axis.goals, [choice.goal]: choice.value } }
-    case 'room':
-      return { ...axis, room: { ...axis.room, [choice.room]: choice.value } }
-    case 'preload':
-      return { ...axis, preloadN: choice.preloadN }
-    case 'driveSize':
-      return { ...axis, driveSizes: { ...axis.driveSizes, [choice.size]: choice.value } }
-    case 'counterbalance': {
-      const counterbalanceN = { value: choice.counterbalanceN, provenance: 'assumed' as const }
-      return { ...axis, dimensions: { ...axis.dimensions, counterbalanceN } }
-    }
-  }
-}
 
 /**
  * Solves ways out of a finding that is close or fails: the smallest change of each free choice that makes

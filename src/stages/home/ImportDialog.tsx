@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
-import type { JobFile } from '@/core/formats/jobFile'
+import type { JobFile } from '@/core/formats/writeJobFile'
 import { getDatabase } from '@/store/database'
 import { importJob, readFile, standingHere } from '@/store/jobs'
 import { describeProblem } from '@/store/problem'

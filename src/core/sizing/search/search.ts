@@ -2,11 +2,10 @@ import type { Axis } from '../../job/types'
 import { LIMITS, MOST_MARGIN } from '../../verdicts/finding'
 import type { Catalogue } from '../parts'
 import { SCREW_ENDS, type ScrewEnds } from '../screw'
+import { type Demand, demandOf } from './demand'
 import {
   assemble,
   bearingSuits,
-  type Demand,
-  demandOf,
   emptyAssembly,
   type Judged,
   judge,
@@ -26,8 +25,9 @@ import {
   type ScrewLevel,
   screwLevel,
 } from './levels'
-import { bearingSpan, type Profile, pairings, pairsFor, profile, Torques, worthTrying } from './pairs'
+import { pairings, pairsFor, Torques } from './pairs'
 import { type Merits, ParetoSet } from './pareto'
+import { bearingSpan, type Profile, profile, worthTrying } from './profile'
 
 /** A whole drive that the search has found, with what it is weighed by. */
 export interface DrivePoint extends Merits, DriveChoice {}

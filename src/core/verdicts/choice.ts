@@ -1,0 +1,39 @@
+import type { DriveSizeKey, GoalKey, RoomKey } from '../job/dimensions'
+import type { Axis, PartKind } from '../job/types'
+import type { ScrewEnds } from '../sizing/screw'
+
+/** One change of a free choice, as data: what a way out applies. */
+export type Choice =
+  | { kind: 'part'; part: PartKind; partId: string }
+  | { kind: 'ends'; ends: ScrewEnds }
+  | { kind: 'goal'; goal: GoalKey; value: number }
+  | { kind: 'room'; room: RoomKey; value: number }
+  | { kind: 'preload'; preloadN: number }
+  | { kind: 'driveSize'; size: DriveSizeKey; value: number }
+  | { kind: 'counterbalance'; counterbalanceN: number }
+
+/** The axis with a choice made; the axis given stays as it was. */
+export function withChoice(axis: Axis, choice: Choice): Axis {
+  switch (choice.kind) {
+    case 'part':
+      return {
+        ...axis,
+        parts: { ...axis.parts, [choice.part]: choice.partId },
+        preloadN: choice.part === 'screw' ? null : axis.preloadN,
+      }
+    case 'ends':
+      return { ...axis, ends: choice.ends }
+    case 'goal':
+      return { ...axis, goals: { ...axis.goals, [choice.goal]: choice.value } }
+    case 'room':
+      return { ...axis, room: { ...axis.room, [choice.room]: choice.value } }
+    case 'preload':
+      return { ...axis, preloadN: choice.preloadN }
+    case 'driveSize':
+      return { ...axis, driveSizes: { ...axis.driveSizes, [choice.size]: choice.value } }
+    case 'counterbalance': {
+      const counterbalanceN = { value: choice.counterbalanceN, provenance: 'assumed' as const }
+      return { ...axis, dimensions: { ...axis.dimensions, counterbalanceN } }
+    }
+  }
+}
