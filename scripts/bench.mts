@@ -88,14 +88,15 @@ console.log('search')
 searchDrives(axis, CATALOGUE)
 const whole = searchDrives(axis, CATALOGUE)
 console.log(
-  `whole list: ${whole?.combinations.toLocaleString('en')} combinations, ${whole?.judged.toLocaleString('en')} judged, ${whole?.points.length} drives: ${medianMs(() => searchDrives(axis, CATALOGUE), 5).toFixed(0)} ms (limit 1000 ms)`,
+  `whole list: ${whole?.combinations.toLocaleString('en')} combinations, ${whole?.judged.toLocaleString('en')} judged, ${whole?.points.length} drives; one judged out of ${((whole?.combinations ?? 0) / (whole?.judged ?? 1)).toFixed(0)}; ${medianMs(() => searchDrives(axis, CATALOGUE), 5).toFixed(0)} ms (limit 1000 ms)`,
 )
 for (const every of [16, 12, 9, 7]) {
   const field = fieldOf(axis, thinned(every))
+  const { judged = 1 } = searchField(field) ?? {}
   const quickMs = medianMs(() => searchField(field), 5)
   const plainMs = medianMs(() => searchField(field, { prune: false }), 3)
   console.log(
-    `  every ${every}th part: ${field.combinations.toLocaleString('en')} combinations; each tried ${plainMs.toFixed(1)} ms, search ${quickMs.toFixed(2)} ms, ${(plainMs / quickMs).toFixed(1)} x`,
+    `  every ${every}th part: ${field.combinations.toLocaleString('en')} combinations; one judged out of ${(field.combinations / judged).toFixed(0)}; each tried that its parts allow ${plainMs.toFixed(1)} ms, search ${quickMs.toFixed(2)} ms, ${(plainMs / quickMs).toFixed(1)} x`,
   )
 }
 

@@ -10,7 +10,7 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day', scrollTo?: str
   ['size', `${X}/size`, 'dusk'],
   ['size-torque', `${X}/size`, 'dusk', 'section[aria-label="Torque over speed"]'],
   ['size-schools', `${X}/size`, 'day', 'section[aria-label="Schools side by side"]'],
-  ['size-search', `${X}/size`, 'dusk', 'section[aria-label="Search the parts list"]'],
+  ['size-search', `${X}/size`, 'dusk', 'section[aria-label="Search the parts list"] tbody tr:nth-child(2)'],
   ['size-belt', '/job/demo-ostrey-254/ostrey-x/size', 'dusk'],
   ['reference', '/reference', 'day'],
   ['make-room', `${X}/room`, 'day'],

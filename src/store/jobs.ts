@@ -50,7 +50,8 @@ export const createJob = (db: DuskDatabase, job: Job, entries: LogEntry[] = []):
 /** Puts the demo jobs in, each once; a demo that was changed or deleted is left as it is. */
 export const seedDemo = (db: DuskDatabase): Promise<void> =>
   inOne(db, async () => {
-    for (const { job, entries } of demoJobs()) {
+    // The one that is furthest goes in last, so that it stands first in the list.
+    for (const { job, entries } of demoJobs().toReversed()) {
       const key = `demo-seeded:${job.id}`
       if ((await db.settings.get(key)) || (await db.jobs.get(job.id))) continue
       await db.settings.put({ key, value: true })
@@ -58,9 +59,14 @@ export const seedDemo = (db: DuskDatabase): Promise<void> =>
     }
   })
 
+/** The demo machines by name, the one that is furthest first. */
+export const demoNames = (): string[] => demoJobs().map(({ job }) => job.name)
+
 /** A fresh demo job beside whatever is there. */
-export async function openDemo(db: DuskDatabase): Promise<string> {
-  const [{ job, entries }] = demoJobs() as [ReturnType<typeof demoJobs>[number]]
+export async function openDemo(db: DuskDatabase, name = demoNames()[0]): Promise<string> {
+  const demo = demoJobs().find(one => one.job.name === name)
+  if (!demo) throw new Error(`There is no demo job called ${name}.`)
+  const { job, entries } = demo
   const fresh = copyOf({ format: 'dusk-bench-job', job, entries, history: [] }, job.name)
   await inOne(db, () => put(db, fresh))
   return fresh.job.id

@@ -168,3 +168,21 @@ test('schools stand side by side: one is taken with its reason, which goes to th
   await bench.sees('Because: Shorter nut, same play')
   expect(bench.errors).toEqual([])
 })
+
+test('the lathe and the router can be opened from an empty store, each at its own kind of drive', async () => {
+  const bench = await app.open()
+  await bench.click('button', 'Open the demo job Long Tom 2400')
+  await bench.standsOnTheBench()
+  await bench.becomes('screw.criticalSpeed', 'close')
+  await bench.stage('Size')
+  expect(await bench.value('Between the two screws')).toBe('1240')
+  await bench.page.evaluate(() => {
+    const tab = [...document.querySelectorAll('button')].find(({ textContent }) =>
+      textContent?.startsWith('ZSpindle'),
+    )
+    tab?.click()
+  })
+  await bench.becomes('axis.unpoweredDrop', 'fails')
+  await bench.sees('support the load on a block before anyone reaches under it')
+  expect(bench.errors).toEqual([])
+})

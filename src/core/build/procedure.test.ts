@@ -130,3 +130,30 @@ test('the steps speak of the parts that were chosen', () => {
   ).toContain('set screw, on a filed flat')
   expect(procedure({ ...jaw, parts: { ...jaw.parts, motor: null } }, CATALOGUE, 'mm')).toBeNull()
 })
+
+describe('a belt drive', () => {
+  const belted = (centresMm: number): Axis => {
+    const axis = axisWith('ball-20-5-double', 'back-12', { belt: 'belt-5-15-18-36' }, 'fixed-supported', 0)
+    return { ...axis, driveSizes: { ...axis.driveSizes, beltCentresMm: centresMm } }
+  }
+  const how = (axis: Axis, id: string) => stepsOf(axis).find(step => step.id === id)?.how ?? ''
+
+  test('says which belt to take, and the note to tune it to', () => {
+    expect(how(belted(140), 'motor-loose')).toMatch(
+      /A belt of \d+ teeth at 1(39|40|41)(\.\d)? mm between centres/,
+    )
+    expect(how(belted(140), 'motor-face')).toMatch(/sounds at \d+ Hz: that is \d+ N in it/)
+    expect(stepsOf(belted(140)).find(({ id }) => id === 'motor-face')?.caution).toContain('cover the belt')
+  })
+
+  test('with centres too near for its pulleys sends the builder back to Size', () => {
+    expect(how(belted(20), 'motor-loose')).toContain('mend that under Size')
+    expect(how(belted(20), 'motor-face')).toBe('Turn the screw once and pluck again.')
+  })
+
+  test('is not ready while no belt is chosen, whatever coupler was chosen before', () => {
+    const axis = belted(140)
+    const without = { ...axis, parts: { ...axis.parts, belt: null, coupler: 'disc-34' } }
+    expect(procedure(without, CATALOGUE, 'mm')).toBeNull()
+  })
+})

@@ -254,4 +254,37 @@ describe('drive line', () => {
       expect(boxes(line, part).every(box => box.guessed)).toBe(true)
     expect(line.limits).toBeNull()
   })
+
+  test('beside a belt the motor lies under the screw at the distance of the centres, with a pulley on each', () => {
+    const belted: Axis = {
+      ...X,
+      parts: { ...X.parts, belt: 'belt-5-15-24-48' },
+      drive: { ...X.drive, transmission: 'belt' },
+      driveSizes: { ...X.driveSizes, beltCentresMm: 130 },
+    }
+    const line = driveLine(belted, CATALOGUE, 0.5)
+    expect(boxes(line, 'coupler')).toEqual([])
+    const middles = boxes(line, 'belt')
+      .filter(({ role }) => role === 'body')
+      .map(({ yMm, heightMm }) => yMm + heightMm / 2)
+    expect(middles).toEqual([0, -130])
+    const [body] = boxes(line, 'motor')
+    expect((body?.yMm ?? 0) + (body?.heightMm ?? 0) / 2).toBeCloseTo(-130, 9)
+    const [run] = boxes(line, 'belt').filter(({ role }) => role === 'run')
+    const [small] = boxes(line, 'belt').filter(({ role, yMm }) => role === 'body' && yMm < -100)
+    expect(run?.yMm).toBeCloseTo(small?.yMm ?? 0, 9)
+    expect(line.bottomMm).toBeLessThanOrEqual(-130)
+  })
+
+  test('a handwheel that is kept stands beyond the far block, as large as it is', () => {
+    const kept: Axis = {
+      ...X,
+      drive: { ...X.drive, handwheelKept: true },
+      driveSizes: { ...X.driveSizes, handwheelRadiusMm: 55 },
+    }
+    const wheel = driveLine(kept, CATALOGUE, 0).boxes.find(({ role }) => role === 'handwheel')
+    expect(wheel?.heightMm).toBe(110)
+    expect(wheel?.xMm).toBeGreaterThan(548.2)
+    expect(driveLine(X, CATALOGUE, 0).boxes.some(({ role }) => role === 'handwheel')).toBe(false)
+  })
 })

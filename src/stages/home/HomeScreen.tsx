@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
-import { deleteForGood, openDemo, putBack, seedDemo } from '@/store/jobs'
+import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/jobs'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
 import { SchemeButton } from '@/ui/frame/Header'
@@ -98,6 +98,21 @@ export function HomeScreen({ demo }: { demo: boolean }) {
               Start one for your machine: a mill, a lathe or a router gets its usual axes, with values to be
               measured. Or open the demo job and walk it from survey to printed record.
             </chakra.p>
+            <chakra.p color="quiet" mt="3" mb="1">
+              The demo is a yard shed with three machines:
+            </chakra.p>
+            <chakra.div display="flex" flexWrap="wrap" gap="2">
+              {demoNames().map(name => (
+                <Button
+                  key={name}
+                  variant="outline"
+                  aria-label={`Open the demo job ${name}`}
+                  onClick={() => attempt(async () => open(await openDemo(getDatabase(), name)))}
+                >
+                  {name}
+                </Button>
+              ))}
+            </chakra.div>
           </Panel>
         )}
         <JobCards rows={live} onProblem={setProblem} />

@@ -17,9 +17,13 @@ const ORDERS = [
 ] as const
 type Order = (typeof ORDERS)[number]['value']
 const FIRST_ROWS = 8
+const KEEPS = [
+  { value: 'holds', label: 'only where everything holds' },
+  { value: 'all', label: 'also where something is close' },
+] as const
 
 /** The best first by one merit; among equals the cheaper first. */
-export const inOrder = (points: readonly DrivePoint[], by: Order): DrivePoint[] =>
+const inOrder = (points: readonly DrivePoint[], by: Order): DrivePoint[] =>
   points.toSorted(
     (a, b) => (by === 'margin' ? b.margin - a.margin : a[by] - b[by]) || a.priceEur - b.priceEur,
   )
@@ -34,11 +38,23 @@ interface Props {
 /** The drives that nothing beats, the best first by what the builder asks for. */
 export function SearchTable({ points, axis, units, onTake }: Props) {
   const [by, setBy] = useState<Order>('priceEur')
+  const someHold = points.some(({ margin }) => margin >= 1)
+  const [keep, setKeep] = useState<(typeof KEEPS)[number]['value']>(someHold ? 'holds' : 'all')
   const [count, setCount] = useState(FIRST_ROWS)
-  const shown = inOrder(points, by).slice(0, count)
+  const kept = keep === 'all' ? points : points.filter(({ margin }) => margin >= 1)
+  const shown = inOrder(kept, by).slice(0, count)
   return (
     <>
-      <SelectField label="First" value={by} options={ORDERS} onChange={setBy} />
+      <chakra.div display="flex" flexWrap="wrap" gap="3">
+        <SelectField label="First" value={by} options={ORDERS} onChange={setBy} />
+        <SelectField label="Show" value={keep} options={KEEPS} onChange={setKeep} />
+      </chakra.div>
+      <chakra.p fontSize="13px" color="quiet" mt="1">
+        The worst margin is that of the tightest check: from 1 on everything holds.
+      </chakra.p>
+      {kept.length === 0 && (
+        <chakra.p mt="2">None of these holds in everything. Show also those that are close.</chakra.p>
+      )}
       <chakra.div overflowX="auto" mt="2">
         <chakra.table width="100%" fontSize="14px" minW="560px">
           <thead>
@@ -88,9 +104,9 @@ export function SearchTable({ points, axis, units, onTake }: Props) {
           </tbody>
         </chakra.table>
       </chakra.div>
-      {count < points.length && (
+      {count < kept.length && (
         <Button variant="quiet" mt="2" onClick={() => setCount(before => before + 20)}>
-          Show 20 more of {points.length}
+          Show 20 more of {kept.length}
         </Button>
       )}
     </>
