@@ -25,5 +25,5 @@ export default {
     },
     { ...shared, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts'] },
   ],
-  testTimeout: 60_000,
+  testTimeout: 120_000,
 }
