@@ -65,7 +65,7 @@ test('finds the very set that trying every combination finds', () => {
       sameSet(quick?.points ?? [], plain?.points ?? [])
       found += quick?.points.length ?? 0
     }),
-    { numRuns: 150 },
+    { numRuns: 150, seed: 20_261_125 },
   )
   expect(found).toBeGreaterThan(50)
 })
@@ -111,7 +111,7 @@ test('every combination is judged as the checks judge the whole axis, and what i
           expect(points.some(one => one.margin >= whole.margin * (1 - 1e-9))).toBe(true)
       }
     }),
-    { numRuns: 12 },
+    { numRuns: 24, seed: 20_261_125 },
   )
   expect(feasible).toBeGreaterThan(5)
 })
