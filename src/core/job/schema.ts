@@ -2,10 +2,15 @@ import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Sch
 import { SCREW_ENDS } from '../sizing/screw'
 import { DIMENSIONS, DRIVE_SIZES, GOALS, PROVENANCES, ROOM } from './dimensions'
 import { SCHEMA_VERSION } from './migrations'
-import { ENTRY_KINDS, LONGEST_LINE, MACHINE_KINDS, MOST_VARIANTS, NUT_FACINGS, TRANSMISSIONS } from './types'
-
-/** Most rows of a duty table. */
-export const MOST_DUTY_ROWS = 24
+import {
+  ENTRY_KINDS,
+  LONGEST_LINE,
+  MACHINE_KINDS,
+  MOST_DUTY_ROWS,
+  MOST_VARIANTS,
+  NUT_FACINGS,
+  TRANSMISSIONS,
+} from './types'
 
 /** A message that says which field, what was got and what is accepted. */
 export const gotAndTakes =

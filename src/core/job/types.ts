@@ -63,6 +63,9 @@ export interface DutyRow {
   timeShare: number
 }
 
+/** Most rows of a duty table. */
+export const MOST_DUTY_ROWS = 24
+
 /** A drive that is kept to be compared: one of the schools of thought, or one that was tried. */
 export interface Variant {
   id: string

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { setDuty } from '@/core/job/commands'
-import type { Axis, DutyRow } from '@/core/job/types'
+import { type Axis, type DutyRow, MOST_DUTY_ROWS } from '@/core/job/types'
 import { dutyLines } from '@/core/sizing/evaluate/load'
 import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
@@ -13,8 +13,6 @@ import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
 import { useAxis, useAxisNow, useEdit } from '../bench'
 import { known } from '../known'
 
-/** Most rows that a builder would fill in. */
-const MOST_ROWS = 24
 /** Shares are typed in per cent, rarely to the last digit. */
 const SHARES_OFF = 0.005
 
@@ -203,7 +201,7 @@ function OwnDuty({ units }: { units: UnitSystem }) {
       <Button
         variant="outline"
         mt="3"
-        disabled={duty.length >= MOST_ROWS}
+        disabled={duty.length >= MOST_DUTY_ROWS}
         onClick={() =>
           edit(
             setDuty(axisNow(), [

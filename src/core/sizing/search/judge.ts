@@ -68,20 +68,19 @@ export function bearingLasts(
   return orFails(lifeHours / demand.wantedLifeHours / LIMITS['bearing.life'].holds, FAILS.bearingLife)
 }
 
+/** Torque of a motor at a speed. */
+export const torqueAtNm = ({ part }: MotorLevel, speedRpm: number): number =>
+  part.curve
+    ? tableTorque.compute({ curve: part.curve, speedRpm }).torqueNm
+    : stepperTorque.compute({ ...part, speedRpm }).torqueNm
+
 /** Least torque of a motor over the speeds of a phase. */
-export function leastTorqueNm({ part }: MotorLevel, upToRpm: number): number {
-  const at = (speedRpm: number) =>
-    part.curve
-      ? tableTorque.compute({ curve: part.curve, speedRpm }).torqueNm
-      : stepperTorque.compute({ ...part, speedRpm }).torqueNm
-  let least = at(upToRpm)
-  for (const { speedRpm } of part.curve ?? []) if (speedRpm < upToRpm) least = Math.min(least, at(speedRpm))
+export function leastTorqueNm(motor: MotorLevel, upToRpm: number): number {
+  let least = torqueAtNm(motor, upToRpm)
+  for (const { speedRpm } of motor.part.curve ?? [])
+    if (speedRpm < upToRpm) least = Math.min(least, torqueAtNm(motor, speedRpm))
   return least
 }
-export const torqueAtNm = (motor: MotorLevel, speedRpm: number): number =>
-  motor.part.curve
-    ? tableTorque.compute({ curve: motor.part.curve, speedRpm }).torqueNm
-    : stepperTorque.compute({ ...motor.part, speedRpm }).torqueNm
 
 /** A whole drive as the search judges it. */
 export interface Judged {

@@ -14,9 +14,8 @@ import { nutStiffness } from '../nut'
 import type { Catalogue, PartOf } from '../parts'
 import { type ScrewEnds, screwAxialStiffness } from '../screw'
 
-/** What a part alone decides: whether it is out whatever goes with it, and the best margin that it leaves. */
+/** What a part alone decides; a part that fails alone has no level. */
 export interface Level {
-  feasible: boolean
   /** Least margin of the checks that rest on this part alone; no combination with it has more. */
   margin: number
   priceEur: number
@@ -159,7 +158,7 @@ export function screwLevel(
         }).stiffnessNPerUm
   const twist = couplerWindup({ torqueNm: torque(1000), torsionalStiffnessNmPerRad: 1, leadMm: part.leadMm })
   return {
-    ...alone,
+    margin: alone.margin,
     part,
     ends,
     priceEur: part.priceEur * axis.drive.screws,
@@ -187,7 +186,7 @@ export function bearingLevel(axis: Axis, catalogue: Catalogue, part: PartOf['bea
   const alone = judgeAlone(withParts(axis, { bearing: part.id }), catalogue)
   if (!alone.feasible) return null
   return {
-    ...alone,
+    margin: alone.margin,
     part,
     priceEur: part.priceEur * axis.drive.screws,
     pairUmPerN: 1 / bearingPairStiffness(part).stiffnessNPerUm,
@@ -201,7 +200,7 @@ export function couplerLevel(axis: Axis, catalogue: Catalogue, part: PartOf['cou
   )
   if (!alone.feasible) return null
   return {
-    ...alone,
+    margin: alone.margin,
     coupler: part,
     belt: null,
     priceEur: part.priceEur * axis.drive.screws,
@@ -227,7 +226,7 @@ export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']
   if (!alone.feasible) return null
   const { spanMm } = beltRun(new Trace(belted, catalogue))
   return {
-    ...alone,
+    margin: alone.margin,
     coupler: null,
     belt: part,
     priceEur: part.priceEur * axis.drive.screws,
@@ -247,7 +246,6 @@ export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']
 export const motorLevel = (axis: Axis, part: PartOf['motor'], place: number): MotorLevel => ({
   part,
   place,
-  feasible: true,
   margin: Number.POSITIVE_INFINITY,
   priceEur: part.priceEur * axis.drive.screws,
 })

@@ -1,5 +1,5 @@
 import { leastTorqueNm, linkBears, torqueAtNm } from './judge'
-import { type BearingLevel, beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
+import { beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
 /** A link with a motor that it bears. */
 export interface Pair {
@@ -36,7 +36,7 @@ export function pairsFor(pairs: Pair[], seatMm: number, prune: boolean): Pair[] 
   const kept = new Map<MotorLevel, Pair[]>()
   return pairs.filter(pair => {
     const { link, motor } = pair
-    if (seatMm < link.leastBoreMm || seatMm > link.mostScrewBoreMm) return false
+    if (!seatFits(link, seatMm)) return false
     const before = kept.get(motor) ?? []
     if (prune && before.some(one => linkOutdoes(one, pair))) return false
     kept.set(motor, [...before, pair])
@@ -87,6 +87,6 @@ interface MotorTorque {
   cuttingNm: number
 }
 
-/** Whether a link's bore takes the end of the screw that a bearing set leaves for it. */
-export const seatFits = (link: LinkLevel, { part: { couplerSeatMm } }: BearingLevel): boolean =>
-  couplerSeatMm >= link.leastBoreMm && couplerSeatMm <= link.mostScrewBoreMm
+/** Whether a link's bore takes the end of the screw that bearings of this seat leave for it. */
+export const seatFits = (link: LinkLevel, seatMm: number): boolean =>
+  seatMm >= link.leastBoreMm && seatMm <= link.mostScrewBoreMm

@@ -39,7 +39,7 @@ export function nearestOf(field: Field): DrivePoint | null {
       const suits = bearingSuits(demand, screw, bearing)
       if (suits === 0) continue
       for (const { link, motor, bears } of pairs) {
-        if (!seatFits(link, bearing)) continue
+        if (!seatFits(link, bearing.part.couplerSeatMm)) continue
         assemble(demand, screw, bearing, suits, link, assembly)
         if (nearest && Math.min(assembly.margin, bears) <= nearest.margin) continue
         const { topNm, cuttingNm } = torques.of(motor, link.ratio)
