@@ -2,8 +2,10 @@ import { spawnSync } from 'node:child_process'
 import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { writePartsCsv } from '@/core/formats/partsCsv'
 import { writeJobFile } from '@/core/formats/writeJobFile'
 import { skarrow } from '@/core/job/demo/skarrow'
+import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
 
 const ROOT = join(__dirname, '..')
 const FIXTURE = join(ROOT, 'src/core/formats/fixtures/job-v1.json')
@@ -77,7 +79,7 @@ test('evaluate says in one line what is wrong with a file', () => {
   expect(dusk(['evaluate', broken])).toMatchObject({ status: 2, stdout: '' })
   expect(dusk(['evaluate', broken]).stderr).toContain('made by a newer Dusk Bench')
   expect(dusk(['evaluate', '/nowhere']).status).toBe(2)
-  expect(dusk(['evaluate']).stderr).toContain('name a job file')
+  expect(dusk(['evaluate']).stderr).toContain('name a file')
 })
 
 test('a relative path is meant from where the command was typed', () => {
@@ -125,7 +127,7 @@ describe('search', () => {
   test.each([
     [['search', file], '--axis: got nothing, takes one of X, Y, Z'],
     [['search', file, '--axis', 'W'], '--axis: got W, takes one of X, Y, Z'],
-    [['search'], 'search: name a job file'],
+    [['search'], 'search: name a file'],
     [['search', file, '--axis', 'X', '--why-not', 'wheel:x'], 'takes a kind and a part'],
     [['search', file, '--axis', 'X', '--why-not', 'motor:x'], 'takes a motor of the parts list'],
     [['search', file, '--colour', 'red'], 'colour'],
@@ -137,5 +139,48 @@ describe('search', () => {
       lines: 1,
     })
     expect(stderr).toContain(reason)
+  })
+})
+
+describe("parts of one's own", () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+  const motor = CATALOGUE.motor.get('step-57-22') as PartOf['motor']
+  const own = { ...motor, id: 'own-strong', name: 'Strong one', holdingTorqueNm: 2.6, priceEur: 5 }
+
+  test('a file of them is checked row by row', () => {
+    const path = join(folder, 'motors.csv')
+    writeFileSync(path, writePartsCsv('motor', [own, { ...own, id: 'own-none', shaftMm: 0 }]))
+    const { kind, good, wrong } = JSON.parse(dusk(['parts', path]).stdout)
+    expect(kind).toBe('motor')
+    expect(good).toEqual([{ line: 2, ...own }])
+    expect(wrong).toEqual([{ line: 3, column: 'H shaftMm', got: '0', takes: 'a number from 2 to 60 mm' }])
+    expect(dusk(['parts', FIXTURE])).toMatchObject({ status: 2, stdout: '' })
+    expect(dusk(['parts']).stderr).toContain('parts: name a file')
+  })
+
+  test('evaluate and search know those of a job, and its limits', () => {
+    const { job } = skarrow()
+    const [axis] = job.axes as [(typeof job.axes)[number]]
+    const mine = {
+      ...job,
+      ownParts: { ...job.ownParts, motor: [own] },
+      axes: [
+        {
+          ...axis,
+          parts: { ...axis.parts, motor: 'own-strong' },
+          limits: { 'motor.torqueMargin.open': { holds: 9, close: 8, because: 'A test.' } },
+        },
+      ],
+    }
+    const path = join(folder, 'mine.json')
+    writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job: mine, entries: [], history: [] }))
+    const [{ findings }] = JSON.parse(dusk(['evaluate', path]).stdout).axes
+    const torque = findings.find((one: { checkId: string }) => one.checkId === 'motor.torqueMargin')
+    expect(torque).toMatchObject({ state: 'fails', ownLimits: { holds: 9 } })
+    expect(JSON.stringify(torque.because)).toContain('2.6')
+    const { whyNot } = JSON.parse(
+      dusk(['search', path, '--axis', 'X', '--why-not', 'motor:own-strong']).stdout,
+    )
+    expect(['chosen', 'beaten', 'fails']).toContain(whyNot.kind)
   })
 })

@@ -3,9 +3,10 @@ import { resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { readJobFile } from '@/core/formats/jobFile'
+import { readPartsCsv } from '@/core/formats/partsCsv'
 import { PART_KINDS, type PartKind } from '@/core/job/types'
 import { registry } from '@/core/registry'
-import { CATALOGUE } from '@/core/sizing/parts'
+import { CATALOGUE, type Catalogue, catalogueOf, NO_OWN_PARTS } from '@/core/sizing/parts'
 import { searchDrives } from '@/core/sizing/search/search'
 import { whyNot, whyNothing } from '@/core/sizing/search/whyNot'
 import { describe } from '@/core/spec'
@@ -18,6 +19,7 @@ const USAGE = `dusk calc < requests.json   work out [{"calculation": "screw.crit
 dusk evaluate FILE          the findings of a job file
 dusk search FILE --axis X   the drives of an axis that nothing beats on price, margin, lost motion and height
                             (--why-not KIND:PART says what stands in the way of a part)
+dusk parts FILE.csv         what a file of parts holds, and what is wrong in it, row by row
 dusk list                   every calculation with its inputs, outputs and units`
 
 /** Stops with one line on the error output. */
@@ -41,20 +43,24 @@ function calc() {
   print(attempt(() => runCalculations(readFileSync(0, 'utf8'))))
 }
 
+/** A file as it was named: npm runs at the root of the project, a path is meant from where it was typed. */
+function named(path: string | undefined, command: string): string {
+  if (!path) stop(`${command}: name a file`)
+  return resolve(process.env.INIT_CWD ?? '.', path)
+}
+
 function jobIn(path: string | undefined, command: string) {
-  if (!path) stop(`${command}: name a job file`)
-  // npm runs at the root of the project; a path is meant from where the builder typed it.
-  const from = resolve(process.env.INIT_CWD ?? '.', path)
-  return attempt(() => readJobFile(readFileSync(from, 'utf8'))).job
+  return attempt(() => readJobFile(readFileSync(named(path, command), 'utf8'))).job
 }
 
 function evaluate(path: string | undefined) {
   const job = jobIn(path, 'evaluate')
+  const catalogue = catalogueOf(job)
   print({
     job: job.name,
     units: job.units,
     axes: job.axes.map(axis => {
-      const { findings, figures } = evaluateAxis(axis, CATALOGUE, job.units)
+      const { findings, figures } = evaluateAxis(axis, catalogue, job.units)
       return {
         axis: axis.name,
         title: axis.title,
@@ -63,7 +69,7 @@ function evaluate(path: string | undefined) {
           because: finding.because.map(name => ({ figure: name, ...figures[name] })),
           waysOut:
             finding.state === 'fails' || finding.state === 'close'
-              ? waysOut(axis, CATALOGUE, job.units, finding.checkId)
+              ? waysOut(axis, catalogue, job.units, finding.checkId)
               : [],
         })),
       }
@@ -72,11 +78,11 @@ function evaluate(path: string | undefined) {
 }
 
 /** A part as the command line names it, such as `motor:step-57-22`. */
-function partNamed(text: string): { kind: PartKind; partId: string } {
+function partNamed(text: string, catalogue: Catalogue): { kind: PartKind; partId: string } {
   const [kind = '', partId = ''] = text.split(':')
   const known = PART_KINDS.find(one => one === kind)
   if (!known) stop(`--why-not: got ${text}, takes a kind and a part, such as motor:step-57-22`)
-  if (!CATALOGUE[known].has(partId))
+  if (!catalogue[known].has(partId))
     stop(`--why-not: got ${partId || 'no part'}, takes a ${known} of the parts list`)
   return { kind: known, partId }
 }
@@ -90,20 +96,28 @@ function search(args: string[]) {
     }),
   )
   const job = jobIn(positionals[0], 'search')
+  const catalogue = catalogueOf(job)
   const names = job.axes.map(({ name }) => name)
   const axis = job.axes.find(({ name }) => name === values.axis)
   if (!axis) stop(`--axis: got ${values.axis ?? 'nothing'}, takes one of ${names.join(', ')}`)
   const asked = values['why-not']
-  const part = asked ? partNamed(asked) : null
-  const result = attempt(() => searchDrives(axis, CATALOGUE))
+  const part = asked ? partNamed(asked, catalogue) : null
+  const result = attempt(() => searchDrives(axis, catalogue))
   const points = result?.points ?? []
   print({
     job: job.name,
     axis: axis.name,
     ...result,
-    ...(points.length === 0 && { whyNothing: whyNothing(axis, CATALOGUE, job.units) }),
-    ...(part && { whyNot: whyNot(axis, CATALOGUE, part.kind, part.partId, points, job.units) }),
+    ...(points.length === 0 && { whyNothing: whyNothing(axis, catalogue, job.units) }),
+    ...(part && { whyNot: whyNot(axis, catalogue, part.kind, part.partId, points, job.units) }),
   })
+}
+
+function parts(path: string | undefined) {
+  const { kind, good, wrong, leftOut } = attempt(() =>
+    readPartsCsv(readFileSync(named(path, 'parts'), 'utf8'), NO_OWN_PARTS, CATALOGUE),
+  )
+  print({ kind, good: good.map(({ line, part }) => ({ line, ...part })), wrong, leftOut })
 }
 
 function list() {
@@ -126,6 +140,7 @@ const [command, argument] = process.argv.slice(2)
 if (command === 'calc') calc()
 else if (command === 'evaluate') evaluate(argument)
 else if (command === 'search') search(process.argv.slice(3))
+else if (command === 'parts') parts(argument)
 else if (command === 'list') list()
 else if (command === 'help' || command === '--help') process.stdout.write(`${USAGE}\n`)
-else stop(`got ${command ?? 'no command'}, takes calc, evaluate FILE, search FILE or list`)
+else stop(`got ${command ?? 'no command'}, takes calc, evaluate FILE, search FILE, parts FILE or list`)

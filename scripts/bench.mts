@@ -1,13 +1,23 @@
 // Benchmarks: figures of this run on this machine, each beside a yardstick of the same run.
 
+import { writeDxf } from '@/core/formats/drawings/dxf'
+import { writePdf } from '@/core/formats/drawings/pdf'
+import { writeSvg } from '@/core/formats/drawings/svg'
 import { setGoal } from '@/core/job/commands'
 import { skarrow } from '@/core/job/demo/skarrow'
 import { applyChange, runCommand, stillApplies } from '@/core/job/edit'
-import type { Axis } from '@/core/job/types'
+import { type Axis, PART_KINDS } from '@/core/job/types'
+import { contributors } from '@/core/room/making'
+import { drawChain, evenRandom } from '@/core/room/monteCarlo'
+import { worstSection } from '@/core/room/sectionRoom'
+import { bracketTemplate } from '@/core/room/template'
 import { CATALOGUE, type Catalogue } from '@/core/sizing/parts'
 import { criticalSpeed } from '@/core/sizing/screw'
-import { fieldOf, searchDrives, searchField } from '@/core/sizing/search/search'
+import { enumerateField } from '@/core/sizing/search/enumerate'
+import { fieldOf } from '@/core/sizing/search/field'
+import { searchDrives, searchField } from '@/core/sizing/search/search'
 import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
+import { Trace } from '@/core/verdicts/trace'
 import { waysOut } from '@/core/verdicts/waysOut'
 import {
   longestFrameWhileSearching,
@@ -77,12 +87,15 @@ function medianMs(work: () => unknown, rounds: number): number {
 
 /** A parts list with every so many parts of each kind: small enough to try every combination. */
 const thinned = (every: number): Catalogue =>
-  Object.fromEntries(
-    Object.entries(CATALOGUE).map(([kind, parts]) => [
-      kind,
-      new Map([...(parts as ReadonlyMap<string, unknown>)].filter((_, index) => index % every === 0)),
-    ]),
-  ) as unknown as Catalogue
+  ({
+    ...CATALOGUE,
+    ...Object.fromEntries(
+      PART_KINDS.map(kind => [
+        kind,
+        new Map([...CATALOGUE[kind]].filter((_, index) => index % every === 0) as [string, unknown][]),
+      ]),
+    ),
+  }) as unknown as Catalogue
 
 console.log('search')
 searchDrives(axis, CATALOGUE)
@@ -90,15 +103,65 @@ const whole = searchDrives(axis, CATALOGUE)
 console.log(
   `whole list: ${whole?.combinations.toLocaleString('en')} combinations, ${whole?.judged.toLocaleString('en')} judged, ${whole?.points.length} drives; one judged out of ${((whole?.combinations ?? 0) / (whole?.judged ?? 1)).toFixed(0)}; ${medianMs(() => searchDrives(axis, CATALOGUE), 5).toFixed(0)} ms (limit 1000 ms)`,
 )
-for (const every of [16, 12, 9, 7]) {
+for (const every of [16, 8, 5, 3, 2]) {
   const field = fieldOf(axis, thinned(every))
   const { judged = 1 } = searchField(field) ?? {}
-  const quickMs = medianMs(() => searchField(field), 5)
-  const plainMs = medianMs(() => searchField(field, { prune: false }), 3)
+  const searchMs = medianMs(() => searchField(field), 15)
+  const plainMs = medianMs(() => enumerateField(field), every > 2 ? 3 : 1)
+  const count = field.screws.length * field.bearings.length * field.links.length * field.motors.length
   console.log(
-    `  every ${every}th part: ${field.combinations.toLocaleString('en')} combinations; one judged out of ${(field.combinations / judged).toFixed(0)}; each tried that its parts allow ${plainMs.toFixed(1)} ms, search ${quickMs.toFixed(2)} ms, ${(plainMs / quickMs).toFixed(1)} x`,
+    `  one part in ${every}: ${count.toLocaleString('en')} drives of parts that hold alone, ${judged.toLocaleString('en')} judged; judging each ${plainMs.toFixed(0)} ms, search ${searchMs.toFixed(2)} ms, ${(plainMs / searchMs).toFixed(0)} x`,
   )
 }
+
+console.log('making room')
+const places = Array.from({ length: 500 }, (_, index) => ({
+  positionMm: 10 + index,
+  leftMm: 30 + (index % 7) / 10,
+  rightMm: 34,
+  ceilingMm: 33,
+  floorMm: 40,
+  wallLeftMm: 14,
+  wallRightMm: 15,
+  wallCeilingMm: 15,
+  wallFloorMm: 20,
+}))
+const measured: Axis = {
+  ...axis,
+  making: { ...axis.making, section: { ...axis.making.section, stations: places } },
+}
+console.log(
+  `section check over ${places.length} stations: ${medianMs(() => worstSection(new Trace(measured, CATALOGUE)), 41).toFixed(2)} ms (limit 5 ms)`,
+)
+const DRAWS = 1_000_000
+const { chain } = axis.making
+const links = contributors(axis, chain)
+const drawsMs = medianMs(() => drawChain(links, chain, DRAWS, 7), 7)
+const bareMs = medianMs(() => {
+  const random = evenRandom(7)
+  for (let i = 0; i < DRAWS; i++)
+    for (const { distribution } of links)
+      sink +=
+        distribution === 'normal'
+          ? Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+          : random()
+}, 7)
+console.log(
+  `a million draws of ${links.length} links: ${drawsMs.toFixed(0)} ms (limit 500 ms); the same random numbers alone ${bareMs.toFixed(0)} ms, ${(drawsMs / bareMs).toFixed(1)} x (limit 3 x)`,
+)
+
+const template = bracketTemplate('Bench', axis.making.bracketHoles, { widthMm: 60, heightMm: 62 }, 36)
+const timesMs: number[] = []
+for (let i = 0; i < 9; i++) {
+  const start = performance.now()
+  writeSvg(template)
+  writeDxf(template)
+  await writePdf(template)
+  timesMs.push(performance.now() - start)
+}
+console.log(
+  `a template as SVG, DXF and PDF together: ${(timesMs.toSorted((a, b) => a - b)[4] ?? Number.NaN).toFixed(0)} ms (limit 200 ms)`,
+)
 
 const app = await startApp()
 const browser = await startBrowser()

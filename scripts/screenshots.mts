@@ -1,6 +1,10 @@
 // Makes docs/screenshots from the demo data: one current picture of each main view.
-import { mkdirSync } from 'node:fs'
-import type { Page } from 'puppeteer-core'
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { ElementHandle, Page } from 'puppeteer-core'
+import { writePartsCsv } from '@/core/formats/partsCsv'
+import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
 import { startApp, startBrowser } from '../tests/browser/server'
 
 const X = '/job/demo-skarrow-8/skarrow-x'
@@ -11,9 +15,14 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day', scrollTo?: str
   ['size-torque', `${X}/size`, 'dusk', 'section[aria-label="Torque over speed"]'],
   ['size-schools', `${X}/size`, 'day', 'section[aria-label="Schools side by side"]'],
   ['size-search', `${X}/size`, 'dusk', 'section[aria-label="Search the parts list"] tbody tr:nth-child(2)'],
+  ['size-lost-motion', `${X}/size`, 'dusk', 'section[aria-label="Lost motion by cause"]'],
+  ['size-own-part', `${X}/size`, 'dusk'],
+  ['size-parts-file', `${X}/size`, 'day'],
   ['size-belt', '/job/demo-ostrey-254/ostrey-x/size', 'dusk'],
   ['reference', '/reference', 'day'],
   ['make-room', `${X}/room`, 'day'],
+  ['room-section', '/job/demo-skarrow-8/skarrow-y/room', 'day', 'section[aria-label="Room around the nut"]'],
+  ['room-template', `${X}/room`, 'dusk', 'section[aria-label="Drilling template"]'],
   ['build', `${X}/build`, 'dusk'],
   ['align', `${X}/align`, 'dusk', 'section[aria-label="Rounds so far"]'],
   ['prove', `${X}/prove`, 'day'],
@@ -28,6 +37,45 @@ async function search(page: Page) {
   await page.waitForSelector('.recharts-scatter-symbol', { timeout: 60_000 })
 }
 
+const press = async (page: Page, name: string) =>
+  (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))?.click()
+
+/** A part that is copied with a lead of nothing: the form says what it takes. */
+async function ownPart(page: Page) {
+  await press(page, 'Copy Ball screw 20 x 5, double nut with spacer to change it')
+  const lead = await page.waitForSelector('form input[name=leadMm]')
+  await lead?.click({ count: 3 })
+  await page.keyboard.type('0')
+  await press(page, 'Add it')
+}
+
+/** A file of parts with one good row and two wrong ones. */
+async function partsFile(page: Page) {
+  const screw = CATALOGUE.screw.get('ball-20-5-double') as PartOf['screw']
+  const rows = ['Attic screw', 'Attic screw without a lead', 'Attic screw in metres'].map((name, index) => ({
+    ...screw,
+    id: `attic-${index}`,
+    name,
+    leadMm: [5, 0, 0.005][index] ?? 5,
+  }))
+  const path = join(mkdtempSync(join(tmpdir(), 'dusk-')), 'attic.csv')
+  writeFileSync(path, writePartsCsv('screw', rows))
+  const picker = await page.waitForSelector('input[aria-label="Parts file"]')
+  await (picker as ElementHandle<HTMLInputElement> | null)?.uploadFile(path)
+  await page.waitForSelector('[role=dialog] table')
+}
+
+/** What is done on a view before its picture is taken. */
+const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
+  'size-search': search,
+  'size-lost-motion': page =>
+    page.waitForSelector('section[aria-label="Lost motion by cause"] .recharts-bar'),
+  'size-own-part': ownPart,
+  'size-parts-file': partsFile,
+  'room-section': page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
+  'room-template': page => page.waitForSelector('section[aria-label="Drilling template"] svg'),
+}
+
 async function main() {
   mkdirSync('docs/screenshots', { recursive: true })
   const app = await startApp({ DUSK_DEMO: '1' })
@@ -39,7 +87,7 @@ async function main() {
     for (const [name, path, scheme, scrollTo] of VIEWS) {
       await page.evaluate(value => localStorage.setItem('dusk-scheme', value), scheme)
       await page.goto(app.url + path, { waitUntil: 'networkidle0' })
-      if (name === 'size-search') await search(page)
+      await PREPARE[name]?.(page)
       if (scrollTo) await page.$eval(scrollTo, element => element.scrollIntoView({ block: 'end' }))
       await new Promise(done => setTimeout(done, 600))
       await page.screenshot({ path: `docs/screenshots/${name}.png` })

@@ -55,5 +55,6 @@ function refuseEndless(outputs: Record<string, unknown>): void {
     const value = outputs[name]
     if (typeof value === 'number' && !Number.isFinite(value))
       throw new InputError(name, value, 'inputs that are less far apart')
+    if (typeof value === 'object' && value !== null) refuseEndless(value as Record<string, unknown>)
   }
 }

@@ -136,6 +136,7 @@ describe.each(all)('%s', (id, calculation) => {
 /** What a quantity's name ends with, by its unit. */
 const ENDINGS: Record<string, RegExp> = {
   mm: /Mm$/,
+  mm2: /Mm2$/,
   um: /Um$/,
   N: /N$/,
   'N m': /Nm$/,
@@ -176,6 +177,6 @@ test('ids are a group and a name, and stand once', () => {
   expect(new Set(ids).size).toBe(ids.length)
   for (const id of ids)
     expect(id).toMatch(
-      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|align|prove)\.[a-z][A-Za-z]+$/,
+      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|align|prove)\.[a-z][A-Za-z]+$/,
     )
 })

@@ -1,6 +1,12 @@
 import { screwLine } from './align/screwLine'
 import type { CalculationFacts } from './calculation'
 import { reversal } from './prove/reversal'
+import { bearingStack } from './room/bearingStack'
+import { fastenerChooseLength, fastenerEngagement, fastenerTorque } from './room/fastener'
+import { holeEnlarge } from './room/hole'
+import { clearanceSection } from './room/section'
+import { stackupChain } from './room/stackup'
+import { threadDrills } from './room/thread'
 import { travelBudget } from './room/travel'
 import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
 import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
@@ -76,6 +82,14 @@ const all = [
   stallThrust,
   unpoweredDrop,
   travelBudget,
+  clearanceSection,
+  holeEnlarge,
+  bearingStack,
+  fastenerEngagement,
+  fastenerChooseLength,
+  fastenerTorque,
+  threadDrills,
+  stackupChain,
   screwLine,
   reversal,
 ]

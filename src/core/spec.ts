@@ -15,6 +15,8 @@ export interface NumberSpec {
   integer?: boolean
   /** The only values that have a meaning, where they are few. */
   oneOf?: readonly number[]
+  /** Whether there may be no such figure: null then. */
+  orNone?: true
   /** Taken when the input is left out; makes it optional. */
   default?: number
 }
@@ -42,17 +44,19 @@ export type Spec = NumberSpec | ChoiceSpec | FlagSpec | ListSpec | RecordSpec
 export type Specs = { readonly [name: string]: Spec }
 
 /** The value that a spec describes. */
-export type ValueOf<S> = S extends NumberSpec
-  ? number
-  : S extends ChoiceSpec<infer T>
-    ? T
-    : S extends FlagSpec
-      ? boolean
-      : S extends ListSpec<infer T>
-        ? ValueOf<T>[]
-        : S extends RecordSpec<infer T>
-          ? InputsOf<T>
-          : never
+export type ValueOf<S> = S extends NumberSpec & { orNone: true }
+  ? number | null
+  : S extends NumberSpec
+    ? number
+    : S extends ChoiceSpec<infer T>
+      ? T
+      : S extends FlagSpec
+        ? boolean
+        : S extends ListSpec<infer T>
+          ? ValueOf<T>[]
+          : S extends RecordSpec<infer T>
+            ? InputsOf<T>
+            : never
 
 type Optional<S> = { [K in keyof S]: S[K] extends { default: number } ? K : never }[keyof S]
 
@@ -120,15 +124,17 @@ export function describe(spec: Spec): string {
 }
 
 const isNumberWithin = (spec: NumberSpec, value: unknown): boolean =>
-  typeof value === 'number'
-    ? Number.isFinite(value) &&
-      !(spec.over !== undefined && value <= spec.over) &&
-      !(spec.min !== undefined && value < spec.min) &&
-      !(spec.below !== undefined && value >= spec.below) &&
-      !(spec.max !== undefined && value > spec.max) &&
-      !(spec.integer && !Number.isInteger(value)) &&
-      !(spec.oneOf && !spec.oneOf.includes(value))
-    : value === undefined && spec.default !== undefined
+  value === null
+    ? spec.orNone === true
+    : typeof value === 'number'
+      ? Number.isFinite(value) &&
+        !(spec.over !== undefined && value <= spec.over) &&
+        !(spec.min !== undefined && value < spec.min) &&
+        !(spec.below !== undefined && value >= spec.below) &&
+        !(spec.max !== undefined && value > spec.max) &&
+        !(spec.integer && !Number.isInteger(value)) &&
+        !(spec.oneOf && !spec.oneOf.includes(value))
+      : value === undefined && spec.default !== undefined
 
 /** Whether a value is of the kind and in the range of its spec, not looking inside lists and records. */
 export function fits(spec: Spec, value: unknown): boolean {

@@ -14,7 +14,7 @@ function compare(expected: Value, got: Value | undefined, path: string): void {
   if (typeof expected === 'number') {
     const off = Math.abs((got as number) - expected)
     expect({ path, off: off <= 1e-6 * Math.abs(expected) + 1e-9 ? 0 : off }).toEqual({ path, off: 0 })
-  } else if (typeof expected === 'object') {
+  } else if (typeof expected === 'object' && expected !== null) {
     expect(Object.keys(got as object)).toEqual(Object.keys(expected))
     for (const [key, value] of Object.entries(expected))
       compare(value, (got as Record<string, Value>)[key], `${path}.${key}`)

@@ -1,11 +1,11 @@
 import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import type { StageId } from '@/core/job/nextAction'
 import type { PartKind } from '@/core/job/types'
 import { type DrivePart, driveLine } from '@/core/room/driveLine'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { DriveLine } from '@/ui/driveline/DriveLine'
-import { evaluationOf, useSettledAxis, useUnits } from './bench'
+import { evaluationOf, useCatalogue, useSettledAxis, useUnits } from './bench'
 import { overlayOf } from './overlays'
 import { PartSheet } from './PartSheet'
 
@@ -28,17 +28,22 @@ const PLAIN_NAMES: Record<DrivePart, string> = {
   way: 'Way and table',
 }
 
+const SectionBeside = dynamic(() => import('./SectionBeside').then(module => module.SectionBeside), {
+  ssr: false,
+})
+
 /** The drive line of the axis with the findings of the stage, and the sheet of the part that is picked. */
 export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage: StageId) => void }) {
   const axis = useSettledAxis()
   const units = useUnits()
-  const evaluation = evaluationOf(axis, units)
+  const catalogue = useCatalogue()
+  const evaluation = evaluationOf(axis, catalogue, units)
   const [picked, setPicked] = useState<DrivePart | null>(null)
   const [position, setPosition] = useState(50)
-  const line = driveLine(axis, CATALOGUE, position / 100)
+  const line = driveLine(axis, catalogue, position / 100)
   const partOf = (part: DrivePart) => {
     const kind = KIND_OF[part]
-    return kind ? CATALOGUE[kind].get(axis.parts[kind] ?? '') : undefined
+    return kind ? catalogue[kind].get(axis.parts[kind] ?? '') : undefined
   }
   const names = Object.fromEntries(
     Object.entries(PLAIN_NAMES).map(([part, name]) => {
@@ -60,7 +65,11 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
         display="grid"
         gridTemplateColumns={{
           base: 'minmax(0, 1fr)',
-          md: picked ? 'minmax(0, 1fr) 240px' : 'minmax(0, 1fr)',
+          md: picked
+            ? 'minmax(0, 1fr) 240px'
+            : stage === 'room'
+              ? 'minmax(0, 1fr) minmax(0, 150px)'
+              : 'minmax(0, 1fr)',
         }}
         gap="3"
       >
@@ -69,9 +78,14 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
             line={line}
             title={`Drive of axis ${axis.name}, to scale`}
             names={names}
-            {...overlayOf(stage, { axis, units, evaluation, line })}
+            {...overlayOf(stage, { axis, catalogue, units, evaluation, line })}
             picked={picked}
             onPick={setPicked}
+            onRun={
+              line.limits
+                ? share => setPosition(before => Math.min(100, Math.max(0, before + 100 * share)))
+                : undefined
+            }
           />
           {line.boxes.some(box => box.guessed) && (
             <chakra.p fontSize="13px" color="quiet" px="2">
@@ -93,6 +107,7 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
                 type="range"
                 min={0}
                 max={100}
+                step="any"
                 value={position}
                 onChange={event => setPosition(Number(event.currentTarget.value))}
                 flex="1"
@@ -102,6 +117,7 @@ export function DriveBench({ stage, onStage }: { stage: StageId; onStage: (stage
             </chakra.label>
           )}
         </chakra.div>
+        {!picked && stage === 'room' && <SectionBeside />}
         {picked && (
           <PartSheet
             part={picked}

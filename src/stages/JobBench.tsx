@@ -3,13 +3,20 @@ import { type ComponentType, useCallback, useMemo, useState } from 'react'
 import { procedure } from '@/core/build/procedure'
 import { setUnits } from '@/core/job/commands'
 import { STAGES, type StageId, stillToMeasure } from '@/core/job/nextAction'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { STATES } from '@/core/verdicts/finding'
 import type { JobSession } from '@/store/session'
 import { Frame, type StageTab, StageTabs } from '@/ui/frame/Frame'
 import { Header } from '@/ui/frame/Header'
 import { SavedNote } from '@/ui/frame/SavedNote'
-import { evaluationOf, useJob, useJobDigest, useSessionState, useSettledAxis, useUnits } from './bench'
+import {
+  evaluationOf,
+  useCatalogue,
+  useJob,
+  useJobDigest,
+  useSessionState,
+  useSettledAxis,
+  useUnits,
+} from './bench'
 import { DriveBench } from './DriveBench'
 import { go } from './place'
 import { type Overlaid, STAGE_WORDS } from './stageWords'
@@ -113,9 +120,10 @@ function Saved({ session }: { session: JobSession }) {
 function Stages({ stage, onStage }: { stage: StageId; onStage: (stage: StageId) => void }) {
   const axis = useSettledAxis()
   const units = useUnits()
+  const catalogue = useCatalogue()
   const tabs = useMemo((): StageTab[] => {
-    const { findings } = evaluationOf(axis, units)
-    const steps = procedure(axis, CATALOGUE, units)
+    const { findings } = evaluationOf(axis, catalogue, units)
+    const steps = procedure(axis, catalogue, units)
     const open = stillToMeasure(axis).length
     const counts: Partial<Record<StageId, string>> = {
       ...(open > 0 && { survey: `${open} open` }),
@@ -130,6 +138,6 @@ function Stages({ stage, onStage }: { stage: StageId; onStage: (stage: StageId) 
         count: counts[id] ?? null,
       }
     })
-  }, [axis, units])
+  }, [axis, catalogue, units])
   return <StageTabs tabs={tabs} current={stage} onStage={id => onStage(id as StageId)} />
 }

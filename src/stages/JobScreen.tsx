@@ -1,5 +1,6 @@
 'use client'
 import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
 import { useCallback, useEffect } from 'react'
 import type { Job } from '@/core/job/types'
 import { getDatabase } from '@/store/database'
@@ -11,10 +12,20 @@ import { BenchProvider, useSessionState } from './bench'
 import { download, fileName } from './download'
 import { JobBench } from './JobBench'
 import { go, usePlace } from './place'
-import { RecordScreen } from './record/RecordScreen'
 import { useSession } from './useSession'
 
-/** Everything of one open job: its stages, or the record of an axis. */
+// Paper comes when it is asked for.
+const RecordScreen = dynamic(() => import('./record/RecordScreen').then(module => module.RecordScreen), {
+  ssr: false,
+})
+const WorksheetScreen = dynamic(
+  () => import('./record/WorksheetScreen').then(module => module.WorksheetScreen),
+  {
+    ssr: false,
+  },
+)
+
+/** Everything of one open job: its stages, or a sheet of an axis to print. */
 export function JobScreen() {
   const place = usePlace()
   return place ? <OpenJob key={place.jobId} jobId={place.jobId} /> : null
@@ -59,6 +70,8 @@ function OpenJob({ jobId }: { jobId: string }) {
     <BenchProvider session={session} axisId={axisId}>
       {stage === 'record' ? (
         <RecordScreen onBack={() => go({ jobId, axisId, stage: 'log' })} />
+      ) : stage === 'worksheet' ? (
+        <WorksheetScreen onBack={() => go({ jobId, axisId, stage: 'room' })} />
       ) : (
         <>
           <Troubles session={session} />

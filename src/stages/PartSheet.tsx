@@ -2,14 +2,13 @@ import { chakra } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import type { PartKind } from '@/core/job/types'
 import type { DrivePart } from '@/core/room/driveLine'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { partSheet, type SheetRow } from '@/core/sizing/parts/sheet'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { Figures } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { evaluationOf, useSettledAxis, useUnits } from './bench'
+import { evaluationOf, useCatalogue, useSettledAxis, useUnits } from './bench'
 
 interface Props {
   part: DrivePart
@@ -24,8 +23,9 @@ export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
   const axis = useSettledAxis()
   const partId = kind ? axis.parts[kind] : null
   const units = useUnits()
-  const { findings } = evaluationOf(axis, units)
-  const chosen = kind ? CATALOGUE[kind].get(partId ?? '') : undefined
+  const catalogue = useCatalogue()
+  const { findings } = evaluationOf(axis, catalogue, units)
+  const chosen = kind ? catalogue[kind].get(partId ?? '') : undefined
   const own = findings.filter(({ subject }) => subject === part || (part === 'way' && subject === 'travel'))
   const rows = kind && chosen ? partSheet(kind, chosen as never) : []
   return (

@@ -1,10 +1,9 @@
 import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
 import { memo, type RefObject, useCallback, useEffect, useRef, useState } from 'react'
 import { applyChoice } from '@/core/job/choiceCommand'
 import type { StageId } from '@/core/job/nextAction'
 import type { Axis } from '@/core/job/types'
-import { CATALOGUE } from '@/core/sizing/parts'
-import type { UnitSystem } from '@/core/units/quantity'
 import type { Choice } from '@/core/verdicts/choice'
 import type { Finding } from '@/core/verdicts/finding'
 import type { WayOut } from '@/core/verdicts/waysOut'
@@ -16,27 +15,33 @@ import {
   evaluationOf,
   useAxis,
   useAxisNow,
+  useCatalogue,
   useEdit,
   useEvaluation,
   useSettledAxis,
+  useTask,
   useUnits,
   whole,
 } from './bench'
 import { LaterWorking } from './LaterWorking'
+
+const LimitDialog = dynamic(() => import('./LimitDialog').then(module => module.LimitDialog), { ssr: false })
 
 /** The verdicts of the axis, worst first, with their working and their ways out. */
 export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => void; onUndo: () => void }) {
   const { findings, figures } = useEvaluation()
   const axis = useAxis(whole)
   const units = useUnits()
+  const catalogue = useCatalogue()
   const edit = useEdit()
   const axisNow = useAxisNow()
   const [working, setWorking] = useState<string | null>(null)
+  const [limited, setLimited] = useState<string | null>(null)
   const [opened, setOpened] = useState<string | null>(null)
   const [applied, setApplied] = useState<string | null>(null)
   const openedState = findings.find(({ checkId }) => checkId === opened)?.state
   const mendable = openedState === 'fails' || openedState === 'close'
-  const ways = useWaysOut(axis, units, mendable ? opened : null)
+  const ways = useWaysOut(axis, mendable ? opened : null)
 
   const onWays = useCallback(
     (checkId: string) => setOpened(before => (before === checkId ? null : checkId)),
@@ -44,11 +49,11 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
   )
   const onApply = useCallback(
     (choice: Choice, label: string) => {
-      edit(applyChoice(axisNow(), CATALOGUE, choice, label))
+      edit(applyChoice(axisNow(), catalogue, choice, label))
       setOpened(null)
       setApplied(label)
     },
-    [edit, axisNow],
+    [edit, axisNow, catalogue],
   )
   const onMissing = useCallback(
     (missing: NonNullable<Finding['missing']>) => onStage('part' in missing ? 'size' : 'survey'),
@@ -58,7 +63,8 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
   const list = useRef<HTMLElement>(null)
   const inOrder = useCalmOrder(findings)
   const outOfSight = useOutOfSight(list, inOrder)
-  const settled = evaluationOf(useSettledAxis(), units).findings
+  const settled = evaluationOf(useSettledAxis(), catalogue, units).findings
+  const held = findings.find(({ checkId }) => checkId === limited)
   const shown = working === null ? undefined : findings.find(({ checkId }) => checkId === working)
   return (
     <section ref={list} aria-label="Verdicts of this axis" className={styles.list}>
@@ -83,10 +89,14 @@ export function Verdicts({ onStage, onUndo }: { onStage: (stage: StageId) => voi
           onWays={onWays}
           onApply={onApply}
           onWorking={setWorking}
+          onLimit={setLimited}
           onMissing={onMissing}
         />
       ))}
       {shown && <LaterWorking finding={shown} figures={figures} onClose={() => setWorking(null)} />}
+      {held?.limitKey && (
+        <LimitDialog limitKey={held.limitKey} title={held.title} onClose={() => setLimited(null)} />
+      )}
     </section>
   )
 }
@@ -164,17 +174,18 @@ function useOutOfSight(list: RefObject<HTMLElement | null>, findings: Finding[])
 }
 
 /** Ways out of a finding, worked out beside the screen; null while they are. */
-function useWaysOut(axis: Axis, units: UnitSystem, checkId: string | null): WayOut[] | null {
+function useWaysOut(axis: Axis, checkId: string | null): WayOut[] | null {
+  const task = useTask(axis)
   const [found, setFound] = useState<{ checkId: string; ways: WayOut[] } | null>(null)
   useEffect(() => {
     if (checkId === null) return
     let current = true
     benchWorker()
-      .waysOut(axis, units, checkId)
+      .waysOut(task, checkId)
       .then(ways => current && setFound({ checkId, ways }))
     return () => {
       current = false
     }
-  }, [axis, units, checkId])
+  }, [task, checkId])
   return found?.checkId === checkId ? found.ways : null
 }

@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import { Button } from '@/ui/controls'
-import { evaluationOf, useSettledAxis, useUnits } from './bench'
+import { evaluationOf, useCatalogue, useSettledAxis, useUnits } from './bench'
 import { LaterWorking } from './LaterWorking'
 
 /** Opens the working behind a figure of the stage; not there while the figure cannot be had. */
 export function WorkingButton({ checkId, of }: { checkId: string; of: string }) {
-  const { findings, figures } = evaluationOf(useSettledAxis(), useUnits())
+  const { findings, figures } = evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
   const [open, setOpen] = useState(false)
   const finding = findings.find(one => one.checkId === checkId)
   if (!finding || finding.because.length === 0) return null

@@ -12,10 +12,11 @@ import {
   useSyncExternalStore,
 } from 'react'
 import type { Axis, Job } from '@/core/job/types'
-import { CATALOGUE } from '@/core/sizing/parts'
+import { type Catalogue, catalogueOf } from '@/core/sizing/parts'
 import type { UnitSystem } from '@/core/units/quantity'
 import { type Evaluation, evaluateAxis } from '@/core/verdicts/evaluateAxis'
 import type { JobSession, SessionState } from '@/store/session'
+import type { Task } from '@/workers/protocol'
 
 interface Bench {
   session: JobSession
@@ -105,16 +106,33 @@ function axisIn(job: Job | null, axisId: string): Axis {
   return axis
 }
 
-const evaluations = new WeakMap<Axis, Map<UnitSystem, Evaluation>>()
+/** The parts that this job can choose from. */
+export const useCatalogue = (): Catalogue =>
+  catalogueOf({ ownParts: useJob(job => job.ownParts), shop: useJob(job => job.shop) })
+
+/** An axis as it goes over to a worker, the same object until something in it changes. */
+export function useTask(axis: Axis): Task {
+  const ownParts = useJob(job => job.ownParts)
+  const shop = useJob(job => job.shop)
+  const units = useUnits()
+  return useMemo(() => ({ axis, ownParts, shop, units }), [axis, ownParts, shop, units])
+}
+
+interface Judged {
+  catalogue: Catalogue
+  units: UnitSystem
+  evaluation: Evaluation
+}
+const evaluations = new WeakMap<Axis, Judged>()
 
 /** The evaluation of an axis, worked out once for each state of it. */
-export function evaluationOf(axis: Axis, units: UnitSystem): Evaluation {
-  const known = evaluations.get(axis) ?? new Map<UnitSystem, Evaluation>()
-  evaluations.set(axis, known)
-  const evaluation = known.get(units) ?? evaluateAxis(axis, CATALOGUE, units)
-  known.set(units, evaluation)
+export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation {
+  const known = evaluations.get(axis)
+  if (known?.catalogue === catalogue && known.units === units) return known.evaluation
+  const evaluation = evaluateAxis(axis, catalogue, units)
+  evaluations.set(axis, { catalogue, units, evaluation })
   return evaluation
 }
 
 /** Findings and figures of the axis at work, at once. */
-export const useEvaluation = (): Evaluation => evaluationOf(useAxis(whole), useUnits())
+export const useEvaluation = (): Evaluation => evaluationOf(useAxis(whole), useCatalogue(), useUnits())

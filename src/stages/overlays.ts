@@ -6,8 +6,9 @@ import type { Axis } from '@/core/job/types'
 import { worstStation } from '@/core/prove/judgeTest'
 import type { DriveLine, DrivePart } from '@/core/room/driveLine'
 import { travel } from '@/core/room/placement'
+import { worstSection } from '@/core/room/sectionRoom'
 import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
-import { CATALOGUE } from '@/core/sizing/parts'
+import type { Catalogue } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import type { Evaluation } from '@/core/verdicts/evaluateAxis'
@@ -23,6 +24,7 @@ export interface Overlay {
 }
 interface Bench {
   axis: Axis
+  catalogue: Catalogue
   units: UnitSystem
   evaluation: Evaluation
   line: DriveLine
@@ -77,9 +79,9 @@ function size({ evaluation }: Bench): Overlay {
   return { ...NOTHING, marks }
 }
 
-function room({ axis, units, line, evaluation }: Bench): Overlay {
+function room({ axis, catalogue, units, line, evaluation }: Bench): Overlay {
   const { limits } = line
-  const left = ifKnown(() => travel(new Trace(axis, CATALOGUE)))
+  const left = ifKnown(() => travel(new Trace(axis, catalogue)))
   if (!limits || !left) return NOTHING
   const verdict = evaluation.findings.find(({ checkId }) => checkId === 'room.travel')
   return {
@@ -98,9 +100,29 @@ function room({ axis, units, line, evaluation }: Bench): Overlay {
         tone: 'ink',
         label: `between the blocks ${say(line.spanMm, 'length', units, 1)}`,
       },
+      ...recesses(axis, line.spanMm, units),
+      ...tightestPlace(axis, catalogue, units),
     ],
   }
 }
+
+/** Where along the screw the nut has the least room; nothing where no room is measured. */
+function tightestPlace(axis: Axis, catalogue: Catalogue, units: UnitSystem): Span[] {
+  const worst = ifKnown(() => worstSection(new Trace(axis, catalogue)))
+  if (!worst) return []
+  const { positionMm } = worst.station
+  const label = `tightest at ${say(positionMm, 'length', units, 1)}`
+  return [{ fromMm: positionMm - 1, toMm: positionMm + 1, tone: 'lamp', label }]
+}
+
+/** Recesses of the casting, beyond the faces of the blocks. */
+const recesses = ({ room }: Axis, spanMm: number, units: UnitSystem): Span[] =>
+  [
+    { fromMm: -room.recessFixedMm, toMm: 0, mm: room.recessFixedMm },
+    { fromMm: spanMm, toMm: spanMm + room.recessFarMm, mm: room.recessFarMm },
+  ].flatMap(({ fromMm, toMm, mm }) =>
+    mm > 0 ? [{ fromMm, toMm, tone: 'ink' as const, label: `recess ${say(mm, 'length', units, 1)}` }] : [],
+  )
 
 const JOINT_PART: Record<Joint, DrivePart> = {
   nut: 'nut',
@@ -115,8 +137,8 @@ const JOINT_PART: Record<Joint, DrivePart> = {
 const hubPart = (axis: Axis, part: DrivePart): DrivePart =>
   part === 'coupler' && axis.drive.transmission === 'belt' ? 'belt' : part
 
-function build({ axis, units }: Bench): Overlay {
-  const steps = procedure(axis, CATALOGUE, units)
+function build({ axis, catalogue, units }: Bench): Overlay {
+  const steps = procedure(axis, catalogue, units)
   if (!steps) return NOTHING
   const states = boltStates(steps, axis.ticks)
   const marks = (
@@ -158,8 +180,8 @@ function align({ axis, units }: Bench): Overlay {
 /** A cause below this is left off the drawing; the table under Size has them all. */
 const SMALLEST_SHOWN_UM = 0.05
 
-function prove({ axis, units, evaluation }: Bench): Overlay {
-  const budget = ifKnown(() => lostMotionBudget(new Trace(axis, CATALOGUE)))
+function prove({ axis, catalogue, units, evaluation }: Bench): Overlay {
+  const budget = ifKnown(() => lostMotionBudget(new Trace(axis, catalogue)))
   if (!budget) return NOTHING
   const worst = axis.tests.at(-1) && worstStation(axis.tests.at(-1) as Axis['tests'][number])
   const measured = evaluation.findings.find(({ checkId }) => checkId === 'prove.reversal')

@@ -1,15 +1,18 @@
 import { usePathname } from 'next/navigation'
 import { STAGES, type StageId } from '@/core/job/nextAction'
 
-/** Where in a job the screen is. The record is a page of its own, not a stage. */
+/** Pages of a job that are printed, not stages. */
+const PAPERS = ['record', 'worksheet'] as const
+
+/** Where in a job the screen is. */
 export interface Place {
   jobId: string
   axisId: string | null
-  stage: StageId | 'record'
+  stage: StageId | (typeof PAPERS)[number]
 }
 
 const isStage = (text: string | undefined): text is Place['stage'] =>
-  text === 'record' || (STAGES as readonly string[]).includes(text ?? '')
+  (PAPERS as readonly string[]).includes(text ?? '') || (STAGES as readonly string[]).includes(text ?? '')
 
 /** The address of a place. */
 export const addressOf = ({ jobId, axisId, stage }: Place): string =>

@@ -9,14 +9,16 @@ import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
 import { fileName } from './download'
 import { overlayOf } from './overlays'
 import { addressOf } from './place'
-import { columnHeads, partRows, rowsNamed } from './size/partRows'
+import { columnHeads, partRows, rowsNamed } from './size/parts/partRows'
 import { keyName } from './useKeys'
 
+const NONE: ReadonlySet<string> = new Set()
 const [X, Y] = skarrow().job.axes as [Axis, Axis]
 const bare = newAxis({ name: 'A', title: 'New' })
 const overlay = (axis: Axis, stage: (typeof STAGES)[number], units: UnitSystem = 'mm') =>
   overlayOf(stage, {
     axis,
+    catalogue: CATALOGUE,
     units,
     evaluation: evaluateAxis(axis, CATALOGUE, units),
     line: driveLine(axis, CATALOGUE, 0.5),
@@ -94,15 +96,15 @@ describe('what each stage lays on the drive line', () => {
 describe('the table of parts', () => {
   test('lists every part of a kind with its figures, in the units of the job', () => {
     for (const kind of PART_KINDS) {
-      expect(partRows(kind, 'mm').map(({ id }) => id)).toEqual([...CATALOGUE[kind].keys()])
+      expect(partRows(CATALOGUE, kind, 'mm', NONE).map(({ id }) => id)).toEqual([...CATALOGUE[kind].keys()])
       expect(columnHeads(kind)).toHaveLength(2)
     }
-    const row = partRows('screw', 'inch').find(({ id }) => id === 'ball-20-5-double')
+    const row = partRows(CATALOGUE, 'screw', 'inch', NONE).find(({ id }) => id === 'ball-20-5-double')
     expect(row?.first).toEqual({ text: '0.1969 in', value: 5 })
   })
 
   test('is narrowed down by words of name and maker, in any order', () => {
-    const rows = partRows('screw', 'mm')
+    const rows = partRows(CATALOGUE, 'screw', 'mm', NONE)
     expect(rowsNamed(rows, ' DOUBLE 25 x ').every(({ name }) => /25 x \d+, double/.test(name))).toBe(true)
     expect(rowsNamed(rows, 'brackwater ground').length).toBeGreaterThan(5)
     expect(rowsNamed(rows, '')).toEqual(rows)

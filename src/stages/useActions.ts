@@ -85,6 +85,12 @@ export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay 
         run: () => window.location.assign(addressOf({ jobId, axisId, stage: 'record' })),
       },
       {
+        id: 'worksheet',
+        group: 'Job',
+        label: 'Work sheet of this axis, to print',
+        run: () => window.location.assign(addressOf({ jobId, axisId, stage: 'worksheet' })),
+      },
+      {
         id: 'reference',
         group: 'Look',
         label: 'Reference of every calculation',

@@ -1,4 +1,4 @@
-import { Dexie, type EntityTable, type Table } from 'dexie'
+import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Change } from '@/core/job/edit'
 import { migrate, migrateChange, SCHEMA_VERSION } from '@/core/job/migrations'
 import type { Job, LogEntry } from '@/core/job/types'
@@ -37,23 +37,26 @@ export class DuskDatabase extends Dexie {
       settings: 'key',
     })
     // The tables stay as they are; the documents in them are brought up to the present version.
-    this.version(2).upgrade(async transaction => {
-      const versions = new Map<string, number>()
-      await transaction
-        .table<JobRow>('jobs')
-        .toCollection()
-        .modify(row => {
-          versions.set(row.id, row.job.schemaVersion)
-          row.job = migrate(row.job as unknown as Record<string, unknown>) as unknown as Job
-        })
-      await transaction
-        .table<HistoryRow>('history')
-        .toCollection()
-        .modify((row, holder) => {
-          holder.value = migrateChange(row, versions.get(row.jobId) ?? SCHEMA_VERSION)
-        })
-    })
+    this.version(2).upgrade(bringUp)
+    this.version(3).upgrade(bringUp)
   }
+}
+
+async function bringUp(transaction: Transaction) {
+  const versions = new Map<string, number>()
+  await transaction
+    .table<JobRow>('jobs')
+    .toCollection()
+    .modify(row => {
+      versions.set(row.id, row.job.schemaVersion)
+      row.job = migrate(row.job as unknown as Record<string, unknown>) as unknown as Job
+    })
+  await transaction
+    .table<HistoryRow>('history')
+    .toCollection()
+    .modify((row, holder) => {
+      holder.value = migrateChange(row, versions.get(row.jobId) ?? SCHEMA_VERSION)
+    })
 }
 
 let database: DuskDatabase | undefined

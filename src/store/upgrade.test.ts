@@ -22,9 +22,9 @@ test('jobs that an older app has stored come up whole, with their history', asyn
 
   const db = new DuskDatabase('dusk-old')
   const row = await db.jobs.get(file.job.id)
-  expect(row).toMatchObject({ revision: 3, job: { schemaVersion: 2, name: file.job.name } })
+  expect(row).toMatchObject({ revision: 3, job: { schemaVersion: 3, name: file.job.name } })
   expect(row?.job.axes.every(({ drive, parts }) => drive.screws === 1 && parts.belt === null)).toBe(true)
   const [change] = await db.history.toArray()
-  expect(change?.inverse[0]?.value).toMatchObject({ drive: { screws: 1 } })
+  expect(change?.inverse[0]?.value).toMatchObject({ drive: { screws: 1 }, limits: {} })
   db.close()
 })

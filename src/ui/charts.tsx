@@ -15,6 +15,7 @@ export const chartColors = {
   close: token('close'),
   fails: token('fails'),
   unknown: token('unknown'),
+  brass: token('brass'),
 }
 
 /** The figures behind a chart, within reach of the keyboard and of those who would rather read. */

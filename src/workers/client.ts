@@ -1,9 +1,9 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import type { Axis, PartKind } from '@/core/job/types'
-import type { DrivePoint } from '@/core/sizing/search/search'
+import type { PartKind } from '@/core/job/types'
+import type { Spread } from '@/core/room/monteCarlo'
+import type { DrivePoint } from '@/core/sizing/search/field'
 import type { WhyNot } from '@/core/sizing/search/whyNot'
-import type { UnitSystem } from '@/core/units/quantity'
-import type { BenchWorker, SearchOutcome, SearchWorker } from './protocol'
+import type { BenchWorker, DrawTask, DrawWorker, SearchOutcome, SearchWorker, Task } from './protocol'
 
 let remote: Remote<BenchWorker> | undefined
 
@@ -19,24 +19,55 @@ export interface Running<T> {
   cancel: () => void
 }
 
-function running<T>(work: (remote: Remote<SearchWorker>) => Promise<T>): Running<T> {
-  const worker = new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' })
-  const done = work(wrap<SearchWorker>(worker)).finally(() => worker.terminate())
-  return { done, cancel: () => worker.terminate() }
+type OnProgress = (share: number) => void
+
+/**
+ * Gives work to a worker of its own, which ends with it.
+ *
+ * Progress comes by a way of its own and may be late: what comes after the end or a stop is dropped.
+ */
+function running<W, T>(
+  worker: Worker,
+  work: (remote: Remote<W>, progress: OnProgress) => Promise<T>,
+  onProgress: OnProgress = () => {},
+): Running<T> {
+  let over = false
+  const end = () => {
+    over = true
+    worker.terminate()
+  }
+  const progress = proxy((share: number) => {
+    if (!over) onProgress(share)
+  })
+  return { done: work(wrap<W>(worker), progress).finally(end), cancel: end }
 }
+const searchWorker = () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' })
+const drawWorker = () => new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' })
 
 /** Searches the parts list for the drives of an axis that nothing beats. */
-export const startSearch = (
-  axis: Axis,
-  units: UnitSystem,
-  onProgress: (share: number) => void,
-): Running<SearchOutcome | null> => running(remote => remote.search(axis, units, proxy(onProgress)))
+export const startSearch = (task: Task, onProgress: OnProgress): Running<SearchOutcome | null> =>
+  running<SearchWorker, SearchOutcome | null>(
+    searchWorker(),
+    (remote, progress) => remote.search(task, progress),
+    onProgress,
+  )
 
 /** Asks what stands in the way of a part. */
 export const startWhyNot = (
-  axis: Axis,
-  units: UnitSystem,
+  task: Task,
   kind: PartKind,
   partId: string,
   points: DrivePoint[],
-): Running<WhyNot> => running(async remote => await remote.whyNot(axis, units, kind, partId, points))
+): Running<WhyNot> =>
+  running<SearchWorker, WhyNot>(
+    searchWorker(),
+    async remote => await remote.whyNot(task, kind, partId, points),
+  )
+
+/** Draws a chain of dimensions many times over. */
+export const startDraws = (task: DrawTask, onProgress: OnProgress): Running<Spread | null> =>
+  running<DrawWorker, Spread | null>(
+    drawWorker(),
+    (remote, progress) => remote.draw(task, progress),
+    onProgress,
+  )

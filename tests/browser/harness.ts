@@ -1,5 +1,8 @@
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
 import { startApp, startBrowser } from './server'
+/** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
+export const withoutScrews = (text: string): string => text.replace(/M\d+ screws of \d+ mm|Take \d+ mm/g, '')
+
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {
   readonly errors: string[] = []
@@ -10,7 +13,12 @@ export class Bench {
     readonly url: string,
   ) {
     page.on('pageerror', error => this.errors.push(error instanceof Error ? error.message : String(error)))
-    page.on('console', message => message.type() === 'error' && this.errors.push(message.text()))
+    page.on(
+      'console',
+      message =>
+        message.type() === 'error' &&
+        this.errors.push(`${message.text()} ${message.location().url ?? ''}`.trim()),
+    )
     page.on('request', request => this.requests.push(request.url()))
     page.on('dialog', dialog => dialog.dismiss())
   }

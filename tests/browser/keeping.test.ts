@@ -1,35 +1,11 @@
-import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Page } from 'puppeteer-core'
+import { downloads, onDisk, pickFile } from './files'
 import { type Bench, withApp } from './harness'
 
 const app = withApp()
 const FORCE = 'Cutting force along the axis'
 const here = (bench: Bench) => new URL(bench.page.url()).pathname
-
-/** Lets downloads of a page land in a folder, and waits for one. */
-async function downloads(page: Page) {
-  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
-  const session = await page.createCDPSession()
-  await session.send('Browser.setDownloadBehavior', {
-    behavior: 'allow',
-    downloadPath: folder,
-    browserContextId: page.browserContext().id,
-  })
-  return async () => {
-    for (let i = 0; i < 100; i++) {
-      const name = readdirSync(folder).find(one => one.endsWith('.json'))
-      if (name) return { path: join(folder, name), text: readFileSync(join(folder, name), 'utf8') }
-      await new Promise(done => setTimeout(done, 100))
-    }
-    throw new Error('Nothing was downloaded.')
-  }
-}
-async function importFile(bench: Bench, path: string) {
-  const input = await bench.page.waitForSelector('input[type=file]')
-  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path)
-}
 
 test('undo and redo survive a reload, with the log', async () => {
   const bench = await app.open()
@@ -145,7 +121,7 @@ describe('files', () => {
     await bench.click('button', 'Delete Skarrow 8 for good')
     await bench.sees('No job yet')
     const second = await downloads(bench.page)
-    await importFile(bench, before.path)
+    await pickFile(bench.page, before.path)
     await bench.click('button', 'Import it')
     await bench.sees('Verdicts')
     expect(await bench.value(FORCE)).toBe('700')
@@ -158,7 +134,6 @@ describe('files', () => {
     const bench = await app.open()
     await bench.openDemo()
     await bench.go('/')
-    const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
     const good = readFileSync(join(process.cwd(), 'src/core/formats/fixtures/job-v1.json'), 'utf8')
     const cases: [name: string, text: string, says: string][] = [
       ['cut.json', good.slice(0, 900), 'It looks cut short'],
@@ -172,9 +147,7 @@ describe('files', () => {
       ['photo.json', '\u0089PNG\u0000', 'not readable as JSON'],
     ]
     for (const [name, text, says] of cases) {
-      const path = join(folder, name)
-      writeFileSync(path, text)
-      await importFile(bench, path)
+      await pickFile(bench.page, onDisk(name, text))
       await bench.sees('Nothing was imported, and nothing was changed.')
       await bench.sees(says)
       await bench.click('button', 'Cancel')
@@ -190,12 +163,12 @@ describe('files', () => {
     await bench.go('/')
     await bench.click('button', 'Export Skarrow 8')
     const { path } = await exported()
-    await importFile(bench, path)
+    await pickFile(bench.page, path)
     await bench.click('button', 'Keep both')
     await bench.sees('Verdicts')
     await bench.go('/')
     await bench.sees('Skarrow 8 (imported)')
-    await importFile(bench, path)
+    await pickFile(bench.page, path)
     await bench.click('button', 'Replace the one here')
     await bench.sees('Verdicts')
     await bench.go('/')

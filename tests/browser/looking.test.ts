@@ -1,10 +1,13 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Bench } from './harness'
-import { withApp } from './harness'
+import { writePartsCsv } from '@/core/formats/partsCsv'
+import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import { onDisk, pickFile } from './files'
+import { type Bench, withApp } from './harness'
 
 const app = withApp()
 const AXE = readFileSync(join(process.cwd(), 'node_modules/axe-core/axe.min.js'), 'utf8')
+const SCREW = CATALOGUE.screw.get('ball-20-5-double') as PartOf['screw']
 const STAGES = ['Survey', 'Size', 'Make room', 'Build', 'Align', 'Prove', 'Log']
 
 /** What axe finds against WCAG 2 A and AA on the page as it is. */
@@ -97,6 +100,50 @@ test.each(['dusk', 'day'])(
     await bench.click('button', 'Search')
     await bench.sees(/drives out of [\d,]+ are beaten by nothing/)
     found.push(...(await violations(bench, 'search and duty')))
+    expect(found).toEqual([])
+  },
+)
+
+test.each(['dusk', 'day'])(
+  'axe finds nothing on the forms of parts and limits of the %s scheme, right or wrong',
+  async scheme => {
+    const bench = await app.open()
+    await setScheme(bench, scheme)
+    await bench.go('/')
+    await bench.openDemo()
+    await bench.stage('Size')
+    const found: string[] = []
+    const closed = async (button: string) => {
+      await bench.click('button', button)
+      await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+    }
+    await bench.click('button', 'Add one of your own')
+    await bench.find('textbox', 'Lead')
+    found.push(...(await violations(bench, 'empty part')))
+    await bench.click('button', 'Add it')
+    await bench.sees('fields are not right yet', '[role=dialog]')
+    found.push(...(await violations(bench, 'wrong part')))
+    await closed('Cancel')
+    await pickFile(
+      bench.page,
+      onDisk(
+        'attic.csv',
+        writePartsCsv('screw', [
+          { ...SCREW, id: 'a' },
+          { ...SCREW, id: 'b', leadMm: 0 },
+        ]),
+      ),
+      'input[aria-label="Parts file"]',
+    )
+    await bench.sees('1 new part, 1 row that is wrong', '[role=dialog]')
+    found.push(...(await violations(bench, 'file of parts')))
+    await bench.click('button', 'Take the one good part')
+    await bench.sees('your own')
+    found.push(...(await violations(bench, 'own part in the table')))
+    await bench.click('button', 'Limit: Torque of the coupler')
+    await bench.click('button', 'Hold it to this')
+    await bench.sees('Takes a reason', '[role=dialog]')
+    found.push(...(await violations(bench, 'limit')))
     expect(found).toEqual([])
   },
 )

@@ -6,6 +6,7 @@ import { runCommand } from '../job/edit'
 import { migrate, migrateChange } from '../job/migrations'
 import { newJob } from '../job/templates'
 import { type Axis, MACHINE_KINDS } from '../job/types'
+import { CATALOGUE, type PartOf } from '../sizing/parts'
 import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from './jobFile'
 import { type JobFile, writeJobFile } from './writeJobFile'
 
@@ -176,6 +177,70 @@ describe('a job of version 1', () => {
     }
     const [put] = migrateChange(change, 1).inverse
     expect(put?.value).toMatchObject({ drive: { screws: 1 }, duty: null, parts: { belt: null } })
-    expect(migrateChange(change, 2)).toEqual(change)
+    expect(migrateChange(change, 3)).toEqual(change)
+  })
+})
+
+describe('a job of version 2', () => {
+  const old = readFileSync(join(__dirname, 'fixtures', 'job-v2.json'), 'utf8')
+  test('comes up with the usual limits and no parts of its own, and everything else as it was', () => {
+    const { job: before } = JSON.parse(old) as JobFile
+    const { job: after, history } = readJobFile(old)
+    expect(after.ownParts).toEqual({ screw: [], bearing: [], coupler: [], belt: [], motor: [] })
+    expect(after.axes.map(({ limits }) => limits)).toEqual(before.axes.map(() => ({})))
+    for (const [index, axis] of after.axes.entries()) expect(axis).toMatchObject(before.axes[index] as object)
+    expect(after.axes[0]?.variants).toHaveLength(1)
+    expect(history[0]?.inverse[0]?.value).toMatchObject({ limits: {} })
+  })
+})
+
+describe('limits and parts of the builder in a file', () => {
+  const own = { ...structuredClone([...CATALOGUE.coupler.values()][0]), id: 'mine-1' } as PartOf['coupler']
+  const withParts = (change: Partial<PartOf['coupler']> & Record<string, unknown>) =>
+    edited(copy =>
+      Object.assign(copy.job, { ownParts: { ...copy.job.ownParts, coupler: [{ ...own, ...change }] } }),
+    )
+  test('are read back', () => {
+    const { job: read } = readJobFile(
+      edited(copy => {
+        Object.assign(copy.job, { ownParts: { ...copy.job.ownParts, coupler: [own] } })
+        Object.assign(axisOf(copy), {
+          limits: { 'screw.buckling': { holds: 0.5, close: 0.7, because: 'A crash every week.' } },
+        })
+      }),
+    )
+    expect(read.ownParts.coupler).toEqual([own])
+    expect(read.axes[0]?.limits['screw.buckling']?.holds).toBe(0.5)
+  })
+  test.each([
+    [
+      'a bore over the diameter',
+      withParts({ largestBoreMm: own.diameterMm + 1 }),
+      'coupler[0].largestBoreMm',
+    ],
+    ['an unknown field', withParts({ colour: 'red' }), 'coupler[0].colour'],
+    [
+      'no torque',
+      withParts({ ratedTorqueNm: 0 }),
+      'ratedTorqueNm: got 0, takes a number from 0.05 to 500 N·m',
+    ],
+    [
+      'limits in the wrong order',
+      edited(copy =>
+        Object.assign(axisOf(copy), {
+          limits: { 'screw.buckling': { holds: 0.8, close: 0.5, because: 'x' } },
+        }),
+      ),
+      'takes a number not below the one at which it holds',
+    ],
+    [
+      'a limit of no check',
+      edited(copy =>
+        Object.assign(axisOf(copy), { limits: { 'screw.colour': { holds: 1, close: 1, because: 'x' } } }),
+      ),
+      'screw.colour',
+    ],
+  ])('a file with %s is refused with the place', (_, broken, reason) => {
+    expect(refusal(broken)).toContain(reason)
   })
 })

@@ -1,7 +1,8 @@
 import { object, type Schema, ValidationError } from 'yup'
 import type { Change } from '../job/edit'
 import { migrate, migrateChange } from '../job/migrations'
-import { changeSchema, entrySchema, gotAndTakes, jobSchema } from '../job/schema'
+import { changeSchema, entrySchema, jobSchema } from '../job/schema'
+import { gotAndTakes } from '../job/schemaKit'
 import type { Job, LogEntry } from '../job/types'
 import type { JobFile } from './writeJobFile'
 

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../sizing/parts'
 import { type Choice, withChoice } from '../verdicts/choice'
-import { choosePart, onAxis, setEnds } from './commands'
+import { onAxis } from './commands'
+import { choosePart, setEnds } from './driveCommands'
 import type { Command } from './edit'
 import type { Axis } from './types'
 
@@ -9,11 +10,15 @@ export function applyChoice(axis: Axis, catalogue: Catalogue, choice: Choice, la
   if (choice.kind === 'part') return choosePart(axis, catalogue, choice.part, choice.partId)
   if (choice.kind === 'ends') return setEnds(axis, choice.ends)
   return onAxis(axis, label, draft => {
-    const { goals, room, preloadN, driveSizes, dimensions } = withChoice(draft, choice)
+    const { goals, room, preloadN, driveSizes, dimensions, making } = withChoice(draft, choice)
     Object.assign(draft.goals, goals)
     Object.assign(draft.room, room)
     Object.assign(draft.driveSizes, driveSizes)
     Object.assign(draft.dimensions, dimensions)
     draft.preloadN = preloadN
+    Object.assign(draft.making.section, making.section)
+    if (draft.making.block) Object.assign(draft.making.block, making.block)
+    for (const [index, joint] of draft.making.joints.entries())
+      joint.suppliedMm = making.joints[index]?.suppliedMm ?? null
   })
 }

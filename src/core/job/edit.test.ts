@@ -1,7 +1,8 @@
-import { CATALOGUE } from '../sizing/parts'
+import { CATALOGUE, type PartOf } from '../sizing/parts'
 import { applyChoice } from './choiceCommand'
 import * as commands from './commands'
 import { skarrow } from './demo/skarrow'
+import * as drive from './driveCommands'
 import {
   applyChange,
   type Change,
@@ -12,11 +13,16 @@ import {
   stillApplies,
   takeBack,
 } from './edit'
+import { setLimits } from './limitCommand'
+import * as log from './logCommands'
+import { setMaking, setOrderStates, setShop, takeQuotes } from './makingCommands'
+import { putOwnPart, takeParts } from './partCommands'
 import * as readings from './readingCommands'
 import { jobSchema } from './schema'
 import { newAxis } from './templates'
 import type { Axis } from './types'
 
+const OWN: PartOf['coupler'] = { ...([...CATALOGUE.coupler.values()][0] as PartOf['coupler']), id: 'own-1' }
 const { job } = skarrow()
 const X = job.axes[0] as Axis
 const stamp = { id: 'c1', at: '2026-11-24T08:00:00.000Z' }
@@ -33,17 +39,30 @@ const every: Command[] = [
   commands.setGoal(X, 'topSpeedMmPerMin', 2500),
   commands.setRoom(X, 'recessFarMm', 20),
   commands.setNutFacing(X, 'fixed'),
-  commands.setPreload(X, 500),
-  commands.setEnds(X, 'fixed-fixed'),
-  commands.choosePart(X, CATALOGUE, 'screw', 'ball-25-5-double'),
+  drive.setPreload(X, 500),
+  drive.setEnds(X, 'fixed-fixed'),
+  drive.choosePart(X, CATALOGUE, 'screw', 'ball-25-5-double'),
   commands.setCut(X, 412.34, 288),
-  commands.setDrive(X, { transmission: 'belt' }, 'Driven by a belt'),
-  commands.setDriveSize(X, 'beltCentresMm', 140),
-  commands.setDuty(X, [{ label: 'Cutting', forceN: 500, speedMmPerMin: 300, timeShare: 1 }]),
-  commands.takeDrive(X, { ...X, ends: 'fixed-fixed' }, 'Taken from the search.'),
-  commands.choosePart(X, CATALOGUE, 'motor', null),
-  commands.tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
-  commands.tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
+  setLimits(X, 'screw.buckling', 'Buckling', { holds: 0.5, close: 0.7, because: 'Crashes.' }, 'mm'),
+  putOwnPart('coupler', OWN, true),
+  takeParts('coupler', [OWN, { ...OWN, id: 'own-2' }], 'attic.csv'),
+  setMaking(X, 'A hole', making => making.holes.splice(0, 1)),
+  setMaking(X, 'No block', making => Object.assign(making, { block: null })),
+  setShop('cutterSizesMm', [32, 16, 16]),
+  takeQuotes([{ key: 'use:dye', priceEur: 9.5, leadDays: 3 }]),
+  setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'missing' }]),
+  setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'arrived' }], 'noted.csv'),
+  applyChoice(X, CATALOGUE, { kind: 'fitting', side: 'left' }, 'fitting to the left'),
+  applyChoice(X, CATALOGUE, { kind: 'section', field: 'spacersMm', value: 4 }, 'spacers'),
+  applyChoice(X, CATALOGUE, { kind: 'spacer', outerSpacerMm: 7.5 }, 'another spacer'),
+  applyChoice(X, CATALOGUE, { kind: 'screws' }, 'the right screws'),
+  drive.setDrive(X, { transmission: 'belt' }, 'Driven by a belt'),
+  drive.setDriveSize(X, 'beltCentresMm', 140),
+  drive.setDuty(X, [{ label: 'Cutting', forceN: 500, speedMmPerMin: 300, timeShare: 1 }]),
+  drive.takeDrive(X, { ...X, ends: 'fixed-fixed' }, 'Taken from the search.'),
+  drive.choosePart(X, CATALOGUE, 'motor', null),
+  log.tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
+  log.tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
   readings.startRound(X, { id: 'n', startedAt: stamp.at, finishedAt: null, clampedAtMm: 10, stations: [] }),
   readings.setClampedAt(X, 'round-1', 55),
   readings.addAlignStation(X, 'round-1', { positionMm: 5, heightUm: null, sideUm: null }),
@@ -82,7 +101,7 @@ test('the job that a command is run on stays as it was, and what it does not tou
 })
 
 test('a note changes the log alone; a command that changes nothing is empty', () => {
-  const { change, entry } = run(commands.addNote(X.id, 'Oil changed', 'note'))
+  const { change, entry } = run(log.addNote(X.id, 'Oil changed', 'note'))
   expect(change.patches).toEqual([])
   expect(entry).toMatchObject({ text: 'Oil changed', axisId: X.id, hidden: false })
   expect(change.shows).toEqual([entry?.id])

@@ -1,8 +1,9 @@
 import type { Change } from './edit'
+import { NO_MAKING, SHOP_TO_START } from './making'
 import { DIMENSIONS_OF_A_DRIVE, DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from './templates'
 
 /** The version that this app writes. */
-export const SCHEMA_VERSION = 2
+export const SCHEMA_VERSION = 3
 
 type Plain = Record<string, unknown>
 
@@ -30,6 +31,14 @@ const withWholeDrive = (axis: Plain): Plain => ({
   duty: null,
   variants: [],
 })
+/** Version 3 knows limits that the builder has changed, parts of the builder's own, and what is made to fit. */
+const withLimits = (axis: Plain): Plain => ({ ...axis, limits: {}, making: NO_MAKING })
+const withOwnParts = (job: Plain): Plain => ({
+  ...job,
+  ownParts: { screw: [], bearing: [], coupler: [], belt: [], motor: [] },
+  shop: SHOP_TO_START,
+  orders: {},
+})
 const onEachAxis =
   (migrate: (axis: Plain) => Plain) =>
   (job: Plain): Plain =>
@@ -40,6 +49,7 @@ const onEachAxis =
 /** Steps from every older version; there is none before version 1. */
 export const MIGRATIONS: Migration[] = [
   { from: 1, migrate: onEachAxis(withWholeDrive), axis: withWholeDrive },
+  { from: 2, migrate: job => onEachAxis(withLimits)(withOwnParts(job)), axis: withLimits },
 ]
 
 /**
@@ -64,7 +74,7 @@ export function migrateChange<T extends Pick<Change, 'patches' | 'inverse'>>(cha
  * @param steps the migrations to use, and the version they end at
  * @returns the document with its new version; its fields are not checked here
  * @throws Error naming the version found and those that can be read
- * @example migrate({ schemaVersion: 1 }) // { schemaVersion: 2 }
+ * @example migrate({ schemaVersion: 1 }).schemaVersion // 3
  */
 export function migrate(
   job: Record<string, unknown>,

@@ -3,15 +3,15 @@ import { CATALOGUE } from '../sizing/parts'
 import { withChoice } from '../verdicts/choice'
 import { evaluateAxis } from '../verdicts/evaluateAxis'
 import { waysOut } from '../verdicts/waysOut'
-import { addNote, deleteEntry, mendFix } from './commands'
 import { skarrow } from './demo/skarrow'
 import { DIMENSION_KEYS } from './dimensions'
 import { type Command, runCommand } from './edit'
+import { addNote, deleteEntry, mendFix } from './logCommands'
 import { linesOfAxis, openFixes } from './logLines'
 import { nextForAxis, nextForJob, stillToMeasure } from './nextAction'
 import { entrySchema, jobSchema } from './schema'
 import { newAxis, newJob } from './templates'
-import type { Axis, LogEntry } from './types'
+import type { Axis, LogEntry, PartKind } from './types'
 
 const demo = skarrow()
 const [X, Y, Z] = demo.job.axes as [Axis, Axis, Axis]
@@ -142,7 +142,7 @@ describe('documents that ship with the app', () => {
       expect(() => jobSchema.validateSync(job, { strict: true })).not.toThrow()
       for (const axis of job.axes)
         for (const [kind, id] of Object.entries(axis.parts))
-          if (id !== null) expect(CATALOGUE[kind as keyof typeof CATALOGUE].has(id)).toBe(true)
+          if (id !== null) expect(CATALOGUE[kind as PartKind].has(id)).toBe(true)
     }
     for (const entry of demo.entries)
       expect(() => entrySchema.validateSync(entry, { strict: true })).not.toThrow()
@@ -181,7 +181,7 @@ describe('ways out of the demo', () => {
       const after = withChoice(axis, choice)
       const { dimensions, ticks, rounds, tests, nutFacing } = axis
       expect(after).toMatchObject({ dimensions, ticks, rounds, tests, nutFacing })
-      const changed = (['parts', 'ends', 'goals', 'room', 'preloadN'] as const).filter(
+      const changed = (['parts', 'ends', 'goals', 'room', 'preloadN', 'making'] as const).filter(
         key => JSON.stringify(after[key]) !== JSON.stringify(axis[key]),
       )
       expect(changed).toHaveLength(1)

@@ -1,7 +1,23 @@
-import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
+import { lazy, mixed, type Schema } from 'yup'
+import { NO_OWN_PARTS } from '../sizing/parts'
 import { SCREW_ENDS } from '../sizing/screw'
 import { DIMENSIONS, DRIVE_SIZES, GOALS, PROVENANCES, ROOM } from './dimensions'
+import { limits, making, orders, ownPartsOf, shop } from './makingSchema'
 import { SCHEMA_VERSION } from './migrations'
+import {
+  fields,
+  listOf,
+  moment,
+  momentOrNull,
+  numeric,
+  oneOf,
+  orNull,
+  shape,
+  text,
+  textOrNull,
+  wholeNumber,
+  yesNo,
+} from './schemaKit'
 import {
   ENTRY_KINDS,
   LONGEST_LINE,
@@ -11,71 +27,6 @@ import {
   NUT_FACINGS,
   TRANSMISSIONS,
 } from './types'
-
-/** A message that says which field, what was got and what is accepted. */
-export const gotAndTakes =
-  (takes: string) =>
-  ({ path, value }: { path: string; value?: unknown }) => {
-    const got = value === undefined ? 'nothing' : JSON.stringify(value)
-    return `${path || 'the file'}: got ${got.length > 60 ? `${got.slice(0, 57)}...` : got}, takes ${takes}`
-  }
-
-const shape = (fields: ObjectShape): Schema => {
-  const takes = gotAndTakes(`an object with ${Object.keys(fields).join(', ')}`)
-  return object(fields)
-    .noUnknown(
-      ({ path, unknown }) =>
-        `${path || 'the file'}: got the unknown field ${unknown}, takes ${Object.keys(fields).join(', ')}`,
-    )
-    .strict()
-    .default(undefined)
-    .typeError(takes)
-    .nonNullable(takes)
-    .required(takes) as unknown as Schema
-}
-const listOf = (item: Schema, most: number) => {
-  const takes = gotAndTakes(`a list of at most ${most}`)
-  return array(item).strict().typeError(takes).required(takes).max(most, takes)
-}
-const numeric = (min: number, max: number) => {
-  const takes = gotAndTakes(`a number from ${min} to ${max}`)
-  return number().strict().typeError(takes).required(takes).min(min, takes).max(max, takes)
-}
-const wholeNumber = (min: number, max: number) => {
-  const takes = gotAndTakes(`a whole number from ${min} to ${max}`)
-  return number().strict().typeError(takes).required(takes).integer(takes).min(min, takes).max(max, takes)
-}
-const orNull = (min: number, max: number) => {
-  const takes = gotAndTakes(`a number from ${min} to ${max}, or null`)
-  return number().strict().nullable().typeError(takes).defined(takes).min(min, takes).max(max, takes)
-}
-const text = (most: number) => {
-  const takes = gotAndTakes(`a text of 1 to ${most} characters`)
-  return string().strict().typeError(takes).required(takes).max(most, takes)
-}
-const textOrNull = (most: number) => {
-  const takes = gotAndTakes(`a text of at most ${most} characters, or null`)
-  return string().strict().nullable().typeError(takes).defined(takes).max(most, takes)
-}
-const oneOf = (values: readonly (string | number)[]) => {
-  const takes = gotAndTakes(`one of ${values.join(', ')}`)
-  return mixed()
-    .required(takes)
-    .oneOf([...values], takes)
-}
-const yesNo = () => {
-  const takes = gotAndTakes('true or false')
-  return boolean().strict().typeError(takes).required(takes)
-}
-const moment = () => {
-  const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
-  return text(30).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, takes)
-}
-const momentOrNull = () =>
-  lazy(value => (value === null ? mixed().nullable() : moment())) as unknown as Schema
-
-const fields = <T extends object>(facts: T, of: (key: keyof T) => Schema) =>
-  shape(Object.fromEntries(Object.keys(facts).map(key => [key, of(key as keyof T)])))
 
 /** Names given to a step by the procedure; when it was ticked. */
 const ticks = lazy((value: unknown) =>
@@ -169,6 +120,8 @@ const axis = shape({
   preloadN: preloadN(),
   room: fields(ROOM, key => numeric(ROOM[key].min, ROOM[key].max)),
   nutFacing: oneOf(NUT_FACINGS),
+  making,
+  limits,
   ticks,
   rounds: listOf(round, 100),
   tests: listOf(test, 100),
@@ -183,6 +136,9 @@ export const jobSchema = shape({
   units: oneOf(['mm', 'inch']),
   createdAt: moment(),
   archived: yesNo(),
+  ownParts: fields(NO_OWN_PARTS, ownPartsOf),
+  orders,
+  shop,
   axes: listOf(axis, 12),
 })
 

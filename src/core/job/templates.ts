@@ -1,5 +1,7 @@
+import { NO_OWN_PARTS } from '../sizing/parts'
 import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } from './dimensions'
 import { newId } from './id'
+import { NO_MAKING, SHOP_TO_START } from './making'
 import type { Axis, Dimension, Drive, Job, MachineKind } from './types'
 
 type Assumed = Record<DimensionKey, number>
@@ -149,6 +151,8 @@ export function newAxis(template: AxisTemplate): Axis {
     preloadN: null,
     room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
     nutFacing: 'far',
+    limits: {},
+    making: NO_MAKING,
     ticks: {},
     rounds: [],
     tests: [],
@@ -158,13 +162,16 @@ export function newAxis(template: AxisTemplate): Axis {
 /** A new job of a kind of machine with the axes that such a machine usually has. */
 export function newJob(name: string, machineKind: MachineKind, units: Job['units'], createdAt: string): Job {
   return {
-    schemaVersion: 2,
+    schemaVersion: 3,
     id: newId(),
     name,
     machineKind,
     units,
     createdAt,
     archived: false,
+    ownParts: NO_OWN_PARTS,
+    shop: SHOP_TO_START,
+    orders: {},
     axes: TEMPLATES[machineKind].map(newAxis),
   }
 }

@@ -1,6 +1,9 @@
+import type { OwnParts } from '../sizing/parts/types'
 import type { ScrewEnds } from '../sizing/screw'
 import type { UnitSystem } from '../units/quantity'
+import type { LimitKey, OwnLimits } from '../verdicts/limits'
 import type { DimensionKey, DriveSizeKey, GoalKey, Provenance, RoomKey } from './dimensions'
+import type { Making, Orders, Shop } from './making'
 
 /** A value with where it comes from; null while nobody knows it. */
 export interface Dimension {
@@ -97,6 +100,10 @@ export interface Axis {
   room: Record<RoomKey, number>
   /** The side of its bracket on which the nut's body stands. */
   nutFacing: (typeof NUT_FACINGS)[number]
+  /** What is measured and planned to make room for the drive. */
+  making: Making
+  /** Limits of checks that the builder has changed, with the reason. */
+  limits: Partial<Record<LimitKey, OwnLimits>>
   /** When each step of the build was ticked. */
   ticks: Record<string, string>
   rounds: AlignRound[]
@@ -105,13 +112,19 @@ export interface Axis {
 
 /** A machine under conversion: one plain JSON document. */
 export interface Job {
-  schemaVersion: 2
+  schemaVersion: 3
   id: string
   name: string
   machineKind: MachineKind
   units: UnitSystem
   createdAt: string
   archived: boolean
+  /** Parts that the builder has added to those that ship. */
+  ownParts: OwnParts
+  /** Tools and stock at hand. */
+  shop: Shop
+  /** What was asked, ordered and has come, by the key of each thing. */
+  orders: Orders
   axes: Axis[]
 }
 

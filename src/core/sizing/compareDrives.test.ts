@@ -1,5 +1,5 @@
-import { dropVariant, keepVariant, takeVariant } from '../job/commands'
 import { skarrow } from '../job/demo/skarrow'
+import { dropVariant, keepVariant, takeVariant } from '../job/driveCommands'
 import { runCommand } from '../job/edit'
 import { newAxis } from '../job/templates'
 import type { Axis, Job, Variant } from '../job/types'

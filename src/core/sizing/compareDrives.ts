@@ -3,7 +3,7 @@ import type { Axis, Variant } from '../job/types'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
 import { evaluateAxis } from '../verdicts/evaluateAxis'
-import { STATE_WORDS, STATES, type State } from '../verdicts/finding'
+import { isOfDrive, STATE_WORDS, STATES, type State } from '../verdicts/finding'
 import { NotKnown, Trace } from '../verdicts/trace'
 import { driveEur, driveHeightMm } from './evaluate/price'
 import { lostMotionBudget, powerLoss } from './evaluate/stiffness'
@@ -100,9 +100,7 @@ export const axisWithVariant = (axis: Axis, { parts, ends, drive, preloadN }: Va
 export function compareDrives(axis: Axis, catalogue: Catalogue, units: UnitSystem): Comparison {
   const axes = [axis, ...axis.variants.map(variant => axisWithVariant(axis, variant))]
   const judged = axes.map(one => {
-    const drive = evaluateAxis(one, catalogue, units).findings.filter(
-      ({ stage }) => stage === 'size' || stage === 'room',
-    )
+    const drive = evaluateAxis(one, catalogue, units).findings.filter(isOfDrive)
     const state = STATES.find(each => drive.some(finding => finding.state === each)) ?? 'unknown'
     const worst = drive
       .filter(({ margin }) => margin !== null)

@@ -29,11 +29,14 @@ function cubicMean(phases: DutyPhase[], of: (forceN: number) => number) {
   const turning = phases.reduce((sum, phase) => sum + phase.speedRpm * phase.timeShare, 0)
   if (!(turning > 0))
     throw new InputError('phases', phases, 'at least one phase with a speed and a share of the time over 0')
+  // As shares of the heaviest: the cube of a tiny load alone would vanish.
+  const heaviestN = phases.reduce((most, { forceN }) => Math.max(most, Math.abs(of(forceN))), 0)
   const cubes = phases.reduce(
-    (sum, phase) => sum + Math.abs(of(phase.forceN)) ** 3 * phase.speedRpm * phase.timeShare,
+    (sum, phase) =>
+      sum + (Math.abs(of(phase.forceN)) / (heaviestN || 1)) ** 3 * phase.speedRpm * phase.timeShare,
     0,
   )
-  return { loadN: Math.cbrt(cubes / turning), meanSpeedRpm: turning / shares }
+  return { loadN: heaviestN * Math.cbrt(cubes / turning), meanSpeedRpm: turning / shares }
 }
 
 const spent = (lifeRevolutions: number, meanSpeedRpm: number, leadMm: number) => ({

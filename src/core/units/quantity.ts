@@ -118,6 +118,12 @@ export const QUANTITIES = {
     inch: { unit: 'lbf/thou', perUnit: N_PER_LBF / MM_PER_INCH, decimals: 0 },
     accepts: { 'n/um': 1, 'lbf/thou': N_PER_LBF / MM_PER_INCH },
   },
+  /** Base: kg m2. */
+  inertia: {
+    mm: { unit: 'kg·cm²', perUnit: 1e-4, decimals: 4 },
+    inch: { unit: 'kg·cm²', perUnit: 1e-4, decimals: 4 },
+    accepts: { kg·cm2: 1e-4, 'kg cm2': 1e-4, g·cm2: 1e-7, 'g cm2': 1e-7, kg·m2: 1, 'kg m2': 1 },
+  },
   /** Base: h. */
   hours: { ...same('h', 0), accepts: { h: 1, hours: 1 } },
   /** Base: rpm. */

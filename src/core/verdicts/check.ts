@@ -4,6 +4,7 @@ import type { PartKind } from '../job/types'
 import { say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
 import type { Finding, Measure, Stage, Subject } from './finding'
+import type { LimitKey } from './limits'
 import { type Missing, NotKnown, type Trace } from './trace'
 
 /** What a check finds: the part of a finding that is its own judgement. */
@@ -13,6 +14,7 @@ export interface Judgement {
   limit: Measure | null
   use: number | null
   margin?: number | null
+  limitKey?: LimitKey | null
   sentence: string
 }
 
@@ -65,6 +67,8 @@ export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | n
     limit: judgement.limit,
     use: judgement.use,
     margin: judgement.margin ?? null,
+    limitKey: judgement.limitKey ?? null,
+    ownLimits: (judgement.limitKey && t.axis.limits[judgement.limitKey]) ?? null,
     sentence: judgement.sentence,
     missing: judgement.missing ?? null,
     because: Array.from(reads.figures),

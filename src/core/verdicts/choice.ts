@@ -1,5 +1,8 @@
 import type { DriveSizeKey, GoalKey, RoomKey } from '../job/dimensions'
+import type { BoltedJoint, SectionField } from '../job/making'
 import type { Axis, PartKind } from '../job/types'
+import { judgeJoint } from '../room/making'
+import type { SectionSide } from '../room/section'
 import type { ScrewEnds } from '../sizing/screw'
 
 /** One change of a free choice, as data: what a way out applies. */
@@ -11,6 +14,10 @@ export type Choice =
   | { kind: 'preload'; preloadN: number }
   | { kind: 'driveSize'; size: DriveSizeKey; value: number }
   | { kind: 'counterbalance'; counterbalanceN: number }
+  | { kind: 'section'; field: SectionField; value: number }
+  | { kind: 'fitting'; side: SectionSide }
+  | { kind: 'spacer'; outerSpacerMm: number }
+  | { kind: 'screws' }
 
 /** The axis with a choice made; the axis given stays as it was. */
 export function withChoice(axis: Axis, choice: Choice): Axis {
@@ -31,9 +38,28 @@ export function withChoice(axis: Axis, choice: Choice): Axis {
       return { ...axis, preloadN: choice.preloadN }
     case 'driveSize':
       return { ...axis, driveSizes: { ...axis.driveSizes, [choice.size]: choice.value } }
+    case 'section':
+    case 'fitting': {
+      const change =
+        choice.kind === 'fitting' ? { fittingSide: choice.side } : { [choice.field]: choice.value }
+      return { ...axis, making: { ...axis.making, section: { ...axis.making.section, ...change } } }
+    }
+    case 'spacer': {
+      const { block } = axis.making
+      if (!block) return axis
+      return { ...axis, making: { ...axis.making, block: { ...block, outerSpacerMm: choice.outerSpacerMm } } }
+    }
+    case 'screws':
+      return { ...axis, making: { ...axis.making, joints: axis.making.joints.map(withRightScrews) } }
     case 'counterbalance': {
       const counterbalanceN = { value: choice.counterbalanceN, provenance: 'assumed' as const }
       return { ...axis, dimensions: { ...axis.dimensions, counterbalanceN } }
     }
   }
+}
+
+/** A joint with the screws that hold in it, in place of those that came with the part. */
+function withRightScrews(joint: BoltedJoint): BoltedJoint {
+  const { chosenMm } = judgeJoint(joint)
+  return joint.suppliedMm === null || chosenMm === null ? joint : { ...joint, suppliedMm: chosenMm }
 }

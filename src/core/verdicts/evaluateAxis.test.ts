@@ -4,10 +4,16 @@ import { nextForAxis, stillToMeasure } from '../job/nextAction'
 import { newAxis } from '../job/templates'
 import type { Axis } from '../job/types'
 import { registry } from '../registry'
+import { driveEur, driveHeightMm } from '../sizing/evaluate/price'
+import { lostMotionBudget } from '../sizing/evaluate/stiffness'
 import { CATALOGUE } from '../sizing/parts'
+import { say } from '../units/print'
 import { withChoice } from './choice'
+import { costWords } from './costs'
 import { evaluateAxis } from './evaluateAxis'
 import { type Finding, grade } from './finding'
+import { LIMITS } from './limits'
+import { Trace } from './trace'
 import { waysOut } from './waysOut'
 
 const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
@@ -88,9 +94,39 @@ test('a solved way out is the smallest change: a little less does not mend it', 
   expect(way.choice.value).toBeGreaterThan(((0.9 * 60_000 * 5) / 20.5) * 0.99)
 })
 
+test('a way out says what it costs elsewhere, in figures that the changed axis has', () => {
+  const merits = (axis: Axis) => {
+    const t = new Trace(axis, CATALOGUE)
+    return { eur: driveEur(t), heightMm: driveHeightMm(t), lostUm: lostMotionBudget(t).totalUm }
+  }
+  const said = waysOut(X, CATALOGUE, 'mm', 'screw.leadAccuracy').find(({ choice }) => choice.kind === 'part')
+  if (!said) throw new Error('no such way')
+  const [was, is] = [merits(X), merits(withChoice(X, said.choice))]
+  expect(said.cost).toContain(`€${Math.round(is.eur - was.eur)} more`)
+  const lower = was.lostUm - is.lostUm
+  expect(said.cost).toContain(
+    `loses ${say(Math.abs(lower), 'smallLength', 'mm')} ${lower > 0 ? 'less' : 'more'}`,
+  )
+  // A way back gives back what the way there costs.
+  const changed = withChoice(X, said.choice)
+  const there = costWords(new Trace(X, CATALOGUE), new Trace(changed, CATALOGUE), 'mm')
+  const back = costWords(new Trace(changed, CATALOGUE), new Trace(X, CATALOGUE), 'mm')
+  const turned = { more: 'less', less: 'more', higher: 'lower', lower: 'higher' }
+  expect(back).toEqual(
+    there.map(text => text.replace(/more|less|higher|lower/, word => turned[word as keyof typeof turned])),
+  )
+  const slower = waysOut(goals(X, { topSpeedMmPerMin: 20_000 }), CATALOGUE, 'mm', 'nut.speedValue').find(
+    ({ choice }) => choice.kind === 'goal',
+  )
+  expect(slower?.cost).toMatch(/^a wish given up/)
+  expect(costWords(new Trace(X, CATALOGUE), new Trace(X, CATALOGUE), 'mm')).toEqual([])
+})
+
 test('in an inch job sentences and ways out speak inches', () => {
   const { findings } = evaluate(X, 'inch')
-  expect(findings.map(one => one.sentence).join(' ')).not.toMatch(/\d (mm|N|µm)\b(?!·)/)
+  // Screws with a metric thread are sold by the millimetre everywhere.
+  const sentences = findings.map(one => one.sentence.replace(/M\d+ screws of \d+ mm|Take \d+ mm/g, ''))
+  expect(sentences.join(' ')).not.toMatch(/\d (mm|N|µm)\b(?!·)/)
   const [way] = waysOut(goals(X, { wantedTravelMm: 450 }), CATALOGUE, 'inch', 'room.travel')
   expect(way?.label).toMatch(/ in$/)
 })
@@ -171,11 +207,11 @@ test('findings come worst first, and judging changes nothing', () => {
 })
 
 test('a figure at its limit holds; a hair beyond does not', () => {
-  expect(grade('screw.buckling', 0.8)).toBe('holds')
-  expect(grade('screw.buckling', 0.8001)).toBe('close')
-  expect(grade('screw.buckling', 1.0001)).toBe('fails')
-  expect(grade('screw.life', 1)).toBe('holds')
-  expect(grade('screw.life', 0.7999)).toBe('fails')
+  expect(grade(LIMITS['screw.buckling'], 0.8)).toBe('holds')
+  expect(grade(LIMITS['screw.buckling'], 0.8001)).toBe('close')
+  expect(grade(LIMITS['screw.buckling'], 1.0001)).toBe('fails')
+  expect(grade(LIMITS['screw.life'], 1)).toBe('holds')
+  expect(grade(LIMITS['screw.life'], 0.7999)).toBe('fails')
 })
 
 test('what an axis needs next follows the order of the work', () => {

@@ -3,6 +3,7 @@ import type { Axis } from '../job/types'
 import { PART_KINDS } from '../job/types'
 import { CATALOGUE } from '../sizing/parts'
 import { evaluateAxis } from './evaluateAxis'
+import { isOfDrive } from './finding'
 import { judgeParts } from './judgeParts'
 
 const X = skarrow().job.axes[0] as Axis
@@ -14,7 +15,7 @@ test('every part of a kind is judged as if it were taken', () => {
     for (const { partId, worst, worstCount } of judged.filter((_, index) => index % 5 === 0)) {
       const taken = { ...X, parts: { ...X.parts, [kind]: partId }, preloadN: null }
       const { findings } = evaluateAxis(taken, CATALOGUE, 'mm')
-      const drive = findings.filter(({ stage }) => stage === 'size' || stage === 'room')
+      const drive = findings.filter(isOfDrive)
       expect(drive.filter(({ state }) => state === worst)).toHaveLength(worstCount)
       expect(worst).toBe(drive[0]?.state)
     }

@@ -3,7 +3,7 @@ import type { Catalogue } from '../sizing/parts'
 import type { UnitSystem } from '../units/quantity'
 import { withChoice } from './choice'
 import { evaluateAxis } from './evaluateAxis'
-import { STATES, type State } from './finding'
+import { isOfDrive, STATES, type State } from './finding'
 
 /** What a part would make of the drive. */
 export interface PartVerdict {
@@ -23,9 +23,7 @@ export function judgeParts(
 ): PartVerdict[] {
   return [...catalogue[kind].keys()].map(partId => {
     const taken = withChoice(axis, { kind: 'part', part: kind, partId })
-    const drive = evaluateAxis(taken, catalogue, units).findings.filter(
-      ({ stage }) => stage === 'size' || stage === 'room',
-    )
+    const drive = evaluateAxis(taken, catalogue, units).findings.filter(isOfDrive)
     const worst = STATES.find(state => drive.some(finding => finding.state === state)) ?? 'unknown'
     const worstOnes = drive.filter(({ state }) => state === worst)
     return {

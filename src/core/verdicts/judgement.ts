@@ -4,7 +4,7 @@ import type { Axis } from '../job/types'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
 import { askFor } from './check'
-import type { Finding } from './finding'
+import { type Finding, isOfDrive } from './finding'
 
 /** From this many times over on, a check is generous: something smaller or cheaper would hold too. */
 const GENEROUS = 3
@@ -35,7 +35,7 @@ const list = (names: string[]) =>
  * @returns one to four sentences, the weightiest first
  */
 export function judgement(axis: Axis, findings: Finding[], units: UnitSystem): string[] {
-  const drive = findings.filter(({ stage }) => stage === 'size' || stage === 'room')
+  const drive = findings.filter(isOfDrive)
   const open = drive.find(({ state, missing }) => state === 'unknown' && missing)
   if (open?.missing) return [`The drive cannot be judged as a whole yet. ${askFor(open.missing)}`]
   const unclear = drive.filter(({ state, missing }) => state === 'unknown' && !missing)

@@ -1,7 +1,8 @@
 import type { Calculation } from '../calculation'
 import type { DimensionKey } from '../job/dimensions'
+import type { Shop } from '../job/making'
 import type { Axis, PartKind } from '../job/types'
-import type { Catalogue, PartOf } from '../sizing/parts'
+import type { Catalogue, PartOf, PartsList } from '../sizing/parts'
 
 /** What is missing before a figure can be had: a dimension to measure, or a part to choose. */
 export type Missing = { dimension: DimensionKey } | { part: PartKind }
@@ -56,9 +57,15 @@ export class Trace {
     return value
   }
 
+  /** Tools and stock at hand. */
+  get shop(): Shop {
+    return this.catalogue.shop
+  }
+
   part<K extends PartKind>(kind: K): PartOf[K] {
     const id = this.axis.parts[kind]
-    const part = id === null ? undefined : this.catalogue[kind].get(id)
+    const parts: PartsList = this.catalogue
+    const part = id === null ? undefined : parts[kind].get(id)
     if (!part) throw new NotKnown({ part: kind })
     return part
   }

@@ -13,7 +13,6 @@ import {
   startRound,
 } from '@/core/job/readingCommands'
 import type { AlignRound, Axis } from '@/core/job/types'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
 import { STATE_WORDS } from '@/core/verdicts/finding'
@@ -21,7 +20,7 @@ import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useAxis, useEdit, useEvaluation, useSettledAxis, useUnits, whole } from '../bench'
+import { useAxis, useCatalogue, useEdit, useEvaluation, useSettledAxis, useUnits, whole } from '../bench'
 import { WorkingButton } from '../WorkingButton'
 import { AlignReadings } from './AlignReadings'
 
@@ -185,11 +184,12 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
 function Rounds({ spanMm }: { spanMm: number }) {
   const axis = useSettledAxis()
   const units = useUnits()
+  const catalogue = useCatalogue()
   const rows = axis.rounds.map((round, index) => ({
     number: index + 1,
     at: round.startedAt,
     worstUm: worstCorrectionUm(round, spanMm),
-    states: evaluateAxis({ ...axis, rounds: [round] }, CATALOGUE, units).findings.filter(
+    states: evaluateAxis({ ...axis, rounds: [round] }, catalogue, units).findings.filter(
       ({ stage }) => stage === 'align',
     ),
   }))

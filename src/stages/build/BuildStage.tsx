@@ -4,19 +4,19 @@ import { Hand, TriangleAlert, Wrench } from 'lucide-react'
 import { useState } from 'react'
 import { blockedBy, boltStates, leansOn, procedure } from '@/core/build/procedure'
 import { BOLT_STATES, type BoltState, JOINTS, type Joint, type Step } from '@/core/build/step'
-import { tickStep } from '@/core/job/commands'
+import { tickStep } from '@/core/job/logCommands'
 import { neededParts } from '@/core/job/neededParts'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { Cell, Panel } from '@/ui/Panel'
-import { useAxis, useEdit, useUnits, whole } from '../bench'
+import { useAxis, useCatalogue, useEdit, useUnits, whole } from '../bench'
 
 /** What do I do next, and what holds me up? */
 export function BuildStage() {
   const axis = useAxis(whole)
   const units = useUnits()
+  const catalogue = useCatalogue()
   const edit = useEdit()
   const [refusal, setRefusal] = useState<{ stepId: string; text: string } | null>(null)
-  const steps = procedure(axis, CATALOGUE, units)
+  const steps = procedure(axis, catalogue, units)
   if (!steps) {
     const open = neededParts(axis).filter(kind => axis.parts[kind] === null)
     return (

@@ -3,12 +3,13 @@ import { chakra } from '@chakra-ui/react'
 import { Upload } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
 import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/jobs'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
+import { FilePicker } from '@/ui/FilePicker'
 import { SchemeButton } from '@/ui/frame/Header'
 import { Notice } from '@/ui/frame/Notice'
 import { Wordmark } from '@/ui/frame/Wordmark'
@@ -29,7 +30,6 @@ export function HomeScreen({ demo }: { demo: boolean }) {
   const [creating, setCreating] = useState(false)
   const [file, setFile] = useState<File | null>(null)
   const [problem, setProblem] = useState<Problem | null>(null)
-  const picker = useRef<HTMLInputElement>(null)
 
   useEffect(() => {
     if (demo) seedDemo(getDatabase()).catch(error => setProblem(describeProblem(error)))
@@ -67,21 +67,9 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             <Button onClick={() => attempt(async () => open(await openDemo(getDatabase())))}>
               Open a demo job
             </Button>
-            <Button onClick={() => picker.current?.click()}>
+            <FilePicker label="Job file" accept=".json,application/json" onFile={setFile}>
               <Upload size={16} aria-hidden /> Import a job file
-            </Button>
-            <chakra.input
-              ref={picker}
-              type="file"
-              accept=".json,application/json"
-              srOnly
-              tabIndex={-1}
-              aria-label="Job file"
-              onChange={event => {
-                setFile(event.currentTarget.files?.[0] ?? null)
-                event.currentTarget.value = ''
-              }}
-            />
+            </FilePicker>
           </chakra.div>
         </chakra.div>
         {trouble && (

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import { type FormEvent, useMemo, useState } from 'react'
 import { nextForJob } from '@/core/job/nextAction'
-import { CATALOGUE } from '@/core/sizing/parts'
+import { catalogueOf } from '@/core/sizing/parts'
 import { getDatabase, type JobRow } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
 import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jobs'
@@ -18,7 +18,7 @@ const LONGEST_NAME = 80
 export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: Problem) => void }) {
   const { job } = row
   const [renaming, setRenaming] = useState(false)
-  const next = useMemo(() => nextForJob(job, CATALOGUE), [job])
+  const next = useMemo(() => nextForJob(job, catalogueOf(job)), [job])
   const attempt = (work: (db: ReturnType<typeof getDatabase>) => Promise<unknown>) =>
     work(getDatabase()).catch(error => onProblem(describeProblem(error)))
   const address = addressOf({ jobId: job.id, axisId: job.axes[0]?.id ?? null, stage: 'survey' })

@@ -2,9 +2,10 @@ import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
-import { addNote } from '@/core/job/commands'
+import { addNote } from '@/core/job/logCommands'
 import { LONGEST_LINE } from '@/core/job/types'
-import { Button, Textarea } from '@/ui/controls'
+import { Button } from '@/ui/controls'
+import { LongTextField } from '@/ui/fields/LongTextField'
 import { useEdit } from '../bench'
 
 const noteSchema = object({
@@ -27,23 +28,9 @@ export function NoteForm({ axisId, onDone }: { axisId: string; onDone?: () => vo
     reset()
     onDone?.()
   })
-  const error = formState.errors.text?.message
   return (
     <chakra.form onSubmit={submit} display="grid" gap="2" maxW="640px">
-      <chakra.label htmlFor="note-text" fontWeight={700} fontSize="14px">
-        What happened
-      </chakra.label>
-      <Textarea
-        id="note-text"
-        {...register('text')}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error ? 'note-error' : undefined}
-      />
-      {error && (
-        <chakra.p id="note-error" role="alert" color="fails" fontWeight={700} fontSize="14px">
-          {error}
-        </chakra.p>
-      )}
+      <LongTextField label="What happened" error={formState.errors.text?.message} {...register('text')} />
       <chakra.div display="flex" gap="4" alignItems="center" flexWrap="wrap">
         {(['note', 'fix'] as const).map(kind => (
           <chakra.label key={kind} display="inline-flex" gap="2" alignItems="center" minH="44px">

@@ -1,16 +1,17 @@
 import type { Axis, ReversalTest } from '@/core/job/types'
 import { unexplained, worstStation } from '@/core/prove/judgeTest'
 import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Trace } from '@/core/verdicts/trace'
+import { useCatalogue } from '../bench'
 import { known } from '../known'
 
 /** Measured against what the parts should lose: whether there is a fault to look for. */
 export function Unexplained({ axis, test, units }: { axis: Axis; test: ReversalTest; units: UnitSystem }) {
   const worst = worstStation(test)
-  const budget = known(() => lostMotionBudget(new Trace(axis, CATALOGUE)))
+  const catalogue = useCatalogue()
+  const budget = known(() => lostMotionBudget(new Trace(axis, catalogue)))
   if (!worst || !budget.value) return null
   const small = (um: number) => say(um, 'smallLength', units)
   const { totalUm } = budget.value

@@ -1,16 +1,22 @@
 import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
 import { setNutFacing, setRoom } from '@/core/job/commands'
 import { ROOM, ROOM_KEYS } from '@/core/job/dimensions'
 import { nutReach, travel } from '@/core/room/placement'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { Trace } from '@/core/verdicts/trace'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Cell, Figures, Panel } from '@/ui/Panel'
 import { AxisField } from '../AxisField'
-import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
+import { useAxis, useAxisNow, useCatalogue, useEdit, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
 import { WorkingButton } from '../WorkingButton'
+
+// What is below the budget loads when the stage is there.
+const RoomSheets = dynamic(() => import('./RoomSheets').then(module => module.RoomSheets), {
+  ssr: false,
+  loading: () => <chakra.p color="quiet">Laying out the sheets…</chakra.p>,
+})
 
 /** Does it fit, and what travel is left? */
 export function RoomStage() {
@@ -25,7 +31,7 @@ export function RoomStage() {
       alignItems="start"
     >
       <Panel
-        title="Room for the nut"
+        title="Recesses and stops"
         note="A recess lets the nut enter a bore in the casting. What is kept clear holds soft limit, switch and hard stop apart."
       >
         <chakra.div display="grid" gap="3" data-readings>
@@ -49,6 +55,9 @@ export function RoomStage() {
         </chakra.div>
       </Panel>
       <Budget />
+      <chakra.div gridColumn="1 / -1" display="grid" gap="3" minW="0">
+        <RoomSheets />
+      </chakra.div>
     </chakra.div>
   )
 }
@@ -57,8 +66,9 @@ export function RoomStage() {
 function Budget() {
   const axis = useSettledAxis()
   const units = useUnits()
+  const catalogue = useCatalogue()
   const budget = known(() => {
-    const t = new Trace(axis, CATALOGUE)
+    const t = new Trace(axis, catalogue)
     return {
       ...travel(t),
       ...nutReach(t),

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { setDrive, setDriveSize } from '@/core/job/commands'
 import { DRIVE_SIZES, type DriveSizeKey } from '@/core/job/dimensions'
+import { setDrive, setDriveSize } from '@/core/job/driveCommands'
 import type { Axis } from '@/core/job/types'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'

@@ -1,8 +1,7 @@
 import { chakra } from '@chakra-ui/react'
-import { setDuty } from '@/core/job/commands'
+import { setDuty } from '@/core/job/driveCommands'
 import { type Axis, type DutyRow, MOST_DUTY_ROWS } from '@/core/job/types'
 import { dutyLines } from '@/core/sizing/evaluate/load'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Trace } from '@/core/verdicts/trace'
@@ -10,7 +9,7 @@ import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { TextField } from '@/ui/fields/TextField'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
-import { useAxis, useAxisNow, useEdit } from '../bench'
+import { useAxis, useAxisNow, useCatalogue, useEdit } from '../bench'
 import { known } from '../known'
 
 /** Shares are typed in per cent, rarely to the last digit. */
@@ -19,7 +18,8 @@ const SHARES_OFF = 0.005
 /** What a typical hour is made of: what the life of screw and bearings is reckoned from. */
 export function DutyPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {
   const edit = useEdit()
-  const reckoned = known(() => dutyLines(new Trace({ ...axis, duty: null }, CATALOGUE)))
+  const catalogue = useCatalogue()
+  const reckoned = known(() => dutyLines(new Trace({ ...axis, duty: null }, catalogue)))
   const own = axis.duty
   return (
     <Panel

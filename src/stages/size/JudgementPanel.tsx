@@ -2,20 +2,20 @@ import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/job/types'
 import { driveEur, driveHeightMm } from '@/core/sizing/evaluate/price'
 import { swing } from '@/core/sizing/evaluate/stiffness'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { judgement } from '@/core/verdicts/judgement'
 import { Trace } from '@/core/verdicts/trace'
 import { Panel } from '@/ui/Panel'
-import { evaluationOf } from '../bench'
+import { evaluationOf, useCatalogue } from '../bench'
 import { known } from '../known'
 
 /** The drive in a few plain sentences, and what it comes to. */
 export function JudgementPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {
-  const said = judgement(axis, evaluationOf(axis, units).findings, units)
+  const catalogue = useCatalogue()
+  const said = judgement(axis, evaluationOf(axis, catalogue, units).findings, units)
   const sums = known(() => {
-    const t = new Trace(axis, CATALOGUE)
+    const t = new Trace(axis, catalogue)
     return { eur: driveEur(t), heightMm: driveHeightMm(t), hz: swing(t).frequencyHz }
   })
   return (

@@ -1,18 +1,26 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/job/types'
+import { axisWithVariant } from '@/core/sizing/compareDrives'
 import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Trace } from '@/core/verdicts/trace'
-import { Cell, Figures, Panel } from '@/ui/Panel'
+import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
+import { useCatalogue } from '../bench'
 import { known } from '../known'
 import { WorkingButton } from '../WorkingButton'
+import { LostMotionChart } from './LostMotionChart'
 
-/** The lost-motion budget by cause, largest first, each against the target. */
+/** The lost-motion budget by cause, of the drive in use and of those that were kept, against the target. */
 export function LostMotionPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {
-  const budget = known(() => lostMotionBudget(new Trace(axis, CATALOGUE)))
+  const catalogue = useCatalogue()
+  const budgetOf = (one: Axis) => known(() => lostMotionBudget(new Trace(one, catalogue)))
+  const budget = budgetOf(axis)
   const target = axis.goals.backlashTargetUm
+  const kept = axis.variants.flatMap(variant => {
+    const { value } = budgetOf(axisWithVariant(axis, variant))
+    return value ? [{ name: variant.name, causes: value.causes }] : []
+  })
   return (
     <Panel
       title="Lost motion by cause"
@@ -20,35 +28,44 @@ export function LostMotionPanel({ axis, units }: { axis: Axis; units: UnitSystem
       action={<WorkingButton checkId="axis.lostMotion" of="the lost motion" />}
     >
       {budget.value ? (
-        <chakra.table width="100%" fontSize="14px">
-          <tbody>
-            {budget.value.causes.map(cause => (
-              <tr key={cause.label}>
-                <Cell width="34%">{cause.label}</Cell>
-                <Cell width="16%" textAlign="right">
-                  <Figures>{say(cause.um, 'smallLength', units)}</Figures>
-                </Cell>
-                <Cell>
-                  <chakra.div height="10px" bg="sunken" borderRadius="5px">
-                    <chakra.div
-                      height="10px"
-                      borderRadius="5px"
-                      bg="brass"
-                      width={`${Math.min(100, (cause.um / target) * 100)}%`}
-                    />
-                  </chakra.div>
-                </Cell>
+        <>
+          <LostMotionChart
+            drives={[{ name: 'in use', causes: budget.value.causes }, ...kept]}
+            targetUm={target}
+            units={units}
+          />
+          <chakra.table width="100%" fontSize="14px" mt="2">
+            <thead>
+              <tr>
+                <HeadCell>Of the drive in use</HeadCell>
+                <HeadCell textAlign="right">Lost</HeadCell>
+                <HeadCell textAlign="right">Of what is accepted</HeadCell>
               </tr>
-            ))}
-            <chakra.tr fontWeight={700}>
-              <Cell>In all, against {say(target, 'smallLength', units)} accepted</Cell>
-              <Cell textAlign="right">
-                <Figures>{say(budget.value.totalUm, 'smallLength', units)}</Figures>
-              </Cell>
-              <Cell />
-            </chakra.tr>
-          </tbody>
-        </chakra.table>
+            </thead>
+            <tbody>
+              {budget.value.causes.map(cause => (
+                <tr key={cause.label}>
+                  <Cell>{cause.label}</Cell>
+                  <Cell textAlign="right">
+                    <Figures>{say(cause.um, 'smallLength', units)}</Figures>
+                  </Cell>
+                  <Cell textAlign="right">
+                    <Figures>{say(cause.um / target, 'share', units, 0)}</Figures>
+                  </Cell>
+                </tr>
+              ))}
+              <chakra.tr fontWeight={700}>
+                <Cell>In all, against {say(target, 'smallLength', units)} accepted</Cell>
+                <Cell textAlign="right">
+                  <Figures>{say(budget.value.totalUm, 'smallLength', units)}</Figures>
+                </Cell>
+                <Cell textAlign="right">
+                  <Figures>{say(budget.value.totalUm / target, 'share', units, 0)}</Figures>
+                </Cell>
+              </chakra.tr>
+            </tbody>
+          </chakra.table>
+        </>
       ) : (
         <chakra.p color="quiet">{budget.ask}</chakra.p>
       )}

@@ -2,18 +2,19 @@ import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/job/types'
 import { lifeOverPreload } from '@/core/sizing/evaluate/strength'
 import { preloadN } from '@/core/sizing/evaluate/torque'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { LineFigure } from '@/ui/LineFigure'
+import { useCatalogue } from '../bench'
 import { known } from '../known'
 
 /** Life of a preloaded nut over its preload, with the preload that it has and the life that is wanted. */
 export function PreloadChart({ axis, units }: { axis: Axis; units: UnitSystem }) {
+  const catalogue = useCatalogue()
   const curve = known(() => {
-    const t = new Trace(axis, CATALOGUE)
+    const t = new Trace(axis, catalogue)
     return { points: lifeOverPreload(t), setN: preloadN(t) }
   })
   if (!curve.value) return <chakra.p color="quiet">{curve.ask}</chakra.p>

@@ -1,23 +1,22 @@
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
-import { useEffect, useMemo, useState } from 'react'
-import { choosePart, setEnds, setPreload } from '@/core/job/commands'
+import { useEffect, useState } from 'react'
+import { setEnds, setPreload } from '@/core/job/driveCommands'
 import { neededParts } from '@/core/job/neededParts'
 import type { Axis, PartKind } from '@/core/job/types'
-import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import type { PartOf } from '@/core/sizing/parts'
 import { SCREW_ENDS, type ScrewEnds } from '@/core/sizing/screw'
-import type { UnitSystem } from '@/core/units/quantity'
 import type { PartVerdict } from '@/core/verdicts/judgeParts'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { benchWorker } from '@/workers/client'
-import { useAxis, useAxisNow, useEdit, useSettledAxis, useUnits } from '../bench'
+import { useAxis, useAxisNow, useCatalogue, useEdit, useSettledAxis, useTask, useUnits } from '../bench'
 import { DrivePanel } from './DrivePanel'
 import { JudgementPanel } from './JudgementPanel'
-import { PartTable } from './PartTable'
-import { partRows } from './partRows'
+import { KIND_WORDS } from './kindWords'
+import { PartList } from './parts/PartList'
 
 // The charts, the search and the duty come after the parts: they load when the stage is there.
 const SizeFigures = dynamic(() => import('./SizeFigures').then(module => module.SizeFigures), {
@@ -25,13 +24,6 @@ const SizeFigures = dynamic(() => import('./SizeFigures').then(module => module.
   loading: () => <chakra.p color="quiet">Drawing the charts…</chakra.p>,
 })
 
-const KIND_WORDS: Record<PartKind, string> = {
-  screw: 'Screw and nut',
-  bearing: 'Bearings',
-  coupler: 'Coupler',
-  belt: 'Belt',
-  motor: 'Motor',
-}
 const ENDS_WORDS: Record<ScrewEnds, string> = {
   'fixed-free': 'fixed at one end, free at the other',
   'supported-supported': 'supported at both ends',
@@ -44,13 +36,13 @@ export function SizeStage() {
   const axis = useSettledAxis()
   const units = useUnits()
   const edit = useEdit()
+  const catalogue = useCatalogue()
   const kinds = neededParts(axis)
   const firstOpen = kinds.find(kind => axis.parts[kind] === null) ?? 'screw'
   const [picked, setKind] = useState<PartKind>(firstOpen)
   const kind = kinds.includes(picked) ? picked : firstOpen
-  const rows = useMemo(() => partRows(kind, units), [kind, units])
-  const verdicts = usePartVerdicts(axis, kind, units)
-  const screw = CATALOGUE.screw.get(axis.parts.screw ?? '')
+  const verdicts = usePartVerdicts(axis, kind)
+  const screw = catalogue.screw.get(axis.parts.screw ?? '')
   return (
     <>
       <JudgementPanel axis={axis} units={units} />
@@ -65,7 +57,7 @@ export function SizeStage() {
           mb="3"
         >
           {kinds.map(one => {
-            const chosen = CATALOGUE[one].get(axis.parts[one] ?? '')
+            const chosen = catalogue[one].get(axis.parts[one] ?? '')
             return (
               <Button
                 key={one}
@@ -98,14 +90,7 @@ export function SizeStage() {
             {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}
           </chakra.div>
         )}
-        <PartTable
-          kind={kind}
-          key={kind}
-          rows={rows}
-          verdicts={verdicts}
-          chosenId={axis.parts[kind]}
-          onChoose={partId => edit(choosePart(axis, CATALOGUE, kind, partId))}
-        />
+        <PartList key={kind} axis={axis} kind={kind} verdicts={verdicts} />
       </Panel>
       <SizeFigures axis={axis} units={units} />
     </>
@@ -113,19 +98,20 @@ export function SizeStage() {
 }
 
 /** What each part of a kind would do to the verdicts, worked out beside the screen; the last answer stays meanwhile. */
-function usePartVerdicts(axis: Axis, kind: PartKind, units: UnitSystem) {
+function usePartVerdicts(axis: Axis, kind: PartKind) {
+  const task = useTask(axis)
   const [judged, setJudged] = useState<{ kind: PartKind; byId: ReadonlyMap<string, PartVerdict> } | null>(
     null,
   )
   useEffect(() => {
     let current = true
     benchWorker()
-      .judgeParts(axis, kind, units)
+      .judgeParts(task, kind)
       .then(found => current && setJudged({ kind, byId: new Map(found.map(one => [one.partId, one])) }))
     return () => {
       current = false
     }
-  }, [axis, kind, units])
+  }, [task, kind])
   return judged?.kind === kind ? judged.byId : null
 }
 

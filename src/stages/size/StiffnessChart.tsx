@@ -2,13 +2,13 @@ import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/job/types'
 import { stiffnessOverTravel } from '@/core/sizing/evaluate/stiffness'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { SelectField } from '@/ui/fields/SelectField'
 import { LineFigure } from '@/ui/LineFigure'
+import { useCatalogue } from '../bench'
 import { known } from '../known'
 
 const SHOWN = [
@@ -19,7 +19,8 @@ const SHOWN = [
 /** Stiffness or natural frequency of the drive over its travel. */
 export function StiffnessChart({ axis, units }: { axis: Axis; units: UnitSystem }) {
   const [shown, setShown] = useState<(typeof SHOWN)[number]['value']>('stiffnessNPerUm')
-  const curve = known(() => stiffnessOverTravel(new Trace(axis, CATALOGUE)))
+  const catalogue = useCatalogue()
+  const curve = known(() => stiffnessOverTravel(new Trace(axis, catalogue)))
   if (!curve.value) return <chakra.p color="quiet">{curve.ask}</chakra.p>
   const { label, quantity } = SHOWN.find(({ value }) => value === shown) as (typeof SHOWN)[number]
   const { unit, perUnit, decimals } = quantityFacts(quantity)[units]

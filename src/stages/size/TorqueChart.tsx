@@ -3,14 +3,14 @@ import type { Axis } from '@/core/job/types'
 import { topSpeedRpm } from '@/core/sizing/evaluate/load'
 import { torqueCurve } from '@/core/sizing/evaluate/torque'
 import { ratio } from '@/core/sizing/evaluate/transmission'
-import { CATALOGUE } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { LIMITS } from '@/core/verdicts/finding'
+import { limitsOf } from '@/core/verdicts/limits'
 import { torqueLimits } from '@/core/verdicts/sizing/motorChecks'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { LineFigure } from '@/ui/LineFigure'
+import { useCatalogue } from '../bench'
 import { known } from '../known'
 
 const SERIES = [
@@ -22,9 +22,13 @@ const SERIES = [
 
 /** Torque over motor speed: available, required, and required with its margin. */
 export function TorqueChart({ axis, units }: { axis: Axis; units: UnitSystem }) {
+  const catalogue = useCatalogue()
   const curve = known(() => {
-    const t = new Trace(axis, CATALOGUE)
-    return { points: torqueCurve(t, LIMITS[torqueLimits(t)].holds), topRpm: topSpeedRpm(t) * ratio(t) }
+    const t = new Trace(axis, catalogue)
+    return {
+      points: torqueCurve(t, limitsOf(axis, torqueLimits(t)).holds),
+      topRpm: topSpeedRpm(t) * ratio(t),
+    }
   })
   if (!curve.value) return <chakra.p color="quiet">{curve.ask}</chakra.p>
   const { points, topRpm } = curve.value

@@ -1,21 +1,21 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { dropVariant, keepVariant, takeVariant } from '@/core/job/commands'
+import { dropVariant, keepVariant, takeVariant } from '@/core/job/driveCommands'
 import { newId } from '@/core/job/id'
 import { type Axis, MOST_VARIANTS, type Variant } from '@/core/job/types'
 import { compareDrives } from '@/core/sizing/compareDrives'
-import { CATALOGUE } from '@/core/sizing/parts'
+import type { Catalogue } from '@/core/sizing/parts'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
 import { Cell, HeadCell, Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { useAxisNow, useEdit } from '../bench'
+import { useAxisNow, useCatalogue, useEdit } from '../bench'
 
 /** What the drive in use is called in the comparison: its screw, and what turns it. */
-function nameOf(axis: Axis): string {
-  const screw = CATALOGUE.screw.get(axis.parts.screw ?? '')?.name ?? 'No screw yet'
+function nameOf(axis: Axis, catalogue: Catalogue): string {
+  const screw = catalogue.screw.get(axis.parts.screw ?? '')?.name ?? 'No screw yet'
   return axis.drive.transmission === 'belt' ? `${screw}, by a belt` : screw
 }
 
@@ -24,7 +24,8 @@ export function VariantsPanel({ axis, units }: { axis: Axis; units: UnitSystem }
   const edit = useEdit()
   const axisNow = useAxisNow()
   const [taking, setTaking] = useState<Variant | null>(null)
-  const { states, rows } = compareDrives(axis, CATALOGUE, units)
+  const catalogue = useCatalogue()
+  const { states, rows } = compareDrives(axis, catalogue, units)
   const full = axis.variants.length >= MOST_VARIANTS
   return (
     <Panel
@@ -34,7 +35,7 @@ export function VariantsPanel({ axis, units }: { axis: Axis; units: UnitSystem }
         <Button
           variant="outline"
           disabled={full}
-          onClick={() => edit(keepVariant(axisNow(), newId(), nameOf(axisNow())))}
+          onClick={() => edit(keepVariant(axisNow(), newId(), nameOf(axisNow(), catalogue)))}
         >
           {full ? 'Four is the most' : 'Keep this one'}
         </Button>
@@ -47,7 +48,7 @@ export function VariantsPanel({ axis, units }: { axis: Axis; units: UnitSystem }
               <HeadCell width="150px">
                 <chakra.span srOnly>What is compared</chakra.span>
               </HeadCell>
-              {[nameOf(axis), ...axis.variants.map(({ name }) => name)].map((name, index) => (
+              {[nameOf(axis, catalogue), ...axis.variants.map(({ name }) => name)].map((name, index) => (
                 <HeadCell key={axis.variants[index - 1]?.id ?? 'now'} color="ink" fontSize="14px">
                   <chakra.span display="flex" gap="1.5" alignItems="center">
                     <StateShape state={states[index] ?? 'unknown'} />
@@ -117,6 +118,7 @@ const FORM = 'take-variant'
 
 function TakeDialog({ variant, onClose }: { variant: Variant; onClose: () => void }) {
   const edit = useEdit()
+  const catalogue = useCatalogue()
   const axisNow = useAxisNow()
   const [reason, setReason] = useState('')
   return (
@@ -136,7 +138,7 @@ function TakeDialog({ variant, onClose }: { variant: Variant; onClose: () => voi
         onSubmit={event => {
           event.preventDefault()
           const now = axisNow()
-          edit(takeVariant(now, variant, nameOf(now), reason))
+          edit(takeVariant(now, variant, nameOf(now, catalogue), reason))
           onClose()
         }}
       >

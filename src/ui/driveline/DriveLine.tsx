@@ -1,37 +1,16 @@
 import { chakra } from '@chakra-ui/react'
-import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
-import type { Box, DrivePart, DriveLine as Line } from '@/core/room/driveLine'
+import { useEffect, useRef, useState } from 'react'
+import type { DrivePart, DriveLine as Line } from '@/core/room/driveLine'
 import { StateShape } from '../verdicts/StateMark'
 import { type Bend, type Mark, type Placed, placeMarks, type Span } from './marks'
+import { Part } from './Part'
 
-const FILLS: Record<Box['role'] | 'motor' | 'coupler', string> = {
-  body: 'casting',
-  flange: 'brass',
-  bracket: 'casting',
-  shaft: 'steel',
-  thread: 'steel',
-  way: 'steel-dark',
-  table: 'casting',
-  motor: 'motor-body',
-  coupler: 'brass',
-  handwheel: 'steel',
-  run: 'motor-body',
-}
-const fill = (box: Box) =>
-  box.part === 'motor' && box.role === 'body'
-    ? FILLS.motor
-    : box.part === 'coupler' || (box.part === 'belt' && box.role === 'body')
-      ? FILLS.coupler
-      : box.part === 'nut' && box.role === 'body'
-        ? 'brass'
-        : FILLS[box.role]
 const color = (token: string) => `var(--dusk-colors-${token})`
 
 /** A width below this is that of a panel that is not laid out yet. */
 const NARROWEST_PX = 120
 const MARK_ROW_PX = 24
 const SPAN_ROW_PX = 24
-const FINGER_PX = 44
 
 interface Props {
   line: Line
@@ -43,10 +22,12 @@ interface Props {
   bend: Bend | null
   picked: DrivePart | null
   onPick: (part: DrivePart | null) => void
+  /** Runs the nut by a share of its travel; left out where the travel is not known. */
+  onRun?: (byShare: number) => void
 }
 
 /** The side elevation of the drive, to scale, with the findings of the stage on it. A view, not a canvas. */
-export function DriveLine({ line, title, names, marks, spans, bend, picked, onPick }: Props) {
+export function DriveLine({ line, title, names, marks, spans, bend, picked, onPick, onRun }: Props) {
   const [ref, widthPx] = useWidth()
   const rows = marks.length > 3 ? 2 : marks.length > 0 ? 1 : 0
   const lengthMm = line.rightMm - line.leftMm
@@ -58,6 +39,7 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
   const left = (widthPx - lengthMm * scale) / 2
   const x = (mm: number) => left + (mm - line.leftMm) * scale
   const y = (mm: number) => top + (line.topMm - mm) * scale
+  const travelMm = line.limits ? Math.max(1, line.limits.lastMm - line.limits.firstMm) : 1
   const parts = [...new Set(line.boxes.map(box => box.part))]
   const boxesOf = (part: DrivePart) => line.boxes.filter(box => box.part === part)
   const middle = (part: DrivePart) => {
@@ -86,6 +68,7 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
               scale={scale}
               picked={picked === part}
               onPick={() => onPick(picked === part ? null : part)}
+              onRun={part === 'nut' && onRun ? px => onRun(px / scale / travelMm) : undefined}
             />
           ))}
           <line
@@ -117,7 +100,13 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
             <MarkLabel key={mark.part + mark.text} mark={mark} />
           ))}
           {spans.map((span, index) => (
-            <SpanLine key={span.label} span={span} x={x} y={heightPx - bottom + 12 + index * SPAN_ROW_PX} />
+            <SpanLine
+              key={span.label}
+              span={span}
+              x={x}
+              y={heightPx - bottom + 12 + index * SPAN_ROW_PX}
+              widthPx={widthPx}
+            />
           ))}
         </svg>
       )}
@@ -149,92 +138,23 @@ function MarkLabel({ mark }: { mark: Placed }) {
   )
 }
 
-interface PartProps {
-  part: DrivePart
-  name: string
-  boxes: Box[]
-  leadMm: number
+function SpanLine({
+  span,
+  x,
+  y,
+  widthPx,
+}: {
+  span: Span
   x: (mm: number) => number
-  y: (mm: number) => number
-  scale: number
-  picked: boolean
-  onPick: () => void
-}
-
-/** One part of the drive that can be picked with a finger, a mouse or the keyboard. */
-function Part({ part, name, boxes, leadMm, x, y, scale, picked, onPick }: PartProps) {
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter' && event.key !== ' ') return
-    event.preventDefault()
-    onPick()
-  }
-  const guessed = boxes.every(box => box.guessed)
-  return (
-    // biome-ignore lint/a11y/useSemanticElements: an SVG group cannot be a button element
-    <g
-      role="button"
-      tabIndex={0}
-      aria-pressed={picked}
-      aria-label={guessed ? `${name}, drawn in a usual size` : name}
-      onClick={onPick}
-      onKeyDown={onKeyDown}
-      className="drive-part"
-      data-part={part}
-      style={{ cursor: 'pointer' }}
-    >
-      {boxes.map(box => {
-        const width = box.widthMm * scale
-        const height = box.heightMm * scale
-        const fingerPx = box.role === 'way' || box.role === 'thread' ? height : Math.max(height, FINGER_PX)
-        return (
-          <g key={`${box.role}-${box.xMm}`}>
-            <rect
-              x={x(box.xMm)}
-              y={y(box.yMm + box.heightMm) - (fingerPx - height) / 2}
-              width={width}
-              height={fingerPx}
-              fill="transparent"
-            />
-            <rect
-              x={x(box.xMm)}
-              y={y(box.yMm + box.heightMm)}
-              width={width}
-              height={height}
-              rx={box.role === 'body' ? 2 : 0}
-              fill={box.guessed ? 'transparent' : color(fill(box))}
-              stroke={picked ? color('lamp') : color(box.guessed ? 'edge' : 'canvas')}
-              strokeWidth={picked ? 2.5 : 1}
-              strokeDasharray={box.guessed ? '5 4' : undefined}
-            />
-            {box.role === 'thread' && !box.guessed && (
-              <path
-                d={threads(box, leadMm, x, y)}
-                stroke={color('canvas')}
-                strokeWidth={0.8}
-                opacity={0.65}
-              />
-            )}
-          </g>
-        )
-      })}
-    </g>
-  )
-}
-
-/** One slanted stroke a turn, as many as the lead gives. */
-function threads(box: Box, leadMm: number, x: (mm: number) => number, y: (mm: number) => number): string {
-  const turns = Math.floor(box.widthMm / leadMm)
-  return Array.from({ length: turns }, (_, turn) => {
-    const at = box.xMm + turn * leadMm
-    return `M${x(at).toFixed(1)} ${y(box.yMm).toFixed(1)}L${x(at + leadMm * 0.6).toFixed(1)} ${y(box.yMm + box.heightMm).toFixed(1)}`
-  }).join('')
-}
-
-function SpanLine({ span, x, y }: { span: Span; x: (mm: number) => number; y: number }) {
+  y: number
+  widthPx: number
+}) {
   const from = x(span.fromMm)
   const to = x(span.toMm)
   const half = (span.label.length * 6.9) / 2 + 5
-  const middle = Math.max(half, (from + to) / 2)
+  // A label that would hide its own span stands beside it, on the side where there is room.
+  const beside = to + half + 6 + half > widthPx ? from - half - 6 : to + half + 6
+  const middle = Math.max(half, to - from > 2 * half ? (from + to) / 2 : beside)
   return (
     <g pointerEvents="none" stroke={color(span.tone)}>
       <path d={`M${from} ${y - 7}v14M${to} ${y - 7}v14M${from} ${y}H${to}`} strokeWidth={1.4} fill="none" />

@@ -11,6 +11,8 @@ interface Props extends QuantityRules {
   onValue: (value: number | null, mergeKey: string) => void
   /** Takes the label off the screen, for cells of a table. */
   hideLabel?: boolean
+  /** Leaves the unit to the head of a dense table. */
+  hideUnit?: boolean
   disabled?: boolean
   /** Stands under the field in a quieter tone. */
   hint?: string
@@ -33,6 +35,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     value,
     onValue,
     hideLabel,
+    hideUnit,
     disabled,
     hint,
     children,
@@ -67,11 +70,11 @@ export const QuantityField = memo(function QuantityField(props: Props) {
         {label}
       </label>
       <div className={styles.row}>
-        <div className={hideLabel ? `${styles.box} ${styles.narrow}` : styles.box}>
+        <div className={hideUnit ? styles.cell : hideLabel ? `${styles.box} ${styles.narrow}` : styles.box}>
           <div className={styles.well}>
             <input
               id={id}
-              className={`${styles.input} ${styles.quantity}`}
+              className={`${styles.input} ${hideUnit ? styles.dense : styles.quantity}`}
               data-quantity={kind}
               type="text"
               autoComplete="off"
@@ -88,7 +91,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
               onBlur={draft.leave}
               onKeyDown={onKeyDown}
             />
-            <span id={`${id}-unit`} className={styles.unit}>
+            <span id={`${id}-unit`} className={hideUnit ? styles.hidden : styles.unit}>
               {unit}
             </span>
           </div>

@@ -1,33 +1,34 @@
 import { type ComponentProps, useId } from 'react'
+import { describedBy, Field } from './Field'
 import styles from './fields.module.css'
 
 type Props = Omit<ComponentProps<'input'>, 'className'> & {
   label: string
   error?: string
   hideLabel?: boolean
+  /** Stands at the end of the field. */
+  unit?: string
 }
 
 /** A labelled line of text with its error under it. */
-export function TextField({ label, error, hideLabel, ...rest }: Props) {
+export function TextField({ label, error, hideLabel, unit, ...rest }: Props) {
   const id = useId()
   return (
-    <div className={styles.field}>
-      <label htmlFor={id} className={hideLabel ? styles.hidden : styles.label}>
-        {label}
-      </label>
-      <input
-        id={id}
-        className={styles.input}
-        autoComplete="off"
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error ? `${id}-error` : undefined}
-        {...rest}
-      />
-      {error && (
-        <p id={`${id}-error`} role="alert" className={styles.error}>
-          {error}
-        </p>
-      )}
-    </div>
+    <Field id={id} label={label} hideLabel={hideLabel} error={error}>
+      <div className={unit ? styles.well : undefined}>
+        <input
+          id={id}
+          className={unit ? `${styles.input} ${styles.quantity}` : styles.input}
+          autoComplete="off"
+          {...describedBy(id, error, unit ? 'unit' : undefined)}
+          {...rest}
+        />
+        {unit && (
+          <span id={`${id}-unit`} className={styles.unit}>
+            {unit}
+          </span>
+        )}
+      </div>
+    </Field>
   )
 }

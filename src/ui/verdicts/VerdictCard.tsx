@@ -15,6 +15,7 @@ export interface VerdictActions {
   onWays: (checkId: string) => void
   onApply: (choice: Choice, label: string) => void
   onWorking: (checkId: string) => void
+  onLimit: (checkId: string) => void
   /** Goes to where something missing is measured or chosen. */
   onMissing: (missing: NonNullable<Finding['missing']>) => void
 }
@@ -53,6 +54,9 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, way
       {use !== null && <UseBar use={use} />}
       <div className={styles.body}>
         <p className={styles.sentence}>{sentence}</p>
+        {finding.ownLimits && (
+          <p className={styles.rests}>Held to other limits than usual: {finding.ownLimits.because}</p>
+        )}
         {assumed.length > 0 && (
           <p className={styles.rests}>
             Rests on {assumed.length === 1 ? 'an assumed value' : 'assumed values'}:{' '}
@@ -65,6 +69,7 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, way
           state={state}
           hasWorking={known && finding.because.length > 0}
           missing={finding.missing}
+          hasLimit={finding.limitKey !== null}
           open={open}
           {...actions}
         />
@@ -82,6 +87,7 @@ interface ActionsProps extends Omit<VerdictActions, 'onApply'> {
   state: Finding['state']
   hasWorking: boolean
   missing: Finding['missing']
+  hasLimit: boolean
   open: boolean
 }
 
@@ -92,9 +98,11 @@ const Actions = memo(function Actions({
   state,
   hasWorking,
   missing,
+  hasLimit,
   open,
   onWays,
   onWorking,
+  onLimit,
   onMissing,
 }: ActionsProps) {
   return (
@@ -118,6 +126,16 @@ const Actions = memo(function Actions({
           aria-label={`Ways out: ${title}`}
         >
           Ways out
+        </button>
+      )}
+      {hasLimit && (
+        <button
+          type="button"
+          className={styles.button}
+          onClick={() => onLimit(checkId)}
+          aria-label={`Limit: ${title}`}
+        >
+          Limit
         </button>
       )}
       {missing && (
@@ -157,7 +175,11 @@ function Ways({ ways, onApply }: { ways: WayOut[] | null; onApply: VerdictAction
               <strong>{way.label}</strong>
               <span className={styles.quiet}>: {way.cost}</span>
             </div>
-            <Button onClick={() => onApply(way.choice, way.label)} aria-label={`Apply: ${way.label}`}>
+            <Button
+              flexShrink={0}
+              onClick={() => onApply(way.choice, way.label)}
+              aria-label={`Apply: ${way.label}`}
+            >
               Apply
             </Button>
           </div>

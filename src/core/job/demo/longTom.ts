@@ -1,5 +1,8 @@
+import { NO_OWN_PARTS } from '../../sizing/parts'
+import { SHOP_TO_START } from '../making'
 import type { Job, LogEntry } from '../types'
 import { demoAxis } from './axis'
+import { MAKING_LONG_TOM_X } from './making'
 
 const X = () =>
   demoAxis({
@@ -28,7 +31,7 @@ const X = () =>
     driveSizes: { screwSpacingMm: 1240, offCentreMm: 480 },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg', 'bracketThicknessMm'] },
     parts: { screw: 'ball-25-10-single', bearing: 'back30-15', coupler: 'jaw-55-clamp', motor: 'step-86-45' },
-    more: { ends: 'fixed-fixed' },
+    more: { ends: 'fixed-fixed', making: MAKING_LONG_TOM_X },
   })
 
 const Y = () =>
@@ -85,13 +88,16 @@ const Z = () =>
 /** A home-built plank router at the sizing stage: two long screws drive its gantry, and whip before it is fast. */
 export const longTom = (): { job: Job; entries: LogEntry[] } => ({
   job: {
-    schemaVersion: 2,
+    schemaVersion: 3,
     id: 'demo-long-tom-2400',
     name: 'Long Tom 2400',
     machineKind: 'router',
     units: 'mm',
     createdAt: '2026-11-14T15:00:00.000Z',
     archived: false,
+    ownParts: NO_OWN_PARTS,
+    shop: SHOP_TO_START,
+    orders: {},
     axes: [X(), Y(), Z()],
   },
   entries: [

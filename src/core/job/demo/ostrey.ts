@@ -1,5 +1,8 @@
+import { NO_OWN_PARTS } from '../../sizing/parts'
+import { SHOP_TO_START } from '../making'
 import type { Job, LogEntry } from '../types'
 import { demoAxis } from './axis'
+import { MAKING_OSTREY_X, MAKING_OSTREY_Z } from './making'
 
 const Z = () =>
   demoAxis({
@@ -21,6 +24,7 @@ const Z = () =>
       sheet: ['movingMassKg', 'counterbalanceN'],
     },
     parts: { screw: 'ball-20-5-oversize', bearing: 'face-12', coupler: 'disc-34', motor: 'loop-60-30' },
+    more: { making: MAKING_OSTREY_Z },
   })
 
 const X = () =>
@@ -48,18 +52,22 @@ const X = () =>
     driveSizes: { beltCentresMm: 92, handwheelRadiusMm: 42 },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'] },
     parts: { screw: 'ball-16-5-oversize', bearing: 'back-10', belt: 'belt-3-9-24-48', motor: 'step-57-12' },
+    more: { making: MAKING_OSTREY_X },
   })
 
 /** A bench lathe, half planned: the carriage sized, the cross slide on a belt with its handwheel kept. */
 export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
   job: {
-    schemaVersion: 2,
+    schemaVersion: 3,
     id: 'demo-ostrey-254',
     name: 'Ostrey 254',
     machineKind: 'lathe',
     units: 'inch',
     createdAt: '2026-10-24T13:00:00.000Z',
     archived: false,
+    ownParts: NO_OWN_PARTS,
+    shop: SHOP_TO_START,
+    orders: {},
     axes: [Z(), X()],
   },
   entries: [

@@ -1,6 +1,9 @@
+import { NO_OWN_PARTS } from '../../sizing/parts'
 import type { DimensionKey, GoalKey, Provenance } from '../dimensions'
+import { NO_MAKING, SHOP_TO_START } from '../making'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../templates'
 import type { Axis, Job, LogEntry } from '../types'
+import { MAKING_SKARROW_X, MAKING_SKARROW_Y } from './making'
 
 const SHAFTS_ASSUMED: Pick<Values, 'shaftParallelMm' | 'shaftAngleDeg' | 'shaftAxialMm'> = {
   shaftParallelMm: [0.05, 'assumed'],
@@ -117,6 +120,8 @@ const X: Axis = {
   preloadN: null,
   room: { recessFixedMm: 0, recessFarMm: 12, safetyFixedMm: 5, safetyFarMm: 5 },
   nutFacing: 'far',
+  limits: {},
+  making: MAKING_SKARROW_X,
   ticks: Object.fromEntries(
     tickedX.map((id, index) => [id, new Date(Date.UTC(2026, 9, 18, 17, 10 + 9 * index)).toISOString()]),
   ),
@@ -198,6 +203,7 @@ function round(id: string, startedAt: string, stations: [number, number, number]
 const Y: Axis = {
   ...X,
   id: 'skarrow-y',
+  making: MAKING_SKARROW_Y,
   name: 'Y',
   title: 'Saddle',
   dimensions: dimensions({
@@ -230,6 +236,7 @@ const Y: Axis = {
 const Z: Axis = {
   ...Y,
   id: 'skarrow-z',
+  making: NO_MAKING,
   name: 'Z',
   title: 'Quill head',
   dimensions: dimensions({
@@ -249,13 +256,16 @@ const Z: Axis = {
 }
 
 const SKARROW: Job = {
-  schemaVersion: 2,
+  schemaVersion: 3,
   id: 'demo-skarrow-8',
   name: 'Skarrow 8',
   machineKind: 'mill',
   units: 'mm',
   createdAt: '2026-09-26T16:00:00.000Z',
   archived: false,
+  ownParts: NO_OWN_PARTS,
+  shop: SHOP_TO_START,
+  orders: {},
   axes: [X, Y, Z],
 }
 

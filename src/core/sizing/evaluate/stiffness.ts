@@ -114,6 +114,13 @@ const motorReversalUm = (t: Trace) => {
   }).reversalUm
 }
 
+/** A part of the lost motion, and the part of the drive that it comes from. */
+export interface LostMotionCause {
+  subject: 'nut' | 'bearing' | 'coupler' | 'belt' | 'screw' | 'motor'
+  label: string
+  um: number
+}
+
 /** Lost motion in all and by cause, largest first. */
 export const lostMotionBudget = (t: Trace) =>
   t.once('lostMotion', () => {
@@ -135,14 +142,14 @@ export const lostMotionBudget = (t: Trace) =>
     const link = isBelted(t)
       ? { subject: 'belt' as const, label: 'Play of the belt', um: plays.beltPlayUm }
       : { subject: 'coupler' as const, label: 'Backlash of the coupler', um: budget.couplerUm }
-    const causes = [
-      { subject: 'nut' as const, label: 'Play of the nut', um: plays.nutPlayUm },
-      { subject: 'bearing' as const, label: 'Play of the bearings', um: plays.bearingPlayUm },
+    const causes: LostMotionCause[] = [
+      { subject: 'nut', label: 'Play of the nut', um: plays.nutPlayUm },
+      { subject: 'bearing', label: 'Play of the bearings', um: plays.bearingPlayUm },
       link,
-      { subject: 'screw' as const, label: 'Wind-up under friction', um: budget.elasticUm },
-      { subject: 'motor' as const, label: 'Lag of the motor', um: plays.motorReversalUm },
-    ].toSorted((a, b) => b.um - a.um)
-    return { totalUm: budget.totalUm, causes }
+      { subject: 'screw', label: 'Wind-up under friction', um: budget.elasticUm },
+      { subject: 'motor', label: 'Lag of the motor', um: plays.motorReversalUm },
+    ]
+    return { totalUm: budget.totalUm, causes: causes.toSorted((a, b) => b.um - a.um) }
   })
 
 export const powerLoss = (t: Trace) =>

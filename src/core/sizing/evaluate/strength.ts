@@ -2,7 +2,7 @@ import { freeLengthMm, travel } from '../../room/placement'
 import type { Trace } from '../../verdicts/trace'
 import { stallThrust } from '../axis'
 import { bearingPairShare } from '../bearing'
-import { bearingAxialLife, bearingLife, TABLED_ANGLES_DEG } from '../bearingLife'
+import { ratedLifeHours } from '../bearingRating'
 import { buckling, criticalSpeed } from '../screw'
 import { leadError, thermalGrowth } from '../screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from '../screwLife'
@@ -68,35 +68,19 @@ export function lifeOverPreload(t: Trace): PreloadPoint[] {
 /** Life of the fixed end's bearings in hours, with their preload and the pull of a belt. */
 export const bearingLifeHours = (t: Trace) =>
   t.once('bearingLife', () => {
-    const {
-      contactAngleDeg,
-      dynamicCapacityN,
-      arrangement,
-      axialPlayUm,
-      preloadN: preload,
-    } = t.part('bearing')
+    const bearing = t.part('bearing')
     const { equivalentLoadN, meanSpeedRpm } = meanDuty(t)
     const axialLoadN =
-      axialPlayUm === 0
-        ? t.figure('bearingShare', bearingPairShare, { preloadN: preload, externalN: equivalentLoadN })
-            .loadedN
+      bearing.axialPlayUm === 0
+        ? t.figure('bearingShare', bearingPairShare, {
+            preloadN: bearing.preloadN,
+            externalN: equivalentLoadN,
+          }).loadedN
         : equivalentLoadN
     const radialLoadN = isBelted(t) ? beltLoad(t).shaftLoadN : 0
-    if (!TABLED_ANGLES_DEG.includes(contactAngleDeg))
-      // Their sheet rates them for thrust; a sideways pull counts as thrust of its own size, on the safe side.
-      return t.figure('bearingLife', bearingAxialLife, {
-        dynamicCapacityN,
-        axialLoadN: axialLoadN + radialLoadN,
-        meanSpeedRpm,
-      }).lifeHours
-    return t.figure('bearingLife', bearingLife, {
-      dynamicCapacityN,
-      contactAngleDeg,
-      arrangement: arrangement === 'face-to-face' ? arrangement : 'back-to-back',
-      radialLoadN,
-      axialLoadN,
-      meanSpeedRpm,
-    }).lifeHours
+    return ratedLifeHours(bearing, { axialLoadN, radialLoadN, meanSpeedRpm }, (calculate, inputs) =>
+      t.figure('bearingLife', calculate, inputs),
+    )
   })
 
 /** Push of the nut when the motor stalls, against the weakest of what it could break. */

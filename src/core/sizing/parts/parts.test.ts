@@ -1,4 +1,9 @@
-import { CATALOGUE } from '.'
+import { SHOP_TO_START } from '../../job/making'
+import { PART_KINDS, type PartKind } from '../../job/types'
+import { CATALOGUE, catalogueOf, NO_OWN_PARTS, type PartOf } from '.'
+import { checkPart } from './checkPart'
+import { fieldsOf } from './fields'
+import { cellsOf, curveText, readPart } from './readPart'
 
 const screws = [...CATALOGUE.screw.values()]
 const bearings = [...CATALOGUE.bearing.values()]
@@ -58,15 +63,83 @@ test('couplers, bearings and motors that can exist', () => {
   }
 })
 
-test('every field of every part is a figure or a word that can be', () => {
-  for (const part of [...screws, ...bearings, ...couplers, ...belts, ...motors] as object[])
-    for (const [name, value] of Object.entries(part)) {
-      if (typeof value === 'string')
-        expect({ name, value: value.length > 0 && value.length <= 80 }).toEqual({ name, value: true })
-      else if (typeof value === 'number')
-        expect({ name, fine: Number.isFinite(value) && value >= 0 }).toEqual({ name, fine: true })
-      else expect(['dynamicCapacityN', 'curve']).toContain(name)
+describe.each(PART_KINDS)('a %s', kind => {
+  const parts = [...CATALOGUE[kind].values()]
+  const [part] = parts as [PartOf[PartKind], ...PartOf[PartKind][]]
+
+  test('that ships is one that a builder could add: in range, and in keeping with itself', () => {
+    for (const one of parts)
+      expect({ id: one.id, wrong: checkPart(kind, one) }).toEqual({ id: one.id, wrong: [] })
+  })
+
+  test('has no figure beyond its range, nothing missing and nothing more', () => {
+    for (const [name, field] of fieldsOf(kind)) {
+      const wrongWith = (value: unknown) => checkPart(kind, { ...part, [name]: value }).map(one => one.field)
+      expect(wrongWith(undefined)).toEqual([name])
+      if (field.is !== 'figure') continue
+      expect(wrongWith(field.max * 1.001)).toEqual([name])
+      if (field.min > 0) expect(wrongWith(field.min * 0.999)).toEqual([name])
+      expect(wrongWith(Number.NaN)).toEqual([name])
+      expect(wrongWith('5')).toEqual([name])
     }
+    expect(checkPart(kind, { ...part, colour: 'red' })).toMatchObject([{ field: 'colour' }])
+    expect(checkPart(kind, null)).toHaveLength(1)
+    expect(checkPart(kind, { ...part, id: '=x' })).toMatchObject([{ field: 'id' }])
+  })
+
+  test('typed cell by cell, in either unit, is the part', () => {
+    const cells = Object.fromEntries(
+      fieldsOf(kind).map(([name]) => {
+        const value = (part as unknown as Record<string, unknown>)[name]
+        return [name, Array.isArray(value) ? curveText(value, '\n') : value === null ? '' : String(value)]
+      }),
+    )
+    expect(readPart(kind, part.id, cells, 'as named').part).toEqual(part)
+    const empty = readPart(kind, 'x', {}, 'mm').problems ?? []
+    const needed = fieldsOf(kind).filter(([, field]) => field.is !== 'curve' && !('orNone' in field))
+    expect(empty.map(({ field }) => field).toSorted()).toEqual(needed.map(([name]) => name).toSorted())
+  })
+})
+
+test('a bare number in a form is in the units of the job', () => {
+  const [screw] = screws as [PartOf['screw']]
+  const cells = Object.fromEntries(Object.entries(screw).map(([name, value]) => [name, String(value)]))
+  const read = (leadMm: string, units: 'mm' | 'inch') =>
+    readPart('screw', 'x', { ...cells, leadMm }, units).problems?.find(({ field }) => field === 'leadMm')
+  expect(read('5', 'mm')).toBeUndefined()
+  expect(read('0.2', 'inch')).toBeUndefined()
+  expect(read('0.2', 'mm')).toMatchObject({ got: '0.2', takes: 'a number from 0.5 mm to 100 mm' })
+  expect(read('20', 'inch')).toMatchObject({ got: '20', takes: 'a number from 0.0197 in to 3.937 in' })
+})
+
+test('a field that is left as it stood keeps its last digit, and a broken rule speaks in the units of the job', () => {
+  const [screw] = screws as [PartOf['screw']]
+  const cells = cellsOf('screw', screw, 'inch')
+  expect(readPart('screw', screw.id, cells, 'inch', screw as never).part).toEqual(screw)
+  expect(readPart('screw', screw.id, cells, 'inch').part).not.toEqual(screw)
+  const { leadMm: _, ...kept } = screw as unknown as Record<string, unknown>
+  expect(readPart('screw', screw.id, { ...cells, leadMm: '3' }, 'inch', kept).problems).toEqual([
+    { field: 'leadMm', got: '3', takes: 'at most 1.4173 in, three times the diameter' },
+  ])
+})
+
+test('own parts stand before those that ship, and win where both have an id', () => {
+  const [shipped] = couplers as [PartOf['coupler']]
+  const own = {
+    ...NO_OWN_PARTS,
+    coupler: [
+      { ...shipped, priceEur: 1 },
+      { ...shipped, id: 'mine' },
+    ],
+  }
+  const catalogue = catalogueOf({ ownParts: own, shop: SHOP_TO_START })
+  expect([...catalogue.coupler.keys()].slice(0, 2)).toEqual([shipped.id, 'mine'])
+  expect(catalogue.coupler.get(shipped.id)?.priceEur).toBe(1)
+  expect(catalogue.coupler.size).toBe(couplers.length + 1)
+  expect(catalogueOf({ ownParts: own, shop: SHOP_TO_START })).toBe(catalogue)
+  const shop = { ...SHOP_TO_START, cutterSizesMm: [12] }
+  expect(catalogueOf({ ownParts: own, shop }).shop).toBe(shop)
+  expect(catalogueOf({ ownParts: NO_OWN_PARTS, shop: SHOP_TO_START })).toEqual(CATALOGUE)
 })
 
 test('belts that can exist: cords and pull grow with the width, and teeth with the pulley', () => {

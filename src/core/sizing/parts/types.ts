@@ -1,3 +1,4 @@
+import type { Shop } from '../../job/making'
 import type { PartKind } from '../../job/types'
 import type { ToleranceClass } from '../screwAccuracy'
 
@@ -128,4 +129,9 @@ export interface PartOf extends Record<PartKind, PartFacts> {
 }
 
 /** A parts list, by kind and id. */
-export type Catalogue = { readonly [K in PartKind]: ReadonlyMap<string, PartOf[K]> }
+export type PartsList = { readonly [K in PartKind]: ReadonlyMap<string, PartOf[K]> }
+/** What a job can draw on: the parts to choose from, and the tools and stock at hand. */
+export type Catalogue = PartsList & { readonly shop: Shop }
+
+/** Parts that a builder has added to the list. */
+export type OwnParts = { readonly [K in PartKind]: readonly PartOf[K][] }

@@ -1,42 +1,37 @@
 import { GRAVITY_M_PER_S2, radians } from '../../constants'
 import type { Axis } from '../../job/types'
-import { LIMITS, type LimitKey } from '../../verdicts/finding'
+import { type LimitKey, limitsOf } from '../../verdicts/limits'
 import { Trace } from '../../verdicts/trace'
 import { forces, loadShare, massKg } from '../evaluate/load'
 import type { Catalogue } from '../parts'
 
 const HAIR = 1e-9
-/** Below this margin a check fails, and above it is at least close. */
-const failsBelow = (key: LimitKey) => {
-  const { sense, holds, close } = LIMITS[key]
-  return (sense === 'at-most' ? holds / close : close / holds) * (1 - HAIR)
-}
-export const FAILS = {
-  open: failsBelow('motor.torqueMargin.open'),
-  closed: failsBelow('motor.torqueMargin.closed'),
-  inertia: failsBelow('motor.inertiaRatio'),
-  step: failsBelow('motor.step'),
-  stall: failsBelow('axis.stallThrust'),
-  lostMotion: failsBelow('axis.lostMotion'),
-  handwheel: failsBelow('axis.handwheel'),
-  coupler: failsBelow('coupler.torque'),
-  pull: failsBelow('belt.pull'),
-  pretension: failsBelow('screw.pretension'),
-  bearingLife: failsBelow('bearing.life'),
-}
 
-export const HOLDS = {
-  open: LIMITS['motor.torqueMargin.open'].holds,
-  closed: LIMITS['motor.torqueMargin.closed'].holds,
-  inertia: LIMITS['motor.inertiaRatio'].holds,
-  step: LIMITS['motor.step'].holds,
-  stall: LIMITS['axis.stallThrust'].holds,
-  lostMotion: LIMITS['axis.lostMotion'].holds,
-  handwheel: LIMITS['axis.handwheel'].holds,
-}
+/** Limits of the checks that rest on more than one part, by short names. */
+const LIMIT_NAMES = {
+  open: 'motor.torqueMargin.open',
+  closed: 'motor.torqueMargin.closed',
+  inertia: 'motor.inertiaRatio',
+  step: 'motor.step',
+  stall: 'axis.stallThrust',
+  lostMotion: 'axis.lostMotion',
+  handwheel: 'axis.handwheel',
+  coupler: 'coupler.torque',
+  pull: 'belt.pull',
+  pretension: 'screw.pretension',
+  bearingLife: 'bearing.life',
+} as const satisfies Record<string, LimitKey>
+type Each = Record<keyof typeof LIMIT_NAMES, number>
+
+const each = (of: (key: LimitKey) => number): Each =>
+  Object.fromEntries(Object.entries(LIMIT_NAMES).map(([name, key]) => [name, of(key)])) as Each
 
 /** What every combination of an axis shares. */
 export interface Demand {
+  /** Where each check holds. */
+  holds: Each
+  /** The margin below which each fails; from there on it is at least close. */
+  fails: Each
   screws: 1 | 2
   frictionN: number
   loadMassKg: number
@@ -55,6 +50,11 @@ export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
   const { frictionN } = forces(t)
   const inclineDeg = t.dimension('inclineDeg')
   return {
+    holds: each(key => limitsOf(axis, key).holds),
+    fails: each(key => {
+      const { sense, holds, close } = limitsOf(axis, key)
+      return (sense === 'at-most' ? holds / close : close / holds) * (1 - HAIR)
+    }),
     screws: axis.drive.screws,
     frictionN,
     loadMassKg: massKg(t),

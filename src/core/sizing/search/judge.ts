@@ -1,9 +1,9 @@
-import { LIMITS, MOST_MARGIN } from '../../verdicts/finding'
+import { MOST_MARGIN } from '../../verdicts/finding'
 import { bearingPairShare } from '../bearing'
-import { bearingAxialLife, bearingLife, TABLED_ANGLES_DEG } from '../bearingLife'
+import { ratedLifeHours } from '../bearingRating'
 import { FAR_END_SHARE } from '../evaluate/price'
 import { stepperTorque, tableTorque } from '../motor'
-import { type Demand, FAILS, HOLDS } from './demand'
+import type { Demand } from './demand'
 import { type BearingLevel, beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
 /** A margin that a pair of parts decides; 0 when it fails whatever goes with it. */
@@ -11,18 +11,18 @@ const orFails = (margin: number, failsBelowMargin: number) =>
   margin < failsBelowMargin ? 0 : Math.min(margin, MOST_MARGIN)
 
 /** Torque of the motor against what a coupler or belt bears, and whether its shaft goes in. */
-export function linkBears(link: LinkLevel, motor: MotorLevel): number {
+export function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): number {
   const { shaftMm, holdingTorqueNm } = motor.part
   if (shaftMm < link.leastBoreMm || shaftMm > link.mostMotorBoreMm) return 0
   if (link.belt) {
     const { ratedPullN, serviceFactor } = link.belt
     const pullN = beltPull(link.belt, holdingTorqueNm).effectivePullN * serviceFactor
-    return orFails(LIMITS['belt.pull'].holds / (pullN / ratedPullN), FAILS.pull)
+    return orFails(demand.holds.pull / (pullN / ratedPullN), demand.fails.pull)
   }
   if (!link.coupler) return 0
   const { ratedTorqueNm, serviceFactor } = link.coupler
   const use = (holdingTorqueNm * serviceFactor) / ratedTorqueNm
-  return orFails(LIMITS['coupler.torque'].holds / use, FAILS.coupler)
+  return orFails(demand.holds.coupler / use, demand.fails.coupler)
 }
 
 /** What a screw and its bearings decide together: shoulder, pull between two fixed ends, life without a belt. */
@@ -32,8 +32,8 @@ export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: Bearing
     screw.pretensionN === null
       ? MOST_MARGIN
       : orFails(
-          LIMITS['screw.pretension'].holds / (screw.pretensionN / bearing.part.staticCapacityN),
-          FAILS.pretension,
+          demand.holds.pretension / (screw.pretensionN / bearing.part.staticCapacityN),
+          demand.fails.pretension,
         )
   return Math.min(pull, bearingLasts(demand, screw, bearing, 0))
 }
@@ -45,27 +45,15 @@ export function bearingLasts(
   { part }: BearingLevel,
   radialLoadN: number,
 ): number {
-  const { contactAngleDeg, dynamicCapacityN, arrangement, axialPlayUm, preloadN } = part
+  const { axialPlayUm, preloadN } = part
   const axialLoadN =
     axialPlayUm === 0
       ? bearingPairShare.compute({ preloadN, externalN: mean.equivalentLoadN }).loadedN
       : mean.equivalentLoadN
   if (axialLoadN + radialLoadN <= 0) return 0
-  const { lifeHours } = TABLED_ANGLES_DEG.includes(contactAngleDeg)
-    ? bearingLife.compute({
-        dynamicCapacityN,
-        contactAngleDeg,
-        arrangement: arrangement === 'face-to-face' ? arrangement : 'back-to-back',
-        radialLoadN,
-        axialLoadN,
-        meanSpeedRpm: mean.meanSpeedRpm,
-      })
-    : bearingAxialLife.compute({
-        dynamicCapacityN,
-        axialLoadN: axialLoadN + radialLoadN,
-        meanSpeedRpm: mean.meanSpeedRpm,
-      })
-  return orFails(lifeHours / demand.wantedLifeHours / LIMITS['bearing.life'].holds, FAILS.bearingLife)
+  const load = { axialLoadN, radialLoadN, meanSpeedRpm: mean.meanSpeedRpm }
+  const lifeHours = ratedLifeHours(part, load, (calculate, inputs) => calculate.compute(inputs))
+  return orFails(lifeHours / demand.wantedLifeHours / demand.holds.bearingLife, demand.fails.bearingLife)
 }
 
 /** Torque of a motor at a speed. */
@@ -198,27 +186,27 @@ export function judge(
   const acceleratingNm =
     assembly.acceleratingNm + part.rotorInertiaKgM2 * assembly.angularAccelerationRadPerS2
   const inHand = Math.min(topNm / acceleratingNm, cuttingNm / assembly.cuttingNm)
-  const torque = open ? inHand / HOLDS.open : inHand / HOLDS.closed
-  if (torque < (open ? FAILS.open : FAILS.closed)) fails = true
+  const torque = open ? inHand / demand.holds.open : inHand / demand.holds.closed
+  if (torque < (open ? demand.fails.open : demand.fails.closed)) fails = true
   if (fails && !whole) return
   if (torque < margin) margin = torque
 
-  const inertia = HOLDS.inertia / (assembly.loadInertiaKgM2 / part.rotorInertiaKgM2)
-  if (inertia < FAILS.inertia) fails = true
+  const inertia = demand.holds.inertia / (assembly.loadInertiaKgM2 / part.rotorInertiaKgM2)
+  if (inertia < demand.fails.inertia) fails = true
   if (fails && !whole) return
   if (inertia < margin) margin = inertia
 
   const thrustN = (2000 * Math.PI * part.holdingTorqueNm * ratio * screw.forwardEfficiency) / leadMm
-  const stall = HOLDS.stall / (thrustN / assembly.stallBearsN)
-  if (stall < FAILS.stall) fails = true
+  const stall = demand.holds.stall / (thrustN / assembly.stallBearsN)
+  if (stall < demand.fails.stall) fails = true
   if (fails && !whole) return
   if (stall < margin) margin = stall
 
   let lagUm = 0
   if (open) {
     const stepUm = (leadMm * 1000) / (part.fullStepsPerRev * ratio)
-    const step = HOLDS.step / (stepUm / demand.accuracyUm)
-    if (step < FAILS.step || assembly.frictionNm > part.holdingTorqueNm) fails = true
+    const step = demand.holds.step / (stepUm / demand.accuracyUm)
+    if (step < demand.fails.step || assembly.frictionNm > part.holdingTorqueNm) fails = true
     if (fails && !whole) return
     if (step < margin) margin = step
     const lag =
@@ -226,20 +214,20 @@ export function judge(
     lagUm = ((lag * leadMm) / (Math.PI * ratio)) * 1000
   }
   const lostMotionUm = assembly.lostMotionUm + lagUm
-  const lost = HOLDS.lostMotion / (lostMotionUm / demand.lostMotionUm)
-  if (lost < FAILS.lostMotion) fails = true
+  const lost = demand.holds.lostMotion / (lostMotionUm / demand.lostMotionUm)
+  if (lost < demand.fails.lostMotion) fails = true
   if (fails && !whole) return
   if (lost < margin) margin = lost
 
   if (link.belt) {
     const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, part.holdingTorqueNm).shaftLoadN)
-    if (life < FAILS.bearingLife) fails = true
+    if (life < demand.fails.bearingLife) fails = true
     if (life < margin) margin = life
   }
   if (demand.handwheelRadiusMm !== null) {
     const rimN = (1000 * (assembly.handNm + part.detentTorqueNm * ratio)) / demand.handwheelRadiusMm
-    const hand = HOLDS.handwheel / rimN
-    if (hand < FAILS.handwheel) fails = true
+    const hand = demand.holds.handwheel / rimN
+    if (hand < demand.fails.handwheel) fails = true
     if (hand < margin) margin = hand
   }
   if (demand.inclineDeg > 0) {

@@ -2,6 +2,7 @@ import { STEEL_DENSITY_KG_PER_M3 } from '../../constants'
 import type { Axis, Drive, PartKind } from '../../job/types'
 import { nutRange } from '../../room/placement'
 import { evaluateAxis } from '../../verdicts/evaluateAxis'
+import { isOfDrive } from '../../verdicts/finding'
 import { Trace } from '../../verdicts/trace'
 import { bearingPairStiffness } from '../bearing'
 import { beltStiffness, beltTension } from '../belt'
@@ -79,7 +80,7 @@ const NO_PARTS: Axis['parts'] = { screw: null, bearing: null, coupler: null, bel
 /** Judges an axis with a few of its parts, by the very checks that judge it whole. */
 function judgeAlone(axis: Axis, catalogue: Catalogue) {
   const { findings } = evaluateAxis(axis, catalogue, 'mm')
-  const drive = findings.filter(({ stage }) => stage === 'size' || stage === 'room')
+  const drive = findings.filter(isOfDrive)
   const known = drive.filter(({ state }) => state !== 'unknown')
   return {
     // What cannot be worked out although nothing is missing will not be worked out with more parts either.

@@ -1,3 +1,4 @@
+import type { Demand } from './demand'
 import { leastTorqueNm, linkBears, torqueAtNm } from './judge'
 import { beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
@@ -13,11 +14,11 @@ export interface Pair {
 }
 
 /** Every link with every motor that it bears, cheapest first. */
-export function pairings(links: LinkLevel[], motors: MotorLevel[]): Pair[] {
+export function pairings(demand: Demand, links: LinkLevel[], motors: MotorLevel[]): Pair[] {
   return links
     .flatMap(link =>
       motors.flatMap(motor => {
-        const bears = linkBears(link, motor)
+        const bears = linkBears(demand, link, motor)
         if (bears === 0) return []
         const shaftLoadN = link.belt ? beltPull(link.belt, motor.part.holdingTorqueNm).shaftLoadN : 0
         return [{ link, motor, bears, priceEur: link.priceEur + motor.priceEur, shaftLoadN, place: 0 }]
@@ -28,17 +29,16 @@ export function pairings(links: LinkLevel[], motors: MotorLevel[]): Pair[] {
 }
 
 /**
- * The pairs whose bores take a screw's end.
- *
- * @param prune leaves out a link where a cheaper one does no worse with the same motor, whatever the screw
+ * The pairs whose bores take a screw's end; a link is left out where a cheaper one does no worse with the same
+ * motor, whatever the screw.
  */
-export function pairsFor(pairs: Pair[], seatMm: number, prune: boolean): Pair[] {
+export function pairsFor(pairs: Pair[], seatMm: number): Pair[] {
   const kept = new Map<MotorLevel, Pair[]>()
   return pairs.filter(pair => {
     const { link, motor } = pair
     if (!seatFits(link, seatMm)) return false
     const before = kept.get(motor) ?? []
-    if (prune && before.some(one => linkOutdoes(one, pair))) return false
+    if (before.some(one => linkOutdoes(one, pair))) return false
     kept.set(motor, [...before, pair])
     return true
   })

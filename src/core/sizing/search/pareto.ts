@@ -21,12 +21,19 @@ export const beats = (a: Merits, b: Merits): boolean =>
     a.lostMotionUm < b.lostMotionUm ||
     a.heightMm < b.heightMm)
 
+function twice(from: Float64Array<ArrayBuffer>) {
+  const to = new Float64Array(2 * from.length)
+  to.set(from)
+  return to
+}
+
 /** Drives up to one height that nothing of that height or less beats on the other three, cheapest first. */
-class Shelf {
+export class Shelf {
   length = 0
   prices = new Float64Array(64)
   margins = new Float64Array(64)
   lost = new Float64Array(64)
+  private lastToBeat = 0
 
   /** The least price of a drive here that is at least as good in margin and lost motion. */
   cheapest(margin: number, lostMotionUm: number): number {
@@ -35,6 +42,48 @@ class Shelf {
       if ((margins[i] as number) >= margin && (lost[i] as number) <= lostMotionUm)
         return this.prices[i] as number
     return Number.POSITIVE_INFINITY
+  }
+
+  /** Whether a cheaper drive here is no worse in margin and lost motion. */
+  beats(priceEur: number, margin: number, lostMotionUm: number): boolean {
+    const { length, prices, margins, lost } = this
+    // What beat one drive will beat the next: it is asked first.
+    const first = this.lastToBeat
+    if (
+      first < length &&
+      (prices[first] as number) < priceEur &&
+      (margins[first] as number) >= margin &&
+      (lost[first] as number) <= lostMotionUm
+    )
+      return true
+    for (let i = 0; i < length; i++) {
+      if ((prices[i] as number) >= priceEur) return false
+      if ((margins[i] as number) < margin || (lost[i] as number) > lostMotionUm) continue
+      this.lastToBeat = i
+      return true
+    }
+    return false
+  }
+
+  /** What of a shelf is left to say of drives of at most this margin and at least this lost motion. */
+  static of(all: Shelf, mostMargin: number, leastLostUm: number): Shelf {
+    const few = new Shelf()
+    for (let i = 0; i < all.length; i++) {
+      const margin = Math.min(all.margins[i] as number, mostMargin)
+      const lostMotionUm = Math.max(all.lost[i] as number, leastLostUm)
+      // Cheapest first: what stands there already cannot be beaten by what comes.
+      if (few.cheapest(margin, lostMotionUm) < Number.POSITIVE_INFINITY) continue
+      few.append(all.prices[i] as number, margin, lostMotionUm)
+      if (margin === mostMargin && lostMotionUm === leastLostUm) break
+    }
+    return few
+  }
+
+  private append(priceEur: number, margin: number, lostMotionUm: number): void {
+    if (this.length === this.prices.length) this.grow()
+    this.prices[this.length] = priceEur
+    this.margins[this.length] = margin
+    this.lost[this.length++] = lostMotionUm
   }
 
   put(priceEur: number, margin: number, lostMotionUm: number): void {
@@ -64,11 +113,6 @@ class Shelf {
   }
 
   private grow() {
-    const twice = (from: Float64Array) => {
-      const to = new Float64Array(2 * from.length)
-      to.set(from)
-      return to
-    }
     this.prices = twice(this.prices)
     this.margins = twice(this.margins)
     this.lost = twice(this.lost)
@@ -95,6 +139,11 @@ export class ParetoSet<T extends Merits> {
   /** The least price at which a drive as good as this, and as low, is known. */
   cheapest(shelf: number, margin: number, lostMotionUm: number): number {
     return (this.shelves[shelf] as Shelf).cheapest(margin, lostMotionUm)
+  }
+
+  /** Drives up to a height, as far as they matter to drives within bounds of margin and lost motion. */
+  rivals(shelf: number, mostMargin: number, leastLostUm: number): Shelf {
+    return Shelf.of(this.shelves[shelf] as Shelf, mostMargin, leastLostUm)
   }
 
   /** Takes a drive, unless one that is known beats it. */

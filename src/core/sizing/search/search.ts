@@ -1,8 +1,7 @@
 import type { Axis } from '../../job/types'
-import { LIMITS, MOST_MARGIN } from '../../verdicts/finding'
 import type { Catalogue } from '../parts'
-import { SCREW_ENDS, type ScrewEnds } from '../screw'
-import { type Demand, demandOf } from './demand'
+import type { Demand } from './demand'
+import { type Field, fieldOf, heightMm, paretoOf, pointOf, resultOf, type SearchResult } from './field'
 import {
   assemble,
   bearingSuits,
@@ -12,103 +11,10 @@ import {
   lostWithoutLinkUm,
   priceWithoutLinkEur,
 } from './judge'
-import {
-  type BearingLevel,
-  bare,
-  bearingLevel,
-  beltLevel,
-  couplerLevel,
-  type DriveChoice,
-  type LinkLevel,
-  type MotorLevel,
-  motorLevel,
-  type ScrewLevel,
-  screwLevel,
-} from './levels'
-import { pairings, pairsFor, Torques } from './pairs'
-import { type Merits, ParetoSet } from './pareto'
-import { bearingSpan, type Profile, profile, worthTrying } from './profile'
-
-/** A whole drive that the search has found, with what it is weighed by. */
-export interface DrivePoint extends Merits, DriveChoice {}
-
-export interface SearchResult {
-  /** What nothing beats, cheapest first. */
-  points: DrivePoint[]
-  /** How many whole drives the parts could make. */
-  combinations: number
-  /** How many of them had to be judged. */
-  judged: number
-}
-
-/** All that can go into a drive, each part judged alone. */
-export interface Field {
-  demand: Demand
-  screws: ScrewLevel[]
-  bearings: BearingLevel[]
-  links: LinkLevel[]
-  motors: MotorLevel[]
-  combinations: number
-}
-
-/** Ends that a nut can be driven between; the free choices of a search. */
-const ENDS: readonly ScrewEnds[] = SCREW_ENDS
-
-/**
- * Lays out everything that can go into the drive of an axis; what fails alone is left out at once.
- *
- * @throws NotKnown while a dimension is not known
- */
-export function fieldOf(axis: Axis, catalogue: Catalogue): Field {
-  const empty = bare(axis)
-  const demand = demandOf(empty, catalogue)
-  const motors = [...catalogue.motor.values()].map((part, place) => motorLevel(empty, part, place))
-  const links = [
-    ...[...catalogue.coupler.values()].map(part => couplerLevel(empty, catalogue, part)),
-    ...[...catalogue.belt.values()].map(part => beltLevel(empty, catalogue, part)),
-  ]
-  const known = <T>(levels: (T | null)[]) => levels.filter(level => level !== null)
-  return {
-    demand,
-    screws: known(
-      [...catalogue.screw.values()].flatMap(part =>
-        ENDS.map(ends => screwLevel(empty, catalogue, part, ends)),
-      ),
-    ).toSorted((a, b) => a.priceEur - b.priceEur),
-    bearings: known(
-      [...catalogue.bearing.values()].map(part => bearingLevel(empty, catalogue, part)),
-    ).toSorted((a, b) => a.priceEur - b.priceEur),
-    links: known(links).toSorted((a, b) => a.priceEur - b.priceEur),
-    motors: motors.toSorted((a, b) => a.priceEur - b.priceEur),
-    combinations:
-      catalogue.screw.size * ENDS.length * catalogue.bearing.size * links.length * catalogue.motor.size,
-  }
-}
-
-/** A drive as the search reports it. */
-export const pointOf = (
-  screw: ScrewLevel,
-  bearing: BearingLevel,
-  link: LinkLevel,
-  motor: MotorLevel,
-  priceEur: number,
-  { margin, lostMotionUm }: Judged,
-): DrivePoint => ({
-  priceEur,
-  margin,
-  lostMotionUm,
-  heightMm: heightMm(screw, bearing),
-  screw: screw.part.id,
-  ends: screw.ends,
-  bearing: bearing.part.id,
-  transmission: link.belt ? 'belt' : 'direct',
-  coupler: link.coupler?.id ?? null,
-  belt: link.belt?.id ?? null,
-  motor: motor.part.id,
-})
-
-const heightMm = (screw: ScrewLevel, bearing: BearingLevel) =>
-  Math.max(screw.part.nutFlangeDiameterMm, bearing.part.blockHeightMm)
+import type { BearingLevel, LinkLevel, ScrewLevel } from './levels'
+import { type Pair, pairings, pairsFor, Torques } from './pairs'
+import type { Shelf } from './pareto'
+import { dragOn, LOOSE, Profiles } from './profile'
 
 /** The bearings that a screw can have, with the margin that the two decide. */
 function suitedBearings({ demand, bearings }: Field, screw: ScrewLevel) {
@@ -119,22 +25,34 @@ function suitedBearings({ demand, bearings }: Field, screw: ScrewLevel) {
 }
 
 type Suited = ReturnType<typeof suitedBearings>[number]
-type Tried = Pick<Profile, 'pair' | 'topNm' | 'cuttingNm' | 'mostMargin' | 'leastLostUm'>
-
-/** A bound must be no worse than what it bounds, also when sums are rounded in another order. */
-const LOOSE = 1e-12
 
 /** The most margin that is left once a drive loses this much motion. */
-const marginBound = (demand: Demand, margin: number, lostMotionUm: number) =>
-  Math.min(margin, (LIMITS['axis.lostMotion'].holds * demand.lostMotionUm) / lostMotionUm) * (1 + LOOSE)
+const lostMargin = (demand: Demand, lostMotionUm: number) =>
+  ((demand.holds.lostMotion * demand.lostMotionUm) / lostMotionUm) * (1 + LOOSE)
+
+/** A screw on its bearings, with what nothing that is added can better. */
+interface Held {
+  screw: ScrewLevel
+  bearing: BearingLevel
+  suits: number
+  shelf: number
+  priceEur: number
+  mostMargin: number
+  leastLostUm: number
+}
 
 export interface SearchWatch {
   /** Called between screws with the share of the work that is done. */
   progress?: (share: number) => void
   /** Asked between screws; true stops the search. */
   cancelled?: () => boolean
-  /** Without it nothing is left out early: plain enumeration, by which the search is tested and measured. */
-  prune?: boolean
+}
+
+/** The screws of a field by part, each with the ways to hold its ends. */
+function byPart(screws: ScrewLevel[]): ScrewLevel[][] {
+  const parts = new Map<string, ScrewLevel[]>()
+  for (const screw of screws) parts.set(screw.part.id, [...(parts.get(screw.part.id) ?? []), screw])
+  return [...parts.values()]
 }
 
 /**
@@ -146,109 +64,110 @@ export interface SearchWatch {
  *
  * @returns null when it was cancelled
  */
-export function searchField(
-  field: Field,
-  { progress, cancelled, prune = true }: SearchWatch = {},
-): SearchResult | null {
+export function searchField(field: Field, { progress, cancelled }: SearchWatch = {}): SearchResult | null {
   const { demand, screws, bearings, links, motors } = field
   const seats = [...new Set(bearings.map(({ part }) => part.couplerSeatMm))]
-  const pairs = pairings(links, motors)
-  const pairsOf = seats.map(seatMm => ({ seatMm, fitting: pairsFor(pairs, seatMm, prune) }))
-  const best = new ParetoSet<DrivePoint>(
-    screws.flatMap(screw => bearings.map(bearing => heightMm(screw, bearing))),
-  )
+  const pairs = pairings(demand, links, motors)
+  const pairsOf = seats.map(seatMm => ({ seatMm, fitting: pairsFor(pairs, seatMm) }))
+  const best = paretoOf(field)
+  const profiles = new Profiles(demand, pairs)
   const assembly = emptyAssembly()
   const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
   let count = 0
 
-  /** Tries pairs with a screw and its bearings, cheapest first. */
-  const tryPairs = (screw: ScrewLevel, { bearing, suits }: Suited, tried: Tried[]) => {
-    const height = heightMm(screw, bearing)
-    const shelf = best.shelf(height)
-    const baseMargin = Math.min(screw.margin, bearing.margin, suits)
-    const baseLostUm = lostWithoutLinkUm(demand, screw, bearing) * (1 - LOOSE)
-    const baseEur = priceWithoutLinkEur(screw, bearing)
-    // Dearer than this, nothing with this screw and these bearings is worth judging.
-    const mostEur = prune
-      ? best.cheapest(shelf, marginBound(demand, baseMargin, baseLostUm), baseLostUm)
-      : Number.POSITIVE_INFINITY
+  /** A drive that loses more fails. */
+  const failsBeyondUm =
+    ((demand.holds.lostMotion * demand.lostMotionUm) / demand.fails.lostMotion) * (1 + LOOSE)
+
+  const hold = (screw: ScrewLevel, { bearing, suits }: Suited): Held => {
+    const leastLostUm = lostWithoutLinkUm(demand, screw, bearing) * (1 - LOOSE)
+    return {
+      screw,
+      bearing,
+      suits,
+      shelf: best.shelf(heightMm(screw, bearing)),
+      priceEur: priceWithoutLinkEur(screw, bearing),
+      // Without any looseness: many drives have the very margin of their screw, and the cheapest of them beats the rest.
+      mostMargin: Math.min(screw.margin, bearing.margin, suits, lostMargin(demand, leastLostUm)),
+      leastLostUm,
+    }
+  }
+
+  /** Tries pairs with a screw on its bearings, cheapest first. */
+  const tryPairs = (held: Held, tried: Pair[], rivals: Shelf) => {
+    const { screw, bearing, suits, shelf } = held
+    const mostEur = rivals.cheapest(held.mostMargin, held.leastLostUm)
+    const dragNm = dragOn(screw, bearing.part.dragTorqueNm)
     let joined: LinkLevel | null = null
-    for (const one of tried) {
-      const { pair, topNm, cuttingNm } = one
-      const { link, motor, bears } = pair
-      const priceEur = baseEur + pair.priceEur
+    for (const pair of tried) {
+      const priceEur = held.priceEur + pair.priceEur
       if (priceEur > mostEur) break
-      if (prune) {
-        const lostUm = (baseLostUm + one.leastLostUm) * (1 - LOOSE)
-        const margin = marginBound(demand, Math.min(baseMargin, one.mostMargin), lostUm)
-        if (best.cheapest(shelf, margin, lostUm) < priceEur) continue
-      }
+      const { link, motor, bears, place } = pair
+      const lostUm = (held.leastLostUm + profiles.leastLostUm(place, dragNm)) * (1 - LOOSE)
+      if (lostUm > failsBeyondUm) continue
+      const most = Math.min(held.mostMargin, profiles.mostMargin[place] as number, lostMargin(demand, lostUm))
+      if (rivals.beats(priceEur, most, lostUm)) continue
       if (link !== joined) assemble(demand, screw, bearing, suits, link, assembly)
       joined = link
       count++
+      const topNm = profiles.topNm[place] as number
+      const cuttingNm = profiles.cuttingNm[place] as number
       judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
-      if (!judged.feasible) continue
-      const { margin, lostMotionUm } = judged
-      if (best.cheapest(shelf, margin, lostMotionUm) < priceEur) continue
+      const { feasible, margin, lostMotionUm } = judged
+      if (!feasible || rivals.beats(priceEur, margin, lostMotionUm)) continue
       best.offer(shelf, pointOf(screw, bearing, link, motor, priceEur, judged))
+      rivals.put(priceEur, margin, lostMotionUm)
     }
   }
 
-  /** The least that a screw costs with its bearings, and the most that is worth paying for what it can be at best. */
-  const boundsOf = (held: ScrewLevel[], suited: Suited[][]) => {
-    let leastEur = Number.POSITIVE_INFINITY
-    let mostEur = 0
-    for (const [index, screw] of held.entries())
-      for (const { bearing, suits } of suited[index] as Suited[]) {
-        const lostUm = lostWithoutLinkUm(demand, screw, bearing) * (1 - LOOSE)
-        const margin = marginBound(demand, Math.min(screw.margin, bearing.margin, suits), lostUm)
-        leastEur = Math.min(leastEur, priceWithoutLinkEur(screw, bearing))
-        mostEur = Math.max(mostEur, best.cheapest(best.shelf(heightMm(screw, bearing)), margin, lostUm))
-      }
-    return { leastEur, mostEur }
+  /** Tries all that is worth trying with a screw part on bearings of one seat. */
+  const trySeated = (held: Held[], fitting: Pair[]) => {
+    const mostMargin = Math.max(...held.map(one => one.mostMargin))
+    const leastLostUm = Math.min(...held.map(one => one.leastLostUm))
+    const leastEur = Math.min(...held.map(one => one.priceEur))
+    const shelves = new Map<number, Shelf>()
+    for (const { shelf } of held)
+      if (!shelves.has(shelf)) shelves.set(shelf, best.rivals(shelf, mostMargin, leastLostUm))
+    const mostEur = Math.max(
+      ...held.map(one => (shelves.get(one.shelf) as Shelf).cheapest(one.mostMargin, one.leastLostUm)),
+    )
+    // The lowest of them has the fewest rivals.
+    const rivals = shelves.get(Math.min(...shelves.keys())) as Shelf
+    const tried = profiles.worthTrying(fitting, mostEur - leastEur, (pair, margin, lost) => {
+      const lostUm = (leastLostUm + lost) * (1 - LOOSE)
+      const most = Math.min(mostMargin, margin, lostMargin(demand, lostUm))
+      return lostUm > failsBeyondUm || rivals.beats(leastEur + pair.priceEur, most, lostUm)
+    })
+    for (const one of held) tryPairs(one, tried, shelves.get(one.shelf) as Shelf)
   }
 
-  const parts = new Map<string, ScrewLevel[]>()
-  for (const screw of screws) parts.set(screw.part.id, [...(parts.get(screw.part.id) ?? []), screw])
-  let done = 0
-  for (const held of parts.values()) {
+  // Screws of one lead turn alike, so their motors are asked once.
+  const byLead = new Map<number, Torques>()
+  const torquesOf = (screw: ScrewLevel) => {
+    const known = byLead.get(screw.part.leadMm) ?? new Torques(screw)
+    byLead.set(screw.part.leadMm, known)
+    return known
+  }
+
+  const parts = byPart(screws)
+  for (const [index, sames] of parts.entries()) {
     if (cancelled?.()) return null
-    progress?.(done++ / parts.size)
-    const [screw] = held as [ScrewLevel]
-    const suited = held.map(one => suitedBearings(field, one))
-    if (suited.every(sets => sets.length === 0)) continue
-    const span = bearingSpan(suited.flat().map(({ bearing }) => bearing))
-    const torques = new Torques(screw)
-    const { leastEur, mostEur } = prune
-      ? boundsOf(held, suited)
-      : { leastEur: 0, mostEur: Number.POSITIVE_INFINITY }
-    const met: (Tried | null)[] = new Array(pairs.length)
+    progress?.(index / parts.length)
+    const held = sames.flatMap(screw => suitedBearings(field, screw).map(suited => hold(screw, suited)))
+    const [first] = held
+    if (!first) continue
+    profiles.meet(
+      first.screw,
+      held.map(({ bearing }) => bearing),
+      torquesOf(first.screw),
+    )
     for (const { seatMm, fitting } of pairsOf) {
-      const seated = suited.map(sets => sets.filter(({ bearing }) => bearing.part.couplerSeatMm === seatMm))
-      if (seated.every(sets => sets.length === 0)) continue
-      const profiles: Tried[] = []
-      for (const pair of fitting) {
-        if (leastEur + pair.priceEur > mostEur) break
-        let one = met[pair.place]
-        if (one === undefined) {
-          one = prune
-            ? profile(demand, screw, pair, torques, span)
-            : { pair, ...torques.of(pair.motor, pair.link.ratio), mostMargin: MOST_MARGIN, leastLostUm: 0 }
-          met[pair.place] = one
-        }
-        if (one) profiles.push(one)
-      }
-      const tried = prune ? worthTrying(demand, held, profiles as Profile[], span) : profiles
-      for (const [index, one] of held.entries())
-        for (const set of seated[index] as Suited[]) tryPairs(one, set, tried)
+      const seated = held.filter(({ bearing }) => bearing.part.couplerSeatMm === seatMm)
+      if (seated.length > 0) trySeated(seated, fitting)
     }
   }
   progress?.(1)
-  return {
-    points: best.all.toSorted((a, b) => a.priceEur - b.priceEur || b.margin - a.margin),
-    combinations: field.combinations,
-    judged: count,
-  }
+  return resultOf(field, best, count)
 }
 
 /** Lays out the field of an axis and searches it. */

@@ -1,13 +1,15 @@
 import type { Axis, PartKind } from '../../job/types'
 import type { UnitSystem } from '../../units/quantity'
 import { evaluateAxis } from '../../verdicts/evaluateAxis'
+import { isOfDrive } from '../../verdicts/finding'
 import type { Catalogue, PartOf } from '../parts'
 import { SCREW_ENDS } from '../screw'
+import { type DrivePoint, type Field, fieldOf, pointOf } from './field'
 import { assemble, bearingSuits, emptyAssembly, type Judged, judge } from './judge'
 import { axisWith, bare, withParts } from './levels'
 import { pairings, seatFits, Torques } from './pairs'
 import { beats } from './pareto'
-import { type DrivePoint, type Field, fieldOf, pointOf, searchField } from './search'
+import { searchField } from './search'
 
 /** What stands in the way of a part. */
 export type WhyNot =
@@ -29,7 +31,7 @@ function only(catalogue: Catalogue, kind: PartKind, partId: string): Catalogue {
 /** The drive of a field that comes nearest to holding, by its worst margin; null when no parts go together. */
 export function nearestOf(field: Field): DrivePoint | null {
   const { demand } = field
-  const pairs = pairings(field.links, field.motors)
+  const pairs = pairings(demand, field.links, field.motors)
   const assembly = emptyAssembly()
   const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
   let nearest: DrivePoint | null = null
@@ -56,9 +58,9 @@ export function nearestOf(field: Field): DrivePoint | null {
 function failsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
   return evaluateAxis(axis, catalogue, units)
     .findings.filter(
-      ({ stage, state, missing }) =>
-        (stage === 'size' || stage === 'room') &&
-        (state === 'fails' || (state === 'unknown' && missing === null)),
+      finding =>
+        isOfDrive(finding) &&
+        (finding.state === 'fails' || (finding.state === 'unknown' && finding.missing === null)),
     )
     .map(({ title, sentence }) => ({ title, sentence }))
 }

@@ -1,7 +1,8 @@
 import { handDrive, lostMotionBudget, powerLoss } from '../../sizing/evaluate/stiffness'
 import { stall } from '../../sizing/evaluate/strength'
 import type { Check } from '../check'
-import { LIMITS, standing } from '../finding'
+import { standing } from '../finding'
+import { limitsOf } from '../limits'
 import { atMost, measure } from './measures'
 
 /** Checks of the drive as a whole. */
@@ -16,6 +17,7 @@ export const DRIVE_CHECKS: Check[] = [
       const target = t.axis.goals.backlashTargetUm
       const [first] = causes
       return atMost(
+        t,
         'axis.lostMotion',
         measure(totalUm, 'smallLength'),
         measure(target, 'smallLength'),
@@ -33,6 +35,7 @@ export const DRIVE_CHECKS: Check[] = [
     judge(t, say) {
       const { thrustN, weakest } = stall(t)
       return atMost(
+        t,
         'axis.stallThrust',
         measure(thrustN, 'force'),
         measure(weakest.bearsN, 'force'),
@@ -74,9 +77,9 @@ export const DRIVE_CHECKS: Check[] = [
     judge(t, say) {
       if (!t.axis.drive.handwheelKept) return null
       const { rimForceN, motorShare } = handDrive(t)
-      const { holds } = LIMITS['axis.handwheel']
+      const { holds } = limitsOf(t.axis, 'axis.handwheel')
       return {
-        ...standing('axis.handwheel', rimForceN),
+        ...standing(t.axis, 'axis.handwheel', rimForceN),
         figure: measure(rimForceN, 'force'),
         limit: measure(holds, 'force'),
         use: rimForceN / holds,

@@ -2,7 +2,8 @@ import { couplerTorqueUse } from '../../sizing/checkSums'
 import { couplerMisalignmentUse } from '../../sizing/coupler'
 import { beltLoad, beltRun, isBelted } from '../../sizing/evaluate/transmission'
 import type { Check, Judgement, Say } from '../check'
-import { LIMITS, standing } from '../finding'
+import { standing } from '../finding'
+import { limitsOf } from '../limits'
 import { atMost, measure } from './measures'
 
 interface Shaft {
@@ -40,6 +41,7 @@ export const LINK_CHECKS: Check[] = [
       const peakNm = t.part('motor').holdingTorqueNm
       t.figure('couplerUse', couplerTorqueUse, { peakTorqueNm: peakNm, serviceFactor, ratedTorqueNm })
       return atMost(
+        t,
         'coupler.torque',
         measure(peakNm * serviceFactor, 'torque'),
         measure(ratedTorqueNm, 'torque'),
@@ -87,7 +89,7 @@ export const LINK_CHECKS: Check[] = [
         axialLimitMm,
       })
       return {
-        ...standing('coupler.misalignment', use),
+        ...standing(t.axis, 'coupler.misalignment', use),
         figure: measure(use, 'share'),
         limit: measure(1, 'share'),
         use,
@@ -111,6 +113,7 @@ export const LINK_CHECKS: Check[] = [
       const { beltTeeth, centreDistanceMm } = beltRun(t)
       const pullN = effectivePullN * serviceFactor
       return atMost(
+        t,
         'belt.pull',
         measure(pullN, 'force'),
         measure(ratedPullN, 'force'),
@@ -132,9 +135,9 @@ export const LINK_CHECKS: Check[] = [
     judge(t, say) {
       if (!isBelted(t)) return null
       const { teethInMesh } = beltRun(t)
-      const wanted = LIMITS['belt.mesh'].holds
+      const wanted = limitsOf(t.axis, 'belt.mesh').holds
       return {
-        ...standing('belt.mesh', teethInMesh),
+        ...standing(t.axis, 'belt.mesh', teethInMesh),
         figure: measure(teethInMesh, 'ratio'),
         limit: measure(wanted, 'ratio'),
         use: wanted / teethInMesh,

@@ -1,7 +1,8 @@
 import { steps } from '../../sizing/evaluate/stiffness'
 import { inertiaMatch, torqueMargin } from '../../sizing/evaluate/torque'
 import type { Check } from '../check'
-import { LIMITS, standing } from '../finding'
+import { standing } from '../finding'
+import { limitsOf } from '../limits'
 import type { Trace } from '../trace'
 import { atMost, measure } from './measures'
 
@@ -17,10 +18,10 @@ export const MOTOR_CHECKS: Check[] = [
     stage: 'size',
     judge(t, say) {
       const check = torqueLimits(t)
-      const wanted = LIMITS[check].holds
+      const wanted = limitsOf(t.axis, check).holds
       const { margin, phase, speedRpm, requiredNm, availableNm } = torqueMargin(t)
       return {
-        ...standing(check, margin),
+        ...standing(t.axis, check, margin),
         figure: measure(availableNm, 'torque'),
         limit: measure(requiredNm * wanted, 'torque'),
         use: wanted / margin,
@@ -40,9 +41,9 @@ export const MOTOR_CHECKS: Check[] = [
     stage: 'size',
     judge(t, say) {
       const { ratio } = inertiaMatch(t)
-      const { holds } = LIMITS['motor.inertiaRatio']
+      const { holds } = limitsOf(t.axis, 'motor.inertiaRatio')
       return {
-        ...standing('motor.inertiaRatio', ratio),
+        ...standing(t.axis, 'motor.inertiaRatio', ratio),
         figure: measure(ratio, 'ratio'),
         limit: measure(holds, 'ratio'),
         use: ratio / holds,
@@ -60,6 +61,7 @@ export const MOTOR_CHECKS: Check[] = [
       const { fullStepUm, microstepUm, torquePerMicrostepNm } = steps(t)
       const target = t.axis.goals.accuracyTargetUm
       return atMost(
+        t,
         'motor.step',
         measure(fullStepUm, 'smallLength'),
         measure(target, 'smallLength'),

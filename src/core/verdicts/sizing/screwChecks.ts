@@ -17,6 +17,7 @@ export const SCREW_CHECKS: Check[] = [
       const rpm = topSpeedRpm(t)
       const { allowableSpeedRpm } = whip(t)
       return atMost(
+        t,
         'screw.criticalSpeed',
         measure(rpm, 'rotation'),
         measure(allowableSpeedRpm, 'rotation'),
@@ -36,6 +37,7 @@ export const SCREW_CHECKS: Check[] = [
       const pushN = forces(t).maxN
       const { allowableLoadN, regime } = strut(t)
       return atMost(
+        t,
         'screw.buckling',
         measure(pushN, 'force'),
         measure(allowableLoadN, 'force'),
@@ -58,6 +60,7 @@ export const SCREW_CHECKS: Check[] = [
         ? 'with the duty as you set it'
         : `with ${percent(cuttingShare, say)} of the time at ${say(cuttingForceN, 'force')} of cutting force`
       return atLeast(
+        t,
         'screw.life',
         measure(hours, 'hours'),
         measure(wantedLifeHours, 'hours'),
@@ -75,13 +78,13 @@ export const SCREW_CHECKS: Check[] = [
       const target = t.axis.goals.accuracyTargetUm
       const use = travelToleranceUm / target
       const leftUm = (variation300Um * CORRECTION_EVERY_MM) / 300
-      const { state, margin } = standing('screw.leadAccuracy', use)
+      const { state, ...held } = standing(t.axis, 'screw.leadAccuracy', use)
       const mends = leftUm <= target
       const every = say(CORRECTION_EVERY_MM, 'length', 1)
       const over = `Class ${t.part('screw').toleranceClass} lets the lead be off by ${say(travelToleranceUm, 'smallLength')} over the travel, against ${say(target, 'smallLength')} accepted`
       return {
         state: state === 'holds' ? 'holds' : mends ? 'close' : 'fails',
-        margin,
+        ...held,
         figure: measure(travelToleranceUm, 'smallLength'),
         limit: measure(target, 'smallLength'),
         use,
@@ -106,6 +109,7 @@ export const SCREW_CHECKS: Check[] = [
       if (t.axis.ends === 'fixed-fixed') {
         const bearsN = t.part('bearing').staticCapacityN
         return atMost(
+          t,
           'screw.pretension',
           measure(pretensionN, 'force'),
           measure(bearsN, 'force'),
@@ -116,6 +120,7 @@ export const SCREW_CHECKS: Check[] = [
         )
       }
       return atMost(
+        t,
         'screw.warmth',
         measure(growthUm, 'smallLength'),
         measure(accuracyTargetUm, 'smallLength'),

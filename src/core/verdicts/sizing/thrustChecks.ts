@@ -4,7 +4,8 @@ import { forces, topSpeedRpm } from '../../sizing/evaluate/load'
 import { bearingLifeHours } from '../../sizing/evaluate/strength'
 import { preloadN } from '../../sizing/evaluate/torque'
 import type { Check, Judgement, Say } from '../check'
-import { LIMITS, standing } from '../finding'
+import { standing } from '../finding'
+import { limitsOf } from '../limits'
 import type { Trace } from '../trace'
 import { atLeast, atMost, measure, percent } from './measures'
 
@@ -24,7 +25,7 @@ function keepsClosed(
   // An axis without any load at all is held to a newton, so that there is something to divide by.
   const ratio = opensAtN / Math.max(1, loadN)
   return {
-    ...standing(check, ratio),
+    ...standing(t.axis, check, ratio),
     figure: measure(loadN, 'force'),
     limit: measure(opensAtN, 'force'),
     use: loadN / opensAtN,
@@ -49,6 +50,7 @@ export const THRUST_CHECKS: Check[] = [
         limit: speedValueLimit,
       })
       return atMost(
+        t,
         'nut.speedValue',
         measure(speedValue, 'ratio'),
         measure(speedValueLimit, 'ratio'),
@@ -68,13 +70,13 @@ export const THRUST_CHECKS: Check[] = [
     judge(t, say) {
       const { staticCapacityN } = t.part('screw')
       const loadN = forces(t).maxN
-      const wanted = LIMITS['nut.staticSafety'].holds
+      const wanted = limitsOf(t.axis, 'nut.staticSafety').holds
       const { safety } = t.figure('staticSafety', nutStaticSafety, {
         staticCapacityN,
         largestLoadN: Math.max(1, loadN),
       })
       return {
-        ...standing('nut.staticSafety', safety),
+        ...standing(t.axis, 'nut.staticSafety', safety),
         figure: measure(loadN, 'force'),
         limit: measure(staticCapacityN / wanted, 'force'),
         use: (wanted * loadN) / staticCapacityN,
@@ -112,6 +114,7 @@ export const THRUST_CHECKS: Check[] = [
       const hours = bearingLifeHours(t)
       const { wantedLifeHours } = t.axis.goals
       return atLeast(
+        t,
         'bearing.life',
         measure(hours, 'hours'),
         measure(wantedLifeHours, 'hours'),

@@ -10,11 +10,12 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import type { DrivePoint } from '@/core/sizing/search/search'
+import type { DrivePoint } from '@/core/sizing/search/field'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { chartColors } from '@/ui/charts'
 import { SelectField } from '@/ui/fields/SelectField'
+import { useCatalogue } from '../../bench'
 import { driveWords } from './driveWords'
 
 const MERITS = [
@@ -109,6 +110,7 @@ export function SearchChart({ points, units, onTake }: Props) {
 }
 
 function PointCard({ point, units }: { point: DrivePoint | undefined; units: UnitSystem }) {
+  const catalogue = useCatalogue()
   if (!point) return null
   return (
     <chakra.div
@@ -124,7 +126,7 @@ function PointCard({ point, units }: { point: DrivePoint | undefined; units: Uni
         €{Math.round(point.priceEur)}, margin {say(point.margin, 'ratio', units, 2)}, loses{' '}
         {say(point.lostMotionUm, 'smallLength', units)}
       </chakra.p>
-      <p>{driveWords(point)}</p>
+      <p>{driveWords(point, catalogue)}</p>
     </chakra.div>
   )
 }

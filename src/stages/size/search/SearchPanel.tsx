@@ -1,15 +1,15 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
-import { takeDrive } from '@/core/job/commands'
+import { takeDrive } from '@/core/job/driveCommands'
 import type { Axis } from '@/core/job/types'
+import type { DrivePoint } from '@/core/sizing/search/field'
 import { axisWith } from '@/core/sizing/search/levels'
-import type { DrivePoint } from '@/core/sizing/search/search'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { type Running, startSearch } from '@/workers/client'
 import type { SearchOutcome } from '@/workers/protocol'
-import { useAxisNow, useEdit } from '../../bench'
+import { useAxisNow, useCatalogue, useEdit, useJob } from '../../bench'
 import { driveWords } from './driveWords'
 import { SearchChart } from './SearchChart'
 import { SearchTable } from './SearchTable'
@@ -27,13 +27,18 @@ export function SearchPanel({ axis, units }: { axis: Axis; units: UnitSystem }) 
   const [state, setState] = useState<State>({ kind: 'idle' })
   const run = useRef<Running<SearchOutcome | null> | null>(null)
   const edit = useEdit()
+  const catalogue = useCatalogue()
+  const ownParts = useJob(job => job.ownParts)
+  const shop = useJob(job => job.shop)
   const axisNow = useAxisNow()
   useEffect(() => () => run.current?.cancel(), [])
 
   const start = () => {
     const searched = axisNow()
     setState({ kind: 'running', share: 0 })
-    const started = startSearch(searched, units, share => setState({ kind: 'running', share }))
+    const started = startSearch({ axis: searched, ownParts, shop, units }, share =>
+      setState({ kind: 'running', share }),
+    )
     run.current = started
     started.done
       .then(outcome => outcome && setState({ kind: 'done', axis: searched, outcome }))
@@ -47,7 +52,7 @@ export function SearchPanel({ axis, units }: { axis: Axis; units: UnitSystem }) 
   }
   const take = (point: DrivePoint) => {
     const now = axisNow()
-    edit(takeDrive(now, axisWith(now, point), `Taken from the search: ${driveWords(point)}.`))
+    edit(takeDrive(now, axisWith(now, point), `Taken from the search: ${driveWords(point, catalogue)}.`))
   }
 
   return (

@@ -1,12 +1,13 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/job/types'
-import type { DrivePoint } from '@/core/sizing/search/search'
+import type { DrivePoint } from '@/core/sizing/search/field'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Cell, Figures, HeadCell } from '@/ui/Panel'
+import { useCatalogue } from '../../bench'
 import { driveWords } from './driveWords'
 
 const ORDERS = [
@@ -37,6 +38,7 @@ interface Props {
 
 /** The drives that nothing beats, the best first by what the builder asks for. */
 export function SearchTable({ points, axis, units, onTake }: Props) {
+  const catalogue = useCatalogue()
   const [by, setBy] = useState<Order>('priceEur')
   const someHold = points.some(({ margin }) => margin >= 1)
   const [keep, setKeep] = useState<(typeof KEEPS)[number]['value']>(someHold ? 'holds' : 'all')
@@ -71,7 +73,7 @@ export function SearchTable({ points, axis, units, onTake }: Props) {
           </thead>
           <tbody>
             {shown.map(point => {
-              const words = driveWords(point)
+              const words = driveWords(point, catalogue)
               const taken = isTaken(axis, point)
               return (
                 <chakra.tr key={words} bg={taken ? 'raised' : undefined}>

@@ -1,14 +1,14 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import type { Axis, PartKind } from '@/core/job/types'
-import { CATALOGUE } from '@/core/sizing/parts'
-import type { DrivePoint } from '@/core/sizing/search/search'
+import type { DrivePoint } from '@/core/sizing/search/field'
 import type { WhyNot } from '@/core/sizing/search/whyNot'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { type Running, startWhyNot } from '@/workers/client'
+import { useCatalogue, useTask } from '../../bench'
 import { driveWords } from './driveWords'
 
 const KINDS: { value: PartKind; label: string }[] = [
@@ -33,13 +33,15 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
   const [answer, setAnswer] = useState<WhyNot | 'asking' | null>(null)
   const run = useRef<Running<WhyNot> | null>(null)
   useEffect(() => () => run.current?.cancel(), [])
-  const parts = [...CATALOGUE[kind].values()].map(({ id, name }) => ({ value: id, label: name }))
-  const asked = CATALOGUE[kind].has(partId) ? partId : (parts[0]?.value ?? '')
+  const catalogue = useCatalogue()
+  const task = useTask(axis)
+  const parts = [...catalogue[kind].values()].map(({ id, name }) => ({ value: id, label: name }))
+  const asked = catalogue[kind].has(partId) ? partId : (parts[0]?.value ?? '')
 
   const ask = () => {
     run.current?.cancel()
     setAnswer('asking')
-    const started = startWhyNot(axis, units, kind, asked, points)
+    const started = startWhyNot(task, kind, asked, points)
     run.current = started
     started.done.then(setAnswer).catch(() => setAnswer(null))
   }
@@ -81,6 +83,7 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
 }
 
 function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; onTake: Props['onTake'] }) {
+  const catalogue = useCatalogue()
   const merits = (point: DrivePoint) =>
     `€${Math.round(point.priceEur)}, worst margin ${say(point.margin, 'ratio', units, 2)}, ${say(
       point.lostMotionUm,
@@ -95,7 +98,7 @@ function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; 
         <>
           <p>
             It works, but something else is nowhere worse and somewhere better. With it: {merits(answer.its)}.
-            Instead: {merits(answer.by)}, which is {driveWords(answer.by)}.
+            Instead: {merits(answer.by)}, which is {driveWords(answer.by, catalogue)}.
           </p>
           <Button variant="quiet" onClick={() => onTake(answer.its)}>
             Take it all the same
@@ -107,7 +110,7 @@ function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; 
         <>
           <p>
             {answer.nearest
-              ? `Nothing that goes with it holds. Nearest: ${driveWords(answer.nearest)}. There:`
+              ? `Nothing that goes with it holds. Nearest: ${driveWords(answer.nearest, catalogue)}. There:`
               : 'It fails whatever goes with it:'}
           </p>
           <chakra.ul pl="5" listStyleType="disc">

@@ -7,6 +7,7 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table'
+import { CopyPlus, Pencil, Trash2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import type { PartKind } from '@/core/job/types'
 import { STATE_WORDS, STATES } from '@/core/verdicts/finding'
@@ -27,6 +28,9 @@ interface Props {
   verdicts: ReadonlyMap<string, PartVerdict> | null
   chosenId: string | null
   onChoose: (partId: string | null) => void
+  onCopy: (partId: string) => void
+  onChange: (partId: string) => void
+  onRemove: (partId: string) => void
 }
 
 /** So many rows are shown at first: a screenful. */
@@ -41,7 +45,7 @@ const would = ({ worst, worstCount }: PartVerdict) =>
   `${worstCount} ${worst === 'fails' && worstCount > 1 ? 'fail' : STATE_WORDS[worst].toLowerCase()}`
 
 /** Parts of a kind to choose from, each with what it would do to the verdicts. */
-export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose }: Props) {
+export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...own }: Props) {
   const [typed, setTyped] = useState('')
   const [isWhole, setWhole] = useState(false)
   const named = useMemo(() => rowsNamed(all, typed), [all, typed])
@@ -120,6 +124,7 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose }: Pro
                     <chakra.strong display="block">{row.name}</chakra.strong>
                     <chakra.span color="quiet" fontSize="13px">
                       {row.maker}
+                      {row.isOwn && <chakra.strong color="lamp"> · your own</chakra.strong>}
                     </chakra.span>
                   </Cell>
                   <Cell>
@@ -141,15 +146,19 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose }: Pro
                       <chakra.span color="quiet">judging…</chakra.span>
                     )}
                   </Cell>
-                  <Cell textAlign="right">
-                    <Button
-                      variant={chosen ? 'quiet' : 'outline'}
-                      aria-pressed={chosen}
-                      aria-label={chosen ? `${row.name}, taken; put back` : `Take ${row.name}`}
-                      onClick={() => onChoose(chosen ? null : row.id)}
-                    >
-                      {chosen ? 'Taken' : 'Take'}
-                    </Button>
+                  <Cell>
+                    <chakra.div display="flex" justifyContent="flex-end" alignItems="center">
+                      <OwnButtons row={row} {...own} />
+                      <Button
+                        variant={chosen ? 'quiet' : 'outline'}
+                        minW="70px"
+                        aria-pressed={chosen}
+                        aria-label={chosen ? `${row.name}, taken; put back` : `Take ${row.name}`}
+                        onClick={() => onChoose(chosen ? null : row.id)}
+                      >
+                        {chosen ? 'Taken' : 'Take'}
+                      </Button>
+                    </chakra.div>
                   </Cell>
                 </chakra.tr>
               )
@@ -163,6 +172,38 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose }: Pro
           {isWhole ? `Show the first ${FIRST_ROWS}` : `Show all ${ordered.length}`}
         </Button>
       )}
+    </>
+  )
+}
+
+/** What can be done to a part besides taking it. */
+function OwnButtons({
+  row: { id, name, isOwn },
+  onCopy,
+  onChange,
+  onRemove,
+}: { row: PartRow } & Pick<Props, 'onCopy' | 'onChange' | 'onRemove'>) {
+  const icon = { variant: 'quiet', px: '2', minW: '44px' } as const
+  return (
+    <>
+      {isOwn && (
+        <>
+          <Button {...icon} aria-label={`Take ${name} out of the parts`} onClick={() => onRemove(id)}>
+            <Trash2 size={16} aria-hidden />
+          </Button>
+          <Button {...icon} aria-label={`Change ${name}`} onClick={() => onChange(id)}>
+            <Pencil size={16} aria-hidden />
+          </Button>
+        </>
+      )}
+      <Button
+        {...icon}
+        aria-label={`Copy ${name} to change it`}
+        title="Copy to change"
+        onClick={() => onCopy(id)}
+      >
+        <CopyPlus size={16} aria-hidden />
+      </Button>
     </>
   )
 }

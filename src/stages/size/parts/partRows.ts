@@ -1,6 +1,5 @@
 import type { PartKind } from '@/core/job/types'
-import type { PartOf } from '@/core/sizing/parts'
-import { CATALOGUE } from '@/core/sizing/parts'
+import type { Catalogue, PartOf } from '@/core/sizing/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 
@@ -10,6 +9,8 @@ export interface PartRow {
   name: string
   maker: string
   priceEur: number
+  /** Whether the builder has added it. */
+  isOwn: boolean
   /** The two figures that tell parts of this kind apart. */
   first: { text: string; value: number }
   second: { text: string; value: number }
@@ -63,13 +64,18 @@ const length = (mm: number, units: UnitSystem): Figure => ({ text: say(mm, 'leng
 /** Heads of the two columns in which parts of a kind differ most. */
 export const columnHeads = (kind: PartKind) => COLUMNS[kind].heads
 
-/** Every part of a kind with its figures. */
-export function partRows<K extends PartKind>(kind: K, units: UnitSystem): PartRow[] {
+/** Every part of a kind with its figures, and whether it is one of the builder's own. */
+export function partRows<K extends PartKind>(
+  catalogue: Catalogue,
+  kind: K,
+  units: UnitSystem,
+  ownIds: ReadonlySet<string>,
+): PartRow[] {
   const figures = COLUMNS[kind].figures as (part: PartOf[K], units: UnitSystem) => [Figure, Figure]
-  return [...(CATALOGUE[kind] as ReadonlyMap<string, PartOf[K]>).values()].map(part => {
+  return [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].map(part => {
     const [first, second] = figures(part, units)
     const { id, name, maker, priceEur } = part
-    return { id, name, maker, priceEur, first, second }
+    return { id, name, maker, priceEur, isOwn: ownIds.has(id), first, second }
   })
 }
 

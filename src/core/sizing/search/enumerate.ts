@@ -1,0 +1,44 @@
+import { type Field, heightMm, paretoOf, pointOf, resultOf, type SearchResult } from './field'
+import {
+  assemble,
+  bearingSuits,
+  emptyAssembly,
+  type Judged,
+  judge,
+  leastTorqueNm,
+  linkBears,
+  torqueAtNm,
+} from './judge'
+import { seatFits } from './pairs'
+
+/**
+ * The same set by judging every drive that the parts of a field can make, each by itself: what the search is
+ * tested and measured against.
+ */
+export function enumerateField(field: Field): SearchResult {
+  const { demand, screws, bearings, links, motors } = field
+  const best = paretoOf(field)
+  const assembly = emptyAssembly()
+  const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
+  let count = 0
+  for (const screw of screws)
+    for (const bearing of bearings)
+      for (const link of links)
+        for (const motor of motors) {
+          count++
+          const suits = bearingSuits(demand, screw, bearing)
+          const bears = linkBears(demand, link, motor)
+          if (suits === 0 || bears === 0 || !seatFits(link, bearing.part.couplerSeatMm)) continue
+          assemble(demand, screw, bearing, suits, link, assembly)
+          const topNm = leastTorqueNm(motor, screw.topRpm * link.ratio)
+          const cuttingNm = torqueAtNm(motor, screw.cuttingRpm * link.ratio)
+          judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
+          if (!judged.feasible) continue
+          const priceEur = assembly.priceEur + motor.priceEur
+          best.offer(
+            best.shelf(heightMm(screw, bearing)),
+            pointOf(screw, bearing, link, motor, priceEur, judged),
+          )
+        }
+  return resultOf(field, best, count)
+}

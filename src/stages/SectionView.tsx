@@ -1,0 +1,45 @@
+import type { Axis } from '@/core/job/types'
+import { SECTION_SIDES } from '@/core/room/section'
+import type { SectionAt } from '@/core/room/sectionRoom'
+import type { PartOf } from '@/core/sizing/parts'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import { SectionDrawing } from '@/ui/drawings/SectionDrawing'
+
+interface Props {
+  axis: Axis
+  at: SectionAt
+  screw: PartOf['screw']
+  units: UnitSystem
+}
+
+/** The casting around the nut at one place along the screw, to scale. */
+export function SectionView({ axis, at: { station, sides }, screw, units }: Props) {
+  const { section } = axis.making
+  return (
+    <SectionDrawing
+      label={`Section ${say(station.positionMm, 'length', units, 1)} along the screw, to scale`}
+      room={{
+        leftMm: station.leftMm,
+        rightMm: station.rightMm,
+        ceilingMm: station.ceilingMm + section.spacersMm,
+        floorMm: station.floorMm,
+      }}
+      walls={{
+        leftMm: station.wallLeftMm,
+        rightMm: station.wallRightMm,
+        ceilingMm: station.wallCeilingMm,
+        floorMm: station.wallFloorMm,
+      }}
+      screwMm={screw.nominalDiameterMm}
+      nutMm={Math.max(screw.nutBodyDiameterMm, screw.nutFlangeDiameterMm)}
+      bracket={{ widthMm: section.bracketWidthMm, heightMm: section.bracketHeightMm }}
+      fitting={{ side: section.fittingSide, outMm: section.fittingMm }}
+      cuts={SECTION_SIDES.filter(side => sides[side].cutMm > 0).map(side => ({
+        side,
+        depthMm: sides[side].cutMm,
+        fit: sides[side].verdict !== 'too-thin',
+      }))}
+    />
+  )
+}

@@ -1,0 +1,100 @@
+import { chakra } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import type { ReactNode } from 'react'
+import { Button } from '@/ui/controls'
+
+interface Props {
+  title: string
+  backLabel: string
+  printLabel: string
+  onBack: () => void
+  children: ReactNode
+}
+
+/** A sheet to print, with what it is and the date on top, and buttons that stay off the paper. */
+export function PaperScreen({ title, backLabel, printLabel, onBack, children }: Props) {
+  return (
+    <>
+      <chakra.div
+        display="flex"
+        gap="2"
+        p="3"
+        justifyContent="center"
+        css={{ '@media print': { display: 'none' } }}
+      >
+        <Button onClick={onBack}>{backLabel}</Button>
+        <Button variant="lamp" onClick={() => window.print()}>
+          {printLabel}
+        </Button>
+      </chakra.div>
+      <Sheet>
+        <chakra.header
+          display="flex"
+          justifyContent="space-between"
+          alignItems="baseline"
+          borderBottomWidth="2px"
+          borderColor="#1a222c"
+          pb="1"
+          mb="2"
+          gap="4"
+        >
+          <chakra.h1 fontSize="22px" overflowWrap="anywhere">
+            {title}
+          </chakra.h1>
+          <chakra.span whiteSpace="nowrap">{format(new Date(), 'd MMMM yyyy')}</chakra.span>
+        </chakra.header>
+        {children}
+      </Sheet>
+    </>
+  )
+}
+
+/** Paper is white whatever the scheme on the screen. */
+const Sheet = chakra('main', {
+  base: {
+    maxW: '190mm',
+    mx: 'auto',
+    mb: '8',
+    p: '8mm',
+    bg: '#fff',
+    color: '#1a222c',
+    fontSize: '12px',
+    lineHeight: '1.35',
+    '& table': { width: '100%' },
+    '@media print': { maxW: 'none', m: 0, p: 0, fontSize: '10.5px' },
+  },
+})
+
+export const Td = chakra('td', {
+  base: { verticalAlign: 'top', pr: '2', py: '0.5', borderTopWidth: '1px', borderColor: '#c9c9c9' },
+})
+
+/** A titled part of a sheet, kept on one page where that can be. */
+export function Block({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <chakra.section mt="2" css={{ breakInside: 'avoid-page' }}>
+      <chakra.h2 fontSize="13px" fontWeight={700} mb="0.5">
+        {title}
+      </chakra.h2>
+      {children}
+    </chakra.section>
+  )
+}
+
+/** Labels with their values. */
+export function Pairs({ rows }: { rows: [string, string][] }) {
+  return (
+    <table>
+      <tbody>
+        {rows.map(([label, value]) => (
+          <tr key={label}>
+            <Td>{label}</Td>
+            <Td textAlign="right" fontWeight={700}>
+              {value}
+            </Td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

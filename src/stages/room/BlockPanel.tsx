@@ -1,0 +1,177 @@
+import { chakra } from '@chakra-ui/react'
+import {
+  BEARING_FIELDS,
+  type BearingBlock,
+  BLOCK_FIELDS,
+  BLOCK_TO_START,
+  MOST_BEARINGS,
+} from '@/core/job/making'
+import { setShop } from '@/core/job/makingCommands'
+import { bearingStack } from '@/core/room/bearingStack'
+import { blockInputs, orientation } from '@/core/room/making'
+import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
+import { StackDrawing } from '@/ui/drawings/StackDrawing'
+import { FieldGrid } from '@/ui/fields/FieldGrid'
+import { type Column, RowsTable } from '@/ui/fields/RowsTable'
+import { SizesField } from '@/ui/fields/SizesField'
+import { Panel } from '@/ui/Panel'
+import { useEdit, useJob, useUnits } from '../bench'
+import { known } from '../known'
+import { WorkingButton } from '../WorkingButton'
+import { useMaking } from './useMaking'
+
+type Bearing = BearingBlock['bearings'][number]
+const COLUMNS: Column<Bearing>[] = [
+  { key: 'widthMm', is: 'quantity', ...BEARING_FIELDS.widthMm },
+  { key: 'landMarkedMm', is: 'quantity', optional: true, ...BEARING_FIELDS.landMarkedMm },
+  { key: 'landOtherMm', is: 'quantity', optional: true, ...BEARING_FIELDS.landOtherMm },
+]
+
+/** The stack of bearings in their block: whether the cover clamps them, what makes it so, and which way round they go. */
+export function BlockPanel() {
+  const { making, change } = useMaking()
+  const units = useUnits()
+  const shimStockMm = useJob(job => job.shop.shimStockMm)
+  const edit = useEdit()
+  const { block } = making
+  const onBlock = (label: string, run: (block: BearingBlock) => void, mergeKey?: string) =>
+    change(label, draft => draft.block && run(draft.block), mergeKey)
+  if (!block)
+    return (
+      <Panel
+        title="Bearing block"
+        note="Measured with its bearings out: how deep the bore is, how wide the bearings, what the cover reaches in."
+      >
+        <Button
+          variant="outline"
+          onClick={() =>
+            change('Bearing block', draft => {
+              draft.block = BLOCK_TO_START
+            })
+          }
+        >
+          Measure the block
+        </Button>
+      </Panel>
+    )
+  return (
+    <Panel
+      title="Bearing block"
+      note="The cover must stand off the block by a hair: then it clamps the outer rings. The lands of an outer ring, read with calipers at both faces, tell which face takes the thrust."
+      action={<WorkingButton checkId="room.block" of="the stack of the block" />}
+    >
+      <FieldGrid
+        facts={BLOCK_FIELDS}
+        values={block}
+        units={units}
+        onValue={(field, label, value, mergeKey) =>
+          onBlock(
+            label,
+            draft => {
+              draft[field] = value
+            },
+            mergeKey,
+          )
+        }
+      />
+      <chakra.div my="3">
+        <SizesField
+          label="Shim stock at hand"
+          sizesMm={shimStockMm}
+          units={units}
+          least={0.001}
+          most={10}
+          onSizes={sizes => edit(setShop('shimStockMm', sizes))}
+        />
+      </chakra.div>
+      <RowsTable
+        row="Bearing"
+        columns={COLUMNS}
+        rows={block.bearings}
+        units={units}
+        most={MOST_BEARINGS}
+        least={1}
+        onChange={(index, key, value, mergeKey) =>
+          onBlock(
+            'Bearing of the block',
+            draft => {
+              const bearing = draft.bearings[index]
+              if (bearing) Object.assign(bearing, { [key]: value })
+            },
+            mergeKey,
+          )
+        }
+        onAdd={() =>
+          onBlock('A bearing more', draft => {
+            draft.bearings.push({
+              widthMm: draft.bearings.at(-1)?.widthMm ?? 10,
+              landMarkedMm: null,
+              landOtherMm: null,
+            })
+          })
+        }
+        onRemove={index =>
+          onBlock('A bearing less', draft => {
+            draft.bearings.splice(index, 1)
+          })
+        }
+        addLabel="Another bearing"
+      />
+      <Stack block={block} />
+    </Panel>
+  )
+}
+
+/** The stack drawn, with how its rings are held and which way round each bearing goes. */
+function Stack({ block }: { block: BearingBlock }) {
+  const units = useUnits()
+  const stack = known(() => bearingStack(blockInputs(block)))
+  if (!stack.value) return <chakra.p color="fails">{stack.ask}</chakra.p>
+  const facing = block.bearings.map(bearing => orientation(bearing, block.caliperMm))
+  const wide = facing.map(one => one === 'wide-marked' || one === 'wide-other')
+  return (
+    <chakra.div mt="4" display="grid" gap="2">
+      <StackDrawing
+        label="Bearing block cut open along the screw, to scale"
+        boreDepthMm={block.boreDepthMm}
+        widthsMm={block.bearings.map(({ widthMm }) => widthMm)}
+        spacerMm={block.outerSpacerMm}
+        spigotMm={block.coverSpigotMm}
+      />
+      <chakra.p fontSize="13px" color="quiet">
+        The cover pushes on the first outer ring; the push goes through the outer rings and the spacer into
+        the shoulder of the bore (solid line). The locknut pulls the inner rings together on the screw (dashed
+        line): the two meet only in the balls.
+      </chakra.p>
+      <chakra.ul pl="5" listStyleType="disc" fontSize="14px">
+        {facing.map((one, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a bearing is its place in the block
+          <li key={index}>
+            Bearing {index + 1}: {wordsOf(one, say(2 * block.caliperMm, 'length', units))}
+          </li>
+        ))}
+      </chakra.ul>
+      {wide.length === 2 && wide.every(Boolean) && (
+        <chakra.p fontSize="14px">
+          Back-to-back: the two wide faces stand against each other, which holds the screw stiffly against
+          tipping. Face-to-face: the two wide faces stand outward, which forgives blocks that are a little out
+          of line.
+        </chakra.p>
+      )}
+    </chakra.div>
+  )
+}
+
+function wordsOf(facing: ReturnType<typeof orientation>, tells: string): string {
+  switch (facing) {
+    case 'wide-marked':
+      return 'the marked face has the wide land of the outer ring: it takes the thrust.'
+    case 'wide-other':
+      return 'the face without the mark has the wide land of the outer ring: it takes the thrust.'
+    case 'cannot-tell':
+      return `the two readings differ by no more than ${tells}, which calipers cannot tell apart. Read again with a micrometer, or ask by the part number: do not guess.`
+    case 'not-read':
+      return 'read the land of its outer ring at both faces.'
+  }
+}

@@ -1,0 +1,145 @@
+import { useId } from 'react'
+
+interface Props {
+  /** What is drawn, for those who do not see it. */
+  label: string
+  room: { leftMm: number; rightMm: number; ceilingMm: number; floorMm: number }
+  walls: { leftMm: number; rightMm: number; ceilingMm: number; floorMm: number }
+  screwMm: number
+  nutMm: number
+  bracket: { widthMm: number; heightMm: number }
+  fitting: { side: 'left' | 'right' | 'ceiling' | 'floor'; outMm: number } | null
+  /** Metal that must go, side by side. */
+  cuts: { side: 'left' | 'right' | 'ceiling' | 'floor'; depthMm: number; fit: boolean }[]
+}
+
+const token = (name: string) => `var(--dusk-colors-${name})`
+
+/** The room around the nut across the screw, to scale: casting, nut, bracket, fitting, and what must be cut. */
+export function SectionDrawing({ label, room, walls, screwMm, nutMm, bracket, fitting, cuts }: Props) {
+  const hatch = useId()
+  const outer = {
+    x: -room.leftMm - walls.leftMm,
+    y: -room.ceilingMm - walls.ceilingMm,
+    width: room.leftMm + room.rightMm + walls.leftMm + walls.rightMm,
+    height: room.ceilingMm + room.floorMm + walls.ceilingMm + walls.floorMm,
+  }
+  const margin = Math.max(outer.width, outer.height) * 0.04
+  const box = [outer.x - margin, outer.y - margin, outer.width + 2 * margin, outer.height + 2 * margin]
+  const stroke = Math.max(outer.width, outer.height) / 220
+  const cutBox = (side: Props['cuts'][number]['side'], depthMm: number) => {
+    switch (side) {
+      case 'left':
+        return {
+          x: -room.leftMm - depthMm,
+          y: -room.ceilingMm,
+          width: depthMm,
+          height: room.ceilingMm + room.floorMm,
+        }
+      case 'right':
+        return { x: room.rightMm, y: -room.ceilingMm, width: depthMm, height: room.ceilingMm + room.floorMm }
+      case 'ceiling':
+        return {
+          x: -room.leftMm,
+          y: -room.ceilingMm - depthMm,
+          width: room.leftMm + room.rightMm,
+          height: depthMm,
+        }
+      case 'floor':
+        return { x: -room.leftMm, y: room.floorMm, width: room.leftMm + room.rightMm, height: depthMm }
+    }
+  }
+  return (
+    <svg
+      viewBox={box.join(' ')}
+      role="img"
+      aria-label={label}
+      style={{ width: '100%', maxHeight: '320px' }}
+      preserveAspectRatio="xMidYMid meet"
+    >
+      <defs>
+        <pattern
+          id={hatch}
+          width={stroke * 6}
+          height={stroke * 6}
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <line x1="0" y1="0" x2="0" y2={stroke * 6} stroke={token('fails')} strokeWidth={stroke * 2.4} />
+        </pattern>
+      </defs>
+      <path
+        fillRule="evenodd"
+        fill={token('casting')}
+        stroke={token('edge')}
+        strokeWidth={stroke}
+        d={`M${outer.x} ${outer.y}h${outer.width}v${outer.height}h${-outer.width}z M${-room.leftMm} ${-room.ceilingMm}h${room.leftMm + room.rightMm}v${room.ceilingMm + room.floorMm}h${-(room.leftMm + room.rightMm)}z`}
+      />
+      {cuts.map(({ side, depthMm, fit }) => (
+        <rect
+          key={side}
+          {...cutBox(side, depthMm)}
+          fill={`url(#${CSS.escape(hatch)})`}
+          stroke={token(fit ? 'close' : 'fails')}
+          strokeWidth={stroke * 1.5}
+          data-cut={side}
+        />
+      ))}
+      {bracket.widthMm > 0 && bracket.heightMm > 0 && (
+        <rect
+          x={-bracket.widthMm / 2}
+          y={-bracket.heightMm / 2}
+          width={bracket.widthMm}
+          height={bracket.heightMm}
+          fill={token('steel')}
+          fillOpacity={0.45}
+          stroke={token('edge')}
+          strokeWidth={stroke}
+        />
+      )}
+      <circle r={nutMm / 2} fill={token('brass')} stroke={token('ink')} strokeWidth={stroke} />
+      <circle r={screwMm / 2} fill={token('steel')} stroke={token('ink')} strokeWidth={stroke} />
+      {fitting && fitting.outMm > 0 && (
+        <Fitting {...fitting} nutMm={nutMm} bracket={bracket} stroke={stroke} />
+      )}
+      <path
+        d={`M${-margin * 2} 0H${margin * 2}M0 ${-margin * 2}V${margin * 2}`}
+        stroke={token('ink')}
+        strokeWidth={stroke * 0.8}
+        strokeDasharray={`${stroke * 5} ${stroke * 2} ${stroke} ${stroke * 2}`}
+      />
+    </svg>
+  )
+}
+
+function Fitting({
+  side,
+  outMm,
+  nutMm,
+  bracket,
+  stroke,
+}: {
+  side: 'left' | 'right' | 'ceiling' | 'floor'
+  outMm: number
+  nutMm: number
+  bracket: Props['bracket']
+  stroke: number
+}) {
+  const across = side === 'left' || side === 'right'
+  const from = Math.max(nutMm, across ? bracket.widthMm : bracket.heightMm) / 2
+  const turn = { ceiling: 0, right: 90, floor: 180, left: 270 }[side]
+  const width = Math.max(6, outMm * 0.5)
+  return (
+    <rect
+      x={-width / 2}
+      y={-from - outMm}
+      width={width}
+      height={outMm}
+      transform={`rotate(${turn})`}
+      fill={token('lamp')}
+      stroke={token('ink')}
+      strokeWidth={stroke}
+      data-fitting={side}
+    />
+  )
+}

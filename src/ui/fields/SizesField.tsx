@@ -1,0 +1,42 @@
+import { useState } from 'react'
+import { printField } from '@/core/units/print'
+import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { readSizes } from '@/core/units/sizes'
+import { TextField } from './TextField'
+
+interface Props {
+  label: string
+  sizesMm: readonly number[]
+  units: UnitSystem
+  least: number
+  most: number
+  onSizes: (sizesMm: number[]) => void
+}
+
+/** A few lengths in one field, such as the cutters that a shop owns: `16, 20, 1 1/4 in`. */
+export function SizesField({ label, sizesMm, units, least, most, onSizes }: Props) {
+  const shown = sizesMm.map(mm => printField(mm, 'length', units)).join('; ')
+  const [draft, setDraft] = useState<string | null>(null)
+  const [error, setError] = useState<string | null>(null)
+  const leave = () => {
+    if (draft === null) return
+    const read = readSizes(draft, units, least, most)
+    if ('message' in read) return setError(read.message)
+    setError(null)
+    setDraft(null)
+    if (draft !== shown) onSizes(read.sizesMm)
+  }
+  return (
+    <TextField
+      label={`${label}, ${quantityFacts('length')[units].unit}, with semicolons between them`}
+      value={draft ?? shown}
+      error={error ?? undefined}
+      onChange={event => {
+        setDraft(event.currentTarget.value)
+        setError(null)
+      }}
+      onBlur={leave}
+      onKeyDown={event => event.key === 'Enter' && leave()}
+    />
+  )
+}
