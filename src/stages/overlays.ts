@@ -14,12 +14,13 @@ import type { UnitSystem } from '@/core/units/quantity'
 import type { Evaluation } from '@/core/verdicts/evaluateAxis'
 import type { Subject } from '@/core/verdicts/finding'
 import { NotKnown, Trace } from '@/core/verdicts/trace'
-import type { Bend, Mark, Span } from '@/ui/driveline/marks'
+import type { Bend, Mark, Span, Zone } from '@/ui/driveline/marks'
 
 /** What a stage lays on the drive line. */
 export interface Overlay {
   marks: Mark[]
   spans: Span[]
+  zones: Zone[]
   bend: Bend | null
 }
 interface Bench {
@@ -30,7 +31,7 @@ interface Bench {
   line: DriveLine
 }
 
-const NOTHING: Overlay = { marks: [], spans: [], bend: null }
+const NOTHING: Overlay = { marks: [], spans: [], zones: [], bend: null }
 const PART_OF: Partial<Record<Subject, DrivePart>> = {
   screw: 'screw',
   nut: 'nut',
@@ -100,11 +101,24 @@ function room({ axis, catalogue, units, line, evaluation }: Bench): Overlay {
         tone: 'ink',
         label: `between the blocks ${say(line.spanMm, 'length', units, 1)}`,
       },
+      ...keptClear(axis, line.spanMm).map(zone => ({
+        ...zone,
+        tone: 'close' as const,
+        label: `kept clear ${say(zone.toMm - zone.fromMm, 'length', units, 1)}`,
+      })),
       ...recesses(axis, line.spanMm, units),
       ...tightestPlace(axis, catalogue, units),
     ],
+    zones: keptClear(axis, line.spanMm),
   }
 }
+
+/** Between the hard stops and where the nut turns back: room for soft limits and switches. */
+const keptClear = ({ room }: Axis, spanMm: number): Zone[] =>
+  [
+    { fromMm: -room.recessFixedMm, toMm: room.safetyFixedMm - room.recessFixedMm },
+    { fromMm: spanMm + room.recessFarMm - room.safetyFarMm, toMm: spanMm + room.recessFarMm },
+  ].filter(({ fromMm, toMm }) => toMm > fromMm)
 
 /** Where along the screw the nut has the least room; nothing where no room is measured. */
 function tightestPlace(axis: Axis, catalogue: Catalogue, units: UnitSystem): Span[] {

@@ -47,6 +47,9 @@ export function Panel({
   )
 }
 
+/** Holds what may be wider than its sheet: it scrolls there, and nothing in it widens the page. */
+export const SideScroll = chakra('div', { base: { overflowX: 'auto', position: 'relative' } })
+
 /** A table cell's usual look: figures right, words left. */
 export const Cell = chakra('td', {
   base: { px: '2', py: '1.5', borderTopWidth: '1px', verticalAlign: 'middle' },

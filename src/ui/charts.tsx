@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { Cell, HeadCell } from './Panel'
+import { Cell, HeadCell, SideScroll } from './Panel'
 
 const token = (name: string) => `var(--dusk-colors-${name})`
 
@@ -32,7 +32,7 @@ export function ChartFigures({ heads, rows }: { heads: string[]; rows: string[][
       >
         Figures of this chart
       </chakra.summary>
-      <chakra.div overflowX="auto">
+      <SideScroll>
         <chakra.table width="100%">
           <thead>
             <tr>
@@ -55,7 +55,7 @@ export function ChartFigures({ heads, rows }: { heads: string[]; rows: string[][
             ))}
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
     </chakra.details>
   )
 }

@@ -51,12 +51,19 @@ export class Bench {
 
   async click(role: string, name: string) {
     const handle = await this.find(role, name)
-    // As a hand does: bring it into sight, and wait until it stands still.
+    // As a hand does: bring it into sight, and wait until it stands still and nothing lies over it,
+    // such as a dialog that is still closing.
     await handle.evaluate(async element => {
       element.scrollIntoView({ block: 'center' })
       const place = () => JSON.stringify(element.getBoundingClientRect())
-      for (let before = '', still = 0; still < 6; before = place()) {
-        still = place() === before ? still + 1 : 0
+      const isInReach = () => {
+        const { left, top, width, height } = element.getBoundingClientRect()
+        const hit = document.elementFromPoint(left + width / 2, top + height / 2)
+        // Where a dialog holds the page still, the page itself is what a finger meets.
+        return hit?.closest('body > *') && (element.contains(hit) || hit.contains(element))
+      }
+      for (let before = '', still = 0, tries = 0; still < 6 && tries < 300; before = place(), tries += 1) {
+        still = place() === before && isInReach() ? still + 1 : 0
         await new Promise(requestAnimationFrame)
       }
     })

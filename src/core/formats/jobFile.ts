@@ -59,7 +59,11 @@ function parse(text: string): unknown {
     return JSON.parse(text)
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error)
-    const cut = /^\s*\{/.test(text) && !text.trimEnd().endsWith('}')
+    // Nothing was wrong up to the end: the rest is missing. How an engine says so differs.
+    const end = text.trimEnd().length
+    const [, position] = /position (\d+)/.exec(reason) ?? []
+    const ranOut = Number(position) >= end || /unexpected end|end of data|unterminated/i.test(reason)
+    const cut = /^\s*\{/.test(text) && (ranOut || !text.trimEnd().endsWith('}'))
     throw new JobFileError(
       `The file is not readable as JSON: ${reason}.${cut ? ' It looks cut short: copy it again from where it came.' : ''}`,
     )

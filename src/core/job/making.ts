@@ -70,6 +70,8 @@ export interface BoltedJoint {
   washerMm: number
   threadDepthMm: number
   blind: boolean
+  /** Whether it screws into a nut in the slot of an extrusion, one for each screw, instead of a tapped hole. */
+  slotNuts: boolean
   count: number
   /** Length of the screws that came with the part; null where none did. */
   suppliedMm: number | null

@@ -104,6 +104,7 @@ export const making = shape({
       propertyClass: oneOf(PROPERTY_CLASSES),
       ...numbers(JOINT_FIELDS),
       blind: yesNo(),
+      slotNuts: yesNo(),
       count: wholeNumber(1, 200),
       suppliedMm: orNull(1, 500),
     }),

@@ -28,6 +28,7 @@ export interface DriveLine {
   bottomMm: number
   spanMm: number
   leadMm: number
+  nutRadiusMm: number
   /** Where the bracket face stands, and where its soft limits are; null while the travel is not known. */
   nutAtMm: number
   limits: { firstMm: number; lastMm: number } | null
@@ -147,6 +148,7 @@ export function driveLine(axis: Axis, catalogue: Catalogue, position: number): D
     bottomMm: Math.min(...boxes.map(b => b.yMm)),
     spanMm,
     leadMm: screw?.leadMm ?? 5,
+    nutRadiusMm: flangeDiameterMm / 2,
     nutAtMm,
     limits,
   }

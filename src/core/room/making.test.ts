@@ -248,6 +248,7 @@ describe('screws', () => {
     washerMm: 1.6,
     threadDepthMm: 14,
     blind: true,
+    slotNuts: false,
     count: 4,
     suppliedMm: null,
   }

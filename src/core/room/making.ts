@@ -71,25 +71,66 @@ export function orientation(
   return landMarkedMm > landOtherMm ? 'wide-marked' : 'wide-other'
 }
 
+/** How the two bearings of a block stand to each other. */
+export type Arrangement = 'back-to-back' | 'face-to-face'
+
+/** Which way round a bearing goes in: its wide land, and the face that has it. */
+export interface WayRound {
+  wideTowards: 'shoulder' | 'cover'
+  face: 'marked' | 'other'
+}
+
+/**
+ * Which way round each bearing of a pair goes into its block, the one at the cover first: back-to-back the wide lands
+ * of the outer rings meet, face-to-face they stand outward.
+ *
+ * @returns null for a bearing whose readings do not tell, and for each where the block holds no pair
+ * @example wayRound({ ...BLOCK_TO_START, bearings: [{ widthMm: 10, landMarkedMm: 2.3, landOtherMm: 1.5 },
+ *   { widthMm: 10, landMarkedMm: null, landOtherMm: null }] }, 'back-to-back')
+ *   // [{ wideTowards: 'shoulder', face: 'marked' }, null]
+ */
+export const wayRound = (
+  { bearings, caliperMm }: Pick<BearingBlock, 'bearings' | 'caliperMm'>,
+  arrangement: Arrangement,
+): (WayRound | null)[] =>
+  bearings.map((bearing, index) => {
+    const read = orientation(bearing, caliperMm)
+    if (bearings.length !== 2 || (read !== 'wide-marked' && read !== 'wide-other')) return null
+    const inward = index === 0 ? 'shoulder' : 'cover'
+    const outward = index === 0 ? 'cover' : 'shoulder'
+    return {
+      wideTowards: arrangement === 'back-to-back' ? inward : outward,
+      face: read === 'wide-marked' ? 'marked' : 'other',
+    }
+  })
+
+export const jointInputs = ({ thread, material, gripMm, washerMm, threadDepthMm, blind }: BoltedJoint) => ({
+  thread,
+  material,
+  gripMm,
+  washerMm,
+  threadDepthMm,
+  blind,
+})
+export const torqueInputs = ({ thread, propertyClass, material }: BoltedJoint, engagementMm: number) => ({
+  thread,
+  propertyClass,
+  material,
+  frictionCoefficient: OILED_FRICTION,
+  utilisation: UTILISATION,
+  engagementMm,
+})
+
 /** What is known of a bolted joint: the screw to take, what it bears, how tight. */
 export function judgeJoint(joint: BoltedJoint) {
-  const { thread, material, gripMm, washerMm, threadDepthMm, blind, suppliedMm, propertyClass } = joint
-  const common = { thread, material, gripMm, washerMm, threadDepthMm, blind }
+  const { thread, suppliedMm } = joint
+  const common = jointInputs(joint)
   const { screwLengthMm } = fastenerChooseLength(common)
   const supplied = suppliedMm === null ? null : fastenerEngagement({ ...common, screwLengthMm: suppliedMm })
   const chosenMm = supplied?.verdict === 'ok' ? suppliedMm : screwLengthMm
   const chosen = chosenMm === null ? null : fastenerEngagement({ ...common, screwLengthMm: chosenMm })
   const tight =
-    chosen && chosen.engagementMm > 0
-      ? fastenerTorque({
-          thread,
-          propertyClass,
-          material,
-          frictionCoefficient: OILED_FRICTION,
-          utilisation: UTILISATION,
-          engagementMm: chosen.engagementMm,
-        })
-      : null
+    chosen && chosen.engagementMm > 0 ? fastenerTorque(torqueInputs(joint, chosen.engagementMm)) : null
   return { joint, supplied, chosenMm, chosen, tight, drills: threadDrills({ thread }) }
 }
 export type JudgedJoint = ReturnType<typeof judgeJoint>

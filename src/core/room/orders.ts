@@ -4,7 +4,7 @@ import type { Job, PartKind } from '../job/types'
 import type { Catalogue, PartOf } from '../sizing/parts'
 import { bearingStack } from './bearingStack'
 import { holeEnlarge } from './hole'
-import { blockInputs, holeInputs, judgeJoint, shimsFor } from './making'
+import { blockInputs, holeInputs, judgedJoint, shimsFor } from './making'
 
 /** Something that a conversion needs and that may have to be bought. */
 export interface OrderItem {
@@ -31,6 +31,7 @@ const SPARE_SHARE = 0.1
 export const withSpares = (count: number): number => count + Math.max(1, Math.ceil(count * SPARE_SHARE))
 
 const SCREW = 'screw:'
+const SLOT_NUT = 'nut:'
 
 /** What every conversion uses up, once for a machine. */
 const CONSUMABLES: [key: string, what: string][] = [
@@ -58,6 +59,10 @@ function gather(): { add: Add; items: () => OrderItem[] } {
   }
 }
 
+/** Spares are counted once, over all the joints that take the same screw; one tap does for all. */
+const boughtOf = ({ key, count }: OrderItem): number =>
+  key.startsWith(SCREW) || key.startsWith(SLOT_NUT) ? withSpares(count) : Math.max(1, count)
+
 /** Thickness that a block is short of and that the stock at hand does not make; null where nothing lacks. */
 function shimLacking(block: BearingBlock | null, stockMm: readonly number[]): number | null {
   if (!block) return null
@@ -67,8 +72,8 @@ function shimLacking(block: BearingBlock | null, stockMm: readonly number[]): nu
 }
 
 /**
- * Everything that a job needs: the parts that are chosen, screws with spares, cutters that no hole can do without, and
- * what is used up.
+ * Everything that a job needs: the parts that are chosen, screws and slot nuts with spares, taps for the threads,
+ * cutters that no hole can do without, and what is used up.
  */
 export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): OrderItem[] {
   const { add, items } = gather()
@@ -90,7 +95,29 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
       )
     }
     for (const joint of axis.making.joints) {
-      const { chosenMm, supplied } = judgeJoint(joint)
+      const { chosenMm, supplied, drills } = judgedJoint(joint)
+      if (joint.slotNuts)
+        add(
+          {
+            key: `${SLOT_NUT}${joint.thread}`,
+            what: `Slot nuts ${joint.thread}, with spares`,
+            count: joint.count,
+            neededBy: 'build',
+            sheetEur: null,
+          },
+          axis.name,
+        )
+      else
+        add(
+          {
+            key: `tap:${joint.thread}`,
+            what: `Tap ${joint.thread} and tap drill ${drills.tapDrillMm} mm`,
+            count: 0,
+            neededBy: 'room',
+            sheetEur: null,
+          },
+          axis.name,
+        )
       // Screws that came with the part and hold need not be bought.
       if (chosenMm === null || supplied?.verdict === 'ok') continue
       const name = `${joint.thread} x ${chosenMm} ${joint.propertyClass}`
@@ -133,8 +160,7 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
     }
   }
   for (const [key, what] of CONSUMABLES) add({ key, what, count: 1, neededBy: 'room', sheetEur: null }, null)
-  // Spares are counted once, over all the joints that take the same screw.
-  return items().map(item => (item.key.startsWith(SCREW) ? { ...item, count: withSpares(item.count) } : item))
+  return items().map(item => ({ ...item, count: boughtOf(item) }))
 }
 
 /** The order list of a job: what it needs, with what is known of each order. */

@@ -23,6 +23,10 @@ export const centreMm = ({ nominalMm, plusMm, minusMm, direction }: Contributor)
 export const sigmaOfMm = ({ plusMm, minusMm, distribution }: Contributor): number =>
   (plusMm + minusMm) / 2 / (distribution === 'normal' ? 3 : Math.sqrt(3))
 
+/** What rounding alone can make of a length, and more shims than anyone stacks. */
+const HAIR_MM = 1e-9
+const MOST_SHIMS = 20
+
 /** From this share of good ones on, parts are made to size; below it, something is left to adjust. */
 export const MACHINE_TO_SIZE_FROM = 0.95
 
@@ -98,3 +102,25 @@ export const stackupChain = calculation({
     }
   },
 })
+
+/**
+ * Shims to have at hand so that any thickness up to a range can be packed, to within what the limits forgive.
+ *
+ * Each one is the thickest of the stock that leaves no thickness out, so that few are needed.
+ *
+ * @param rangeMm thickness that must be reached
+ * @param stepMm how far off a pack may be: the width between the limits
+ * @returns thinnest first; null where the thinnest of the stock is thicker than the step, or it takes too many
+ * @example shimSet(0.6, 0.05, [0.02, 0.05, 0.1, 0.2, 0.5]) // [0.05, 0.1, 0.2, 0.2, 0.2]
+ */
+export function shimSet(rangeMm: number, stepMm: number, stockMm: readonly number[]): number[] | null {
+  const sizes = stockMm.toSorted((a, b) => b - a)
+  const set: number[] = []
+  for (let reachMm = 0; reachMm + HAIR_MM < rangeMm && set.length < MOST_SHIMS; ) {
+    const next = sizes.find(sizeMm => sizeMm <= reachMm + stepMm + HAIR_MM)
+    if (next === undefined) return null
+    set.push(next)
+    reachMm += next
+  }
+  return set.reduce((sum, one) => sum + one, 0) + HAIR_MM < rangeMm ? null : set
+}

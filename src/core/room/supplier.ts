@@ -21,6 +21,8 @@ function fixedShare(text: string): number {
 
 const PRICES_EUR: Record<string, [least: number, most: number]> = {
   screw: [0.12, 0.9],
+  nut: [0.3, 1.2],
+  tap: [9, 24],
   cutter: [18, 60],
   shim: [4, 12],
   use: [6, 28],

@@ -1,6 +1,16 @@
 import { bearingStack } from '../room/bearingStack'
+import { fastenerChooseLength, fastenerEngagement, fastenerTorque, STOCK_LENGTHS_MM } from '../room/fastener'
 import { holeEnlarge } from '../room/hole'
-import { blockInputs, contributors, holeInputs, judgedJoint, shimsFor } from '../room/making'
+import {
+  blockInputs,
+  contributors,
+  holeInputs,
+  type JudgedJoint,
+  jointInputs,
+  judgedJoint,
+  shimsFor,
+  torqueInputs,
+} from '../room/making'
 import { travel } from '../room/placement'
 import type { SectionSide } from '../room/section'
 import { worstSection } from '../room/sectionRoom'
@@ -13,6 +23,13 @@ export const SIDE_WORDS: Record<SectionSide, string> = {
   right: 'on the right',
   ceiling: 'above',
   floor: 'below',
+}
+const LONGEST_SCREW_MM = STOCK_LENGTHS_MM[STOCK_LENGTHS_MM.length - 1] as number
+
+/** The joint whose thread is used the least, for what it needs. */
+const leastEngaged = (judged: [JudgedJoint, ...JudgedJoint[]]): JudgedJoint => {
+  const ratio = ({ chosen }: JudgedJoint) => (chosen ? chosen.engagementMm / chosen.requiredMm : 0)
+  return judged.reduce((least, one) => (ratio(one) < ratio(least) ? one : least))
 }
 const NONE = { figure: null, limit: null, use: null }
 
@@ -166,16 +183,24 @@ export const ROOM_CHECKS: Check[] = [
     stage: 'room',
     judge(t, say) {
       const { joints } = t.axis.making
-      if (joints.length === 0) return null
-      const judged = joints.map(judgedJoint)
+      const [firstJoint, ...others] = joints
+      if (!firstJoint) return null
+      const judged: [JudgedJoint, ...JudgedJoint[]] = [judgedJoint(firstJoint), ...others.map(judgedJoint)]
       const hopeless = judged.find(({ chosenMm }) => chosenMm === null)
+      const wrong = judged.filter(({ supplied }) => supplied && supplied.verdict !== 'ok')
+      const worst = hopeless ?? wrong[0] ?? leastEngaged(judged)
+      const screwLengthMm =
+        (wrong.includes(worst) ? worst.joint.suppliedMm : worst.chosenMm) ?? LONGEST_SCREW_MM
+      t.figure('joint', fastenerEngagement, { ...jointInputs(worst.joint), screwLengthMm })
+      t.figure('jointLength', fastenerChooseLength, jointInputs(worst.joint))
+      if (worst.chosen)
+        t.figure('jointTorque', fastenerTorque, torqueInputs(worst.joint, worst.chosen.engagementMm))
       if (hopeless)
         return {
           ...NONE,
           state: 'fails',
           sentence: `${hopeless.joint.label}: no screw that is sold holds in it. Tap deeper, thin the grip, or bolt through.`,
         }
-      const wrong = judged.filter(({ supplied }) => supplied && supplied.verdict !== 'ok')
       const [first] = wrong
       if (!first) {
         const screws = joints.reduce((sum, { count }) => sum + count, 0)

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { setAlignReading } from '@/core/job/readingCommands'
 import type { AlignRound, AlignStation, Axis } from '@/core/job/types'
 import { QuantityField } from '@/ui/fields/QuantityField'
-import { Cell, HeadCell } from '@/ui/Panel'
+import { Cell, HeadCell, SideScroll } from '@/ui/Panel'
 import { useEdit, useUnits } from '../bench'
 
 const READING = { min: -5000, max: 5000 }
@@ -15,7 +15,7 @@ export function AlignReadings({ axis, round, spanMm }: { axis: Axis; round: Alig
   const set = (index: number, reading: Partial<AlignStation>, mergeKey: string) =>
     edit(setAlignReading(axis, round.id, index, reading, mergeKey))
   return (
-    <chakra.div overflowX="auto">
+    <SideScroll>
       <chakra.table minW="440px">
         <thead>
           <tr>
@@ -75,6 +75,6 @@ export function AlignReadings({ axis, round, spanMm }: { axis: Axis; round: Alig
           ))}
         </tbody>
       </chakra.table>
-    </chakra.div>
+    </SideScroll>
   )
 }

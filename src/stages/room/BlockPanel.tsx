@@ -8,7 +8,7 @@ import {
 } from '@/core/job/making'
 import { setShop } from '@/core/job/makingCommands'
 import { bearingStack } from '@/core/room/bearingStack'
-import { blockInputs, orientation } from '@/core/room/making'
+import { type Arrangement, blockInputs, orientation, type WayRound, wayRound } from '@/core/room/making'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { StackDrawing } from '@/ui/drawings/StackDrawing'
@@ -16,7 +16,7 @@ import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { type Column, RowsTable } from '@/ui/fields/RowsTable'
 import { SizesField } from '@/ui/fields/SizesField'
 import { Panel } from '@/ui/Panel'
-import { useEdit, useJob, useUnits } from '../bench'
+import { useCatalogue, useEdit, useJob, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
 import { WorkingButton } from '../WorkingButton'
 import { useMaking } from './useMaking'
@@ -126,10 +126,16 @@ export function BlockPanel() {
 /** The stack drawn, with how its rings are held and which way round each bearing goes. */
 function Stack({ block }: { block: BearingBlock }) {
   const units = useUnits()
+  const catalogue = useCatalogue()
+  const bearing = catalogue.bearing.get(useSettledAxis().parts.bearing ?? '')
   const stack = known(() => bearingStack(blockInputs(block)))
   if (!stack.value) return <chakra.p color="fails">{stack.ask}</chakra.p>
-  const facing = block.bearings.map(bearing => orientation(bearing, block.caliperMm))
-  const wide = facing.map(one => one === 'wide-marked' || one === 'wide-other')
+  const pair =
+    bearing?.arrangement === 'back-to-back' || bearing?.arrangement === 'face-to-face'
+      ? bearing.arrangement
+      : null
+  const turned = pair ? wayRound(block, pair) : block.bearings.map(() => null)
+  const tells = say(2 * block.caliperMm, 'length', units)
   return (
     <chakra.div mt="4" display="grid" gap="2">
       <StackDrawing
@@ -138,32 +144,46 @@ function Stack({ block }: { block: BearingBlock }) {
         widthsMm={block.bearings.map(({ widthMm }) => widthMm)}
         spacerMm={block.outerSpacerMm}
         spigotMm={block.coverSpigotMm}
+        turned={turned}
       />
       <chakra.p fontSize="13px" color="quiet">
-        The cover pushes on the first outer ring; the push goes through the outer rings and the spacer into
-        the shoulder of the bore (solid line). The locknut pulls the inner rings together on the screw (dashed
-        line): the two meet only in the balls.
+        The cover, at the left, pushes on the first outer ring; the push goes through the outer rings and the
+        spacer into the shoulder of the bore (solid line). The locknut pulls the inner rings together on the
+        screw (dashed line): the two meet only in the balls, along the slanted lines.
       </chakra.p>
-      <chakra.ul pl="5" listStyleType="disc" fontSize="14px">
-        {facing.map((one, index) => (
+      <chakra.ol pl="5" listStyleType="decimal" fontSize="14px" aria-label="Which way round the bearings go">
+        {block.bearings.map((one, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a bearing is its place in the block
           <li key={index}>
-            Bearing {index + 1}: {wordsOf(one, say(2 * block.caliperMm, 'length', units))}
+            {index === 0
+              ? 'At the cover: '
+              : index === block.bearings.length - 1
+                ? 'At the shoulder: '
+                : 'Between: '}
+            {turned[index] ? wayWords(turned[index]) : readingWords(orientation(one, block.caliperMm), tells)}
           </li>
         ))}
-      </chakra.ul>
-      {wide.length === 2 && wide.every(Boolean) && (
-        <chakra.p fontSize="14px">
-          Back-to-back: the two wide faces stand against each other, which holds the screw stiffly against
-          tipping. Face-to-face: the two wide faces stand outward, which forgives blocks that are a little out
-          of line.
-        </chakra.p>
-      )}
+      </chakra.ol>
+      <chakra.p fontSize="14px">{pair ? PAIR_WORDS[pair] : noPairWords(bearing?.name)}</chakra.p>
     </chakra.div>
   )
 }
 
-function wordsOf(facing: ReturnType<typeof orientation>, tells: string): string {
+const PAIR_WORDS: Record<Arrangement, string> = {
+  'back-to-back':
+    'Back-to-back, as the bearings chosen are: the wide lands of the outer rings meet, which holds the screw stiffly against tipping.',
+  'face-to-face':
+    'Face-to-face, as the bearings chosen are: the wide lands of the outer rings stand outward, which forgives blocks that are a little out of line.',
+}
+const noPairWords = (name: string | undefined) =>
+  name
+    ? `${name}: it does not matter which way round these go.`
+    : 'Choose the bearings under Size, and this says which way round they go.'
+
+const wayWords = ({ face, wideTowards }: WayRound) =>
+  `in with ${face === 'marked' ? 'its marked face' : 'the face without the mark'} towards the ${wideTowards}, for it has the wide land that takes the thrust.`
+
+function readingWords(facing: ReturnType<typeof orientation>, tells: string): string {
   switch (facing) {
     case 'wide-marked':
       return 'the marked face has the wide land of the outer ring: it takes the thrust.'

@@ -1,47 +1,33 @@
 import { chakra } from '@chakra-ui/react'
+import { Fragment, useState } from 'react'
 import { type BoltedJoint, JOINT_FIELDS, MOST_ROWS } from '@/core/job/making'
 import { PROPERTY_CLASSES, SLOT_NUT_MM, TAPPED_MATERIALS } from '@/core/room/fastener'
 import { type JudgedJoint, judgedJoint } from '@/core/room/making'
 import { withSpares } from '@/core/room/orders'
-import { THREAD_NAMES } from '@/core/room/thread'
+import { THREAD_NAMES, type Thread } from '@/core/room/thread'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
-import { type Column, quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
-import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
+import { FieldGrid } from '@/ui/fields/FieldGrid'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { SelectField } from '@/ui/fields/SelectField'
+import { TextField } from '@/ui/fields/TextField'
+import { Cell, Figures, HeadCell, Panel, SideScroll } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useUnits } from '../bench'
+import { WorkingButton } from '../WorkingButton'
 import { useMaking } from './useMaking'
 
-const same = (values: readonly string[]) => values.map(value => ({ value, label: value }))
-const asText = (value: string) => value
-const COLUMNS: Column<BoltedJoint>[] = [
-  { key: 'label', label: 'What is held', is: 'words', most: 80, wide: true },
-  { key: 'thread', label: 'Thread', is: 'choice', of: same(THREAD_NAMES), read: asText },
-  { key: 'count', label: 'How many', is: 'quantity', quantity: 'ratio', min: 1, max: 200 },
-  { key: 'material', label: 'Tapped in', is: 'choice', of: same(TAPPED_MATERIALS), read: asText },
-  ...quantityColumns<BoltedJoint>(JOINT_FIELDS),
-  {
-    key: 'blind',
-    label: 'Hole',
-    is: 'choice',
-    of: [
-      { value: 'false', label: 'through' },
-      { value: 'true', label: 'blind' },
-    ],
-    read: value => value === 'true',
-  },
-  { key: 'propertyClass', label: 'Class', is: 'choice', of: same(PROPERTY_CLASSES), read: asText },
-  {
-    key: 'suppliedMm',
-    label: 'Came with it',
-    is: 'quantity',
-    quantity: 'length',
-    min: 1,
-    max: 500,
-    optional: true,
-  },
-]
+const same = <T extends string>(values: readonly T[]) => values.map(value => ({ value, label: value }))
+const HOLES = [
+  { value: 'blind', label: 'blind tapped hole' },
+  { value: 'through', label: 'tapped right through' },
+  { value: 'slot', label: 'nut in a slot' },
+] as const
+type HoleKind = (typeof HOLES)[number]['value']
+const holeOf = ({ blind, slotNuts }: BoltedJoint): HoleKind =>
+  slotNuts ? 'slot' : blind ? 'blind' : 'through'
+
 const NEW: BoltedJoint = {
   label: 'Joint',
   thread: 'M6',
@@ -51,103 +37,102 @@ const NEW: BoltedJoint = {
   washerMm: 1.6,
   threadDepthMm: 15,
   blind: true,
+  slotNuts: false,
   count: 4,
   suppliedMm: null,
 }
 
-/** Nuts in the slots of an extrusion: steel, as thick as they are, and open at the back. */
-const SLOT: BoltedJoint = {
-  ...NEW,
+/** Nuts in the slots of an extrusion are of steel, as thick as they are, and open at the back. */
+const inSlot = (thread: Thread): Partial<BoltedJoint> => ({
   material: 'steel',
   blind: false,
-  threadDepthMm: SLOT_NUT_MM.M6 ?? 6,
-  gripMm: 10,
-}
+  slotNuts: true,
+  threadDepthMm: SLOT_NUT_MM[thread] ?? 8,
+})
+const inHole = (kind: HoleKind, thread: Thread): Partial<BoltedJoint> =>
+  kind === 'slot' ? inSlot(thread) : { blind: kind === 'blind', slotNuts: false }
 
 /** The screws of every joint: which length, which drills, how tight, and those that came too short or too long. */
 export function JointsPanel() {
   const { making, change } = useMaking()
-  const units = useUnits()
+  const [open, setOpen] = useState<number | null>(null)
   const judged = making.joints.map(judgedJoint)
+  const add = (label: string, joint: BoltedJoint) => {
+    change(label, draft => {
+      draft.joints.push(joint)
+    })
+    setOpen(making.joints.length)
+  }
+  const count = making.joints.length + 1
   return (
     <Panel
       title="Screws"
       note="Grip is what the screw goes through before it reaches the thread. Torques are for oiled threads and seven tenths of the strength, held to what the tapped thread bears; tighten crosswise, in two goes."
+      action={<WorkingButton checkId="room.joints" of="the screws" />}
     >
-      <RowsTable
-        row="Joint"
-        columns={COLUMNS}
-        rows={making.joints}
-        units={units}
-        most={MOST_ROWS}
-        onChange={(index, key, value, mergeKey) =>
-          change(
-            'Bolted joint',
-            draft => {
-              const joint = draft.joints[index]
-              const whole = key === 'count' ? Math.max(1, Math.round(value as number)) : value
-              if (joint) Object.assign(joint, { [key]: whole })
-            },
-            mergeKey,
-          )
-        }
-        onAdd={() =>
-          change('A joint more', draft => {
-            draft.joints.push({ ...NEW, label: `Joint ${draft.joints.length + 1}` })
-          })
-        }
-        onRemove={index =>
-          change('A joint less', draft => {
-            draft.joints.splice(index, 1)
-          })
-        }
-        addLabel="Another joint"
-      />
-      <Button
-        variant="outline"
-        mt="1"
-        ml="2"
-        disabled={making.joints.length >= MOST_ROWS}
-        onClick={() =>
-          change('A joint with slot nuts', draft => {
-            draft.joints.push({ ...SLOT, label: `Slot nuts ${draft.joints.length + 1}` })
-          })
-        }
-      >
-        Another joint with slot nuts
-      </Button>
-      {judged.length > 0 && <Schedule judged={judged} />}
+      {judged.length > 0 && <Schedule judged={judged} open={open} onOpen={setOpen} />}
+      <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3">
+        <Button
+          variant="outline"
+          disabled={count > MOST_ROWS}
+          onClick={() => add('A joint more', { ...NEW, label: `Joint ${count}` })}
+        >
+          Another joint
+        </Button>
+        <Button
+          variant="outline"
+          disabled={count > MOST_ROWS}
+          onClick={() =>
+            add('A joint with slot nuts', { ...NEW, ...inSlot(NEW.thread), label: `Slot nuts ${count}` })
+          }
+        >
+          Another joint with slot nuts
+        </Button>
+      </chakra.div>
+      {judged.length > 0 && (
+        <chakra.p mt="3" fontSize="14px">
+          To order, with spares: {totals(judged).join('; ') || 'nothing'}.
+        </chakra.p>
+      )}
     </Panel>
   )
 }
 
-function Schedule({ judged }: { judged: JudgedJoint[] }) {
+interface ScheduleProps {
+  judged: JudgedJoint[]
+  open: number | null
+  onOpen: (index: number | null) => void
+}
+
+const COLUMNS = 8
+
+/** A row for each joint; the one that is open has its fields under it. */
+function Schedule({ judged, open, onOpen }: ScheduleProps) {
   const units = useUnits()
   const length = (mm: number | null) => (mm === null ? '–' : say(mm, 'length', units, 1))
   return (
-    <>
-      <chakra.div overflowX="auto" mt="4">
-        <chakra.table width="100%" fontSize="14px" minW="640px" aria-label="Screws joint by joint">
-          <thead>
-            <tr>
-              <HeadCell>Joint</HeadCell>
-              <HeadCell textAlign="right">Take</HeadCell>
-              <HeadCell textAlign="right">Goes in</HeadCell>
-              <HeadCell textAlign="right">Needed</HeadCell>
-              <HeadCell textAlign="right">Tap drill</HeadCell>
-              <HeadCell textAlign="right">Hole</HeadCell>
-              <HeadCell textAlign="right">Torque</HeadCell>
-              <HeadCell>Verdict</HeadCell>
-            </tr>
-          </thead>
-          <tbody>
-            {judged.map((one, index) => {
-              const { joint, chosenMm, chosen, tight, drills, supplied } = one
-              const state =
-                chosenMm === null ? 'fails' : supplied && supplied.verdict !== 'ok' ? 'close' : 'holds'
-              return (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a joint is its place in the table
-                <tr key={index}>
+    <SideScroll>
+      <chakra.table width="100%" fontSize="14px" minW="660px" aria-label="Screws joint by joint">
+        <thead>
+          <tr>
+            <HeadCell>Joint</HeadCell>
+            <HeadCell textAlign="right">Take</HeadCell>
+            <HeadCell textAlign="right">Goes in, needs</HeadCell>
+            <HeadCell textAlign="right">Tap drill</HeadCell>
+            <HeadCell textAlign="right">Hole</HeadCell>
+            <HeadCell textAlign="right">Torque</HeadCell>
+            <HeadCell>Verdict</HeadCell>
+            <HeadCell />
+          </tr>
+        </thead>
+        <tbody>
+          {judged.map(({ joint, chosenMm, chosen, tight, drills, supplied }, index) => {
+            const state =
+              chosenMm === null ? 'fails' : supplied && supplied.verdict !== 'ok' ? 'close' : 'holds'
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a joint is its place in the table
+              <Fragment key={index}>
+                <tr>
                   <Cell>{joint.label}</Cell>
                   <Cell textAlign="right">
                     <Figures>
@@ -155,13 +140,12 @@ function Schedule({ judged }: { judged: JudgedJoint[] }) {
                     </Figures>
                   </Cell>
                   <Cell textAlign="right">
-                    <Figures>{length(chosen?.engagementMm ?? null)}</Figures>
+                    <Figures>
+                      {length(chosen?.engagementMm ?? null)}, {length(chosen?.requiredMm ?? null)}
+                    </Figures>
                   </Cell>
                   <Cell textAlign="right">
-                    <Figures>{length(chosen?.requiredMm ?? null)}</Figures>
-                  </Cell>
-                  <Cell textAlign="right">
-                    <Figures>{length(drills.tapDrillMm)}</Figures>
+                    <Figures>{joint.slotNuts ? '–' : length(drills.tapDrillMm)}</Figures>
                   </Cell>
                   <Cell textAlign="right">
                     <Figures>{length(drills.clearanceHoleMm)}</Figures>
@@ -175,35 +159,149 @@ function Schedule({ judged }: { judged: JudgedJoint[] }) {
                   <Cell>
                     <StateMark state={state} />
                   </Cell>
+                  <Cell textAlign="right">
+                    <Button
+                      variant="quiet"
+                      aria-expanded={open === index}
+                      aria-label={`${open === index ? 'Close' : 'Change'}: ${joint.label}`}
+                      onClick={() => onOpen(open === index ? null : index)}
+                    >
+                      {open === index ? 'Close' : 'Change'}
+                    </Button>
+                  </Cell>
                 </tr>
-              )
-            })}
-          </tbody>
-        </chakra.table>
-      </chakra.div>
-      <chakra.div display="flex" flexWrap="wrap" gap="4" mt="3">
-        {judged.map(({ joint }, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a joint is its place in the table
-          <chakra.figure key={index} fontSize="13px" maxW="170px">
-            <TighteningDrawing count={joint.count} label={joint.label} />
-            {joint.count >= 3 && <figcaption>{joint.label}</figcaption>}
-          </chakra.figure>
-        ))}
-      </chakra.div>
-      <chakra.p mt="2" fontSize="14px">
-        To order, with spares: {totals(judged).join('; ') || 'nothing'}.
-      </chakra.p>
-    </>
+                {open === index && (
+                  <tr>
+                    <Cell colSpan={COLUMNS} bg="raised" borderTopWidth="0">
+                      <JointFields joint={joint} index={index} onGone={() => onOpen(null)} />
+                    </Cell>
+                  </tr>
+                )}
+              </Fragment>
+            )
+          })}
+        </tbody>
+      </chakra.table>
+    </SideScroll>
   )
 }
 
-/** Screws by thread, length and class over all joints, a tenth more and one more of each. */
+/** Everything about one joint, with the order in which its screws are tightened. */
+function JointFields({ joint, index, onGone }: { joint: BoltedJoint; index: number; onGone: () => void }) {
+  const { change } = useMaking()
+  const units = useUnits()
+  const put = (label: string, to: Partial<BoltedJoint>, mergeKey?: string) =>
+    change(
+      label,
+      draft => {
+        const known = draft.joints[index]
+        if (known) Object.assign(known, to)
+      },
+      mergeKey,
+    )
+  return (
+    <chakra.div display="flex" flexWrap="wrap" gap="4" py="2" alignItems="start">
+      <chakra.div flex="1 1 420px" minW="0">
+        <FieldGrid
+          facts={JOINT_FIELDS}
+          values={joint}
+          units={units}
+          onValue={(key, label, value, mergeKey) => put(label, { [key]: value }, mergeKey)}
+          lead={
+            <>
+              <TextField
+                label="What is held"
+                key={joint.label}
+                defaultValue={joint.label}
+                maxLength={80}
+                onBlur={event => {
+                  const typed = event.currentTarget.value.trim()
+                  if (typed && typed !== joint.label) put('What a joint holds', { label: typed })
+                }}
+              />
+              <SelectField
+                label="Thread"
+                value={joint.thread}
+                options={same(THREAD_NAMES)}
+                onChange={thread => put('Thread', { thread, ...(joint.slotNuts && inSlot(thread)) })}
+              />
+              <QuantityField
+                label="How many"
+                kind="ratio"
+                units={units}
+                min={1}
+                max={200}
+                value={joint.count}
+                onValue={(value, mergeKey) =>
+                  value !== null &&
+                  put('How many screws', { count: Math.max(1, Math.round(value)) }, mergeKey)
+                }
+              />
+              <SelectField
+                label="It goes into a"
+                value={holeOf(joint)}
+                options={HOLES}
+                onChange={kind => put('What the screws go into', inHole(kind, joint.thread))}
+              />
+              {!joint.slotNuts && (
+                <SelectField
+                  label="Tapped in"
+                  value={joint.material}
+                  options={same(TAPPED_MATERIALS)}
+                  onChange={material => put('Tapped material', { material })}
+                />
+              )}
+            </>
+          }
+        >
+          <SelectField
+            label="Property class"
+            value={joint.propertyClass}
+            options={same(PROPERTY_CLASSES)}
+            onChange={propertyClass => put('Property class', { propertyClass })}
+          />
+          <QuantityField
+            label="Length that came with it"
+            kind="length"
+            units={units}
+            min={1}
+            max={500}
+            optional
+            value={joint.suppliedMm}
+            onValue={(suppliedMm, mergeKey) => put('Length that came with it', { suppliedMm }, mergeKey)}
+          />
+        </FieldGrid>
+        <Button
+          variant="quiet"
+          mt="2"
+          aria-label={`Take out: ${joint.label}`}
+          onClick={() => {
+            onGone()
+            change('A joint less', draft => {
+              draft.joints.splice(index, 1)
+            })
+          }}
+        >
+          Take it out
+        </Button>
+      </chakra.div>
+      {joint.count >= 3 && (
+        <chakra.figure fontSize="13px" maxW="200px">
+          <TighteningDrawing count={joint.count} label={joint.label} />
+          <figcaption>Tighten in this order, in two goes.</figcaption>
+        </chakra.figure>
+      )}
+    </chakra.div>
+  )
+}
+
+/** Screws by thread, length and class over all joints, and slot nuts: a tenth more, and one at least. */
 function totals(judged: JudgedJoint[]): string[] {
   const counts = new Map<string, number>()
+  const add = (name: string, count: number) => counts.set(name, (counts.get(name) ?? 0) + count)
   for (const { joint, chosenMm } of judged) {
-    if (chosenMm === null) continue
-    const name = `${joint.thread} × ${chosenMm}, ${joint.propertyClass}`
-    counts.set(name, (counts.get(name) ?? 0) + joint.count)
+    if (chosenMm !== null) add(`${joint.thread} × ${chosenMm}, ${joint.propertyClass}`, joint.count)
+    if (joint.slotNuts) add(`${joint.thread} slot nuts`, joint.count)
   }
   return [...counts].map(([name, count]) => `${withSpares(count)} ${name}`)
 }

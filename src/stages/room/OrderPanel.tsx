@@ -8,7 +8,7 @@ import { MOODS, type Mood, type Quote } from '@/core/room/supplier'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { SelectField } from '@/ui/fields/SelectField'
-import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
+import { Cell, Figures, HeadCell, Panel, SideScroll } from '@/ui/Panel'
 import { useCatalogue, useEdit, useJob } from '../bench'
 import { download, fileName } from '../download'
 
@@ -118,7 +118,7 @@ export function OrderPanel() {
       <chakra.p role="status" mt="2" fontWeight={700} color={said?.bad ? 'fails' : 'quiet'}>
         {said?.text}
       </chakra.p>
-      <chakra.div overflowX="auto" mt="2">
+      <SideScroll mt="2">
         <chakra.table width="100%" fontSize="14px" minW="640px" aria-label="Order list of the machine">
           <thead>
             <tr>
@@ -161,7 +161,7 @@ export function OrderPanel() {
             ))}
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
       <chakra.p mt="2" fontSize="14px">
         In all about €{Math.round(totalEur)} as far as prices are known
         {lastDays > 0 ? `; the last of it comes in ${lastDays} days if it is ordered today` : ''}.

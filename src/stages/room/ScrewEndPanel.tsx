@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { screwDrawing, screwSteps, totalLengthMm } from '@/core/room/screwEnd'
 import { say } from '@/core/units/print'
 import { Trace } from '@/core/verdicts/trace'
-import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
+import { Cell, Figures, HeadCell, Panel, SideScroll } from '@/ui/Panel'
 import { evaluationOf, useCatalogue, useJob, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
 import { DrawingSheet } from './DrawingSheet'
@@ -27,7 +27,7 @@ export function ScrewEndPanel() {
         <chakra.p color="quiet">{steps.ask}</chakra.p>
       ) : (
         <>
-          <chakra.div overflowX="auto">
+          <SideScroll>
             <chakra.table width="100%" fontSize="14px" minW="560px" aria-label="Steps of the screw">
               <thead>
                 <tr>
@@ -63,7 +63,7 @@ export function ScrewEndPanel() {
                 </chakra.tr>
               </tbody>
             </chakra.table>
-          </chakra.div>
+          </SideScroll>
           {fit && <chakra.p mt="2">{fit}</chakra.p>}
           <DrawingSheet drawing={screwDrawing(`${jobName}, ${axis.name}: screw`, steps.value)} />
         </>

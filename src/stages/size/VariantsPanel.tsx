@@ -9,7 +9,7 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
-import { Cell, HeadCell, Panel } from '@/ui/Panel'
+import { Cell, HeadCell, Panel, SideScroll } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { useAxisNow, useCatalogue, useEdit } from '../bench'
 
@@ -41,7 +41,7 @@ export function VariantsPanel({ axis, units }: { axis: Axis; units: UnitSystem }
         </Button>
       }
     >
-      <chakra.div overflowX="auto">
+      <SideScroll>
         <chakra.table width="100%" fontSize="14px" minW={`${180 + 190 * states.length}px`}>
           <thead>
             <tr>
@@ -108,7 +108,7 @@ export function VariantsPanel({ axis, units }: { axis: Axis; units: UnitSystem }
             )}
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
       {taking && <TakeDialog variant={taking} onClose={() => setTaking(null)} />}
     </Panel>
   )

@@ -1,8 +1,17 @@
 import { chakra } from '@chakra-ui/react'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import type { DrivePart, DriveLine as Line } from '@/core/room/driveLine'
 import { StateShape } from '../verdicts/StateMark'
-import { type Bend, type Mark, type Placed, placeMarks, type Span } from './marks'
+import {
+  type Bend,
+  type LaidSpan,
+  laySpans,
+  type Mark,
+  type Placed,
+  placeMarks,
+  type Span,
+  type Zone,
+} from './marks'
 import { Part } from './Part'
 
 const color = (token: string) => `var(--dusk-colors-${token})`
@@ -19,6 +28,7 @@ interface Props {
   names: Record<DrivePart, string>
   marks: Mark[]
   spans: Span[]
+  zones: Zone[]
   bend: Bend | null
   picked: DrivePart | null
   onPick: (part: DrivePart | null) => void
@@ -27,17 +37,19 @@ interface Props {
 }
 
 /** The side elevation of the drive, to scale, with the findings of the stage on it. A view, not a canvas. */
-export function DriveLine({ line, title, names, marks, spans, bend, picked, onPick, onRun }: Props) {
+export function DriveLine({ line, title, names, marks, spans, zones, bend, picked, onPick, onRun }: Props) {
   const [ref, widthPx] = useWidth()
   const rows = marks.length > 3 ? 2 : marks.length > 0 ? 1 : 0
   const lengthMm = line.rightMm - line.leftMm
   const heightMm = line.topMm - line.bottomMm
   const scale = Math.min((widthPx - 16) / lengthMm, 150 / heightMm)
   const top = rows * MARK_ROW_PX + 10
-  const bottom = (spans.length + (bend ? 1 : 0)) * SPAN_ROW_PX + 6
-  const heightPx = heightMm * scale + top + bottom
   const left = (widthPx - lengthMm * scale) / 2
   const x = (mm: number) => left + (mm - line.leftMm) * scale
+  const laid = laySpans(spans, x, widthPx)
+  const spanRows = Math.max(-1, ...laid.map(({ row }) => row)) + 1
+  const bottom = (spanRows + (bend ? 1 : 0)) * SPAN_ROW_PX + 6
+  const heightPx = heightMm * scale + top + bottom
   const y = (mm: number) => top + (line.topMm - mm) * scale
   const travelMm = line.limits ? Math.max(1, line.limits.lastMm - line.limits.firstMm) : 1
   const parts = [...new Set(line.boxes.map(box => box.part))]
@@ -81,6 +93,15 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
             strokeWidth={0.7}
             pointerEvents="none"
           />
+          {zones.map(zone => (
+            <ZoneBand
+              key={zone.fromMm}
+              from={x(zone.fromMm)}
+              to={x(zone.toMm)}
+              y={y(0)}
+              halfPx={line.nutRadiusMm * scale}
+            />
+          ))}
           {bend && (
             <BendLine bend={bend} from={x(0)} to={x(line.spanMm)} y={y(0)} labelY={heightPx - bottom + 16} />
           )}
@@ -99,13 +120,11 @@ export function DriveLine({ line, title, names, marks, spans, bend, picked, onPi
           {placed.map(mark => (
             <MarkLabel key={mark.part + mark.text} mark={mark} />
           ))}
-          {spans.map((span, index) => (
+          {laid.map(span => (
             <SpanLine
-              key={span.label}
+              key={`${span.fromMm} ${span.label}`}
               span={span}
-              x={x}
-              y={heightPx - bottom + 12 + index * SPAN_ROW_PX}
-              widthPx={widthPx}
+              y={heightPx - bottom + 12 + span.row * SPAN_ROW_PX}
             />
           ))}
         </svg>
@@ -138,29 +157,45 @@ function MarkLabel({ mark }: { mark: Placed }) {
   )
 }
 
-function SpanLine({
-  span,
-  x,
-  y,
-  widthPx,
-}: {
-  span: Span
-  x: (mm: number) => number
-  y: number
-  widthPx: number
-}) {
-  const from = x(span.fromMm)
-  const to = x(span.toMm)
-  const half = (span.label.length * 6.9) / 2 + 5
-  // A label that would hide its own span stands beside it, on the side where there is room.
-  const beside = to + half + 6 + half > widthPx ? from - half - 6 : to + half + 6
-  const middle = Math.max(half, to - from > 2 * half ? (from + to) / 2 : beside)
+/** Hatched, as high as the nut: where its faces do not come. */
+function ZoneBand({ from, to, y, halfPx }: { from: number; to: number; y: number; halfPx: number }) {
+  const id = useId()
   return (
-    <g pointerEvents="none" stroke={color(span.tone)}>
-      <path d={`M${from} ${y - 7}v14M${to} ${y - 7}v14M${from} ${y}H${to}`} strokeWidth={1.4} fill="none" />
-      <rect x={middle - half} y={y - 9} width={half * 2} height={18} fill={color('panel')} stroke="none" />
-      <text x={middle} y={y + 4.5} fontSize={13} textAnchor="middle" fill={color(span.tone)} stroke="none">
-        {span.label}
+    <g pointerEvents="none" data-zone>
+      <pattern id={id} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <line y2={6} stroke={color('close')} strokeWidth={3} />
+      </pattern>
+      <rect
+        x={from}
+        y={y - halfPx}
+        width={Math.max(1, to - from)}
+        height={2 * halfPx}
+        fill={`url(#${id})`}
+        stroke={color('close')}
+      />
+    </g>
+  )
+}
+
+function SpanLine({ span, y }: { span: LaidSpan; y: number }) {
+  const { fromPx, toPx, labelPx, halfPx, tone, label } = span
+  return (
+    <g pointerEvents="none" stroke={color(tone)}>
+      <path
+        d={`M${fromPx} ${y - 7}v14M${toPx} ${y - 7}v14M${fromPx} ${y}H${toPx}`}
+        strokeWidth={1.4}
+        fill="none"
+      />
+      <rect
+        x={labelPx - halfPx}
+        y={y - 9}
+        width={halfPx * 2}
+        height={18}
+        fill={color('panel')}
+        stroke="none"
+      />
+      <text x={labelPx} y={y + 4.5} fontSize={13} textAnchor="middle" fill={color(tone)} stroke="none">
+        {label}
       </text>
     </g>
   )

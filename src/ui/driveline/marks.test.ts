@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { DRIVE_PARTS, type DrivePart } from '@/core/room/driveLine'
-import { type Mark, placeMarks } from './marks'
+import { laySpans, type Mark, placeMarks } from './marks'
 
 const anchors = new Map<DrivePart, number>(DRIVE_PARTS.map((part, index) => [part, 60 + index * 110]))
 const anchor = (part: DrivePart) => anchors.get(part) ?? 0
@@ -57,4 +57,46 @@ test('with room enough each stands centred over its part, in its order along the
 test('a mark that would hang over the edge is pushed in', () => {
   const [mark] = placeMarks([{ part: 'motor', text: 'a long finding of the motor' }], () => 10, 500, 1)
   expect(mark?.x).toBe(4)
+})
+
+test('spans never lie on each other, keep their order, and share a row where they fit', () => {
+  const some = fc.array(
+    fc.record({
+      fromMm: fc.integer({ min: 0, max: 400 }),
+      lengthMm: fc.integer({ min: 1, max: 200 }),
+      label: fc.string({ minLength: 3, maxLength: 20 }),
+    }),
+    { maxLength: 6 },
+  )
+  fc.assert(
+    fc.property(some, fc.integer({ min: 500, max: 1200 }), (drawn, widthPx) => {
+      const spans = drawn.map(({ fromMm, lengthMm, label }) => ({
+        fromMm,
+        toMm: fromMm + lengthMm,
+        label,
+        tone: 'ink' as const,
+      }))
+      const laid = laySpans(spans, mm => (mm * widthPx) / 600, widthPx)
+      expect(laid.map(({ label }) => label)).toEqual(spans.map(({ label }) => label))
+      for (const [index, one] of laid.entries())
+        for (const other of laid.slice(index + 1).filter(({ row }) => row === one.row)) {
+          const ends = (span: typeof one) => [
+            Math.min(span.fromPx, span.labelPx - span.halfPx),
+            Math.max(span.toPx, span.labelPx + span.halfPx),
+          ]
+          const [[a = 0, b = 0], [c = 0, d = 0]] = [ends(one), ends(other)]
+          expect(b <= c || d <= a).toBe(true)
+        }
+    }),
+  )
+  const apart = laySpans(
+    [
+      { fromMm: 0, toMm: 5, label: 'kept clear', tone: 'close' },
+      { fromMm: 500, toMm: 505, label: 'kept clear', tone: 'close' },
+      { fromMm: 0, toMm: 505, label: 'between the blocks', tone: 'ink' },
+    ],
+    mm => mm,
+    700,
+  )
+  expect(apart.map(({ row }) => row)).toEqual([0, 0, 1])
 })

@@ -12,7 +12,12 @@ export interface Span {
   fromMm: number
   toMm: number
   label: string
-  tone: 'ink' | 'fails' | 'lamp'
+  tone: 'ink' | 'close' | 'fails' | 'lamp'
+}
+/** A stretch of the screw that the nut keeps out of, so that soft limit, switch and hard stop stand apart. */
+export interface Zone {
+  fromMm: number
+  toMm: number
 }
 /** The line of the screw as read, bent away from true for the eye. */
 export interface Bend {
@@ -57,4 +62,36 @@ export function placeMarks(
       ends[chosen] = x + mark.width + GAP_PX
       return [{ ...mark, x, row: chosen }]
     })
+}
+
+/** A span with its place under the drawing, in px. */
+export interface LaidSpan extends Span {
+  fromPx: number
+  toPx: number
+  /** Middle of the label, and half its width. */
+  labelPx: number
+  halfPx: number
+  row: number
+}
+
+const SPAN_CHAR_PX = 6.9
+
+/** Lays spans out in as few rows as they need, in their order, so that none lies on another. */
+export function laySpans(spans: Span[], x: (mm: number) => number, widthPx: number): LaidSpan[] {
+  const rows: { fromPx: number; toPx: number }[][] = []
+  return spans.map(span => {
+    const [fromPx, toPx] = [x(span.fromMm), x(span.toMm)]
+    const halfPx = (span.label.length * SPAN_CHAR_PX) / 2 + 5
+    // A label that would hide its own span stands beside it, on the side where there is room.
+    const besidePx = toPx + 2 * halfPx + 6 > widthPx ? fromPx - halfPx - 6 : toPx + halfPx + 6
+    const labelPx = Math.max(halfPx, toPx - fromPx > 2 * halfPx ? (fromPx + toPx) / 2 : besidePx)
+    const taken = {
+      fromPx: Math.min(fromPx, labelPx - halfPx) - GAP_PX / 2,
+      toPx: Math.max(toPx, labelPx + halfPx) + GAP_PX / 2,
+    }
+    const free = rows.findIndex(row => row.every(one => one.toPx <= taken.fromPx || one.fromPx >= taken.toPx))
+    const row = free >= 0 ? free : rows.push([]) - 1
+    rows[row]?.push(taken)
+    return { ...span, fromPx, toPx, labelPx, halfPx, row }
+  })
 }

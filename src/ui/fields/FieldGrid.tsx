@@ -8,12 +8,14 @@ interface Props<K extends string> {
   values: { readonly [N in NoInfer<K>]: number }
   units: UnitSystem
   onValue: (key: K, label: string, value: number, mergeKey: string) => void
+  /** Stands before the fields, in the same grid. */
+  lead?: ReactNode
   /** Stands after the fields, in the same grid. */
   children?: ReactNode
 }
 
 /** Fields for figures that always have a value, out of their facts, three abreast where there is room. */
-export function FieldGrid<K extends string>({ facts, values, units, onValue, children }: Props<K>) {
+export function FieldGrid<K extends string>({ facts, values, units, onValue, lead, children }: Props<K>) {
   return (
     <chakra.div
       display="grid"
@@ -21,6 +23,7 @@ export function FieldGrid<K extends string>({ facts, values, units, onValue, chi
       gridTemplateColumns={{ base: '1fr 1fr', lg: 'repeat(3, minmax(0, 1fr))' }}
       data-readings
     >
+      {lead}
       {(Object.keys(facts) as K[]).map(key => {
         const { label, quantity, min, max } = facts[key]
         return (

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { Trash2 } from 'lucide-react'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
+import { SideScroll } from '../Panel'
 import { QuantityField } from './QuantityField'
 import { SelectField } from './SelectField'
 import { TextField } from './TextField'
@@ -57,7 +58,7 @@ export function RowsTable<R extends object>({
   return (
     <>
       {rows.length > 0 && (
-        <chakra.div overflowX="auto" pb="1">
+        <SideScroll pb="1">
           <chakra.div minW={`${leastPx}px`} data-readings>
             <chakra.div
               aria-hidden="true"
@@ -109,7 +110,7 @@ export function RowsTable<R extends object>({
               </chakra.div>
             ))}
           </chakra.div>
-        </chakra.div>
+        </SideScroll>
       )}
       <Button variant="outline" mt="1" disabled={rows.length >= most} onClick={onAdd}>
         {addLabel}

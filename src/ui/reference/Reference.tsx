@@ -4,7 +4,7 @@ import { chakra } from '@chakra-ui/react'
 import type { Registered } from '@/core/registry'
 import { registry } from '@/core/registry'
 import { describe, type Spec, type Specs } from '@/core/spec'
-import { Cell, Figures, HeadCell } from '../Panel'
+import { Cell, Figures, HeadCell, SideScroll } from '../Panel'
 
 /** What the first word of an id is about. */
 const GROUPS: Record<string, string> = {
@@ -91,7 +91,7 @@ function Entry({
       <chakra.p fontSize="14px" color="quiet">
         {source}. {validity}.
       </chakra.p>
-      <chakra.div overflowX="auto" mt="2">
+      <SideScroll mt="2">
         <chakra.table width="100%" fontSize="14px">
           <thead>
             <tr>
@@ -106,7 +106,7 @@ function Entry({
             <Lines specs={outputs} isOutput />
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
     </chakra.article>
   )
 }

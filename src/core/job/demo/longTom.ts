@@ -2,7 +2,7 @@ import { NO_OWN_PARTS } from '../../sizing/parts'
 import { SHOP_TO_START } from '../making'
 import type { Job, LogEntry } from '../types'
 import { demoAxis } from './axis'
-import { MAKING_LONG_TOM_X } from './making'
+import { MAKING_LONG_TOM_X, MAKING_LONG_TOM_Y, MAKING_LONG_TOM_Z } from './making'
 
 const X = () =>
   demoAxis({
@@ -59,6 +59,7 @@ const Y = () =>
     },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg'] },
     parts: { screw: 'ball-16-10-oversize', bearing: 'back-10', coupler: 'disc-34' },
+    more: { making: MAKING_LONG_TOM_Y },
   })
 
 const Z = () =>
@@ -83,6 +84,7 @@ const Z = () =>
       coupler: 'jaw-30-set',
       motor: 'step-57-12',
     },
+    more: { making: MAKING_LONG_TOM_Z },
   })
 
 /** A home-built plank router at the sizing stage: two long screws drive its gantry, and whip before it is fast. */

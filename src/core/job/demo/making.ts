@@ -70,6 +70,7 @@ const joint = (
   washerMm,
   threadDepthMm,
   blind: true,
+  slotNuts: false,
   suppliedMm,
   ...more,
 })
@@ -197,7 +198,36 @@ export const MAKING_LONG_TOM_X: Making = {
     [2500, 60, 60, 55, 70, 20, 20, 20, 20],
   ]),
   joints: [
-    joint('Blocks to the rail, slot nuts', ['M6', 16], 'steel', [18, 1.6, 6], 25, { blind: false }),
+    joint('Blocks to the rail', ['M6', 16], 'steel', [18, 1.6, 6], 25, { blind: false, slotNuts: true }),
     joint('Nut to the gantry foot', ['M6', 12], 'aluminium', [12, 1.6, 20], null, { blind: false }),
   ],
+}
+
+/** The gantry's cross travel: its holes are bored in plate, and one end is blind. */
+export const MAKING_LONG_TOM_Y: Making = {
+  ...NO_MAKING,
+  section: section([
+    [60, 45, 45, 42, 48, 12, 12, 12, 12],
+    [620, 45, 45, 41.4, 48, 12, 12, 12, 12],
+    [1180, 45, 45, 42, 48, 12, 12, 12, 12],
+  ]),
+  holes: [hole('Bearing seat in the end plate', 20, 32, 0, 45, 15)],
+  joints: [
+    joint('Fixed block to the end plate', ['M6', 4], 'aluminium', [14, 1.6, 20], 25),
+    joint('Nut to the carriage plate', ['M5', 6], 'aluminium', [10, 1, 15], null, { blind: false }),
+  ],
+}
+
+/** The router's own Z: a narrow channel between two plates, cut as far as the plates bear. */
+export const MAKING_LONG_TOM_Z: Making = {
+  ...NO_MAKING,
+  section: section(
+    [
+      [40, 26, 26, 24.2, 30, 12, 12, 15, 15],
+      [110, 26, 26, 23.6, 30, 12, 12, 15, 15],
+      [180, 26, 26, 24.1, 30, 12, 12, 15, 15],
+    ],
+    { minimumGapMm: 1 },
+  ),
+  joints: [joint('Nut to the spindle plate', ['M5', 4], 'aluminium', [10, 1, 14], 20)],
 }

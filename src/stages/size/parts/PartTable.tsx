@@ -14,7 +14,7 @@ import { STATE_WORDS, STATES } from '@/core/verdicts/finding'
 import type { PartVerdict } from '@/core/verdicts/judgeParts'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
-import { Cell, Figures, HeadCell } from '@/ui/Panel'
+import { Cell, Figures, HeadCell, SideScroll } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { columnHeads, type PartRow, rowsNamed } from './partRows'
 
@@ -79,7 +79,7 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...ow
           onChange={event => setTyped(event.currentTarget.value)}
         />
       </chakra.div>
-      <chakra.div overflowX="auto">
+      <SideScroll>
         <chakra.table width="100%" fontSize="14px" minW="560px">
           <thead>
             {table.getHeaderGroups().map(group => (
@@ -165,7 +165,7 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...ow
             })}
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
       {ordered.length === 0 && <chakra.p color="quiet">No part of this kind is named so.</chakra.p>}
       {ordered.length > FIRST_ROWS && (
         <Button variant="quiet" mt="2" onClick={() => setWhole(before => !before)}>

@@ -12,7 +12,7 @@ import { CATALOGUE, MOST_OWN_PARTS } from '@/core/sizing/parts'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'
-import { Cell, Figures, HeadCell } from '@/ui/Panel'
+import { Cell, Figures, HeadCell, SideScroll } from '@/ui/Panel'
 import { useEdit, useJob } from '../../bench'
 import { KIND_WORDS } from '../kindWords'
 
@@ -116,7 +116,7 @@ function Problems({ wrong }: { wrong: RowProblem[] }) {
       <chakra.p mt="3" fontWeight={700}>
         Rows that are wrong are left out. Mend them in the file and take it again: what is here already stays.
       </chakra.p>
-      <chakra.div overflowX="auto">
+      <SideScroll>
         <chakra.table width="100%" fontSize="14px" mt="1" aria-label="What is wrong in the file">
           <thead>
             <tr>
@@ -139,7 +139,7 @@ function Problems({ wrong }: { wrong: RowProblem[] }) {
             ))}
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
       {wrong.length > shown.length && <p>And {wrong.length - shown.length} more.</p>}
     </>
   )

@@ -6,7 +6,7 @@ import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
-import { Cell, Figures, HeadCell } from '@/ui/Panel'
+import { Cell, Figures, HeadCell, SideScroll } from '@/ui/Panel'
 import { useCatalogue } from '../../bench'
 import { driveWords } from './driveWords'
 
@@ -57,7 +57,7 @@ export function SearchTable({ points, axis, units, onTake }: Props) {
       {kept.length === 0 && (
         <chakra.p mt="2">None of these holds in everything. Show also those that are close.</chakra.p>
       )}
-      <chakra.div overflowX="auto" mt="2">
+      <SideScroll mt="2">
         <chakra.table width="100%" fontSize="14px" minW="560px">
           <thead>
             <tr>
@@ -105,7 +105,7 @@ export function SearchTable({ points, axis, units, onTake }: Props) {
             })}
           </tbody>
         </chakra.table>
-      </chakra.div>
+      </SideScroll>
       {count < kept.length && (
         <Button variant="quiet" mt="2" onClick={() => setCount(before => before + 20)}>
           Show 20 more of {kept.length}
