@@ -42,6 +42,7 @@ check('style', 'biome', ['check', '--error-on-warnings', '.'])
 check('import rules', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'src', 'cli', 'tests'])
 check('dead code', 'knip', [])
 jest('unit')
-jest('browser', ['--runInBand'])
+// Two files at a time: each has its own app, its own browser, and waits for what it looks for.
+jest('browser', ['--maxWorkers=2'])
 process.stdout.write(`${count.passed} passed, ${count.failed} failed\n`)
 process.exit(count.failed ? 1 : 0)

@@ -50,16 +50,18 @@ export class Bench {
   }
 
   async click(role: string, name: string) {
-    const handle = await this.find(role, name)
-    // As a hand does: bring it into sight, and wait until it stands still and nothing lies over it,
-    // such as a dialog that is still closing.
+    await this.press(await this.find(role, name))
+  }
+
+  /** As a hand does: brings it into sight, waits until it stands still and nothing lies over it, and clicks. */
+  private async press(handle: ElementHandle<HTMLElement>) {
     await handle.evaluate(async element => {
       element.scrollIntoView({ block: 'center' })
       const place = () => JSON.stringify(element.getBoundingClientRect())
       const isInReach = () => {
         const { left, top, width, height } = element.getBoundingClientRect()
         const hit = document.elementFromPoint(left + width / 2, top + height / 2)
-        // Where a dialog holds the page still, the page itself is what a finger meets.
+        // Where a dialog holds the page still, such as one that is closing, the page itself is what a finger meets.
         return hit?.closest('body > *') && (element.contains(hit) || hit.contains(element))
       }
       for (let before = '', still = 0, tries = 0; still < 6 && tries < 300; before = place(), tries += 1) {
@@ -126,9 +128,16 @@ export class Bench {
     await this.page.waitForSelector('[data-saved="yes"]', { timeout: 10_000 })
   }
 
+  /** Goes to a stage, and waits until it is the one shown. */
   async stage(label: string) {
-    const handle = await this.page.waitForSelector(`nav[aria-label="Stages"] ::-p-text(${label})`)
-    await handle?.click()
+    const tab = `::-p-xpath(//nav[@aria-label="Stages"]//button[contains(., "${label}")])`
+    const handle = (await this.page.waitForSelector(tab)) as ElementHandle<HTMLElement>
+    await this.press(handle)
+    await this.page.waitForFunction(
+      name => document.querySelector('nav[aria-label="Stages"] [aria-current]')?.textContent?.includes(name),
+      { timeout: 10_000 },
+      label,
+    )
   }
 
   /** Waits until a job is open on one of its axes. */

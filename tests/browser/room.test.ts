@@ -100,6 +100,11 @@ test('the nut is run along the drive line by its arrow keys and by hand', async 
   // Dragging is not picking: no sheet has opened.
   expect(await bench.page.$('aside[aria-label^="Sheet"]')).toBeNull()
   await bench.sees('As it is', sheet('Travel compared'))
+  // What is kept clear is hatched at both ends, and only where something is kept clear.
+  const zones = () => bench.page.$$eval('[data-drive-line] [data-zone]', all => all.length)
+  expect(await zones()).toBe(2)
+  await bench.fill('Kept clear at the far end', '0')
+  await bench.page.waitForFunction(() => document.querySelectorAll('[data-zone]').length === 1)
   expect(bench.errors).toEqual([])
 })
 
@@ -111,14 +116,45 @@ test('block, screws and chain are judged; the chain is drawn a million times', a
   await bench.sees('Shim with 50 µm.', '[data-check="room.block"]')
   await bench.fill('Land at the other face, bearing 1', '2.32')
   await bench.sees('which calipers cannot tell apart', sheet('Bearing block'))
+  await bench.sees(
+    'At the shoulder: in with the face without the mark towards the cover',
+    sheet('Bearing block'),
+  )
   await bench.click('button', 'Ways out: Screws of the joints')
   await bench.click('button', 'Apply: Take screws of the right length')
   await bench.becomes('room.joints', 'holds')
   await bench.fill('At most', '2.4')
   await bench.becomes('room.chain', 'close')
+  await bench.sees('Shims: 4 × 0.5 mm make any thickness up to 1.8 mm', sheet('Chain of dimensions'))
+  await bench.sees('5.5 mm wide and 7.3 mm long for M5', sheet('Chain of dimensions'))
   await bench.click('button', 'Draw it a million times')
   await bench.sees(/[\d.]+% of 1,000,000 fall within the limits/, sheet('Chain of dimensions'))
   await bench.sees('What drives it: Motor shaft beyond its face', sheet('Chain of dimensions'))
+  expect(bench.errors).toEqual([])
+})
+
+test('a joint is changed in its place; one with slot nuts brings its nuts onto the order list', async () => {
+  const bench = await atRoom()
+  const screws = sheet('Screws')
+  await bench.click('button', 'Change: Motor plate')
+  await bench.fill('Depth of the thread', '7')
+  await bench.becomes('room.joints', 'fails')
+  await bench.sees('Motor plate: no screw that is sold holds in it', '[data-check="room.joints"]')
+  await bench.click('button', 'Working of the screws')
+  await bench.sees('Engagement of a screw', '[role=dialog]')
+  await bench.click('button', 'Close')
+  await bench.choose('It goes into a', 'slot')
+  await bench.sees('5 M5 slot nuts', screws)
+  await bench.sees('Slot nuts M5, with spares', ORDERS)
+  await bench.becomes('room.joints', 'close')
+  await bench.fill('How many', '8')
+  await bench.sees('9 M5 slot nuts', screws)
+  await bench.click('button', 'Take out: Motor plate')
+  await bench.find('button', 'Change: Nut to its bracket')
+  expect(await bench.text(screws)).not.toContain('Motor plate')
+  await bench.click('button', 'Another joint with slot nuts')
+  await bench.find('textbox', 'What is held')
+  await bench.sees('Slot nuts 4', screws)
   expect(bench.errors).toEqual([])
 })
 

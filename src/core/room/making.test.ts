@@ -11,10 +11,10 @@ import { bungDrawing } from './bung'
 import { compareTravel } from './compareTravel'
 import { cutList } from './cutList'
 import { fastenerChooseLength, fastenerEngagement, fastenerTorque, STOCK_LENGTHS_MM } from './fastener'
-import { blockInputs, contributors, judgeJoint, orientation, shimsFor } from './making'
+import { blockInputs, contributors, judgeJoint, orientation, shimsFor, wayRound } from './making'
 import { drawChain, evenRandom } from './monteCarlo'
 import { nutEnvelope, sections, worstSection } from './sectionRoom'
-import { type Contributor, stackupChain } from './stackup'
+import { type Contributor, shimSet, stackupChain } from './stackup'
 import { tighteningTurns } from './tightening'
 
 const [X] = skarrow().job.axes as [Axis]
@@ -226,6 +226,24 @@ describe('the bearing block', () => {
     expect(read(null, 2)).toBe('not-read')
   })
 
+  test('a pair goes in by its arrangement: back-to-back the wide lands meet, face-to-face they stand outward', () => {
+    const pair = (...lands: [number, number][]) => ({
+      caliperMm: 0.02,
+      bearings: lands.map(([landMarkedMm, landOtherMm]) => ({ widthMm: 10, landMarkedMm, landOtherMm })),
+    })
+    const read = pair([2.3, 1.5], [1.5, 2.3])
+    expect(wayRound(read, 'back-to-back')).toEqual([
+      { wideTowards: 'shoulder', face: 'marked' },
+      { wideTowards: 'cover', face: 'other' },
+    ])
+    const outward = wayRound(read, 'face-to-face')
+    expect(outward.map(one => one?.wideTowards)).toEqual(['cover', 'shoulder'])
+    expect(outward.map(one => one?.face)).toEqual(['marked', 'other'])
+    // What cannot be told is not guessed, and three bearings are no pair.
+    expect(wayRound(pair([2.3, 1.5], [2.02, 2]), 'back-to-back')[1]).toBeNull()
+    expect(wayRound(pair([2.3, 1.5], [1.5, 2.3], [2.3, 1.5]), 'back-to-back')).toEqual([null, null, null])
+  })
+
   test('its inputs are the widths of its bearings and what was measured', () => {
     expect(blockInputs(block)).toEqual({
       boreDepthMm: 30,
@@ -285,6 +303,24 @@ describe('screws', () => {
     expect(withChoice(short, way?.choice as never).making.joints[0]?.suppliedMm).toBe(30)
     expect(find(withJoint({ threadDepthMm: 5 }), 'room.joints')?.state).toBe('fails')
     expect(judgeJoint({ ...joint, suppliedMm: 30 }).chosenMm).toBe(30)
+  })
+
+  test('the working is that of the joint that is shown: the wrong one, else the one least engaged', () => {
+    const deep = { ...joint, threadDepthMm: 40, blind: false, label: 'Deep' }
+    const worked = (joints: BoltedJoint[]) => {
+      const { figures, findings } = evaluateAxis(axisWith({}, { joints }), CATALOGUE, 'mm')
+      const { because = [] } = findings.find(({ checkId }) => checkId === 'room.joints') ?? {}
+      expect(because).toContain('jointLength')
+      return figures.joint
+    }
+    // 12.4 mm of thread are used with a grip of 16 mm, 8.4 mm with one of 20 mm.
+    expect(worked([joint, { ...deep, gripMm: 20 }])?.inputs).toMatchObject({ gripMm: 20, screwLengthMm: 30 })
+    expect(worked([{ ...deep, gripMm: 12 }, joint])?.outputs).toMatchObject({ engagementMm: 11.4 })
+    expect(worked([joint, { ...deep, suppliedMm: 20 }])?.inputs).toMatchObject({
+      threadDepthMm: 40,
+      screwLengthMm: 20,
+    })
+    expect(worked([joint, { ...joint, threadDepthMm: 5 }])?.outputs).toMatchObject({ verdict: 'bottoms-out' })
   })
 
   test('torque grows with the thread engaged until the screw limits it', () => {
@@ -406,6 +442,40 @@ describe('the chain of dimensions', () => {
     expect(() => stackupChain({ contributors: [span], lowerLimitMm: 2, upperLimitMm: 1 })).toThrow(
       'upperLimitMm: got 1, takes a number from 2 mm',
     )
+  })
+})
+
+describe('the shims for a chain', () => {
+  const stock = fc.uniqueArray(fc.constantFrom(0.02, 0.03, 0.05, 0.1, 0.2, 0.5, 1), { maxLength: 7 })
+  /** Every thickness that some of a set make together. */
+  const packs = (set: readonly number[]) =>
+    set.reduce((sums, one) => sums.flatMap(sum => [sum, sum + one]), [0]).toSorted((a, b) => a - b)
+
+  test('make any thickness up to the range, to within what the limits forgive', () => {
+    fc.assert(
+      fc.property(
+        stock,
+        fc.double({ min: 0.05, max: 2, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.6, noNaN: true }),
+        (stockMm, rangeMm, stepMm) => {
+          const set = shimSet(rangeMm, stepMm, stockMm)
+          if (!set || set.length > 14) return
+          for (const one of set) expect(stockMm).toContain(one)
+          const sums = packs(set)
+          expect(sums.at(-1)).toBeGreaterThanOrEqual(rangeMm - 1e-9)
+          for (const [index, sum] of sums.entries())
+            if (index > 0) expect(sum - (sums[index - 1] ?? 0)).toBeLessThanOrEqual(stepMm + 1e-9)
+        },
+      ),
+    )
+  })
+
+  test('are few, as each doubles what can be packed; none where the stock is too thick', () => {
+    expect(shimSet(0.6, 0.05, [0.02, 0.05, 0.1, 0.2, 0.5])).toEqual([0.05, 0.05, 0.1, 0.2, 0.2])
+    expect(shimSet(0.6, 0.04, [0.05, 0.1])).toBeNull()
+    expect(shimSet(0.6, 0.04, [])).toBeNull()
+    expect(shimSet(0, 0.04, [])).toEqual([])
+    expect(shimSet(100, 0.5, [0.5])).toBeNull()
   })
 })
 

@@ -121,8 +121,7 @@ export const torqueInputs = ({ thread, propertyClass, material }: BoltedJoint, e
   engagementMm,
 })
 
-/** What is known of a bolted joint: the screw to take, what it bears, how tight. */
-export function judgeJoint(joint: BoltedJoint) {
+function judge(joint: BoltedJoint) {
   const { thread, suppliedMm } = joint
   const common = jointInputs(joint)
   const { screwLengthMm } = fastenerChooseLength(common)
@@ -133,13 +132,16 @@ export function judgeJoint(joint: BoltedJoint) {
     chosen && chosen.engagementMm > 0 ? fastenerTorque(torqueInputs(joint, chosen.engagementMm)) : null
   return { joint, supplied, chosenMm, chosen, tight, drills: threadDrills({ thread }) }
 }
-export type JudgedJoint = ReturnType<typeof judgeJoint>
+export type JudgedJoint = ReturnType<typeof judge>
 
-const judgedJoints = new WeakMap<BoltedJoint, JudgedJoint>()
-/** The same, worked out once for each joint of a document: joints stay as they are while other things are typed. */
-export function judgedJoint(joint: BoltedJoint): JudgedJoint {
-  const known = judgedJoints.get(joint) ?? judgeJoint(joint)
-  judgedJoints.set(joint, known)
+const judged = new WeakMap<BoltedJoint, JudgedJoint>()
+/**
+ * What is known of a bolted joint: the screw to take, what it bears, how tight. Worked out once for each joint of a
+ * document, as joints stay as they are while other things are typed.
+ */
+export function judgeJoint(joint: BoltedJoint): JudgedJoint {
+  const known = judged.get(joint) ?? judge(joint)
+  judged.set(joint, known)
   return known
 }
 

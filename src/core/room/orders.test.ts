@@ -44,6 +44,20 @@ describe('the order list', () => {
     expect([1, 4, 10, 11, 40].map(withSpares)).toEqual([2, 5, 11, 13, 44])
   })
 
+  test('has a tap for each thread that is cut, and nuts instead where screws go into slots', () => {
+    const router = longTom
+    const items = neededItems(router, catalogueOf(router))
+    const of = (key: string) => items.find(item => item.key === key)
+    // Sixteen screws into slot nuts, and spares.
+    expect(of('nut:M6')).toMatchObject({ count: 18, neededBy: 'build', axes: ['X'] })
+    expect(of('tap:M6')).toMatchObject({ count: 1, neededBy: 'room', axes: ['X', 'Y'] })
+    const [x] = router.axes
+    if (!x) throw new Error('the demo has no axis')
+    const slotsOnly = { ...x, making: { ...x.making, joints: x.making.joints.filter(one => one.slotNuts) } }
+    const fewer = neededItems({ ...router, axes: [slotsOnly] }, catalogueOf(router))
+    expect(fewer.some(({ key }) => key.startsWith('tap:'))).toBe(false)
+  })
+
   test('has a cutter where no cutter at hand will do', () => {
     const poor: Job = { ...skarrow, shop: { ...skarrow.shop, cutterSizesMm: [16] } }
     expect(neededItems(poor, catalogueOf(poor)).filter(({ key }) => key.startsWith('cutter:'))).toHaveLength(

@@ -4,7 +4,7 @@ import type { Job, PartKind } from '../job/types'
 import type { Catalogue, PartOf } from '../sizing/parts'
 import { bearingStack } from './bearingStack'
 import { holeEnlarge } from './hole'
-import { blockInputs, holeInputs, judgedJoint, shimsFor } from './making'
+import { blockInputs, holeInputs, judgeJoint, shimsFor } from './making'
 
 /** Something that a conversion needs and that may have to be bought. */
 export interface OrderItem {
@@ -95,7 +95,7 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
       )
     }
     for (const joint of axis.making.joints) {
-      const { chosenMm, supplied, drills } = judgedJoint(joint)
+      const { chosenMm, supplied, drills } = judgeJoint(joint)
       if (joint.slotNuts)
         add(
           {
@@ -111,7 +111,7 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
         add(
           {
             key: `tap:${joint.thread}`,
-            what: `Tap ${joint.thread} and tap drill ${drills.tapDrillMm} mm`,
+            what: `Tap ${joint.thread} and tap drill ${drills.tapDrillMm.toFixed(1)} mm`,
             count: 0,
             neededBy: 'room',
             sheetEur: null,

@@ -106,21 +106,25 @@ export const stackupChain = calculation({
 /**
  * Shims to have at hand so that any thickness up to a range can be packed, to within what the limits forgive.
  *
- * Each one is the thickest of the stock that leaves no thickness out, so that few are needed.
+ * Each one is the thickest of the stock that leaves no thickness out, so that few are needed; the last one is only as
+ * thick as it must be.
  *
  * @param rangeMm thickness that must be reached
  * @param stepMm how far off a pack may be: the width between the limits
  * @returns thinnest first; null where the thinnest of the stock is thicker than the step, or it takes too many
- * @example shimSet(0.6, 0.05, [0.02, 0.05, 0.1, 0.2, 0.5]) // [0.05, 0.1, 0.2, 0.2, 0.2]
+ * @example shimSet(0.6, 0.05, [0.02, 0.05, 0.1, 0.2, 0.5]) // [0.05, 0.05, 0.1, 0.2, 0.2]
  */
 export function shimSet(rangeMm: number, stepMm: number, stockMm: readonly number[]): number[] | null {
   const sizes = stockMm.toSorted((a, b) => b - a)
   const set: number[] = []
   for (let reachMm = 0; reachMm + HAIR_MM < rangeMm && set.length < MOST_SHIMS; ) {
-    const next = sizes.find(sizeMm => sizeMm <= reachMm + stepMm + HAIR_MM)
+    const fine = sizes.filter(sizeMm => sizeMm <= reachMm + stepMm + HAIR_MM)
+    const leftMm = rangeMm - reachMm
+    const next = fine.findLast(sizeMm => sizeMm + HAIR_MM >= leftMm) ?? fine[0]
     if (next === undefined) return null
     set.push(next)
     reachMm += next
   }
-  return set.reduce((sum, one) => sum + one, 0) + HAIR_MM < rangeMm ? null : set
+  const sumMm = set.reduce((sum, one) => sum + one, 0)
+  return sumMm + HAIR_MM < rangeMm ? null : set.toSorted((a, b) => a - b)
 }

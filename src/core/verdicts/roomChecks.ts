@@ -7,7 +7,7 @@ import {
   holeInputs,
   type JudgedJoint,
   jointInputs,
-  judgedJoint,
+  judgeJoint,
   shimsFor,
   torqueInputs,
 } from '../room/making'
@@ -185,7 +185,7 @@ export const ROOM_CHECKS: Check[] = [
       const { joints } = t.axis.making
       const [firstJoint, ...others] = joints
       if (!firstJoint) return null
-      const judged: [JudgedJoint, ...JudgedJoint[]] = [judgedJoint(firstJoint), ...others.map(judgedJoint)]
+      const judged: [JudgedJoint, ...JudgedJoint[]] = [judgeJoint(firstJoint), ...others.map(judgeJoint)]
       const hopeless = judged.find(({ chosenMm }) => chosenMm === null)
       const wrong = judged.filter(({ supplied }) => supplied && supplied.verdict !== 'ok')
       const worst = hopeless ?? wrong[0] ?? leastEngaged(judged)

@@ -110,7 +110,8 @@ export function WorksheetScreen({ onBack }: { onBack: () => void }) {
                     {joint.count} × {joint.thread} × {chosenMm ?? 'no length holds'}
                   </Td>
                   <Td>
-                    tap drill {drills.tapDrillMm} mm, hole {drills.clearanceHoleMm} mm
+                    {joint.slotNuts ? 'slot nuts' : `tap drill ${drills.tapDrillMm.toFixed(1)} mm`}, hole{' '}
+                    {drills.clearanceHoleMm} mm
                   </Td>
                   <Td textAlign="right">{tight ? say(tight.torqueNm, 'torque', units, 1) : ''}</Td>
                 </tr>

@@ -25,7 +25,6 @@ const COLUMNS: Column<ChainLink>[] = [
     key: 'dimension',
     label: 'Taken from',
     is: 'choice',
-    wide: true,
     of: [
       { value: 'null', label: 'typed here' },
       ...lengths.map(value => ({ value, label: DIMENSIONS[value].label })),
@@ -45,11 +44,11 @@ const COLUMNS: Column<ChainLink>[] = [
   },
   {
     key: 'distribution',
-    label: 'Falls',
+    label: 'Spread',
     is: 'choice',
     of: [
-      { value: 'normal', label: 'mostly in the middle' },
-      { value: 'uniform', label: 'anywhere' },
+      { value: 'normal', label: 'normal' },
+      { value: 'uniform', label: 'even' },
     ],
     read: value => value,
   },
@@ -136,7 +135,7 @@ export function ChainPanel() {
   return (
     <Panel
       title="Chain of dimensions"
-      note="Links that add up to a gap that matters, such as what is left between screw end and coupler. Make the parts to size where nearly all would fall within the limits; else leave slots or shims."
+      note="Links that add up to a gap that matters, such as what is left between screw end and coupler. Make the parts to size where nearly all would fall within the limits; else leave slots or shims. A normal spread falls mostly in the middle of its band, an even one anywhere in it."
       action={<WorkingButton checkId="room.chain" of="the chain" />}
     >
       <chakra.div display="flex" flexWrap="wrap" gap="4" mb="3">
@@ -252,7 +251,11 @@ function Adjustment() {
         <li>
           Shims:{' '}
           {shims
-            ? `${shims.map(length).join(' + ')} make any thickness up to ${length(adjustmentRangeMm)}, near enough for the limits.`
+            ? `${counted(shims)
+                .map(([mm, count]) => `${count} × ${length(mm)}`)
+                .join(
+                  ' + ',
+                )} make any thickness up to ${length(adjustmentRangeMm)}, near enough for the limits.`
             : 'the stock at hand, listed under the bearing block, is too thick for these limits.'}
           {tooLongMm > 0 &&
             ` Make a part that lengthens it ${length(tooLongMm)} shorter first: shims only add.`}
@@ -272,4 +275,11 @@ function Adjustment() {
       </chakra.ul>
     </chakra.div>
   )
+}
+
+/** Each thickness with how many of it there are, in its order. */
+function counted(sizesMm: readonly number[]): [mm: number, count: number][] {
+  const counts = new Map<number, number>()
+  for (const mm of sizesMm) counts.set(mm, (counts.get(mm) ?? 0) + 1)
+  return [...counts]
 }

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { Fragment, useState } from 'react'
 import { type BoltedJoint, JOINT_FIELDS, MOST_ROWS } from '@/core/job/making'
 import { PROPERTY_CLASSES, SLOT_NUT_MM, TAPPED_MATERIALS } from '@/core/room/fastener'
-import { type JudgedJoint, judgedJoint } from '@/core/room/making'
+import { type JudgedJoint, judgeJoint } from '@/core/room/making'
 import { withSpares } from '@/core/room/orders'
 import { THREAD_NAMES, type Thread } from '@/core/room/thread'
 import { say } from '@/core/units/print'
@@ -56,7 +56,7 @@ const inHole = (kind: HoleKind, thread: Thread): Partial<BoltedJoint> =>
 export function JointsPanel() {
   const { making, change } = useMaking()
   const [open, setOpen] = useState<number | null>(null)
-  const judged = making.joints.map(judgedJoint)
+  const judged = making.joints.map(judgeJoint)
   const add = (label: string, joint: BoltedJoint) => {
     change(label, draft => {
       draft.joints.push(joint)
