@@ -42,10 +42,12 @@ export class Bench {
 
   /** The one element with a role and an accessible name; waits for it. */
   async find(role: string, name: string): Promise<ElementHandle<HTMLElement>> {
-    const handle = await this.page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, {
-      timeout: 10_000,
-    })
-    if (!handle) throw new Error(`There is no ${role} called ${name}.`)
+    const selector = `::-p-aria([name="${name}"][role="${role}"])`
+    const handle = await this.page.waitForSelector(selector, { timeout: 10_000 }).catch(() => null)
+    if (!handle)
+      throw new Error(
+        `There is no ${role} called ${name} at ${this.page.url()}; errors: ${this.errors.join('; ') || 'none'}; the page:\n${await this.text()}`,
+      )
     return handle as ElementHandle<HTMLElement>
   }
 

@@ -50,6 +50,35 @@ test('the room around the nut is measured, judged, drawn, and mended by a way ou
   expect(bench.errors).toEqual([])
 })
 
+test('a list of the sheets says how each stands, and goes there', async () => {
+  const bench = await atRoom()
+  const list = 'nav[aria-label="Sheets of this stage"]'
+  const states = () =>
+    bench.page.$$eval(`${list} button`, all =>
+      Object.fromEntries(
+        all.map(one => [one.textContent, one.querySelector('svg')?.getAttribute('aria-label') ?? null]),
+      ),
+    )
+  expect(await states()).toMatchObject({
+    'Travel budget': 'Holds',
+    Screws: 'Close',
+    'Order list': null,
+  })
+  await bench.click('button', 'Order list')
+  await bench.page.waitForFunction(
+    selector => {
+      const top = document.querySelector(selector)?.getBoundingClientRect().top ?? -1
+      return top >= 0 && top < 300
+    },
+    {},
+    ORDERS,
+  )
+  await bench.fill('To the left, station 3', '20')
+  await bench.becomes('room.section', 'fails')
+  expect(await states()).toMatchObject({ 'Room around the nut': 'Fails' })
+  expect(bench.errors).toEqual([])
+})
+
 test('wrong figures say so beside their cell, and a station less is taken back', async () => {
   const bench = await atRoom()
   await bench.fill('To the right, station 1', 'wide')

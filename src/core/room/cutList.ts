@@ -1,8 +1,12 @@
+import { say } from '../units/print'
+import type { UnitSystem } from '../units/quantity'
 import type { Trace } from '../verdicts/trace'
 import { holeEnlarge } from './hole'
 import { holeInputs } from './making'
 import { SECTION_SIDES, type SectionSide } from './section'
 import { type SectionAt, sections } from './sectionRoom'
+
+type Say = (mm: number) => string
 
 /** One cut of the list, in the order in which they are made. */
 export interface Cut {
@@ -63,11 +67,11 @@ function stretches(at: SectionAt[], side: SectionSide) {
   return all
 }
 
-function sectionCuts(t: Trace): Cut[] {
+function sectionCuts(t: Trace, length: Say): Cut[] {
   const at = sections(t).toSorted((a, b) => a.station.positionMm - b.station.positionMm)
   return SECTION_SIDES.flatMap(side =>
     stretches(at, side).map(({ fromMm, toMm, depthMm, wallMm, fit }): Cut => {
-      const along = fromMm === toMm ? `at ${fromMm} mm` : `from ${fromMm} to ${toMm} mm`
+      const along = fromMm === toMm ? `at ${length(fromMm)}` : `from ${length(fromMm)} to ${length(toMm)}`
       return {
         id: `section-${side}-${fromMm}`,
         what: `Relieve the ${SIDE_OF[side]} ${along} along the screw`,
@@ -104,16 +108,16 @@ function recessCuts(t: Trace): Cut[] {
   return [...recess('fixed', recessFixedMm), ...recess('far', recessFarMm)]
 }
 
-function holeCuts(t: Trace): Cut[] {
+function holeCuts(t: Trace, length: Say): Cut[] {
   return t.axis.making.holes.map((hole, index): Cut => {
     const { cutterMm, wallAfterMm, verdict } = holeEnlarge(holeInputs(hole, t.shop.cutterSizesMm))
     const bung = hole.existingDiameterMm > 0
     return {
       id: `hole-${index}`,
-      what: `${hole.label}: enlarge to ${cutterMm ?? hole.requiredDiameterMm} mm`,
-      tool: cutterMm === null ? 'No cutter at hand is large enough' : `Hole cutter ${cutterMm} mm`,
+      what: `${hole.label}: enlarge to ${length(cutterMm ?? hole.requiredDiameterMm)}`,
+      tool: cutterMm === null ? 'No cutter at hand is large enough' : `Hole cutter ${length(cutterMm)}`,
       guide: bung
-        ? `A bung of ${hole.existingDiameterMm} mm in the old hole, its pilot ${hole.centreOffsetMm > 0 ? `${hole.centreOffsetMm} mm off its middle` : 'in its middle'}`
+        ? `A bung of ${length(hole.existingDiameterMm)} in the old hole, its pilot ${hole.centreOffsetMm > 0 ? `${length(hole.centreOffsetMm)} off its middle` : 'in its middle'}`
         : 'Punch mark and pilot drill',
       depthMm: hole.depthMm,
       wallLeftMm: wallAfterMm,
@@ -152,11 +156,10 @@ function trueFaces(t: Trace): Cut[] {
  * What is cut, in a sensible order: what only makes room first, heaviest first, then holes, then the few faces that
  * must be true, when nothing that follows can spring them.
  *
+ * @param units in which the words give lengths
  * @throws NotKnown without a screw or a measured span
  */
-export const cutList = (t: Trace): Cut[] => [
-  ...recessCuts(t),
-  ...sectionCuts(t),
-  ...holeCuts(t),
-  ...trueFaces(t),
-]
+export function cutList(t: Trace, units: UnitSystem): Cut[] {
+  const length = (mm: number) => say(mm, 'length', units)
+  return [...recessCuts(t), ...sectionCuts(t, length), ...holeCuts(t, length), ...trueFaces(t)]
+}

@@ -154,7 +154,7 @@ describe('the cut list', () => {
     ...axisWith({ stations: [low(300), wide, low(250), { ...wide, positionMm: 350 }, low(400)] }, { holes }),
     room: { ...X.room, recessFarMm: 12 },
   }
-  const cuts = cutList(new Trace(axis, CATALOGUE))
+  const cuts = cutList(new Trace(axis, CATALOGUE), 'mm')
 
   test('makes room first, then holes, then the true faces, and joins neighbours into one cut', () => {
     expect(cuts.map(({ id }) => id)).toEqual([
@@ -169,13 +169,25 @@ describe('the cut list', () => {
       'seat-bracket',
     ])
     expect(cuts.find(({ id }) => id === 'section-ceiling-250')).toMatchObject({
-      what: 'Relieve the ceiling from 250 to 300 mm along the screw',
+      what: 'Relieve the ceiling from 250 mm to 300 mm along the screw',
       depthMm: 1.5,
       wallLeftMm: 18.5,
       finish: 'rough',
       fit: true,
     })
     expect(cuts.filter(({ finish }) => finish === 'true')).toHaveLength(3)
+  })
+
+  test('speaks in the units of the job', () => {
+    const inInches = cutList(new Trace(axis, CATALOGUE), 'inch')
+    expect(inInches.find(({ id }) => id === 'section-ceiling-250')?.what).toBe(
+      'Relieve the ceiling from 9.8425 in to 11.811 in along the screw',
+    )
+    for (const { what, tool, guide } of inInches) expect(`${what} ${tool} ${guide}`).not.toMatch(/\d mm/)
+    // The figures themselves do not change with the units.
+    expect(inInches.map(({ depthMm, wallLeftMm, fit }) => ({ depthMm, wallLeftMm, fit }))).toEqual(
+      cuts.map(({ depthMm, wallLeftMm, fit }) => ({ depthMm, wallLeftMm, fit })),
+    )
   })
 
   test('says what is not fit to cut, and warns at every cut', () => {

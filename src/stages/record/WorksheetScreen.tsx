@@ -15,7 +15,7 @@ export function WorksheetScreen({ onBack }: { onBack: () => void }) {
   const job = useJob(whole)
   const units = useUnits()
   const catalogue = useCatalogue()
-  const cuts = known(() => cutList(new Trace(axis, catalogue)))
+  const cuts = known(() => cutList(new Trace(axis, catalogue), units))
   const steps = known(() => screwSteps(new Trace(axis, catalogue)))
   const orders = orderList(job, catalogue).filter(
     ({ axes, state }) => state !== 'arrived' && (axes.length === 0 || axes.includes(axis.name)),

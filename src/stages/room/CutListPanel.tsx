@@ -14,7 +14,7 @@ export function CutListPanel() {
   const catalogue = useCatalogue()
   const units = useUnits()
   const jobId = useJob(job => job.id)
-  const cuts = known(() => cutList(new Trace(axis, catalogue)))
+  const cuts = known(() => cutList(new Trace(axis, catalogue), units))
   const length = (mm: number) => say(Math.max(0, mm), 'length', units, 1)
   return (
     <Panel

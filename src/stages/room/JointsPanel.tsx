@@ -133,7 +133,7 @@ function Schedule({ judged, open, onOpen }: ScheduleProps) {
               // biome-ignore lint/suspicious/noArrayIndexKey: a joint is its place in the table
               <Fragment key={index}>
                 <tr>
-                  <Cell>{joint.label}</Cell>
+                  <Cell minW="120px">{joint.label}</Cell>
                   <Cell textAlign="right">
                     <Figures>
                       {joint.count} × {joint.thread} × {chosenMm ?? 'none'}

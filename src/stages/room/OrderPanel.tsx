@@ -101,7 +101,7 @@ export function OrderPanel() {
   return (
     <Panel
       title="Order list"
-      note="For the whole machine: parts that are chosen, screws with spares, cutters that nobody here owns, and what is used up. The supplier is made up and ships with the app."
+      note="For the whole machine: parts that are chosen, screws and slot nuts with spares, taps, cutters that nobody here owns, and what is used up. The supplier is made up and ships with the app."
     >
       <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
         <SelectField label="The supplier today" value={mood} options={MOOD_CHOICES} onChange={setMood} />
@@ -141,7 +141,7 @@ export function OrderPanel() {
                 </Cell>
                 <Cell>{NEEDED_BY[line.neededBy]}</Cell>
                 <Cell textAlign="right">
-                  <Figures>{line.priceEur === null ? '–' : `€${line.priceEur}`}</Figures>
+                  <Figures>{line.priceEur === null ? '–' : `€${line.priceEur.toFixed(2)}`}</Figures>
                 </Cell>
                 <Cell textAlign="right">
                   <Figures>{line.leadDays ?? '–'}</Figures>

@@ -11,6 +11,7 @@ import { AxisField } from '../AxisField'
 import { useAxis, useAxisNow, useCatalogue, useEdit, useSettledAxis, useUnits } from '../bench'
 import { known } from '../known'
 import { WorkingButton } from '../WorkingButton'
+import { SheetList } from './SheetList'
 
 // What is below the budget loads when the stage is there.
 const RoomSheets = dynamic(() => import('./RoomSheets').then(module => module.RoomSheets), {
@@ -30,6 +31,9 @@ export function RoomStage() {
       gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) minmax(0, 1.1fr)' }}
       alignItems="start"
     >
+      <chakra.div gridColumn="1 / -1">
+        <SheetList />
+      </chakra.div>
       <Panel
         title="Recesses and stops"
         note="A recess lets the nut enter a bore in the casting. What is kept clear holds soft limit, switch and hard stop apart."
