@@ -23,6 +23,7 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day', scrollTo?: str
   ['make-room', `${X}/room`, 'day'],
   ['room-section', '/job/demo-skarrow-8/skarrow-y/room', 'day', 'section[aria-label="Room around the nut"]'],
   ['room-template', `${X}/room`, 'dusk', 'section[aria-label="Drilling template"]'],
+  ['room-block', `${X}/room`, 'dusk', 'svg[aria-label^="Bearing block cut open"]'],
   ['build', `${X}/build`, 'dusk'],
   ['align', `${X}/align`, 'dusk', 'section[aria-label="Rounds so far"]'],
   ['prove', `${X}/prove`, 'day'],
@@ -73,6 +74,7 @@ const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
   'size-own-part': ownPart,
   'size-parts-file': partsFile,
   'room-section': page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
+  'room-block': page => page.waitForSelector('svg[aria-label^="Bearing block cut open"]'),
   'room-template': page => page.waitForSelector('section[aria-label="Drilling template"] svg'),
 }
 

@@ -22,6 +22,9 @@ interface Props extends QuantityRules {
   onEnter?: () => void
 }
 
+/** Units such as mm leave more of the field to the figure. */
+const SHORT_UNIT = 3
+
 /** A field for one quantity: takes what people type, shows the other unit beside it and its error under it. */
 export const QuantityField = memo(function QuantityField(props: Props) {
   const {
@@ -74,7 +77,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
           <div className={styles.well}>
             <input
               id={id}
-              className={`${styles.input} ${hideUnit ? styles.dense : styles.quantity}`}
+              className={`${styles.input} ${hideUnit ? styles.dense : styles.quantity} ${unit.length > SHORT_UNIT ? '' : styles.shortUnit}`}
               data-quantity={kind}
               type="text"
               autoComplete="off"
