@@ -136,7 +136,10 @@ export class Bench {
     const handle = (await this.page.waitForSelector(tab)) as ElementHandle<HTMLElement>
     await this.press(handle)
     await this.page.waitForFunction(
-      name => document.querySelector('nav[aria-label="Stages"] [aria-current]')?.textContent?.includes(name),
+      name => {
+        const stages = document.querySelector('nav[aria-label="Stages"]')
+        return !stages || stages.querySelector('[aria-current]')?.textContent?.includes(name)
+      },
       { timeout: 10_000 },
       label,
     )

@@ -49,6 +49,28 @@ test('a tab closed right after a key stroke loses nothing', async () => {
   }
 })
 
+test('a piece of the app that does not come is said so, and loading again goes on with all that was typed', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const known = new Set(bench.requests)
+  let broken = true
+  await bench.page.setRequestInterception(true)
+  bench.page.on('request', request =>
+    broken && request.url().includes('/chunks/') && !known.has(request.url())
+      ? request.abort('connectionreset')
+      : request.continue(),
+  )
+  await bench.fill(FORCE, '712')
+  await bench.stage('Build')
+  await bench.sees('A piece of the app did not come')
+  await bench.sees('Nothing that you typed is lost.')
+  broken = false
+  await bench.click('button', 'Load the page again')
+  await bench.sees('Steps of the build')
+  await bench.stage('Survey')
+  expect(await bench.value(FORCE)).toBe('712')
+})
+
 test('a reload in the middle of a round and of a test goes on where it was', async () => {
   const bench = await app.open()
   await bench.openDemo()

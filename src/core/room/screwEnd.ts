@@ -28,6 +28,11 @@ export function screwSteps(t: Trace): ScrewStep[] {
   const bearing = t.part('bearing')
   const belted = t.axis.drive.transmission === 'belt'
   const hubMm = belted ? t.part('belt').widthMm + 6 : t.part('coupler').lengthMm / 2
+  const hubNote = belted
+    ? 'flat or keyway for the pulley'
+    : t.part('coupler').hub === 'clamp'
+      ? 'no flat: the hub clamps'
+      : 'a flat for each set screw'
   const spanMm = t.dimension('supportSpanMm')
   const farMm = FAR_BORES_MM.findLast(boreMm => boreMm < screw.rootDiameterMm && boreMm <= bearing.boreMm)
   const far = (): ScrewStep[] => {
@@ -68,7 +73,7 @@ export function screwSteps(t: Trace): ScrewStep[] {
       diameterMm: bearing.couplerSeatMm,
       lengthMm: hubMm,
       tolerance: 'h6',
-      note: belted ? 'flat or keyway for the pulley' : 'no flat for a clamp hub; a flat for set screws',
+      note: hubNote,
     },
     locknut('Thread for the locknut'),
     seat('Bearing seat'),
