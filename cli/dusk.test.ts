@@ -2,8 +2,10 @@ import { spawnSync } from 'node:child_process'
 import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { readOrdersCsv } from '@/core/formats/ordersCsv'
 import { writePartsCsv } from '@/core/formats/partsCsv'
 import { writeJobFile } from '@/core/formats/writeJobFile'
+import { ostrey } from '@/core/job/demo/ostrey'
 import { skarrow } from '@/core/job/demo/skarrow'
 import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
 
@@ -182,5 +184,58 @@ describe("parts of one's own", () => {
       dusk(['search', path, '--axis', 'X', '--why-not', 'motor:own-strong']).stdout,
     )
     expect(['chosen', 'beaten', 'fails']).toContain(whyNot.kind)
+  })
+})
+
+describe('making room', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+  const written = (name: string, { job, entries }: ReturnType<typeof skarrow>) => {
+    const path = join(folder, name)
+    writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job, entries, history: [] }))
+    return path
+  }
+  const mill = written('mill.json', skarrow())
+  const lathe = written('lathe.json', ostrey())
+
+  test('prints the cuts in their order, the ends of the screw and its screws', () => {
+    const { status, stdout } = dusk(['room', mill, '--axis', 'X'])
+    expect(status).toBe(0)
+    const { cuts, screw, joints } = JSON.parse(stdout)
+    expect(cuts.map(({ id }: { id: string }) => id).slice(0, 2)).toEqual(['recess-far', 'hole-0'])
+    expect(cuts.at(-1).finish).toBe('true')
+    expect(screw.totalLengthMm).toBeCloseTo(639.7, 6)
+    expect(joints[2]).toMatchObject({ chosenMm: 25, supplied: { verdict: 'short' } })
+    const inInches = JSON.parse(dusk(['room', lathe, '--axis', 'Z']).stdout)
+    expect(inInches.cuts[0]).toMatchObject({
+      fit: false,
+      what: expect.stringMatching(/ in along the screw$/),
+    })
+  })
+
+  test('asks for what is not chosen yet, and names the axes that there are', () => {
+    const { cuts, screw, joints } = JSON.parse(dusk(['room', mill, '--axis', 'Z']).stdout)
+    expect(cuts.missing).toMatch(/^(Choose|Measure)/)
+    expect(screw.missing).toMatch(/^(Choose|Measure)/)
+    expect(joints).toEqual([])
+    expect(dusk(['room', mill])).toEqual({
+      status: 2,
+      stdout: '',
+      stderr: 'dusk: --axis: got nothing, takes one of X, Y, Z\n',
+    })
+  })
+
+  test('prints the order list as the app takes it back', () => {
+    const { status, stdout } = dusk(['orders', mill])
+    expect(status).toBe(0)
+    const keys = stdout
+      .split('\r\n')
+      .slice(1, -1)
+      .map(row => row.split(',')[0] ?? '')
+    expect(keys).toContain('part:ball-20-5-double')
+    const noted = stdout.replace(/(use:dye,.*),open/, '$1,arrived')
+    expect(readOrdersCsv(noted, new Set(keys))).toEqual({
+      states: expect.arrayContaining([{ key: 'use:dye', state: 'arrived' }]),
+      wrong: [],
+    })
   })
 })

@@ -3,22 +3,29 @@ import { resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { readJobFile } from '@/core/formats/jobFile'
+import { writeOrdersCsv } from '@/core/formats/ordersCsv'
 import { readPartsCsv } from '@/core/formats/partsCsv'
-import { PART_KINDS, type PartKind } from '@/core/job/types'
+import { type Axis, type Job, PART_KINDS, type PartKind } from '@/core/job/types'
 import { registry } from '@/core/registry'
+import { cutList } from '@/core/room/cutList'
+import { judgeJoint } from '@/core/room/making'
+import { orderList } from '@/core/room/orders'
+import { screwSteps, totalLengthMm } from '@/core/room/screwEnd'
 import { CATALOGUE, type Catalogue, catalogueOf, NO_OWN_PARTS } from '@/core/sizing/parts'
 import { searchDrives } from '@/core/sizing/search/search'
 import { whyNot, whyNothing } from '@/core/sizing/search/whyNot'
 import { describe } from '@/core/spec'
 import { askFor } from '@/core/verdicts/check'
 import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
-import { NotKnown } from '@/core/verdicts/trace'
+import { NotKnown, Trace } from '@/core/verdicts/trace'
 import { waysOut } from '@/core/verdicts/waysOut'
 
 const USAGE = `dusk calc < requests.json   work out [{"calculation": "screw.criticalSpeed", "inputs": {...}}]
 dusk evaluate FILE          the findings of a job file
 dusk search FILE --axis X   the drives of an axis that nothing beats on price, margin, lost motion and height
                             (--why-not KIND:PART says what stands in the way of a part)
+dusk room FILE --axis X     what is cut, in its order, the ends of the screw, and the screws of every joint
+dusk orders FILE            what the machine still needs, as the CSV that the app takes back
 dusk parts FILE.csv         what a file of parts holds, and what is wrong in it, row by row
 dusk list                   every calculation with its inputs, outputs and units`
 
@@ -87,6 +94,12 @@ function partNamed(text: string, catalogue: Catalogue): { kind: PartKind; partId
   return { kind: known, partId }
 }
 
+function axisNamed(job: Job, name: string | undefined): Axis {
+  const names = job.axes.map(one => one.name)
+  const axis = job.axes.find(one => one.name === name)
+  return axis ?? stop(`--axis: got ${name ?? 'nothing'}, takes one of ${names.join(', ')}`)
+}
+
 function search(args: string[]) {
   const { values, positionals } = attempt(() =>
     parseArgs({
@@ -97,9 +110,7 @@ function search(args: string[]) {
   )
   const job = jobIn(positionals[0], 'search')
   const catalogue = catalogueOf(job)
-  const names = job.axes.map(({ name }) => name)
-  const axis = job.axes.find(({ name }) => name === values.axis)
-  if (!axis) stop(`--axis: got ${values.axis ?? 'nothing'}, takes one of ${names.join(', ')}`)
+  const axis = axisNamed(job, values.axis)
   const asked = values['why-not']
   const part = asked ? partNamed(asked, catalogue) : null
   const result = attempt(() => searchDrives(axis, catalogue))
@@ -111,6 +122,40 @@ function search(args: string[]) {
     ...(points.length === 0 && { whyNothing: whyNothing(axis, catalogue, job.units) }),
     ...(part && { whyNot: whyNot(axis, catalogue, part.kind, part.partId, points, job.units) }),
   })
+}
+
+/** What comes out, or the sentence that asks for what it needs. */
+function ifKnown<T>(work: () => T): T | { missing: string } {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof NotKnown) return { missing: askFor(error.missing) }
+    throw error
+  }
+}
+
+function room(args: string[]) {
+  const { values, positionals } = attempt(() =>
+    parseArgs({ args, allowPositionals: true, options: { axis: { type: 'string' } } }),
+  )
+  const job = jobIn(positionals[0], 'room')
+  const axis = axisNamed(job, values.axis)
+  const trace = new Trace(axis, catalogueOf(job))
+  print({
+    job: job.name,
+    axis: axis.name,
+    cuts: ifKnown(() => cutList(trace, job.units)),
+    screw: ifKnown(() => {
+      const steps = screwSteps(trace)
+      return { steps, totalLengthMm: totalLengthMm(steps) }
+    }),
+    joints: axis.making.joints.map(judgeJoint),
+  })
+}
+
+function orders(path: string | undefined) {
+  const job = jobIn(path, 'orders')
+  process.stdout.write(writeOrdersCsv(orderList(job, catalogueOf(job))))
 }
 
 function parts(path: string | undefined) {
@@ -140,7 +185,12 @@ const [command, argument] = process.argv.slice(2)
 if (command === 'calc') calc()
 else if (command === 'evaluate') evaluate(argument)
 else if (command === 'search') search(process.argv.slice(3))
+else if (command === 'room') room(process.argv.slice(3))
+else if (command === 'orders') orders(argument)
 else if (command === 'parts') parts(argument)
 else if (command === 'list') list()
 else if (command === 'help' || command === '--help') process.stdout.write(`${USAGE}\n`)
-else stop(`got ${command ?? 'no command'}, takes calc, evaluate FILE, search FILE, parts FILE or list`)
+else
+  stop(
+    `got ${command ?? 'no command'}, takes calc, evaluate FILE, search FILE, room FILE, orders FILE, parts FILE or list`,
+  )

@@ -1,6 +1,5 @@
 import { Dexie } from 'dexie'
 import { applyChange, type Change, mergeChanges, stillApplies, takeBack } from '@/core/job/edit'
-import { jobSchema } from '@/core/job/schema'
 import type { Job, LogEntry } from '@/core/job/types'
 import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
 
@@ -75,20 +74,24 @@ export async function reach(db: DuskDatabase, jobId: string) {
 }
 
 async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
-  const change = (await reach(db, jobId))[direction]
-  if (!change) return null
-  const row = await rowOf(db, jobId)
-  const undone = direction === 'undo'
-  const job = undone ? takeBack(row.job, change) : applyChange(row.job, change)
-  // The history came from a file once, perhaps: what it makes of the job must be a job.
-  jobSchema.validateSync(job, { strict: true })
-  await db.history.update(change.sequence, { undone })
-  await setHidden(db, change.shows, undone)
-  await setHidden(db, change.hides, !undone)
-  return put(db, row, job)
+  // Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents.
+  const { jobSchema } = await import('@/core/job/schema')
+  return inOne(db, async () => {
+    const change = (await reach(db, jobId))[direction]
+    if (!change) return null
+    const row = await rowOf(db, jobId)
+    const undone = direction === 'undo'
+    const job = undone ? takeBack(row.job, change) : applyChange(row.job, change)
+    // The history came from a file once, perhaps: what it makes of the job must be a job.
+    jobSchema.validateSync(job, { strict: true })
+    await db.history.update(change.sequence, { undone })
+    await setHidden(db, change.shows, undone)
+    await setHidden(db, change.hides, !undone)
+    return put(db, row, job)
+  })
 }
 
 /** Takes back the last change, also one made before a restart; null when there is none. */
-export const undo = (db: DuskDatabase, jobId: string) => inOne(db, () => step(db, jobId, 'undo'))
+export const undo = (db: DuskDatabase, jobId: string) => step(db, jobId, 'undo')
 /** Does the last change that was taken back again; null when there is none. */
-export const redo = (db: DuskDatabase, jobId: string) => inOne(db, () => step(db, jobId, 'redo'))
+export const redo = (db: DuskDatabase, jobId: string) => step(db, jobId, 'redo')

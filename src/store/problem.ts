@@ -25,6 +25,12 @@ export function describeProblem(error: unknown): Problem {
       title: 'This job was deleted in another tab',
       advice: `${EXPORT} put it back from the list of jobs.`,
     }
+  if (names.includes('ChunkLoadError'))
+    return {
+      title: 'A piece of the app did not come',
+      advice:
+        'The connection was interrupted, or the app was renewed meanwhile. Load the page again: nothing is lost.',
+    }
   if (error instanceof ConflictError)
     return { title: error.message, advice: 'What the other tab saved is shown.' }
   if (

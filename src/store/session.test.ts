@@ -261,6 +261,12 @@ describe('what went wrong is said in words, with what to do', () => {
       'The disk space for this browser is full',
       /free some space/,
     ],
+    [
+      'a piece of the app missing',
+      Object.assign(new Error('Failed to load chunk'), { name: 'ChunkLoadError' }),
+      'A piece of the app did not come',
+      /Load the page again: nothing is lost/,
+    ],
     ['no error at all', 'odd', 'Saving failed: odd', /reload/],
   ])('%s', (_, error, title, advice) => {
     expect(describeProblem(error).title).toBe(title)
