@@ -1,10 +1,6 @@
 // Makes docs/screenshots from the demo data: one current picture of each main view.
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import type { ElementHandle, Page } from 'puppeteer-core'
-import { writePartsCsv } from '@/core/formats/partsCsv'
-import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import { mkdirSync } from 'node:fs'
+import type { Page } from 'puppeteer-core'
 import { startApp, startBrowser } from '../tests/browser/server'
 
 const X = '/job/demo-skarrow-8/skarrow-x'
@@ -17,7 +13,6 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day', scrollTo?: str
   ['size-search', `${X}/size`, 'dusk', 'section[aria-label="Search the parts list"] tbody tr:nth-child(2)'],
   ['size-lost-motion', `${X}/size`, 'dusk', 'section[aria-label="Lost motion by cause"]'],
   ['size-own-part', `${X}/size`, 'dusk'],
-  ['size-parts-file', `${X}/size`, 'day'],
   ['size-belt', '/job/demo-ostrey-254/ostrey-x/size', 'dusk'],
   ['reference', '/reference', 'day'],
   ['make-room', `${X}/room`, 'day'],
@@ -50,29 +45,12 @@ async function ownPart(page: Page) {
   await press(page, 'Add it')
 }
 
-/** A file of parts with one good row and two wrong ones. */
-async function partsFile(page: Page) {
-  const screw = CATALOGUE.screw.get('ball-20-5-double') as PartOf['screw']
-  const rows = ['Attic screw', 'Attic screw without a lead', 'Attic screw in metres'].map((name, index) => ({
-    ...screw,
-    id: `attic-${index}`,
-    name,
-    leadMm: [5, 0, 0.005][index] ?? 5,
-  }))
-  const path = join(mkdtempSync(join(tmpdir(), 'dusk-')), 'attic.csv')
-  writeFileSync(path, writePartsCsv('screw', rows))
-  const picker = await page.waitForSelector('input[aria-label="Parts file"]')
-  await (picker as ElementHandle<HTMLInputElement> | null)?.uploadFile(path)
-  await page.waitForSelector('[role=dialog] table')
-}
-
 /** What is done on a view before its picture is taken. */
 const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
   'size-search': search,
   'size-lost-motion': page =>
     page.waitForSelector('section[aria-label="Lost motion by cause"] .recharts-bar'),
   'size-own-part': ownPart,
-  'size-parts-file': partsFile,
   'room-section': page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
   'room-block': page => page.waitForSelector('svg[aria-label^="Bearing block cut open"]'),
   'room-template': page => page.waitForSelector('section[aria-label="Drilling template"] svg'),

@@ -5,7 +5,8 @@ import { type Choice, withChoice } from './choice'
 import { costWords } from './costs'
 import { evaluateAxis } from './evaluateAxis'
 import type { State } from './finding'
-import { type Bench, LEVERS } from './levers'
+import type { Bench } from './lever'
+import { LEVERS } from './levers'
 import { Trace } from './trace'
 
 /** What a way out does to another verdict. */
