@@ -34,7 +34,7 @@ export function SectionView({ axis, at: { station, sides }, screw, units }: Prop
       screwMm={screw.nominalDiameterMm}
       nutMm={Math.max(screw.nutBodyDiameterMm, screw.nutFlangeDiameterMm)}
       bracket={{ widthMm: section.bracketWidthMm, heightMm: section.bracketHeightMm }}
-      fitting={{ side: section.fittingSide, outMm: section.fittingMm }}
+      protrusions={section.protrusions}
       cuts={SECTION_SIDES.filter(side => sides[side].cutMm > 0).map(side => ({
         side,
         depthMm: sides[side].cutMm,

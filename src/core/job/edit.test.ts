@@ -52,7 +52,7 @@ const every: Command[] = [
   takeQuotes([{ key: 'use:dye', priceEur: 9.5, leadDays: 3 }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'missing' }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'arrived' }], 'noted.csv'),
-  applyChoice(X, CATALOGUE, { kind: 'fitting', side: 'left' }, 'fitting to the left'),
+  applyChoice(X, CATALOGUE, { kind: 'fitting', index: 0, side: 'left' }, 'fitting to the left'),
   applyChoice(X, CATALOGUE, { kind: 'section', field: 'spacersMm', value: 4 }, 'spacers'),
   applyChoice(X, CATALOGUE, { kind: 'spacer', outerSpacerMm: 7.5 }, 'another spacer'),
   applyChoice(X, CATALOGUE, { kind: 'screws' }, 'the right screws'),

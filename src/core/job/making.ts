@@ -20,15 +20,20 @@ export interface SectionStation {
   wallCeilingMm: number
   wallFloorMm: number
 }
+export const PROTRUSION_KINDS = ['grease fitting', 'screw heads', 'return tubes'] as const
+/** What stands out of the nut and its bracket, on one side. */
+export interface Protrusion {
+  what: (typeof PROTRUSION_KINDS)[number]
+  standsOutMm: number
+  side: SectionSide
+}
 /** What is around the nut, and what must be kept. */
 export interface Section {
   stations: SectionStation[]
   /** The nut's bracket or housing, across; 0 where the nut itself is the widest. */
   bracketWidthMm: number
   bracketHeightMm: number
-  /** How far a grease fitting stands out, and on which side. */
-  fittingMm: number
-  fittingSide: SectionSide
+  protrusions: Protrusion[]
   /** Spacers under the carriages, which raise the table off the screw. */
   spacersMm: number
   minimumGapMm: number
@@ -131,12 +136,14 @@ export const STATION_FIELDS = {
 export const SECTION_FIELDS = {
   bracketWidthMm: length('Bracket, width across the screw', 1000),
   bracketHeightMm: length('Bracket, height across the screw', 1000),
-  fittingMm: length('Grease fitting stands out', 100),
   spacersMm: length('Spacers under the carriages', 200),
   minimumGapMm: length('Gap to keep', 50),
   minimumWallMm: length('Wall to keep', 100),
 }
 export type SectionField = keyof typeof SECTION_FIELDS
+
+export const PROTRUSION_FIELDS = { standsOutMm: length('Stands out', 100, 0.1) }
+export const MOST_PROTRUSIONS = 8
 
 export const HOLE_FIELDS = {
   existingDiameterMm: length('Hole as it is', 500),
@@ -185,8 +192,7 @@ export const NO_MAKING: Making = {
     stations: [],
     bracketWidthMm: 0,
     bracketHeightMm: 0,
-    fittingMm: 0,
-    fittingSide: 'ceiling',
+    protrusions: [],
     spacersMm: 0,
     minimumGapMm: 1.5,
     minimumWallMm: 6,

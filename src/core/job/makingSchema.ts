@@ -14,8 +14,11 @@ import {
   JOINT_FIELDS,
   LINK_FIELDS,
   MOST_BEARINGS,
+  MOST_PROTRUSIONS,
   MOST_ROWS,
   ORDER_STATES,
+  PROTRUSION_FIELDS,
+  PROTRUSION_KINDS,
   SECTION_FIELDS,
   STATION_FIELDS,
 } from './making'
@@ -78,7 +81,14 @@ export const making = shape({
   section: shape({
     stations: listOf(shape(numbers(STATION_FIELDS)), MOST_ROWS),
     ...numbers(SECTION_FIELDS),
-    fittingSide: oneOf(SECTION_SIDES),
+    protrusions: listOf(
+      shape({
+        what: oneOf(PROTRUSION_KINDS),
+        ...numbers(PROTRUSION_FIELDS),
+        side: oneOf(SECTION_SIDES),
+      }),
+      MOST_PROTRUSIONS,
+    ),
   }),
   holes: listOf(shape({ label: text(80), ...numbers(HOLE_FIELDS) }), MOST_ROWS),
   block: lazy(value =>

@@ -1,6 +1,13 @@
 import fc from 'fast-check'
 import { skarrow } from '../job/demo/skarrow'
-import { BLOCK_TO_START, type BoltedJoint, NO_MAKING, type Section, type SectionStation } from '../job/making'
+import {
+  BLOCK_TO_START,
+  type BoltedJoint,
+  NO_MAKING,
+  type Protrusion,
+  type Section,
+  type SectionStation,
+} from '../job/making'
 import type { Axis } from '../job/types'
 import { CATALOGUE, type PartOf } from '../sizing/parts'
 import { withChoice } from '../verdicts/choice'
@@ -30,6 +37,7 @@ const wide: SectionStation = {
   wallCeilingMm: 20,
   wallFloorMm: 20,
 }
+const fitting = (side: Protrusion['side']): Protrusion => ({ what: 'grease fitting', standsOutMm: 8, side })
 const axisWith = (section: Partial<Section>, more: Partial<Axis['making']> = {}): Axis => ({
   ...X,
   making: { ...NO_MAKING, section: { ...NO_MAKING.section, ...section }, ...more },
@@ -53,12 +61,41 @@ describe('room around the nut', () => {
 
   test('counts a grease fitting on its own side alone, and spacers above', () => {
     const half = screw.nutFlangeDiameterMm / 2
-    const [at] = sections(t({ stations: [wide], fittingMm: 8, fittingSide: 'right', spacersMm: 5 }))
+    const [at] = sections(t({ stations: [wide], protrusions: [fitting('right')], spacersMm: 5 }))
     expect(at?.sides.left.gapMm).toBeCloseTo(50 - half, 12)
     expect(at?.sides.right.gapMm).toBeCloseTo(50 - half - 8, 12)
     expect(at?.sides.ceiling.gapMm).toBeCloseTo(55 - half, 12)
     expect(at?.sides.floor.gapMm).toBeCloseTo(50 - half, 12)
     expect(at?.worst).toBe('right')
+  })
+
+  test('the furthest of what stands out on a side counts, and their order does not', () => {
+    const half = screw.nutFlangeDiameterMm / 2
+    const more: Protrusion[] = [
+      fitting('floor'),
+      { what: 'screw heads', standsOutMm: 5, side: 'floor' },
+      { what: 'return tubes', standsOutMm: 11, side: 'left' },
+    ]
+    const at = (protrusions: Protrusion[]) => sections(t({ stations: [wide], protrusions }))[0]
+    expect(at(more)?.sides.floor.gapMm).toBeCloseTo(50 - half - 8, 12)
+    expect(at(more)?.sides.left.gapMm).toBeCloseTo(50 - half - 11, 12)
+    expect(at(more)?.sides.right.gapMm).toBeCloseTo(50 - half, 12)
+    expect(at(more)?.worst).toBe('left')
+    expect(at(more.toReversed())).toEqual(at(more))
+  })
+
+  test('only a grease fitting is turned; screw heads and tubes stay where they are', () => {
+    const tight = { stations: [{ ...wide, ceilingMm: 34 }] }
+    const ways = (what: Protrusion['what']) =>
+      waysOut(
+        axisWith({ ...tight, protrusions: [{ what, standsOutMm: 8, side: 'ceiling' }] }),
+        CATALOGUE,
+        'mm',
+        'room.section',
+      ).map(({ choice }) => choice.kind)
+    expect(ways('grease fitting')).toContain('fitting')
+    expect(ways('screw heads')).not.toContain('fitting')
+    expect(ways('return tubes')).not.toContain('fitting')
   })
 
   test('leaves out what the nut never comes past, and finds the worst of the rest', () => {
@@ -78,7 +115,10 @@ describe('room around the nut', () => {
       [{ stations: [wide] }, 'holds'],
       [{ stations: [{ ...wide, ceilingMm: 28 }] }, 'close'],
       [{ stations: [{ ...wide, ceilingMm: 28, wallCeilingMm: 7 }] }, 'fails'],
-      [{ stations: [{ ...wide, ceilingMm: 34, wallCeilingMm: 7 }], fittingMm: 8 }, 'fails'],
+      [
+        { stations: [{ ...wide, ceilingMm: 34, wallCeilingMm: 7 }], protrusions: [fitting('ceiling')] },
+        'fails',
+      ],
       [{ stations: [{ ...wide, leftMm: 34 }], bracketWidthMm: 70 }, 'close'],
     ]
     for (const [section, state] of cases) {
@@ -90,7 +130,7 @@ describe('room around the nut', () => {
         expect(find(withChoice(axis, choice), 'room.section')?.state).toBe('holds')
     }
     const turned = waysOut(
-      axisWith({ stations: [{ ...wide, ceilingMm: 34 }], fittingMm: 8 }),
+      axisWith({ stations: [{ ...wide, ceilingMm: 34 }], protrusions: [fitting('ceiling')] }),
       CATALOGUE,
       'mm',
       'room.section',

@@ -58,6 +58,20 @@ describe('the order list', () => {
     expect(fewer.some(({ key }) => key.startsWith('tap:'))).toBe(false)
   })
 
+  test('has bar for each bung that guides a pilot drill, and none for a hole that is not there yet', () => {
+    expect(line(skarrow, 'bar:25.4')).toMatchObject({ count: 1, neededBy: 'room', axes: ['X'] })
+    const [axis] = skarrow.axes
+    const [hole] = axis?.making.holes ?? []
+    if (!axis || !hole) throw new Error('the demo has no hole')
+    const withHoles = (holes: (typeof hole)[]): Job => ({
+      ...skarrow,
+      axes: [{ ...axis, making: { ...axis.making, holes } }],
+    })
+    expect(line(withHoles([hole, { ...hole, label: 'Another' }]), 'bar:25.4')?.count).toBe(2)
+    const keys = listOf(withHoles([{ ...hole, existingDiameterMm: 0 }])).map(({ key }) => key)
+    expect(keys.filter(key => key.startsWith('bar:'))).toEqual([])
+  })
+
   test('has a cutter where no cutter at hand will do', () => {
     const poor: Job = { ...skarrow, shop: { ...skarrow.shop, cutterSizesMm: [16] } }
     expect(neededItems(poor, catalogueOf(poor)).filter(({ key }) => key.startsWith('cutter:'))).toHaveLength(

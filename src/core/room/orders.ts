@@ -73,7 +73,7 @@ function shimLacking(block: BearingBlock | null, stockMm: readonly number[]): nu
 
 /**
  * Everything that a job needs: the parts that are chosen, screws and slot nuts with spares, taps for the threads,
- * cutters that no hole can do without, and what is used up.
+ * bar for the bungs, cutters that no hole can do without, and what is used up.
  */
 export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): OrderItem[] {
   const { add, items } = gather()
@@ -145,6 +145,17 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
         axis.name,
       )
     for (const hole of axis.making.holes) {
+      if (hole.existingDiameterMm > 0)
+        add(
+          {
+            key: `bar:${hole.existingDiameterMm}`,
+            what: `Round bar for guide bungs, ${hole.existingDiameterMm} mm or a little more`,
+            count: 1,
+            neededBy: 'room',
+            sheetEur: null,
+          },
+          axis.name,
+        )
       const { neededDiameterMm, verdict } = holeEnlarge(holeInputs(hole, catalogue.shop.cutterSizesMm))
       if (verdict === 'no-cutter')
         add(

@@ -6,7 +6,7 @@ import { clearanceSection, SECTION_SIDES, type SectionSide } from './section'
 type Inputs = Parameters<typeof clearanceSection>[0]
 type Side = ReturnType<typeof clearanceSection>['left']
 
-/** The nut's outline across the screw: what is widest of body, flange and bracket, without a grease fitting. */
+/** The nut's outline across the screw: what is widest of body, flange and bracket, without what stands out of those. */
 export function nutEnvelope(t: Trace): { widthMm: number; heightMm: number } {
   const { nutBodyDiameterMm, nutFlangeDiameterMm } = t.part('screw')
   const { bracketWidthMm, bracketHeightMm } = t.axis.making.section
@@ -30,13 +30,13 @@ function isWorse(a: Side, b: Side): boolean {
   return a.verdict === 'clear' ? a.gapMm < b.gapMm : a.cutMm > b.cutMm
 }
 
-/** Inputs for one station; with the fitting counted on every side. */
-function inputsAt(t: Trace, station: SectionStation, fittingMm: number): Inputs {
+/** Inputs for one station; with what stands out counted on every side. */
+function inputsAt(t: Trace, station: SectionStation, standsOutMm: number): Inputs {
   const { spacersMm, minimumGapMm, minimumWallMm } = t.axis.making.section
   const { widthMm, heightMm } = nutEnvelope(t)
   return {
-    envelopeWidthMm: widthMm + 2 * fittingMm,
-    envelopeHeightMm: heightMm + 2 * fittingMm,
+    envelopeWidthMm: widthMm + 2 * standsOutMm,
+    envelopeHeightMm: heightMm + 2 * standsOutMm,
     axisFromLeftMm: station.leftMm,
     axisFromRightMm: station.rightMm,
     // Spacers under the carriages lift the table, and with it the ceiling, off the screw.
@@ -51,14 +51,18 @@ function inputsAt(t: Trace, station: SectionStation, fittingMm: number): Inputs 
   }
 }
 
-/** A station: its sides without the fitting, but for the side on which that stands. */
+/** How far the furthest of what stands out on a side does so; 0 where nothing does. */
+const standsOutOn = (t: Trace, side: SectionSide): number =>
+  t.axis.making.section.protrusions.reduce(
+    (most, one) => (one.side === side ? Math.max(most, one.standsOutMm) : most),
+    0,
+  )
+
+/** A station: each side with what stands out on it, and with nothing of what stands out on the others. */
 function sectionAt(t: Trace, station: SectionStation): SectionAt {
-  const { fittingMm, fittingSide } = t.axis.making.section
-  const plain = clearanceSection.compute(inputsAt(t, station, 0))
-  const sides =
-    fittingMm > 0
-      ? { ...plain, [fittingSide]: clearanceSection.compute(inputsAt(t, station, fittingMm))[fittingSide] }
-      : plain
+  const sides: Record<SectionSide, Side> = clearanceSection.compute(inputsAt(t, station, 0))
+  for (const side of new Set(t.axis.making.section.protrusions.map(one => one.side)))
+    sides[side] = clearanceSection.compute(inputsAt(t, station, standsOutOn(t, side)))[side]
   const worst = SECTION_SIDES.reduce((a, b) => (isWorse(sides[b], sides[a]) ? b : a))
   return { station, sides, worst }
 }
@@ -83,11 +87,6 @@ export const worstSection = (t: Trace): SectionAt | null =>
     const [first, ...more] = sections(t)
     if (!first) return null
     const worst = more.reduce((a, b) => (isWorse(b.sides[b.worst], a.sides[a.worst]) ? b : a), first)
-    const { fittingMm, fittingSide } = t.axis.making.section
-    t.figure(
-      'section',
-      clearanceSection,
-      inputsAt(t, worst.station, worst.worst === fittingSide ? fittingMm : 0),
-    )
+    t.figure('section', clearanceSection, inputsAt(t, worst.station, standsOutOn(t, worst.worst)))
     return worst
   })

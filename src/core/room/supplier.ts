@@ -23,6 +23,7 @@ const PRICES_EUR: Record<string, [least: number, most: number]> = {
   screw: [0.12, 0.9],
   nut: [0.3, 1.2],
   tap: [9, 24],
+  bar: [3, 14],
   cutter: [18, 60],
   shim: [4, 12],
   use: [6, 28],

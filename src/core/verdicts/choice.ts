@@ -1,5 +1,5 @@
 import type { DriveSizeKey, GoalKey, RoomKey } from '../job/dimensions'
-import type { BoltedJoint, SectionField } from '../job/making'
+import type { BoltedJoint, Section, SectionField } from '../job/making'
 import type { Axis, PartKind } from '../job/types'
 import { judgeJoint } from '../room/making'
 import type { SectionSide } from '../room/section'
@@ -15,7 +15,7 @@ export type Choice =
   | { kind: 'driveSize'; size: DriveSizeKey; value: number }
   | { kind: 'counterbalance'; counterbalanceN: number }
   | { kind: 'section'; field: SectionField; value: number }
-  | { kind: 'fitting'; side: SectionSide }
+  | { kind: 'fitting'; index: number; side: SectionSide }
   | { kind: 'spacer'; outerSpacerMm: number }
   | { kind: 'screws' }
 
@@ -39,11 +39,13 @@ export function withChoice(axis: Axis, choice: Choice): Axis {
     case 'driveSize':
       return { ...axis, driveSizes: { ...axis.driveSizes, [choice.size]: choice.value } }
     case 'section':
-    case 'fitting': {
-      const change =
-        choice.kind === 'fitting' ? { fittingSide: choice.side } : { [choice.field]: choice.value }
-      return { ...axis, making: { ...axis.making, section: { ...axis.making.section, ...change } } }
-    }
+      return withSection(axis, { [choice.field]: choice.value })
+    case 'fitting':
+      return withSection(axis, {
+        protrusions: axis.making.section.protrusions.map((one, index) =>
+          index === choice.index ? { ...one, side: choice.side } : one,
+        ),
+      })
     case 'spacer': {
       const { block } = axis.making
       if (!block) return axis
@@ -57,6 +59,11 @@ export function withChoice(axis: Axis, choice: Choice): Axis {
     }
   }
 }
+
+const withSection = (axis: Axis, change: Partial<Section>): Axis => ({
+  ...axis,
+  making: { ...axis.making, section: { ...axis.making.section, ...change } },
+})
 
 /** A joint with the screws that hold in it, in place of those that came with the part. */
 function withRightScrews(joint: BoltedJoint): BoltedJoint {

@@ -23,21 +23,25 @@ export function room(key: RoomKey): Lever {
     })
 }
 
-/** The grease fitting turned or moved to another side. */
+/** A grease fitting turned or moved to another side. */
 export function fitting(): Lever {
   return bench => {
-    const { fittingMm, fittingSide } = bench.axis.making.section
-    const side = SECTION_SIDES.find(
-      one => one !== fittingSide && mends(bench, { kind: 'fitting', side: one }),
-    )
-    if (fittingMm === 0 || !side) return []
-    return [
-      {
-        choice: { kind: 'fitting', side },
-        label: `Grease fitting ${SIDE_WORDS[side]}`,
-        cost: 'turn the nut, or plug the hole and drill another',
-      },
-    ]
+    const { protrusions } = bench.axis.making.section
+    for (const [index, { what, side: now }] of protrusions.entries()) {
+      if (what !== 'grease fitting') continue
+      const side = SECTION_SIDES.find(
+        one => one !== now && mends(bench, { kind: 'fitting', index, side: one }),
+      )
+      if (side)
+        return [
+          {
+            choice: { kind: 'fitting', index, side },
+            label: `Grease fitting ${SIDE_WORDS[side]}`,
+            cost: 'turn the nut, or plug the hole and drill another',
+          },
+        ]
+    }
+    return []
   }
 }
 

@@ -101,7 +101,7 @@ export function OrderPanel() {
   return (
     <Panel
       title="Order list"
-      note="For the whole machine: parts that are chosen, screws and slot nuts with spares, taps, cutters that nobody here owns, and what is used up. The supplier is made up and ships with the app."
+      note="For the whole machine: parts that are chosen, screws and slot nuts with spares, taps, bar for bungs, cutters that nobody here owns, and what is used up. The supplier is made up and ships with the app."
     >
       <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
         <SelectField label="The supplier today" value={mood} options={MOOD_CHOICES} onChange={setMood} />

@@ -1,13 +1,21 @@
 import { chakra } from '@chakra-ui/react'
-import { MOST_ROWS, SECTION_FIELDS, type SectionStation, STATION_FIELDS } from '@/core/job/making'
+import {
+  MOST_PROTRUSIONS,
+  MOST_ROWS,
+  PROTRUSION_FIELDS,
+  PROTRUSION_KINDS,
+  type Protrusion,
+  SECTION_FIELDS,
+  type SectionStation,
+  STATION_FIELDS,
+} from '@/core/job/making'
 import { SECTION_SIDES, type SectionSide } from '@/core/room/section'
 import { nutEnvelope, sections, worstSection } from '@/core/room/sectionRoom'
 import { say } from '@/core/units/print'
 import { SIDE_WORDS } from '@/core/verdicts/roomChecks'
 import { Trace } from '@/core/verdicts/trace'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
-import { quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
-import { SelectField } from '@/ui/fields/SelectField'
+import { type Column, quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useCatalogue, useSettledAxis, useUnits } from '../bench'
@@ -17,7 +25,25 @@ import { WorkingButton } from '../WorkingButton'
 import { useMaking } from './useMaking'
 
 const COLUMNS = quantityColumns<SectionStation>(STATION_FIELDS)
-const FITTING_SIDES = SECTION_SIDES.map(value => ({ value, label: SIDE_WORDS[value] }))
+const PROTRUSION_COLUMNS: Column<Protrusion>[] = [
+  {
+    key: 'what',
+    label: 'What stands out',
+    is: 'choice',
+    wide: true,
+    of: PROTRUSION_KINDS.map(value => ({ value, label: value })),
+    read: value => value,
+  },
+  ...quantityColumns<Protrusion>(PROTRUSION_FIELDS),
+  {
+    key: 'side',
+    label: 'Where',
+    is: 'choice',
+    of: SECTION_SIDES.map(value => ({ value, label: SIDE_WORDS[value] })),
+    read: value => value,
+  },
+]
+const NEW_PROTRUSION: Protrusion = { what: 'grease fitting', standsOutMm: 7, side: 'ceiling' }
 const STATE_OF = { clear: 'holds', cut: 'close', 'too-thin': 'fails' } as const
 
 /** A first station, in the middle of where the nut goes: a room that the builder then measures. */
@@ -58,18 +84,37 @@ export function SectionPanel() {
               mergeKey,
             )
           }
-        >
-          <SelectField
-            label="The grease fitting stands"
-            value={section.fittingSide}
-            options={FITTING_SIDES}
-            onChange={side =>
-              change('Grease fitting', draft => {
-                draft.section.fittingSide = side
-              })
-            }
-          />
-        </FieldGrid>
+        />
+      </chakra.div>
+      <chakra.div mb="4" role="group" aria-label="What stands out of the nut">
+        <RowsTable
+          row="Part that stands out"
+          columns={PROTRUSION_COLUMNS}
+          rows={section.protrusions}
+          units={units}
+          most={MOST_PROTRUSIONS}
+          onChange={(index, key, value, mergeKey) =>
+            change(
+              'What stands out of the nut',
+              draft => {
+                const one = draft.section.protrusions[index]
+                if (one) Object.assign(one, { [key]: value })
+              },
+              mergeKey,
+            )
+          }
+          onAdd={() =>
+            change('Another part that stands out', draft => {
+              draft.section.protrusions.push(NEW_PROTRUSION)
+            })
+          }
+          onRemove={index =>
+            change('A part less that stands out', draft => {
+              draft.section.protrusions.splice(index, 1)
+            })
+          }
+          addLabel="Grease fitting, screw heads or tubes that stand out"
+        />
       </chakra.div>
       <RowsTable
         row="Station"

@@ -1,4 +1,5 @@
 import { useId } from 'react'
+import type { Protrusion } from '@/core/job/making'
 
 interface Props {
   /** What is drawn, for those who do not see it. */
@@ -8,15 +9,15 @@ interface Props {
   screwMm: number
   nutMm: number
   bracket: { widthMm: number; heightMm: number }
-  fitting: { side: 'left' | 'right' | 'ceiling' | 'floor'; outMm: number } | null
+  protrusions: readonly Protrusion[]
   /** Metal that must go, side by side. */
   cuts: { side: 'left' | 'right' | 'ceiling' | 'floor'; depthMm: number; fit: boolean }[]
 }
 
 const token = (name: string) => `var(--dusk-colors-${name})`
 
-/** The room around the nut across the screw, to scale: casting, nut, bracket, fitting, and what must be cut. */
-export function SectionDrawing({ label, room, walls, screwMm, nutMm, bracket, fitting, cuts }: Props) {
+/** The room around the nut across the screw, to scale: casting, nut, bracket, what stands out of them, and what must be cut. */
+export function SectionDrawing({ label, room, walls, screwMm, nutMm, bracket, protrusions, cuts }: Props) {
   const hatch = useId()
   const outer = {
     x: -room.leftMm - walls.leftMm,
@@ -99,9 +100,10 @@ export function SectionDrawing({ label, room, walls, screwMm, nutMm, bracket, fi
       )}
       <circle r={nutMm / 2} fill={token('brass')} stroke={token('ink')} strokeWidth={stroke} />
       <circle r={screwMm / 2} fill={token('steel')} stroke={token('ink')} strokeWidth={stroke} />
-      {fitting && fitting.outMm > 0 && (
-        <Fitting {...fitting} nutMm={nutMm} bracket={bracket} stroke={stroke} />
-      )}
+      {protrusions.map((one, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: what stands out is its place in the list
+        <Outstanding key={index} {...one} nutMm={nutMm} bracket={bracket} stroke={stroke} />
+      ))}
       <path
         d={`M${-margin * 2} 0H${margin * 2}M0 ${-margin * 2}V${margin * 2}`}
         stroke={token('ink')}
@@ -112,34 +114,39 @@ export function SectionDrawing({ label, room, walls, screwMm, nutMm, bracket, fi
   )
 }
 
-function Fitting({
-  side,
-  outMm,
-  nutMm,
-  bracket,
-  stroke,
-}: {
-  side: 'left' | 'right' | 'ceiling' | 'floor'
-  outMm: number
+/** Middles and widths of each kind, in parts of the nut's radius: one fitting, two heads, one broad loop of tubes. */
+const SHAPES: Record<Protrusion['what'], { middles: number[]; width: number; fill: string }> = {
+  'grease fitting': { middles: [0], width: 0.22, fill: 'lamp' },
+  'screw heads': { middles: [-0.6, 0.6], width: 0.3, fill: 'steel-dark' },
+  'return tubes': { middles: [0], width: 0.9, fill: 'steel' },
+}
+
+interface OutstandingProps extends Protrusion {
   nutMm: number
   bracket: Props['bracket']
   stroke: number
-}) {
+}
+
+function Outstanding({ what, side, standsOutMm, nutMm, bracket, stroke }: OutstandingProps) {
   const across = side === 'left' || side === 'right'
   const from = Math.max(nutMm, across ? bracket.widthMm : bracket.heightMm) / 2
   const turn = { ceiling: 0, right: 90, floor: 180, left: 270 }[side]
-  const width = Math.max(6, outMm * 0.5)
+  const { middles, width, fill } = SHAPES[what]
+  const radius = nutMm / 2
   return (
-    <rect
-      x={-width / 2}
-      y={-from - outMm}
-      width={width}
-      height={outMm}
-      transform={`rotate(${turn})`}
-      fill={token('lamp')}
-      stroke={token('ink')}
-      strokeWidth={stroke}
-      data-fitting={side}
-    />
+    <g transform={`rotate(${turn})`} data-protrusion={side}>
+      {middles.map(middle => (
+        <rect
+          key={middle}
+          x={(middle - width / 2) * radius}
+          y={-from - standsOutMm}
+          width={width * radius}
+          height={standsOutMm}
+          fill={token(fill)}
+          stroke={token('ink')}
+          strokeWidth={stroke}
+        />
+      ))}
+    </g>
   )
 }

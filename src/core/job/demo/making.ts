@@ -5,6 +5,7 @@ import {
   type Hole,
   type Making,
   NO_MAKING,
+  type Protrusion,
   type SectionStation,
 } from '../making'
 
@@ -34,6 +35,12 @@ const section = (rows: Row[], more: Partial<Making['section']> = {}): Making['se
   ...NO_MAKING.section,
   stations: stations(rows),
   ...more,
+})
+
+const fitting = (standsOutMm: number, side: Protrusion['side']): Protrusion => ({
+  what: 'grease fitting',
+  standsOutMm,
+  side,
 })
 
 const hole = (
@@ -114,7 +121,7 @@ export const MAKING_SKARROW_X: Making = {
       [410, 32.9, 35.6, 34.3, 40.6, 13, 15, 15, 21],
       [520, 33.6, 36.2, 35.4, 41.3, 14, 15, 16, 22],
     ],
-    { bracketWidthMm: 60, bracketHeightMm: 62, fittingMm: 7, fittingSide: 'floor' },
+    { bracketWidthMm: 60, bracketHeightMm: 62, protrusions: [fitting(7, 'floor')] },
   ),
   holes: [
     hole('Bore of the fixed block', 25.4, 32, 1.6, 38, 28),
@@ -171,7 +178,7 @@ export const MAKING_OSTREY_Z: Making = {
       [300, 35.5, 40, 33.2, 44, 15, 16, 9.5, 20],
       [560, 36.2, 40, 34.1, 44, 15, 16, 10, 20],
     ],
-    { fittingMm: 8, fittingSide: 'ceiling' },
+    { protrusions: [fitting(8, 'ceiling')] },
   ),
 }
 
@@ -184,7 +191,7 @@ export const MAKING_OSTREY_X: Making = {
       [120, 38, 36, 26.6, 30, 14, 12, 7, 12],
       [210, 38, 36, 27, 30, 14, 12, 7, 12],
     ],
-    { fittingMm: 8, fittingSide: 'left', minimumGapMm: 1 },
+    { protrusions: [fitting(8, 'left')], minimumGapMm: 1 },
   ),
   joints: [joint('Nut to the cross slide', ['M5', 4], 'cast-iron', [10, 1, 12], 16)],
 }
