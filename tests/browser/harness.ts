@@ -1,5 +1,7 @@
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
 import { startApp, startBrowser } from './server'
+export const STAGES = ['Survey', 'Size', 'Make room', 'Build', 'Align', 'Prove', 'Log']
+
 /** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
 export const withoutScrews = (text: string): string => text.replace(/M\d+ screws of \d+ mm|Take \d+ mm/g, '')
 
@@ -118,6 +120,19 @@ export class Bench {
     }
     throw new Error(
       `“${text}” does not show in ${selector}:\n${(await this.text(selector).catch(() => 'nothing there')).slice(0, 3000)}`,
+    )
+  }
+
+  /** Waits until a part of the page does not contain a text any more. */
+  async lacks(text: string, selector: string) {
+    await this.page.waitForFunction(
+      (of, gone) => {
+        const shown = document.querySelector(of)?.textContent
+        return shown !== undefined && shown !== null && !shown.includes(gone)
+      },
+      { timeout: 10_000 },
+      selector,
+      text,
     )
   }
 

@@ -1,0 +1,180 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { writePartsCsv } from '@/core/formats/partsCsv'
+import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import { onDisk, pickFile } from './files'
+import { type Bench, STAGES, withApp } from './harness'
+
+const app = withApp()
+const AXE = readFileSync(join(process.cwd(), 'node_modules/axe-core/axe.min.js'), 'utf8')
+const SCREW = CATALOGUE.screw.get('ball-20-5-double') as PartOf['screw']
+
+/**
+ * What axe finds against WCAG 2 A and AA on the page as it is. Only colours differ between the schemes, so the second
+ * one is looked at for contrast alone.
+ */
+async function violations(bench: Bench, view: string): Promise<string[]> {
+  // Handed over the debugging protocol, so that the page's own policy stays as strict as it is.
+  await bench.page.evaluate(AXE)
+  const rules = await bench.page.evaluate(() =>
+    localStorage.getItem('dusk-scheme') === 'day'
+      ? ['color-contrast']
+      : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
+  )
+  return bench.page.evaluate(
+    async (name, runOnly) => {
+      const axe = (
+        window as unknown as {
+          axe: {
+            run: (
+              context: Document,
+              options: object,
+            ) => Promise<{
+              violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[]
+            }>
+          }
+        }
+      ).axe
+      const found = await axe.run(document, { runOnly })
+      return found.violations.flatMap(one =>
+        one.nodes.map(
+          node =>
+            `${name}: ${one.id} at ${node.target.join(' ')}: ${node.failureSummary.replace(/\s+/g, ' ').slice(0, 300)}`,
+        ),
+      )
+    },
+    view,
+    rules,
+  )
+}
+const setScheme = (bench: Bench, scheme: string) =>
+  bench.page.evaluate(value => localStorage.setItem('dusk-scheme', value), scheme)
+
+test.each(['dusk', 'day'])('axe does see words that are too pale in the %s scheme', async scheme => {
+  const bench = await app.open()
+  await setScheme(bench, scheme)
+  await bench.go('/')
+  await bench.page.$eval('h1, h2, p', element => {
+    const { style } = element as HTMLElement
+    Object.assign(style, { color: 'rgb(120, 120, 120)', background: 'rgb(130, 130, 130)' })
+  })
+  expect((await violations(bench, 'pale')).join()).toContain('pale: color-contrast at')
+})
+
+test.each(['dusk', 'day'])('axe finds nothing on any view of the %s scheme', async scheme => {
+  const bench = await app.open()
+  await setScheme(bench, scheme)
+  await bench.go('/')
+  const found = await violations(bench, 'empty list')
+  await bench.click('button', 'New job')
+  await bench.find('textbox', 'Name of the machine')
+  await bench.click('button', 'Start it')
+  await bench.sees('Got nothing. Takes a name')
+  found.push(...(await violations(bench, 'new job')))
+  await bench.click('button', 'Cancel')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.openDemo()
+  for (const stage of STAGES) {
+    await bench.stage(stage)
+    await bench.page.waitForNetworkIdle({ idleTime: 200 })
+    found.push(...(await violations(bench, stage)))
+  }
+  await bench.stage('Make room')
+  await bench.click('button', 'Change: Motor plate')
+  await bench.fill('At most', '2.4')
+  await bench.sees('Leave it adjustable over 1.8 mm')
+  found.push(...(await violations(bench, 'an open joint, a chain to adjust')))
+  await bench.click('link', 'Work sheet to print')
+  await bench.sees('Cuts, in this order')
+  found.push(...(await violations(bench, 'work sheet')))
+  await bench.click('button', 'Back to making room')
+  await bench.stage('Size')
+  await bench.click('button', 'Ways out: Torque of the coupler')
+  await bench.find('button', 'Apply: Sliding-disc coupler 33 mm, set screws')
+  await bench.page.click('[data-part="nut"]')
+  found.push(...(await violations(bench, 'ways out and sheet')))
+  await bench.click('button', 'Working: Motor torque')
+  await bench.sees('Torque asked of the motor', '[role=dialog]')
+  found.push(...(await violations(bench, 'working')))
+  await bench.click('button', 'Close')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.click('button', 'Find and go (Ctrl K)')
+  await bench.find('combobox', 'Find and go')
+  found.push(...(await violations(bench, 'palette')))
+  await bench.page.keyboard.press('Escape')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.stage('Log')
+  await bench.click('link', 'Record of axis X, to print')
+  await bench.sees('Findings')
+  found.push(...(await violations(bench, 'record')))
+  expect(found).toEqual([])
+})
+
+test.each(['dusk', 'day'])(
+  'axe finds nothing on the search, the duty and the reference of the %s scheme',
+  async scheme => {
+    const bench = await app.open()
+    await setScheme(bench, scheme)
+    await bench.go('/reference')
+    await bench.sees('Forces along the axis')
+    const found = await violations(bench, 'reference')
+    await bench.go('/')
+    await bench.openDemo()
+    await bench.stage('Size')
+    await bench.click('button', 'Make it my own')
+    await bench.find('textbox', 'Force, work 1')
+    await bench.click('button', 'Take instead: Sliding screw with a split nut')
+    await bench.find('textbox', 'Why? It goes into the log')
+    found.push(...(await violations(bench, 'taking a school')))
+    await bench.click('button', 'Cancel')
+    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+    await bench.click('button', 'Search')
+    await bench.sees(/drives out of [\d,]+ are beaten by nothing/)
+    found.push(...(await violations(bench, 'search and duty')))
+    expect(found).toEqual([])
+  },
+)
+
+test.each(['dusk', 'day'])(
+  'axe finds nothing on the forms of parts and limits of the %s scheme, right or wrong',
+  async scheme => {
+    const bench = await app.open()
+    await setScheme(bench, scheme)
+    await bench.go('/')
+    await bench.openDemo()
+    await bench.stage('Size')
+    const found: string[] = []
+    const closed = async (button: string) => {
+      await bench.click('button', button)
+      await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+    }
+    await bench.click('button', 'Add one of your own')
+    await bench.find('textbox', 'Lead')
+    found.push(...(await violations(bench, 'empty part')))
+    await bench.click('button', 'Add it')
+    await bench.sees('fields are not right yet', '[role=dialog]')
+    found.push(...(await violations(bench, 'wrong part')))
+    await closed('Cancel')
+    await pickFile(
+      bench.page,
+      onDisk(
+        'attic.csv',
+        writePartsCsv('screw', [
+          { ...SCREW, id: 'a' },
+          { ...SCREW, id: 'b', leadMm: 0 },
+        ]),
+      ),
+      'input[aria-label="Parts file"]',
+    )
+    await bench.sees('1 new part, 1 row that is wrong', '[role=dialog]')
+    found.push(...(await violations(bench, 'file of parts')))
+    await bench.click('button', 'Take the one good part')
+    await bench.sees('your own')
+    found.push(...(await violations(bench, 'own part in the table')))
+    await bench.click('button', 'Limit: Torque of the coupler')
+    await bench.click('button', 'Hold it to this')
+    await bench.sees('Takes a reason', '[role=dialog]')
+    found.push(...(await violations(bench, 'limit')))
+    expect(found).toEqual([])
+  },
+)
