@@ -5,7 +5,7 @@ import { runCalculations } from '@/core/formats/calculationRequests'
 import { readJobFile } from '@/core/formats/jobFile'
 import { writeOrdersCsv } from '@/core/formats/ordersCsv'
 import { readPartsCsv } from '@/core/formats/partsCsv'
-import { type Axis, type Job, PART_KINDS, type PartKind } from '@/core/job/types'
+import { PART_KINDS, type PartKind } from '@/core/job/types'
 import { registry } from '@/core/registry'
 import { cutList } from '@/core/room/cutList'
 import { judgeJoint } from '@/core/room/making'
@@ -17,6 +17,7 @@ import { whyNot, whyNothing } from '@/core/sizing/search/whyNot'
 import { describe } from '@/core/spec'
 import { askFor } from '@/core/verdicts/check'
 import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
+import { known } from '@/core/verdicts/known'
 import { NotKnown, Trace } from '@/core/verdicts/trace'
 import { waysOut } from '@/core/verdicts/waysOut'
 
@@ -87,30 +88,26 @@ function evaluate(path: string | undefined) {
 /** A part as the command line names it, such as `motor:step-57-22`. */
 function partNamed(text: string, catalogue: Catalogue): { kind: PartKind; partId: string } {
   const [kind = '', partId = ''] = text.split(':')
-  const known = PART_KINDS.find(one => one === kind)
-  if (!known) stop(`--why-not: got ${text}, takes a kind and a part, such as motor:step-57-22`)
-  if (!catalogue[known].has(partId))
-    stop(`--why-not: got ${partId || 'no part'}, takes a ${known} of the parts list`)
-  return { kind: known, partId }
+  const listed = PART_KINDS.find(one => one === kind)
+  if (!listed) stop(`--why-not: got ${text}, takes a kind and a part, such as motor:step-57-22`)
+  if (!catalogue[listed].has(partId))
+    stop(`--why-not: got ${partId || 'no part'}, takes a ${listed} of the parts list`)
+  return { kind: listed, partId }
 }
 
-function axisNamed(job: Job, name: string | undefined): Axis {
-  const names = job.axes.map(one => one.name)
-  const axis = job.axes.find(one => one.name === name)
-  return axis ?? stop(`--axis: got ${name ?? 'nothing'}, takes one of ${names.join(', ')}`)
+/** A job file and one of its axes; of the other options, those that a command takes. */
+function axisIn(command: string, args: string[], more: string[] = []) {
+  const options = Object.fromEntries(['axis', ...more].map(name => [name, { type: 'string' as const }]))
+  const { values, positionals } = attempt(() => parseArgs({ args, allowPositionals: true, options }))
+  const job = jobIn(positionals[0], command)
+  const names = job.axes.map(({ name }) => name)
+  const axis = job.axes.find(({ name }) => name === values.axis)
+  if (!axis) stop(`--axis: got ${values.axis ?? 'nothing'}, takes one of ${names.join(', ')}`)
+  return { job, axis, catalogue: catalogueOf(job), values }
 }
 
 function search(args: string[]) {
-  const { values, positionals } = attempt(() =>
-    parseArgs({
-      args,
-      allowPositionals: true,
-      options: { axis: { type: 'string' }, 'why-not': { type: 'string' } },
-    }),
-  )
-  const job = jobIn(positionals[0], 'search')
-  const catalogue = catalogueOf(job)
-  const axis = axisNamed(job, values.axis)
+  const { job, axis, catalogue, values } = axisIn('search', args, ['why-not'])
   const asked = values['why-not']
   const part = asked ? partNamed(asked, catalogue) : null
   const result = attempt(() => searchDrives(axis, catalogue))
@@ -125,27 +122,19 @@ function search(args: string[]) {
 }
 
 /** What comes out, or the sentence that asks for what it needs. */
-function ifKnown<T>(work: () => T): T | { missing: string } {
-  try {
-    return work()
-  } catch (error) {
-    if (error instanceof NotKnown) return { missing: askFor(error.missing) }
-    throw error
-  }
+function orMissing<T>(work: () => T): T | { missing: string } {
+  const result = known(work)
+  return result.ask === undefined ? result.value : { missing: result.ask }
 }
 
 function room(args: string[]) {
-  const { values, positionals } = attempt(() =>
-    parseArgs({ args, allowPositionals: true, options: { axis: { type: 'string' } } }),
-  )
-  const job = jobIn(positionals[0], 'room')
-  const axis = axisNamed(job, values.axis)
-  const trace = new Trace(axis, catalogueOf(job))
+  const { job, axis, catalogue } = axisIn('room', args)
+  const trace = new Trace(axis, catalogue)
   print({
     job: job.name,
     axis: axis.name,
-    cuts: ifKnown(() => cutList(trace, job.units)),
-    screw: ifKnown(() => {
+    cuts: orMissing(() => cutList(trace, job.units)),
+    screw: orMissing(() => {
       const steps = screwSteps(trace)
       return { steps, totalLengthMm: totalLengthMm(steps) }
     }),

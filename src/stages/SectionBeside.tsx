@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { worstSection } from '@/core/room/sectionRoom'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { useCatalogue, useSettledAxis, useUnits } from './bench'
-import { known } from './known'
 import { SectionView } from './SectionView'
 
 /** The tightest section, small, beside the drive line. */

@@ -13,7 +13,8 @@ import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import type { Evaluation } from '@/core/verdicts/evaluateAxis'
 import type { Subject } from '@/core/verdicts/finding'
-import { NotKnown, Trace } from '@/core/verdicts/trace'
+import { known } from '@/core/verdicts/known'
+import { Trace } from '@/core/verdicts/trace'
 import type { Bend, Mark, Span, Zone } from '@/ui/driveline/marks'
 
 /** What a stage lays on the drive line. */
@@ -39,16 +40,6 @@ const PART_OF: Partial<Record<Subject, DrivePart>> = {
   coupler: 'coupler',
   belt: 'belt',
   motor: 'motor',
-}
-
-/** What needs a missing part or dimension lays nothing down. */
-function ifKnown<T>(work: () => T): T | null {
-  try {
-    return work()
-  } catch (error) {
-    if (error instanceof NotKnown) return null
-    throw error
-  }
 }
 
 function survey({ axis, units, line }: Bench): Overlay {
@@ -82,9 +73,11 @@ function size({ evaluation }: Bench): Overlay {
 
 function room({ axis, catalogue, units, line, evaluation }: Bench): Overlay {
   const { limits } = line
-  const left = ifKnown(() => travel(new Trace(axis, catalogue)))
+  // What needs a missing part or dimension lays nothing down.
+  const left = known(() => travel(new Trace(axis, catalogue))).value
   if (!limits || !left) return NOTHING
   const verdict = evaluation.findings.find(({ checkId }) => checkId === 'room.travel')
+  const zones = keptClear(axis, line.spanMm)
   return {
     ...NOTHING,
     marks: [{ part: 'nut', state: verdict?.state, text: `travel ${say(left.travelMm, 'length', units, 1)}` }],
@@ -101,7 +94,7 @@ function room({ axis, catalogue, units, line, evaluation }: Bench): Overlay {
         tone: 'ink',
         label: `between the blocks ${say(line.spanMm, 'length', units, 1)}`,
       },
-      ...keptClear(axis, line.spanMm).map(zone => ({
+      ...zones.map(zone => ({
         ...zone,
         tone: 'close' as const,
         label: `kept clear ${say(zone.toMm - zone.fromMm, 'length', units, 1)}`,
@@ -109,7 +102,7 @@ function room({ axis, catalogue, units, line, evaluation }: Bench): Overlay {
       ...recesses(axis, line.spanMm, units),
       ...tightestPlace(axis, catalogue, units),
     ],
-    zones: keptClear(axis, line.spanMm),
+    zones,
   }
 }
 
@@ -122,7 +115,7 @@ const keptClear = ({ room }: Axis, spanMm: number): Zone[] =>
 
 /** Where along the screw the nut has the least room; nothing where no room is measured. */
 function tightestPlace(axis: Axis, catalogue: Catalogue, units: UnitSystem): Span[] {
-  const worst = ifKnown(() => worstSection(new Trace(axis, catalogue)))
+  const worst = known(() => worstSection(new Trace(axis, catalogue))).value
   if (!worst) return []
   const { positionMm } = worst.station
   const label = `tightest at ${say(positionMm, 'length', units, 1)}`
@@ -195,7 +188,7 @@ function align({ axis, units }: Bench): Overlay {
 const SMALLEST_SHOWN_UM = 0.05
 
 function prove({ axis, catalogue, units, evaluation }: Bench): Overlay {
-  const budget = ifKnown(() => lostMotionBudget(new Trace(axis, catalogue)))
+  const budget = known(() => lostMotionBudget(new Trace(axis, catalogue))).value
   if (!budget) return NOTHING
   const worst = axis.tests.at(-1) && worstStation(axis.tests.at(-1) as Axis['tests'][number])
   const measured = evaluation.findings.find(({ checkId }) => checkId === 'prove.reversal')

@@ -1,4 +1,5 @@
 import { ConflictError, JobGoneError } from './commit'
+import { MISSING_PIECE, MISSING_PIECE_WORDS } from './missingPiece'
 
 /** Why something could not be saved, in words, and what to do. */
 export interface Problem {
@@ -25,11 +26,10 @@ export function describeProblem(error: unknown): Problem {
       title: 'This job was deleted in another tab',
       advice: `${EXPORT} put it back from the list of jobs.`,
     }
-  if (names.includes('ChunkLoadError'))
+  if (names.includes(MISSING_PIECE))
     return {
-      title: 'A piece of the app did not come',
-      advice:
-        'The connection was interrupted, or the app was renewed meanwhile. Load the page again: nothing is lost.',
+      title: MISSING_PIECE_WORDS.title,
+      advice: `${MISSING_PIECE_WORDS.why} Load the page again: nothing is lost.`,
     }
   if (error instanceof ConflictError)
     return { title: error.message, advice: 'What the other tab saved is shown.' }

@@ -64,6 +64,7 @@ test('a list of the sheets says how each stands, and goes there', async () => {
     Screws: 'Close',
     'Order list': null,
   })
+  for (const title of Object.keys(await states())) expect(await bench.page.$(sheet(title))).not.toBeNull()
   await bench.click('button', 'Order list')
   await bench.page.waitForFunction(
     selector => {

@@ -1,3 +1,4 @@
+import { HAIR_MM } from '../constants'
 import type { BearingBlock, BoltedJoint, Chain, ChainLink, Hole } from '../job/making'
 import type { Axis } from '../job/types'
 import type { bearingStack } from './bearingStack'
@@ -11,8 +12,6 @@ import { threadDrills } from './thread'
 /** Friction of a screw that is lightly oiled, and how much of its strength is used. */
 export const OILED_FRICTION = 0.12
 export const UTILISATION = 0.7
-/** What rounding alone can make of a length. */
-const HAIR_MM = 1e-9
 
 export const holeInputs = (
   { label: _, depthMm: __, ...hole }: Hole,

@@ -4,7 +4,7 @@ import type { Job, PartKind } from '../job/types'
 import type { Catalogue, PartOf } from '../sizing/parts'
 import { bearingStack } from './bearingStack'
 import { holeEnlarge } from './hole'
-import { blockInputs, holeInputs, judgeJoint, shimsFor } from './making'
+import { blockInputs, holeInputs, type JudgedJoint, judgeJoint, shimsFor } from './making'
 
 /** Something that a conversion needs and that may have to be bought. */
 export interface OrderItem {
@@ -29,9 +29,6 @@ export interface OrderLine extends OrderItem {
 /** One screw in so many is dropped where nobody finds it. */
 const SPARE_SHARE = 0.1
 export const withSpares = (count: number): number => count + Math.max(1, Math.ceil(count * SPARE_SHARE))
-
-const SCREW = 'screw:'
-const SLOT_NUT = 'nut:'
 
 /** What every conversion uses up, once for a machine. */
 const CONSUMABLES: [key: string, what: string][] = [
@@ -59,9 +56,12 @@ function gather(): { add: Add; items: () => OrderItem[] } {
   }
 }
 
-/** Spares are counted once, over all the joints that take the same screw; one tap does for all. */
-const boughtOf = ({ key, count }: OrderItem): number =>
-  key.startsWith(SCREW) || key.startsWith(SLOT_NUT) ? withSpares(count) : Math.max(1, count)
+/** How many are bought of a kind, which its key begins with; of all else, as many as are needed. */
+const BOUGHT: Record<string, (count: number) => number> = { screw: withSpares, nut: withSpares, tap: () => 1 }
+
+/** Whether the screws of a joint must be bought: those that came with the part and hold need not be. */
+export const lacksScrews = ({ chosenMm, supplied }: JudgedJoint): boolean =>
+  chosenMm !== null && supplied?.verdict !== 'ok'
 
 /** Thickness that a block is short of and that the stock at hand does not make; null where nothing lacks. */
 function shimLacking(block: BearingBlock | null, stockMm: readonly number[]): number | null {
@@ -95,11 +95,12 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
       )
     }
     for (const joint of axis.making.joints) {
-      const { chosenMm, supplied, drills } = judgeJoint(joint)
+      const judged = judgeJoint(joint)
+      const { chosenMm, drills } = judged
       if (joint.slotNuts)
         add(
           {
-            key: `${SLOT_NUT}${joint.thread}`,
+            key: `nut:${joint.thread}`,
             what: `Slot nuts ${joint.thread}, with spares`,
             count: joint.count,
             neededBy: 'build',
@@ -112,18 +113,17 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
           {
             key: `tap:${joint.thread}`,
             what: `Tap ${joint.thread} and tap drill ${drills.tapDrillMm.toFixed(1)} mm`,
-            count: 0,
+            count: 1,
             neededBy: 'room',
             sheetEur: null,
           },
           axis.name,
         )
-      // Screws that came with the part and hold need not be bought.
-      if (chosenMm === null || supplied?.verdict === 'ok') continue
+      if (!lacksScrews(judged)) continue
       const name = `${joint.thread} x ${chosenMm} ${joint.propertyClass}`
       add(
         {
-          key: `${SCREW}${name}`,
+          key: `screw:${name}`,
           what: `Cap screws ${name}, with spares`,
           count: joint.count,
           neededBy: 'build',
@@ -171,7 +171,11 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
     }
   }
   for (const [key, what] of CONSUMABLES) add({ key, what, count: 1, neededBy: 'room', sheetEur: null }, null)
-  return items().map(item => ({ ...item, count: boughtOf(item) }))
+  // Spares are counted once, over all the joints that take the same screw.
+  return items().map(item => {
+    const bought = BOUGHT[item.key.split(':')[0] ?? '']
+    return bought ? { ...item, count: bought(item.count) } : item
+  })
 }
 
 /** The order list of a job: what it needs, with what is known of each order. */

@@ -1,4 +1,5 @@
 import { calculation } from '../calculation'
+import { HAIR_MM } from '../constants'
 import { InputError } from '../inputError'
 import { normalBelow } from '../normalLaw'
 import { choice, list, number, record } from '../spec'
@@ -23,8 +24,7 @@ export const centreMm = ({ nominalMm, plusMm, minusMm, direction }: Contributor)
 export const sigmaOfMm = ({ plusMm, minusMm, distribution }: Contributor): number =>
   (plusMm + minusMm) / 2 / (distribution === 'normal' ? 3 : Math.sqrt(3))
 
-/** What rounding alone can make of a length, and more shims than anyone stacks. */
-const HAIR_MM = 1e-9
+/** More shims than anyone stacks. */
 const MOST_SHIMS = 20
 
 /** From this share of good ones on, parts are made to size; below it, something is left to adjust. */

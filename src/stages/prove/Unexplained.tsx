@@ -3,9 +3,9 @@ import { unexplained, worstStation } from '@/core/prove/judgeTest'
 import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { useCatalogue } from '../bench'
-import { known } from '../known'
 
 /** Measured against what the parts should lose: whether there is a fault to look for. */
 export function Unexplained({ axis, test, units }: { axis: Axis; test: ReversalTest; units: UnitSystem }) {

@@ -4,9 +4,9 @@ import { judgeJoint } from '@/core/room/making'
 import { orderList } from '@/core/room/orders'
 import { screwSteps, totalLengthMm } from '@/core/room/screwEnd'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { useAxis, useCatalogue, useJob, useUnits, whole } from '../bench'
-import { known } from '../known'
 import { Block, PaperScreen, Td } from './paper'
 
 /** What a builder takes to the machine: cuts in order, the ends of the screw, screws, and what is still to come. */

@@ -3,8 +3,8 @@ import { contributors } from '@/core/room/making'
 import { shimSet, stackupChain } from '@/core/room/stackup'
 import { threadDrills } from '@/core/room/thread'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { useJob, useSettledAxis, useUnits } from '../bench'
-import { known } from '../known'
 
 /** What to leave adjustable where the parts are not made to size: shims to have at hand, slots to cut. */
 export function Adjustment() {

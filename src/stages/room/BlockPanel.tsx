@@ -10,6 +10,7 @@ import { setShop } from '@/core/job/makingCommands'
 import { bearingStack } from '@/core/room/bearingStack'
 import { type Arrangement, blockInputs, orientation, type WayRound, wayRound } from '@/core/room/making'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Button } from '@/ui/controls'
 import { StackDrawing } from '@/ui/drawings/StackDrawing'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
@@ -17,7 +18,6 @@ import { type Column, RowsTable } from '@/ui/fields/RowsTable'
 import { SizesField } from '@/ui/fields/SizesField'
 import { Panel } from '@/ui/Panel'
 import { useCatalogue, useEdit, useJob, useSettledAxis, useUnits } from '../bench'
-import { known } from '../known'
 import { WorkingButton } from '../WorkingButton'
 import { useMaking } from './useMaking'
 
@@ -30,7 +30,7 @@ const COLUMNS: Column<Bearing>[] = [
 
 /** The stack of bearings in their block: whether the cover clamps them, what makes it so, and which way round they go. */
 export function BlockPanel() {
-  const { making, change } = useMaking()
+  const { making, change, rowsOf } = useMaking()
   const units = useUnits()
   const shimStockMm = useJob(job => job.shop.shimStockMm)
   const edit = useEdit()
@@ -88,34 +88,14 @@ export function BlockPanel() {
       <RowsTable
         row="Bearing"
         columns={COLUMNS}
-        rows={block.bearings}
+        {...rowsOf(
+          making => making.block?.bearings ?? [],
+          { change: 'Bearing of the block', more: 'A bearing more', less: 'A bearing less' },
+          bearings => ({ widthMm: bearings.at(-1)?.widthMm ?? 10, landMarkedMm: null, landOtherMm: null }),
+        )}
         units={units}
         most={MOST_BEARINGS}
         least={1}
-        onChange={(index, key, value, mergeKey) =>
-          onBlock(
-            'Bearing of the block',
-            draft => {
-              const bearing = draft.bearings[index]
-              if (bearing) Object.assign(bearing, { [key]: value })
-            },
-            mergeKey,
-          )
-        }
-        onAdd={() =>
-          onBlock('A bearing more', draft => {
-            draft.bearings.push({
-              widthMm: draft.bearings.at(-1)?.widthMm ?? 10,
-              landMarkedMm: null,
-              landOtherMm: null,
-            })
-          })
-        }
-        onRemove={index =>
-          onBlock('A bearing less', draft => {
-            draft.bearings.splice(index, 1)
-          })
-        }
         addLabel="Another bearing"
       />
       <Stack block={block} />

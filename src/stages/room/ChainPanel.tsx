@@ -6,13 +6,13 @@ import { contributors } from '@/core/room/making'
 import type { Spread } from '@/core/room/monteCarlo'
 import { stackupChain } from '@/core/room/stackup'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { type Column, quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
 import { Panel } from '@/ui/Panel'
 import { type Running, startDraws } from '@/workers/client'
 import { useAxisNow, useUnits } from '../bench'
-import { known } from '../known'
 import { WorkingButton } from '../WorkingButton'
 import { Adjustment } from './Adjustment'
 import { SpreadChart } from './SpreadChart'
@@ -74,7 +74,7 @@ type State =
 
 /** A chain of dimensions: at worst, as a rule, and drawn a million times. */
 export function ChainPanel() {
-  const { making, change } = useMaking()
+  const { making, change, rowsOf } = useMaking()
   const units = useUnits()
   const axisNow = useAxisNow()
   const { chain } = making
@@ -145,29 +145,13 @@ export function ChainPanel() {
       <RowsTable
         row="Link"
         columns={COLUMNS}
-        rows={chain.links}
+        {...rowsOf(
+          making => making.chain.links,
+          { change: 'Chain of dimensions', more: 'A link more', less: 'A link less' },
+          links => ({ ...NEW, label: `Link ${links.length + 1}` }),
+        )}
         units={units}
         most={MOST_ROWS}
-        onChange={(index, key, value, mergeKey) =>
-          change(
-            'Chain of dimensions',
-            draft => {
-              const link = draft.chain.links[index]
-              if (link) Object.assign(link, { [key]: value })
-            },
-            mergeKey,
-          )
-        }
-        onAdd={() =>
-          change('A link more', draft => {
-            draft.chain.links.push({ ...NEW, label: `Link ${draft.chain.links.length + 1}` })
-          })
-        }
-        onRemove={index =>
-          change('A link less', draft => {
-            draft.chain.links.splice(index, 1)
-          })
-        }
         addLabel="Another link"
       />
       <Adjustment />

@@ -1,11 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { cutList } from '@/core/room/cutList'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { LinkButton } from '@/ui/controls'
 import { Figures, Panel } from '@/ui/Panel'
 import { useCatalogue, useJob, useSettledAxis, useUnits } from '../bench'
-import { known } from '../known'
 import { addressOf } from '../place'
 
 /** What is cut, in order, with tool, guide, depth, wall left and cautions; the few true faces told apart. */

@@ -32,7 +32,7 @@ const WORDS = { cut: 'holds', 'too-thin': 'fails', 'no-cutter': 'fails' } as con
 
 /** Holes of the casting that are bored larger: which cutter, what wall is left, and the bung that guides the pilot. */
 export function HolesPanel() {
-  const { making, change } = useMaking()
+  const { making, rowsOf } = useMaking()
   const cutterSizesMm = useJob(job => job.shop.cutterSizesMm)
   const units = useUnits()
   const edit = useEdit()
@@ -55,29 +55,13 @@ export function HolesPanel() {
         <RowsTable
           row="Hole"
           columns={COLUMNS}
-          rows={making.holes}
+          {...rowsOf(
+            making => making.holes,
+            { change: 'Hole to enlarge', more: 'A hole more', less: 'A hole less' },
+            holes => ({ ...NEW, label: `Hole ${holes.length + 1}` }),
+          )}
           units={units}
           most={MOST_ROWS}
-          onChange={(index, key, value, mergeKey) =>
-            change(
-              'Hole to enlarge',
-              draft => {
-                const hole = draft.holes[index]
-                if (hole) Object.assign(hole, { [key]: value })
-              },
-              mergeKey,
-            )
-          }
-          onAdd={() =>
-            change('A hole more', draft => {
-              draft.holes.push({ ...NEW, label: `Hole ${draft.holes.length + 1}` })
-            })
-          }
-          onRemove={index =>
-            change('A hole less', draft => {
-              draft.holes.splice(index, 1)
-            })
-          }
           addLabel="Another hole"
         />
       </chakra.div>

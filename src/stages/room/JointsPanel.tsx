@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { Fragment, useState } from 'react'
 import { type BoltedJoint, MOST_ROWS } from '@/core/job/making'
 import { type JudgedJoint, judgeJoint } from '@/core/room/making'
-import { withSpares } from '@/core/room/orders'
+import { lacksScrews, withSpares } from '@/core/room/orders'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { Cell, Figures, HeadCell, Panel, SideScroll } from '@/ui/Panel'
@@ -164,8 +164,9 @@ function Schedule({ judged, open, onOpen }: ScheduleProps) {
 function totals(judged: JudgedJoint[]): string[] {
   const counts = new Map<string, number>()
   const add = (name: string, count: number) => counts.set(name, (counts.get(name) ?? 0) + count)
-  for (const { joint, chosenMm } of judged) {
-    if (chosenMm !== null) add(`${joint.thread} × ${chosenMm}, ${joint.propertyClass}`, joint.count)
+  for (const one of judged) {
+    const { joint, chosenMm } = one
+    if (lacksScrews(one)) add(`${joint.thread} × ${chosenMm}, ${joint.propertyClass}`, joint.count)
     if (joint.slotNuts) add(`${joint.thread} slot nuts`, joint.count)
   }
   return [...counts].map(([name, count]) => `${withSpares(count)} ${name}`)

@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react'
 import { screwDrawing, screwSteps, totalLengthMm } from '@/core/room/screwEnd'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { Cell, Figures, HeadCell, Panel, SideScroll } from '@/ui/Panel'
 import { evaluationOf, useCatalogue, useJob, useSettledAxis, useUnits } from '../bench'
-import { known } from '../known'
 import { DrawingSheet } from './DrawingSheet'
 
 /** The ends of the screw as they are turned, out of the parts that are chosen. */

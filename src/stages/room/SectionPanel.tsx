@@ -12,6 +12,7 @@ import {
 import { SECTION_SIDES, type SectionSide } from '@/core/room/section'
 import { nutEnvelope, sections, worstSection } from '@/core/room/sectionRoom'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { SIDE_WORDS } from '@/core/verdicts/roomChecks'
 import { Trace } from '@/core/verdicts/trace'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
@@ -19,7 +20,6 @@ import { type Column, quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useCatalogue, useSettledAxis, useUnits } from '../bench'
-import { known } from '../known'
 import { SectionView } from '../SectionView'
 import { WorkingButton } from '../WorkingButton'
 import { useMaking } from './useMaking'
@@ -61,7 +61,7 @@ const FIRST: SectionStation = {
 
 /** The room around the nut: measured at stations along the screw, judged, and drawn where it is tightest. */
 export function SectionPanel() {
-  const { making, change } = useMaking()
+  const { making, change, rowsOf } = useMaking()
   const units = useUnits()
   const { section } = making
   return (
@@ -90,59 +90,33 @@ export function SectionPanel() {
         <RowsTable
           row="Part that stands out"
           columns={PROTRUSION_COLUMNS}
-          rows={section.protrusions}
+          {...rowsOf(
+            making => making.section.protrusions,
+            {
+              change: 'What stands out of the nut',
+              more: 'Another part that stands out',
+              less: 'A part less that stands out',
+            },
+            () => NEW_PROTRUSION,
+          )}
           units={units}
           most={MOST_PROTRUSIONS}
-          onChange={(index, key, value, mergeKey) =>
-            change(
-              'What stands out of the nut',
-              draft => {
-                const one = draft.section.protrusions[index]
-                if (one) Object.assign(one, { [key]: value })
-              },
-              mergeKey,
-            )
-          }
-          onAdd={() =>
-            change('Another part that stands out', draft => {
-              draft.section.protrusions.push(NEW_PROTRUSION)
-            })
-          }
-          onRemove={index =>
-            change('A part less that stands out', draft => {
-              draft.section.protrusions.splice(index, 1)
-            })
-          }
           addLabel="Grease fitting, screw heads or tubes that stand out"
         />
       </chakra.div>
       <RowsTable
         row="Station"
         columns={COLUMNS}
-        rows={section.stations}
+        {...rowsOf(
+          making => making.section.stations,
+          { change: 'Room around the nut', more: 'A station more', less: 'A station less' },
+          stations => {
+            const last = stations.at(-1)
+            return last ? { ...last, positionMm: last.positionMm + 50 } : FIRST
+          },
+        )}
         units={units}
         most={MOST_ROWS}
-        onChange={(index, key, value, mergeKey) =>
-          change(
-            'Room around the nut',
-            draft => {
-              const station = draft.section.stations[index]
-              if (station) station[key] = value as number
-            },
-            mergeKey,
-          )
-        }
-        onAdd={() =>
-          change('A station more', draft => {
-            const last = draft.section.stations.at(-1)
-            draft.section.stations.push(last ? { ...last, positionMm: last.positionMm + 50 } : FIRST)
-          })
-        }
-        onRemove={index =>
-          change('A station less', draft => {
-            draft.section.stations.splice(index, 1)
-          })
-        }
         addLabel="Another place along the screw"
       />
       <Worst />

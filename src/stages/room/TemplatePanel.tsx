@@ -14,7 +14,7 @@ const COLUMNS: Column<BracketHole>[] = [
 
 /** The bracket's holes about the screw axis, as a drilling template at full size. */
 export function TemplatePanel() {
-  const { making, change } = useMaking()
+  const { rowsOf } = useMaking()
   const units = useUnits()
   const axis = useSettledAxis()
   const catalogue = useCatalogue()
@@ -29,34 +29,13 @@ export function TemplatePanel() {
       <RowsTable
         row="Bracket hole"
         columns={COLUMNS}
-        rows={making.bracketHoles}
+        {...rowsOf(
+          making => making.bracketHoles,
+          { change: 'Hole of the bracket', more: 'A bracket hole more', less: 'A bracket hole less' },
+          holes => ({ label: `${holes.length + 1}`, xMm: 20, yMm: 20, diameterMm: 5.5 }),
+        )}
         units={units}
         most={MOST_ROWS}
-        onChange={(index, key, value, mergeKey) =>
-          change(
-            'Hole of the bracket',
-            draft => {
-              const hole = draft.bracketHoles[index]
-              if (hole) Object.assign(hole, { [key]: value })
-            },
-            mergeKey,
-          )
-        }
-        onAdd={() =>
-          change('A bracket hole more', draft => {
-            draft.bracketHoles.push({
-              label: `${draft.bracketHoles.length + 1}`,
-              xMm: 20,
-              yMm: 20,
-              diameterMm: 5.5,
-            })
-          })
-        }
-        onRemove={index =>
-          change('A bracket hole less', draft => {
-            draft.bracketHoles.splice(index, 1)
-          })
-        }
         addLabel="Another hole of the bracket"
       />
       {screw ? (

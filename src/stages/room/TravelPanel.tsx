@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { compareTravel } from '@/core/room/compareTravel'
 import { say } from '@/core/units/print'
+import { known } from '@/core/verdicts/known'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
 import { useCatalogue, useSettledAxis, useUnits } from '../bench'
-import { known } from '../known'
 
 /** Ways to lay out the axis side by side: what travel each keeps, and what metal it costs. */
 export function TravelPanel() {

@@ -4,13 +4,13 @@ import { type Axis, type DutyRow, MOST_DUTY_ROWS } from '@/core/job/types'
 import { dutyLines } from '@/core/sizing/evaluate/load'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { TextField } from '@/ui/fields/TextField'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
 import { useAxis, useAxisNow, useCatalogue, useEdit } from '../bench'
-import { known } from '../known'
 
 /** Shares are typed in per cent, rarely to the last digit. */
 const SHARES_OFF = 0.005

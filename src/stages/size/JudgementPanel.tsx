@@ -5,10 +5,10 @@ import { swing } from '@/core/sizing/evaluate/stiffness'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { judgement } from '@/core/verdicts/judgement'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { Panel } from '@/ui/Panel'
 import { evaluationOf, useCatalogue } from '../bench'
-import { known } from '../known'
 
 /** The drive in a few plain sentences, and what it comes to. */
 export function JudgementPanel({ axis, units }: { axis: Axis; units: UnitSystem }) {

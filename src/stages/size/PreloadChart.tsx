@@ -4,11 +4,11 @@ import { lifeOverPreload } from '@/core/sizing/evaluate/strength'
 import { preloadN } from '@/core/sizing/evaluate/torque'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { LineFigure } from '@/ui/LineFigure'
 import { useCatalogue } from '../bench'
-import { known } from '../known'
 
 /** Life of a preloaded nut over its preload, with the preload that it has and the life that is wanted. */
 export function PreloadChart({ axis, units }: { axis: Axis; units: UnitSystem }) {

@@ -4,12 +4,12 @@ import type { Axis } from '@/core/job/types'
 import { stiffnessOverTravel } from '@/core/sizing/evaluate/stiffness'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { known } from '@/core/verdicts/known'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { SelectField } from '@/ui/fields/SelectField'
 import { LineFigure } from '@/ui/LineFigure'
 import { useCatalogue } from '../bench'
-import { known } from '../known'
 
 const SHOWN = [
   { value: 'stiffnessNPerUm', label: 'stiffness', quantity: 'stiffness' },

@@ -5,13 +5,13 @@ import { torqueCurve } from '@/core/sizing/evaluate/torque'
 import { ratio } from '@/core/sizing/evaluate/transmission'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { known } from '@/core/verdicts/known'
 import { limitsOf } from '@/core/verdicts/limits'
 import { torqueLimits } from '@/core/verdicts/sizing/motorChecks'
 import { Trace } from '@/core/verdicts/trace'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { LineFigure } from '@/ui/LineFigure'
 import { useCatalogue } from '../bench'
-import { known } from '../known'
 
 const SERIES = [
   { key: 'availableNm', name: 'motor gives', color: chartColors.holds },

@@ -5,12 +5,12 @@ import { drilling, milling } from '@/core/sizing/cutting'
 import { MATERIALS } from '@/core/sizing/materials'
 import { say } from '@/core/units/print'
 import type { QuantityKind } from '@/core/units/quantity'
+import { known } from '@/core/verdicts/known'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Modal } from '@/ui/Modal'
 import { useAxisNow, useEdit, useUnits } from '../bench'
-import { known } from '../known'
 
 type Field = [key: string, label: string, kind: QuantityKind, min: number, max: number, start: number]
 

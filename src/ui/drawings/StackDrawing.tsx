@@ -9,6 +9,8 @@ interface Props {
   /** Which way round each bearing goes in, the one at the cover first; null where that is not known or no matter. */
   turned: readonly (WayRound | null)[]
 }
+/** Towards what the wide land of a bearing's outer ring stands; null where that is not known or no matter. */
+type Wide = WayRound['wideTowards'] | null
 const token = (name: string) => `var(--dusk-colors-${name})`
 
 /** A bearing block cut open along the screw: bore, bearings, spacer, cover, and the ways that the forces take. */
@@ -25,7 +27,7 @@ export function StackDrawing({ label, boreDepthMm, widthsMm, spacerMm, spigotMm,
     kind: 'bearing' | 'spacer'
     x: number
     width: number
-    wide: WayRound['wideTowards'] | null
+    wide: Wide
   }[] = []
   for (const [index, width] of widthsMm.toReversed().entries()) {
     if (index === 1 && spacerMm > 0) {
@@ -70,9 +72,9 @@ export function StackDrawing({ label, boreDepthMm, widthsMm, spacerMm, spigotMm,
         strokeWidth={stroke}
       />
     )
-    const landOf = (wide: WayRound['wideTowards'] | null, side: WayRound['wideTowards']) =>
+    const landOf = (wide: Wide, side: WayRound['wideTowards']) =>
       ring * (wide === null ? 0.4 : wide === side ? 0.62 : 0.16)
-    const outerRing = (x: number, width: number, wide: WayRound['wideTowards'] | null) =>
+    const outerRing = (x: number, width: number, wide: Wide) =>
       ringShape(
         x,
         width,
@@ -81,7 +83,7 @@ export function StackDrawing({ label, boreDepthMm, widthsMm, spacerMm, spigotMm,
         height / 2 - landOf(wide, 'shoulder'),
       )
     // The inner ring is thick where the outer one is thin.
-    const innerRing = (x: number, width: number, wide: WayRound['wideTowards'] | null) =>
+    const innerRing = (x: number, width: number, wide: Wide) =>
       ringShape(x, width, shaft, shaft + landOf(wide, 'shoulder'), shaft + landOf(wide, 'cover'))
     const lineOfForce = (x: number, width: number, wide: WayRound['wideTowards']) => {
       const lean = (wide === 'shoulder' ? 1 : -1) * width * 0.36

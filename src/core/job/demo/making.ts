@@ -210,7 +210,7 @@ export const MAKING_LONG_TOM_X: Making = {
   ],
 }
 
-/** The gantry's cross travel: its holes are bored in plate, and one end is blind. */
+/** The carriage across the gantry: room enough, with a seat to bore in its end plate. */
 export const MAKING_LONG_TOM_Y: Making = {
   ...NO_MAKING,
   section: section([

@@ -1,6 +1,6 @@
-import { InputError } from '@/core/inputError'
-import { askFor } from '@/core/verdicts/check'
-import { NotKnown } from '@/core/verdicts/trace'
+import { InputError } from '../inputError'
+import { askFor } from './check'
+import { NotKnown } from './trace'
 
 /** A result, or in words what it still needs. */
 export type Known<T> = { value: T; ask?: undefined } | { value?: undefined; ask: string }
