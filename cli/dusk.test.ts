@@ -2,15 +2,15 @@ import { spawnSync } from 'node:child_process'
 import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { ostrey } from '@/core/demo/ostrey'
+import { skarrow } from '@/core/demo/skarrow'
 import { readOrdersCsv } from '@/core/formats/ordersCsv'
 import { writePartsCsv } from '@/core/formats/partsCsv'
 import { writeJobFile } from '@/core/formats/writeJobFile'
-import { ostrey } from '@/core/job/demo/ostrey'
-import { skarrow } from '@/core/job/demo/skarrow'
-import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import { CATALOGUE, type PartOf } from '@/core/machine/parts'
 
 const ROOT = join(__dirname, '..')
-const FIXTURE = join(ROOT, 'src/core/formats/fixtures/job-v1.json')
+const FIXTURE = join(ROOT, 'src/core/document/migrations/fixtures/job-v1.json')
 const dusk = (args: string[], input = '') => {
   const { status, stdout, stderr } = spawnSync('node', [join(ROOT, 'scripts/dusk.mjs'), ...args], {
     input,

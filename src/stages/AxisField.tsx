@@ -1,5 +1,5 @@
-import type { Command } from '@/core/job/edit'
-import type { Axis } from '@/core/job/types'
+import type { Command } from '@/core/document/edit'
+import type { Axis } from '@/core/document/job'
 import type { QuantityKind } from '@/core/units/quantity'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { useAxis, useAxisNow, useEdit, useUnits } from './bench'

@@ -2,7 +2,7 @@
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
 import { useCallback, useEffect } from 'react'
-import type { Job } from '@/core/job/types'
+import type { Job } from '@/core/document/job'
 import { getDatabase } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
 import type { JobSession } from '@/store/session'

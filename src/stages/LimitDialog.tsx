@@ -1,7 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { limitWords, setLimits } from '@/core/job/limitCommand'
-import { say } from '@/core/units/print'
+import { limitWords, setLimits } from '@/core/evaluation/limitEdits'
 import {
   LEAST_LIMIT,
   type LimitKey,
@@ -9,7 +8,8 @@ import {
   limitsOf,
   limitsProblem,
   MOST_LIMIT,
-} from '@/core/verdicts/limits'
+} from '@/core/evaluation/limits'
+import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { TextField } from '@/ui/fields/TextField'

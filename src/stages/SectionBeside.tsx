@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react'
-import { worstSection } from '@/core/room/sectionRoom'
+import { known } from '@/core/evaluation/attempt'
+import { Trace } from '@/core/evaluation/context'
+import { worstSection } from '@/core/sheets/nutRoom/sections'
 import { say } from '@/core/units/print'
-import { known } from '@/core/verdicts/known'
-import { Trace } from '@/core/verdicts/trace'
 import { useCatalogue, useSettledAxis, useUnits } from './bench'
 import { SectionView } from './SectionView'
 

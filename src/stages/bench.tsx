@@ -11,10 +11,10 @@ import {
   useState,
   useSyncExternalStore,
 } from 'react'
-import type { Axis, Job } from '@/core/job/types'
-import { type Catalogue, catalogueOf } from '@/core/sizing/parts'
+import type { Axis, Job } from '@/core/document/job'
+import { type Catalogue, catalogueOf } from '@/core/machine/parts'
+import { type Evaluation, evaluateAxis } from '@/core/sheets/evaluateAxis'
 import type { UnitSystem } from '@/core/units/quantity'
-import { type Evaluation, evaluateAxis } from '@/core/verdicts/evaluateAxis'
 import type { JobSession, SessionState } from '@/store/session'
 import type { Task } from '@/workers/protocol'
 

@@ -1,5 +1,5 @@
 import { usePathname } from 'next/navigation'
-import { STAGES, type StageId } from '@/core/job/nextAction'
+import { STAGES, type StageId } from '@/core/sheets/nextAction'
 
 /** Pages of a job that are printed, not stages. */
 const PAPERS = ['record', 'worksheet'] as const

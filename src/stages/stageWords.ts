@@ -1,4 +1,4 @@
-import type { StageId } from '@/core/job/nextAction'
+import type { StageId } from '@/core/sheets/nextAction'
 
 /** What each stage is called, and the question it answers. */
 export const STAGE_WORDS: Record<StageId, { label: string; question: string }> = {

@@ -1,6 +1,6 @@
 import { Dexie } from 'dexie'
-import { applyChange, type Change, mergeChanges, stillApplies, takeBack } from '@/core/job/edit'
-import type { Job, LogEntry } from '@/core/job/types'
+import { applyChange, type Change, mergeChanges, stillApplies, takeBack } from '@/core/document/edit'
+import type { Job, LogEntry } from '@/core/document/job'
 import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
 
 /** A change that would put back an older value than the one that another tab has saved since. */
@@ -75,7 +75,7 @@ export async function reach(db: DuskDatabase, jobId: string) {
 
 async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
   // Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents.
-  const { jobSchema } = await import('@/core/job/schema')
+  const { jobSchema } = await import('@/core/sheets/schema')
   return inOne(db, async () => {
     const change = (await reach(db, jobId))[direction]
     if (!change) return null

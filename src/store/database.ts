@@ -1,7 +1,7 @@
 import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie'
-import type { Change } from '@/core/job/edit'
-import { migrate, migrateChange, SCHEMA_VERSION } from '@/core/job/migrations'
-import type { Job, LogEntry } from '@/core/job/types'
+import type { Change } from '@/core/document/edit'
+import type { Job, LogEntry } from '@/core/document/job'
+import { migrate, migrateChange, SCHEMA_VERSION } from '@/core/document/migrations'
 
 /** A job as it is stored; every saved change raises its revision by one. */
 export interface JobRow {

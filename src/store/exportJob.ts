@@ -1,5 +1,5 @@
+import type { Job } from '@/core/document/job'
 import { type JobFile, writeJobFile } from '@/core/formats/writeJobFile'
-import type { Job } from '@/core/job/types'
 import { type DuskDatabase, historyOf } from './database'
 
 // Apart from what reads job files: exporting must work at once, also when there is trouble.

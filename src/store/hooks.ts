@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks'
-import type { LogEntry } from '@/core/job/types'
+import type { LogEntry } from '@/core/document/job'
 import { getDatabase, type JobRow } from './database'
 import { describeProblem, type Problem } from './problem'
 

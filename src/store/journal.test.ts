@@ -1,6 +1,6 @@
-import { skarrow } from '@/core/job/demo/skarrow'
-import { runCommand } from '@/core/job/edit'
-import { addNote } from '@/core/job/logCommands'
+import { skarrow } from '@/core/demo/skarrow'
+import { runCommand } from '@/core/document/edit'
+import { addNote } from '@/core/document/logEdits'
 import type { Pending } from './journal'
 
 /** Local storage as a browser has it, which may be full or blocked. */

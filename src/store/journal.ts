@@ -1,6 +1,6 @@
-import type { Change } from '@/core/job/edit'
-import { newId } from '@/core/job/id'
-import type { LogEntry } from '@/core/job/types'
+import type { Change } from '@/core/document/edit'
+import { newId } from '@/core/document/id'
+import type { LogEntry } from '@/core/document/job'
 
 /** A change on its way into the database. */
 export interface Pending {

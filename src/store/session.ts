@@ -6,9 +6,9 @@ import {
   isEmptyChange,
   mergeChanges,
   runCommand,
-} from '@/core/job/edit'
-import { newId } from '@/core/job/id'
-import type { Job } from '@/core/job/types'
+} from '@/core/document/edit'
+import { newId } from '@/core/document/id'
+import type { Job } from '@/core/document/job'
 import { ConflictError, commitChange, reach, redo, undo } from './commit'
 import type { DuskDatabase, JobRow } from './database'
 import { type Pending, takeLeftovers, writeJournal } from './journal'

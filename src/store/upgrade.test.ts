@@ -5,7 +5,9 @@ import { Dexie } from 'dexie'
 import { DuskDatabase } from './database'
 
 test('jobs that an older app has stored come up whole, with their history', async () => {
-  const file = JSON.parse(readFileSync(join(__dirname, '../core/formats/fixtures/job-v1.json'), 'utf8'))
+  const file = JSON.parse(
+    readFileSync(join(__dirname, '../core/document/migrations/fixtures/job-v1.json'), 'utf8'),
+  )
   const old = new Dexie('dusk-old')
   old.version(1).stores({
     jobs: 'id',

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { catalogueOf } from '@/core/sizing/parts'
-import { judgeParts } from '@/core/verdicts/judgeParts'
-import { waysOut } from '@/core/verdicts/waysOut'
+import { catalogueOf } from '@/core/machine/parts'
+import { judgeParts } from '@/core/sheets/judgeParts'
+import { waysOut } from '@/core/sheets/remedies'
 import type { BenchWorker } from './protocol'
 
 const worker: BenchWorker = {

@@ -1,8 +1,8 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import type { PartKind } from '@/core/job/types'
-import type { Spread } from '@/core/room/monteCarlo'
-import type { DrivePoint } from '@/core/sizing/search/field'
-import type { WhyNot } from '@/core/sizing/search/whyNot'
+import type { PartKind } from '@/core/document/job'
+import type { DrivePoint } from '@/core/search/field'
+import type { WhyNot } from '@/core/search/whyNot'
+import type { Spread } from '@/core/simulate/monteCarlo'
 import type { BenchWorker, DrawTask, DrawWorker, SearchOutcome, SearchWorker, Task } from './protocol'
 
 let remote: Remote<BenchWorker> | undefined

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { drawChain } from '@/core/room/monteCarlo'
+import { drawChain } from '@/core/simulate/monteCarlo'
 import type { DrawWorker } from './protocol'
 
 const worker: DrawWorker = {

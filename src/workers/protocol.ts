@@ -1,13 +1,13 @@
-import type { Shop } from '@/core/job/making'
-import type { Axis, PartKind } from '@/core/job/types'
-import type { Spread } from '@/core/room/monteCarlo'
-import type { Contributor } from '@/core/room/stackup'
-import type { OwnParts } from '@/core/sizing/parts'
-import type { DrivePoint, SearchResult } from '@/core/sizing/search/field'
-import type { WhyNot } from '@/core/sizing/search/whyNot'
+import type { Axis, PartKind } from '@/core/document/job'
+import type { OwnParts } from '@/core/machine/parts'
+import type { DrivePoint, SearchResult } from '@/core/search/field'
+import type { WhyNot } from '@/core/search/whyNot'
+import type { Contributor } from '@/core/sheets/chain/calculation'
+import type { PartVerdict } from '@/core/sheets/judgeParts'
+import type { Shop } from '@/core/sheets/making'
+import type { WayOut } from '@/core/sheets/remedies'
+import type { Spread } from '@/core/simulate/monteCarlo'
 import type { UnitSystem } from '@/core/units/quantity'
-import type { PartVerdict } from '@/core/verdicts/judgeParts'
-import type { WayOut } from '@/core/verdicts/waysOut'
 
 /** An axis with what it is judged by: plain data, as it goes over to a worker. */
 export interface Task {

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { catalogueOf } from '@/core/sizing/parts'
-import { searchDrives } from '@/core/sizing/search/search'
-import { whyNot, whyNothing } from '@/core/sizing/search/whyNot'
+import { catalogueOf } from '@/core/machine/parts'
+import { searchDrives } from '@/core/search/search'
+import { whyNot, whyNothing } from '@/core/search/whyNot'
 import type { SearchWorker } from './protocol'
 
 const worker: SearchWorker = {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { writePartsCsv } from '@/core/formats/partsCsv'
-import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import { CATALOGUE, type PartOf } from '@/core/machine/parts'
 import { onDisk, pickFile } from './files'
 import { type Bench, STAGES, withApp } from './harness'
 

@@ -156,7 +156,10 @@ describe('files', () => {
     const bench = await app.open()
     await bench.openDemo()
     await bench.go('/')
-    const good = readFileSync(join(process.cwd(), 'src/core/formats/fixtures/job-v1.json'), 'utf8')
+    const good = readFileSync(
+      join(process.cwd(), 'src/core/document/migrations/fixtures/job-v1.json'),
+      'utf8',
+    )
     const cases: [name: string, text: string, says: string][] = [
       ['cut.json', good.slice(0, 900), 'It looks cut short'],
       ['newer.json', good.replace('"schemaVersion": 1', '"schemaVersion": 8'), 'made by a newer Dusk Bench'],

@@ -1,5 +1,5 @@
 import { writePartsCsv } from '@/core/formats/partsCsv'
-import { CATALOGUE, type PartOf } from '@/core/sizing/parts'
+import { CATALOGUE, type PartOf } from '@/core/machine/parts'
 import { downloads, onDisk, pickFile } from './files'
 import { type Bench, withApp } from './harness'
 

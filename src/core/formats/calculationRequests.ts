@@ -1,7 +1,7 @@
 import { array, boolean, mixed, number, object, type Schema, ValidationError } from 'yup'
-import { InputError } from '../inputError'
-import { registry } from '../registry'
-import { describe, fits, type Spec, type Specs } from '../spec'
+import { InputError } from '../calculation/inputError'
+import { describe, fits, type Spec, type Specs } from '../calculation/spec'
+import { registry } from '../sheets/registry'
 
 /** The answer to one request, in the order of the requests. */
 export type Answer =

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { setGoal } from '../job/commands'
-import { skarrow } from '../job/demo/skarrow'
-import { runCommand } from '../job/edit'
-import { migrate, migrateChange } from '../job/migrations'
-import { newJob } from '../job/templates'
-import { type Axis, MACHINE_KINDS } from '../job/types'
-import { CATALOGUE, type PartOf } from '../sizing/parts'
+import { skarrow } from '../demo/skarrow'
+import { runCommand } from '../document/edit'
+import { setGoal } from '../document/edits'
+import { type Axis, MACHINE_KINDS } from '../document/job'
+import { migrate, migrateChange } from '../document/migrations'
+import { CATALOGUE, type PartOf } from '../machine/parts'
+import { newJob } from '../sheets/newJob'
 import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from './jobFile'
 import { type JobFile, writeJobFile } from './writeJobFile'
 
@@ -17,7 +17,10 @@ const { change } = runCommand(job, setGoal(job.axes[0] as Axis, 'topSpeedMmPerMi
 })
 const file: JobFile = { format: 'dusk-bench-job', job, entries, history: [change] }
 const text = writeJobFile(file)
-const fixture = readFileSync(join(__dirname, 'fixtures', 'job-v1.json'), 'utf8')
+const fixture = readFileSync(
+  join(__dirname, '..', 'document', 'migrations', 'fixtures', 'job-v1.json'),
+  'utf8',
+)
 
 /** The message with which a text is refused. */
 function refusal(broken: string): string {
@@ -182,7 +185,7 @@ describe('a job of version 1', () => {
 })
 
 describe('a job of version 2', () => {
-  const old = readFileSync(join(__dirname, 'fixtures', 'job-v2.json'), 'utf8')
+  const old = readFileSync(join(__dirname, '..', 'document', 'migrations', 'fixtures', 'job-v2.json'), 'utf8')
   test('comes up with the usual limits and no parts of its own, and everything else as it was', () => {
     const { job: before } = JSON.parse(old) as JobFile
     const { job: after, history } = readJobFile(old)

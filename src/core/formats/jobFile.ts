@@ -1,9 +1,9 @@
 import { object, type Schema, ValidationError } from 'yup'
-import type { Change } from '../job/edit'
-import { migrate, migrateChange } from '../job/migrations'
-import { changeSchema, entrySchema, jobSchema } from '../job/schema'
-import { gotAndTakes } from '../job/schemaKit'
-import type { Job, LogEntry } from '../job/types'
+import type { Change } from '../document/edit'
+import type { Job, LogEntry } from '../document/job'
+import { migrate, migrateChange } from '../document/migrations'
+import { gotAndTakes } from '../field/schemaKit'
+import { changeSchema, entrySchema, jobSchema } from '../sheets/schema'
 import type { JobFile } from './writeJobFile'
 
 /** A file that cannot be taken; the message names what is wrong and where. */

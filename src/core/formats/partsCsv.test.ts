@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { PART_KINDS, type PartKind } from '../job/types'
-import { CATALOGUE, MOST_OWN_PARTS, NO_OWN_PARTS, type OwnParts, type PartOf } from '../sizing/parts'
-import { checkPart } from '../sizing/parts/checkPart'
-import { fieldsOf } from '../sizing/parts/fields'
-import { idFor } from '../sizing/parts/partId'
+import { PART_KINDS, type PartKind } from '../document/job'
+import { checkPart } from '../document/parts/checkPart'
+import { fieldsOf } from '../document/parts/fields'
+import { idFor } from '../document/parts/partId'
+import { CATALOGUE, MOST_OWN_PARTS, NO_OWN_PARTS, type OwnParts, type PartOf } from '../machine/parts'
 import { PartsFileError, readPartsCsv, writePartsCsv } from './partsCsv'
 
 const read = (text: string, own: OwnParts = NO_OWN_PARTS) => readPartsCsv(text, own, CATALOGUE)

@@ -1,5 +1,5 @@
-import type { Change } from '../job/edit'
-import type { Job, LogEntry } from '../job/types'
+import type { Change } from '../document/edit'
+import type { Job, LogEntry } from '../document/job'
 
 /** Everything that belongs to a job, as it is stored and as it is exported. */
 export interface JobFile {

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { setAlignReading } from '@/core/job/readingCommands'
-import type { AlignRound, AlignStation, Axis } from '@/core/job/types'
+import type { AlignRound, AlignStation, Axis } from '@/core/document/job'
+import { setAlignReading } from '@/core/sheets/readingCommands'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Cell, HeadCell, SideScroll } from '@/ui/Panel'
 import { useEdit, useUnits } from '../bench'

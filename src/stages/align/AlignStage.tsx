@@ -2,8 +2,10 @@ import { chakra } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import { Plus } from 'lucide-react'
 import dynamic from 'next/dynamic'
-import { worstCorrectionUm } from '@/core/align/judgeRound'
-import { newId } from '@/core/job/id'
+import { newId } from '@/core/document/id'
+import type { AlignRound, Axis } from '@/core/document/job'
+import { STATE_WORDS } from '@/core/evaluation/finding'
+import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import {
   addAlignStation,
   finishRound,
@@ -11,11 +13,9 @@ import {
   setClampedAt,
   spreadMm,
   startRound,
-} from '@/core/job/readingCommands'
-import type { AlignRound, Axis } from '@/core/job/types'
+} from '@/core/sheets/readingCommands'
+import { worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
 import { say } from '@/core/units/print'
-import { evaluateAxis } from '@/core/verdicts/evaluateAxis'
-import { STATE_WORDS } from '@/core/verdicts/finding'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { compareTests } from '@/core/prove/judgeTest'
+import { compareTests } from '@/core/sheets/reversal/judgeTest'
 import { say } from '@/core/units/print'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Cell, HeadCell, Panel } from '@/ui/Panel'

@@ -1,10 +1,10 @@
-import type { Axis, ReversalTest } from '@/core/job/types'
-import { unexplained, worstStation } from '@/core/prove/judgeTest'
-import { lostMotionBudget } from '@/core/sizing/evaluate/stiffness'
+import type { Axis, ReversalTest } from '@/core/document/job'
+import { known } from '@/core/evaluation/attempt'
+import { Trace } from '@/core/evaluation/context'
+import { lostMotionBudget } from '@/core/machine/drive/stiffness'
+import { unexplained, worstStation } from '@/core/sheets/reversal/judgeTest'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
-import { known } from '@/core/verdicts/known'
-import { Trace } from '@/core/verdicts/trace'
 import { useCatalogue } from '../bench'
 
 /** Measured against what the parts should lose: whether there is a fault to look for. */

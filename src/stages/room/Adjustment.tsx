@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
-import { contributors } from '@/core/room/making'
-import { shimSet, stackupChain } from '@/core/room/stackup'
-import { threadDrills } from '@/core/room/thread'
+import { known } from '@/core/evaluation/attempt'
+import { threadDrills } from '@/core/machine/joints/thread'
+import { shimSet, stackupChain } from '@/core/sheets/chain/calculation'
+import { contributors } from '@/core/sheets/makingInputs'
 import { say } from '@/core/units/print'
-import { known } from '@/core/verdicts/known'
 import { useJob, useSettledAxis, useUnits } from '../bench'
 
 /** What to leave adjustable where the parts are not made to size: shims to have at hand, slots to cut. */

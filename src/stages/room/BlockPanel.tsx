@@ -1,16 +1,22 @@
 import { chakra } from '@chakra-ui/react'
+import { known } from '@/core/evaluation/attempt'
+import { bearingStack } from '@/core/sheets/bearingBlock/calculation'
 import {
   BEARING_FIELDS,
   type BearingBlock,
   BLOCK_FIELDS,
   BLOCK_TO_START,
   MOST_BEARINGS,
-} from '@/core/job/making'
-import { setShop } from '@/core/job/makingCommands'
-import { bearingStack } from '@/core/room/bearingStack'
-import { type Arrangement, blockInputs, orientation, type WayRound, wayRound } from '@/core/room/making'
+} from '@/core/sheets/making'
+import { setShop } from '@/core/sheets/makingCommands'
+import {
+  type Arrangement,
+  blockInputs,
+  orientation,
+  type WayRound,
+  wayRound,
+} from '@/core/sheets/makingInputs'
 import { say } from '@/core/units/print'
-import { known } from '@/core/verdicts/known'
 import { Button } from '@/ui/controls'
 import { StackDrawing } from '@/ui/drawings/StackDrawing'
 import { FieldGrid } from '@/ui/fields/FieldGrid'

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
 import { useState } from 'react'
-import type { Drawing } from '@/core/room/drawing'
+import type { Drawing } from '@/core/drawing/drawing'
 import { Button } from '@/ui/controls'
 import { DrawingView } from '@/ui/drawings/DrawingView'
 import { download, fileName } from '../download'
@@ -12,15 +12,15 @@ type Format = 'PDF' | 'SVG' | 'DXF'
 async function fileOf(format: Format, drawing: Drawing): Promise<[content: BlobPart, type: string]> {
   switch (format) {
     case 'PDF': {
-      const { writePdf } = await import('@/core/formats/drawings/pdf')
+      const { writePdf } = await import('@/core/drawing/pdf')
       return [(await writePdf(drawing)) as Uint8Array<ArrayBuffer>, 'application/pdf']
     }
     case 'SVG': {
-      const { writeSvg } = await import('@/core/formats/drawings/svg')
+      const { writeSvg } = await import('@/core/drawing/svg')
       return [writeSvg(drawing), 'image/svg+xml']
     }
     case 'DXF': {
-      const { writeDxf } = await import('@/core/formats/drawings/dxf')
+      const { writeDxf } = await import('@/core/drawing/dxf')
       return [writeDxf(drawing), 'image/vnd.dxf']
     }
   }

@@ -1,4 +1,6 @@
 import { chakra } from '@chakra-ui/react'
+import { known } from '@/core/evaluation/attempt'
+import { Trace } from '@/core/evaluation/context'
 import {
   MOST_PROTRUSIONS,
   MOST_ROWS,
@@ -8,13 +10,11 @@ import {
   SECTION_FIELDS,
   type SectionStation,
   STATION_FIELDS,
-} from '@/core/job/making'
-import { SECTION_SIDES, type SectionSide } from '@/core/room/section'
-import { nutEnvelope, sections, worstSection } from '@/core/room/sectionRoom'
+} from '@/core/sheets/making'
+import { SECTION_SIDES, type SectionSide } from '@/core/sheets/nutRoom/calculation'
+import { nutEnvelope, sections, worstSection } from '@/core/sheets/nutRoom/sections'
+import { SIDE_WORDS } from '@/core/sheets/roomChecks'
 import { say } from '@/core/units/print'
-import { known } from '@/core/verdicts/known'
-import { SIDE_WORDS } from '@/core/verdicts/roomChecks'
-import { Trace } from '@/core/verdicts/trace'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { type Column, quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'

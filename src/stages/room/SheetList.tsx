@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { STATE_WORDS } from '@/core/verdicts/finding'
+import { STATE_WORDS } from '@/core/evaluation/finding'
 import { Button } from '@/ui/controls'
 import { sheetId } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'

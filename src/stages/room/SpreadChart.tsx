@@ -9,7 +9,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import type { Spread } from '@/core/room/monteCarlo'
+import type { Spread } from '@/core/simulate/monteCarlo'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { ChartFigures, chartColors } from '@/ui/charts'

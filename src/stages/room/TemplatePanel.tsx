@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { BRACKET_HOLE_FIELDS, type BracketHole, MOST_ROWS } from '@/core/job/making'
-import { bracketTemplate } from '@/core/room/template'
+import { BRACKET_HOLE_FIELDS, type BracketHole, MOST_ROWS } from '@/core/sheets/making'
+import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { type Column, quantityColumns, RowsTable } from '@/ui/fields/RowsTable'
 import { Panel } from '@/ui/Panel'
 import { useCatalogue, useJob, useSettledAxis, useUnits } from '../bench'

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
-import { compareTravel } from '@/core/room/compareTravel'
+import { known } from '@/core/evaluation/attempt'
+import { compareTravel } from '@/core/sheets/travel/compareTravel'
 import { say } from '@/core/units/print'
-import { known } from '@/core/verdicts/known'
 import { Cell, Figures, HeadCell, Panel } from '@/ui/Panel'
 import { useCatalogue, useSettledAxis, useUnits } from '../bench'
 

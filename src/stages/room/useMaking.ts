@@ -1,5 +1,5 @@
-import type { Making } from '@/core/job/making'
-import { setMaking } from '@/core/job/makingCommands'
+import type { Making } from '@/core/sheets/making'
+import { setMaking } from '@/core/sheets/makingCommands'
 import { useAxis, useAxisNow, useEdit } from '../bench'
 
 /** What undo calls the changes of a list. */

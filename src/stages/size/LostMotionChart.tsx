@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Bar, BarChart, Legend, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
-import type { LostMotionCause } from '@/core/sizing/evaluate/stiffness'
+import type { LostMotionCause } from '@/core/machine/drive/stiffness'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { chartColors } from '@/ui/charts'
 

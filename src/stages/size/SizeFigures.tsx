@@ -1,4 +1,4 @@
-import type { Axis } from '@/core/job/types'
+import type { Axis } from '@/core/document/job'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Panel } from '@/ui/Panel'
 import { WorkingButton } from '../WorkingButton'

@@ -1,4 +1,4 @@
-import type { PartKind } from '@/core/job/types'
+import type { PartKind } from '@/core/document/job'
 
 /** What the kinds of part are called on their buttons. */
 export const KIND_WORDS: Record<PartKind, string> = {

@@ -1,7 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
 import { memo, useCallback, useState } from 'react'
-import { setDimension, setGoal } from '@/core/job/commands'
 import {
   DIMENSION_KEYS,
   DIMENSIONS,
@@ -9,8 +8,9 @@ import {
   GOAL_KEYS,
   GOALS,
   type Provenance,
-} from '@/core/job/dimensions'
-import { stillToMeasure } from '@/core/job/nextAction'
+} from '@/core/document/dimensions'
+import { setDimension, setGoal } from '@/core/document/edits'
+import { stillToMeasure } from '@/core/sheets/nextAction'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'

@@ -1,4 +1,4 @@
-import { boundsOf, type Drawing, type Mark } from '@/core/room/drawing'
+import { boundsOf, type Drawing, type Mark } from '@/core/drawing/drawing'
 
 const token = (name: string) => `var(--dusk-colors-${name})`
 const STROKES: Record<Mark['layer'], string> = {

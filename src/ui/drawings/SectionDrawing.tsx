@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import type { Protrusion } from '@/core/job/making'
+import type { Protrusion } from '@/core/sheets/making'
 
 interface Props {
   /** What is drawn, for those who do not see it. */

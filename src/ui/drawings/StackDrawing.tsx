@@ -1,4 +1,4 @@
-import type { WayRound } from '@/core/room/making'
+import type { WayRound } from '@/core/sheets/makingInputs'
 
 interface Props {
   label: string

@@ -1,4 +1,4 @@
-import { tighteningTurns } from '@/core/room/tightening'
+import { tighteningTurns } from '@/core/machine/joints/tightening'
 
 const token = (name: string) => `var(--dusk-colors-${name})`
 const MOST_DRAWN = 24

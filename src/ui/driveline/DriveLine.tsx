@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useId, useRef, useState } from 'react'
-import type { DrivePart, DriveLine as Line } from '@/core/room/driveLine'
+import type { DrivePart, DriveLine as Line } from '@/core/drawing/driveLine'
 import { StateShape } from '../verdicts/StateMark'
 import {
   type Bend,

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
-import type { Box, DrivePart } from '@/core/room/driveLine'
+import type { Box, DrivePart } from '@/core/drawing/driveLine'
 
 const FILLS: Record<Box['role'] | 'motor' | 'coupler', string> = {
   body: 'casting',

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DRIVE_PARTS, type DrivePart } from '@/core/room/driveLine'
+import { DRIVE_PARTS, type DrivePart } from '@/core/drawing/driveLine'
 import { laySpans, type Mark, placeMarks } from './marks'
 
 const anchors = new Map<DrivePart, number>(DRIVE_PARTS.map((part, index) => [part, 60 + index * 110]))

@@ -1,5 +1,5 @@
-import type { DrivePart } from '@/core/room/driveLine'
-import type { State } from '@/core/verdicts/finding'
+import type { DrivePart } from '@/core/drawing/driveLine'
+import type { State } from '@/core/evaluation/finding'
 
 /** A finding of the stage, laid on a part of the drive line. */
 export interface Mark {

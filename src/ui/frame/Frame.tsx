@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import type { State } from '@/core/verdicts/finding'
-import { STATE_WORDS } from '@/core/verdicts/finding'
+import type { State } from '@/core/evaluation/finding'
+import { STATE_WORDS } from '@/core/evaluation/finding'
 import { StateShape } from '../verdicts/StateMark'
 
 export interface StageTab {

@@ -1,9 +1,9 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
-import type { Registered } from '@/core/registry'
-import { registry } from '@/core/registry'
-import { describe, type Spec, type Specs } from '@/core/spec'
+import { describe, type Spec, type Specs } from '@/core/calculation/spec'
+import type { Registered } from '@/core/sheets/registry'
+import { registry } from '@/core/sheets/registry'
 import { Cell, Figures, HeadCell, SideScroll } from '../Panel'
 
 /** What the first word of an id is about. */

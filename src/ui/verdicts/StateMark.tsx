@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { STATE_WORDS, type State } from '@/core/verdicts/finding'
+import { STATE_WORDS, type State } from '@/core/evaluation/finding'
 import styles from './verdicts.module.css'
 
 /** A shape for each state, so that colour never carries it alone: disc, triangle, crossed square, ring. */

@@ -1,4 +1,4 @@
-import { answerSupplier } from '@/core/room/supplier'
+import { answerSupplier } from '@/core/orders/supplier'
 
 /** Prices and lead times of the made-up supplier. */
 export async function POST(request: Request) {

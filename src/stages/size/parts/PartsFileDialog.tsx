@@ -7,8 +7,8 @@ import {
   readPartsCsv,
   refuseLargeParts,
 } from '@/core/formats/partsCsv'
-import { takeParts } from '@/core/job/partCommands'
-import { CATALOGUE, MOST_OWN_PARTS } from '@/core/sizing/parts'
+import { CATALOGUE, MOST_OWN_PARTS } from '@/core/machine/parts'
+import { takeParts } from '@/core/machine/parts/partEdits'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'

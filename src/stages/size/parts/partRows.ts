@@ -1,5 +1,5 @@
-import type { PartKind } from '@/core/job/types'
-import type { Catalogue, PartOf } from '@/core/sizing/parts'
+import type { PartKind } from '@/core/document/job'
+import type { Catalogue, PartOf } from '@/core/machine/parts'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 

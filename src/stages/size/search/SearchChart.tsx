@@ -10,7 +10,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import type { DrivePoint } from '@/core/sizing/search/field'
+import type { DrivePoint } from '@/core/search/field'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { chartColors } from '@/ui/charts'

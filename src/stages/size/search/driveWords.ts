@@ -1,5 +1,5 @@
-import type { Catalogue } from '@/core/sizing/parts'
-import type { DrivePoint } from '@/core/sizing/search/field'
+import type { Catalogue } from '@/core/machine/parts'
+import type { DrivePoint } from '@/core/search/field'
 
 /** A drive in words: its screw, its bearings, what joins it to the motor, and the motor. */
 export function driveWords(point: DrivePoint, catalogue: Catalogue): string {

@@ -1,0 +1,20 @@
+import type { DimensionKey, Provenance } from '../document/dimensions'
+import type { Axis } from '../document/job'
+import { type AxisTemplate, newAxis } from '../sheets/newJob'
+
+interface Setting extends AxisTemplate {
+  id: string
+  /** Where the values come from that are more than assumed. */
+  known: Partial<Record<Provenance, DimensionKey[]>>
+  parts: Partial<Axis['parts']>
+  more?: Partial<Axis>
+}
+
+/** An axis of a demo machine: a new one with what is known of it filled in. */
+export function demoAxis({ id, known, parts, more, ...template }: Setting): Axis {
+  const axis = newAxis(template)
+  for (const [provenance, keys] of Object.entries(known))
+    for (const key of keys)
+      axis.dimensions[key] = { ...axis.dimensions[key], provenance: provenance as Provenance }
+  return { ...axis, id, parts: { ...axis.parts, ...parts }, ...more }
+}

@@ -1,0 +1,95 @@
+import type { Job, LogEntry } from '../document/job'
+import { NO_OWN_PARTS } from '../machine/parts'
+import { SHOP_TO_START } from '../sheets/making'
+import { demoAxis } from './axis'
+import { MAKING_OSTREY_X, MAKING_OSTREY_Z } from './making'
+
+const Z = () =>
+  demoAxis({
+    id: 'ostrey-z',
+    name: 'Z',
+    title: 'Carriage',
+    dimensions: {
+      wayTravelMm: 486,
+      supportSpanMm: 634.5,
+      bracketThicknessMm: 20,
+      screwToWayMm: 38,
+      movingMassKg: 34,
+      frictionCoefficient: 0.12,
+      dragN: 55,
+    },
+    goals: { wantedTravelMm: 460, topSpeedMmPerMin: 2500, cuttingForceN: 1100, cuttingFeedMmPerMin: 250 },
+    known: {
+      measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'],
+      sheet: ['movingMassKg', 'counterbalanceN'],
+    },
+    parts: { screw: 'ball-20-5-oversize', bearing: 'face-12', coupler: 'disc-34', motor: 'loop-60-30' },
+    more: { making: MAKING_OSTREY_Z },
+  })
+
+const X = () =>
+  demoAxis({
+    id: 'ostrey-x',
+    name: 'X',
+    title: 'Cross slide',
+    dimensions: {
+      wayTravelMm: 142.8,
+      supportSpanMm: 236,
+      bracketThicknessMm: 14,
+      screwToWayMm: 22.4,
+      movingMassKg: 11.5,
+      frictionCoefficient: 0.13,
+      dragN: 70,
+    },
+    goals: {
+      wantedTravelMm: 120,
+      topSpeedMmPerMin: 1500,
+      cuttingForceN: 700,
+      cuttingFeedMmPerMin: 120,
+      backlashTargetUm: 20,
+    },
+    drive: { transmission: 'belt', handwheelKept: true },
+    driveSizes: { beltCentresMm: 92, handwheelRadiusMm: 42 },
+    known: { measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'] },
+    parts: { screw: 'ball-16-5-oversize', bearing: 'back-10', belt: 'belt-3-9-24-48', motor: 'step-57-12' },
+    more: { making: MAKING_OSTREY_X },
+  })
+
+/** A bench lathe, half planned: the carriage sized, the cross slide on a belt with its handwheel kept. */
+export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
+  job: {
+    schemaVersion: 3,
+    id: 'demo-ostrey-254',
+    name: 'Ostrey 254',
+    machineKind: 'lathe',
+    units: 'inch',
+    createdAt: '2026-10-24T13:00:00.000Z',
+    archived: false,
+    ownParts: NO_OWN_PARTS,
+    shop: SHOP_TO_START,
+    orders: {},
+    axes: [Z(), X()],
+  },
+  entries: [
+    {
+      id: 'demo-ostrey-entry-1',
+      jobId: 'demo-ostrey-254',
+      axisId: null,
+      at: '2026-10-24T13:00:00.000Z',
+      kind: 'job',
+      text: 'Started: the yard shed lathe. The cross slide keeps its handwheel for touching off.',
+      closes: null,
+      hidden: false,
+    },
+    {
+      id: 'demo-ostrey-entry-2',
+      jobId: 'demo-ostrey-254',
+      axisId: 'ostrey-x',
+      at: '2026-11-08T10:30:00.000Z',
+      kind: 'note',
+      text: 'Belt and pulleys ordered; the pulley maker says another two weeks.',
+      closes: null,
+      hidden: false,
+    },
+  ],
+})

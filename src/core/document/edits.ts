@@ -1,0 +1,119 @@
+import type { UnitSystem } from '../units/quantity'
+import {
+  DIMENSIONS,
+  type DimensionKey,
+  GOALS,
+  type GoalKey,
+  type Provenance,
+  ROOM,
+  type RoomKey,
+} from './dimensions'
+import type { Command } from './edit'
+import type { Axis, Job } from './job'
+
+/** The axis of a draft that a command works on. */
+export function axisOf(job: Job, axisId: string): Axis {
+  const axis = job.axes.find(({ id }) => id === axisId)
+  if (!axis) throw new Error(`This job has no axis ${axisId}: it was removed.`)
+  return axis
+}
+
+/** A command that edits one axis; its label starts with what it is about. */
+export const onAxis = (
+  axis: Axis,
+  label: string,
+  run: (axis: Axis) => void,
+  more: Omit<Command, 'label' | 'run'> = {},
+): Command => ({ label: `${label}, axis ${axis.name}`, run: job => run(axisOf(job, axis.id)), ...more })
+
+export const renameJob = (name: string): Command => ({
+  label: 'Name of the job',
+  run: job => {
+    job.name = name
+  },
+})
+
+export const archiveJob = (archived: boolean): Command => ({
+  label: archived ? 'Job put away' : 'Job taken out again',
+  run: job => {
+    job.archived = archived
+  },
+})
+
+export const setUnits = (units: UnitSystem): Command => ({
+  label: `Units: ${units}`,
+  run: job => {
+    job.units = units
+  },
+})
+
+export const addAxis = (axis: Axis): Command => ({
+  label: `New axis ${axis.name}`,
+  run: job => {
+    job.axes.push(axis)
+  },
+  entry: { axisId: axis.id, kind: 'job', text: `Axis ${axis.name} added: ${axis.title}.` },
+})
+
+export const removeAxis = (axis: Axis): Command => ({
+  label: `Axis ${axis.name} removed`,
+  run: job => {
+    job.axes = job.axes.filter(({ id }) => id !== axis.id)
+  },
+  entry: { axisId: null, kind: 'job', text: `Axis ${axis.name} removed: ${axis.title}.` },
+})
+
+export const renameAxis = (axis: Axis, name: string, title: string): Command =>
+  onAxis(axis, 'Name of the axis', draft => Object.assign(draft, { name, title }))
+
+/** A typed value counts as measured, unless the builder says otherwise. */
+export const setDimension = (
+  axis: Axis,
+  key: DimensionKey,
+  value: number | null,
+  provenance: Provenance,
+  mergeKey?: string,
+): Command =>
+  onAxis(
+    axis,
+    DIMENSIONS[key].label,
+    draft => {
+      draft.dimensions[key] = { value, provenance }
+    },
+    { mergeKey },
+  )
+
+export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    GOALS[key].label,
+    draft => {
+      draft.goals[key] = value
+    },
+    { mergeKey },
+  )
+
+/** Takes the force and the feed of a cut that was reckoned from tool and material. */
+export const setCut = (axis: Axis, cuttingForceN: number, cuttingFeedMmPerMin: number): Command =>
+  onAxis(axis, 'Force of the cut', draft => {
+    const within = (key: 'cuttingForceN' | 'cuttingFeedMmPerMin', value: number) => {
+      draft.goals[key] = Math.min(Math.max(value, GOALS[key].min), GOALS[key].max)
+    }
+    within('cuttingForceN', Math.round(cuttingForceN * 10) / 10)
+    within('cuttingFeedMmPerMin', Math.round(cuttingFeedMmPerMin * 10) / 10)
+  })
+
+export const setRoom = (axis: Axis, key: RoomKey, value: number, mergeKey?: string): Command =>
+  onAxis(
+    axis,
+    ROOM[key].label,
+    draft => {
+      draft.room[key] = value
+    },
+    { mergeKey },
+  )
+
+export const setNutFacing = (axis: Axis, nutFacing: Axis['nutFacing']): Command =>
+  onAxis(axis, `Nut body towards the ${nutFacing} end`, draft => {
+    draft.nutFacing = nutFacing
+  })

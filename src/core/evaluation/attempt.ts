@@ -1,0 +1,17 @@
+import { InputError } from '../calculation/inputError'
+import { askFor } from './check'
+import { NotKnown } from './context'
+
+/** A result, or in words what it still needs. */
+export type Known<T> = { value: T; ask?: undefined } | { value?: undefined; ask: string }
+
+/** Works something out, or says what must be chosen or measured first. */
+export function known<T>(work: () => T): Known<T> {
+  try {
+    return { value: work() }
+  } catch (error) {
+    if (error instanceof NotKnown) return { ask: askFor(error.missing) }
+    if (error instanceof InputError) return { ask: `Cannot be worked out: ${error.message}.` }
+    throw error
+  }
+}

@@ -1,0 +1,103 @@
+import type { DimensionKey, Provenance } from '../document/dimensions'
+import type { Axis } from '../document/job'
+import type { QuantityKind } from '../units/quantity'
+import type { Missing } from './context'
+import { type LimitKey, type Limits, limitsOf, type OwnLimits } from './limits'
+
+/** Worst first. */
+export const STATES = ['fails', 'close', 'unknown', 'holds'] as const
+export type State = (typeof STATES)[number]
+
+export const STATE_WORDS: Record<State, string> = {
+  fails: 'Fails',
+  close: 'Close',
+  unknown: 'Not known yet',
+  holds: 'Holds',
+}
+
+/** The part of the drive, or the thing, that a finding is about. */
+export type Subject =
+  | 'screw'
+  | 'nut'
+  | 'bearing'
+  | 'coupler'
+  | 'belt'
+  | 'motor'
+  | 'axis'
+  | 'travel'
+  | 'line'
+  | 'proof'
+export type Stage = 'size' | 'room' | 'align' | 'prove'
+
+export interface Measure {
+  value: number
+  quantity: QuantityKind
+}
+
+/** One judgement of an axis, as data: the screen, the printed record and the command line say the same. */
+export interface Finding {
+  checkId: string
+  title: string
+  subject: Subject
+  stage: Stage
+  state: State
+  /** What was found, and what it is held against. */
+  figure: Measure | null
+  limit: Measure | null
+  /** How much of the limit is used: 1 is all of it. Null when there is no such share. */
+  use: number | null
+  /** How many times over the limit at which it holds it stands: below 1 it does not hold. Null without figures. */
+  margin: number | null
+  /** The limits it is held to; null where there is none to change. */
+  limitKey: LimitKey | null
+  /** Limits that the builder has set for it, with the reason. */
+  ownLimits: OwnLimits | null
+  /** What, compared with what, because of what. */
+  sentence: string
+  /** Names of the worked figures behind it, the last one nearest to the verdict. */
+  because: string[]
+  restsOn: { dimension: DimensionKey; provenance: Provenance }[]
+  missing: Missing | null
+}
+
+type GradedState = 'holds' | 'close' | 'fails'
+
+// A sum that is a hair off its limit by rounding alone is at the limit.
+const HAIR = 1e-9
+
+/**
+ * The state of a figure against limits.
+ *
+ * @example grade({ sense: 'at-most', holds: 0.8, close: 1 }, 0.85) // 'close'
+ */
+export function grade({ sense, holds, close }: Limits, ratio: number): GradedState {
+  const beyond = (limit: number) =>
+    sense === 'at-most' ? ratio > limit * (1 + HAIR) : ratio < limit * (1 - HAIR)
+  if (!beyond(holds)) return 'holds'
+  return beyond(close) ? 'fails' : 'close'
+}
+
+/** No limit is beaten by more than this: an axis without any load has no end of margin. */
+export const MOST_MARGIN = 1000
+
+/** The state of a figure against the limits that an axis is held to, and how many times over the holding one it stands. */
+export function standing(
+  axis: Axis,
+  key: LimitKey,
+  ratio: number,
+): Pick<Finding, 'margin' | 'limitKey'> & { state: GradedState } {
+  const limits = limitsOf(axis, key)
+  const margin = limits.sense === 'at-most' ? limits.holds / ratio : ratio / limits.holds
+  return { limitKey: key, state: grade(limits, ratio), margin: Math.min(Math.max(margin, 0), MOST_MARGIN) }
+}
+
+/** Sorts findings worst first; among equals the fullest limit first. */
+export function byUrgency(findings: Finding[]): Finding[] {
+  return findings.toSorted(
+    (a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state) || (b.use ?? 0) - (a.use ?? 0),
+  )
+}
+
+/** Whether a finding is about the drive and the parts it is made of, rather than about what is cut and fitted for it. */
+export const isOfDrive = ({ stage, checkId }: Pick<Finding, 'stage' | 'checkId'>): boolean =>
+  stage === 'size' || checkId === 'room.travel' || checkId === 'room.section'

@@ -1,0 +1,28 @@
+import type { Trace } from '../../evaluation/context'
+import type { ScrewEnds } from '../sizing/screw'
+import { isBelted } from './transmission'
+
+/** What the far end costs against the bearings of the fixed one: nothing, a plain bearing, or as much again. */
+export const FAR_END_SHARE: Record<ScrewEnds, number> = {
+  'fixed-free': 0,
+  'supported-supported': 0.4,
+  'fixed-supported': 0.4,
+  'fixed-fixed': 1,
+}
+
+/**
+ * Price of the whole drive: every part for every screw, and the bearings of the far end.
+ *
+ * @throws NotKnown while a part is not chosen
+ */
+export const driveEur = (t: Trace): number => {
+  const link = isBelted(t) ? t.part('belt') : t.part('coupler')
+  const bearings = t.part('bearing').priceEur * (1 + FAR_END_SHARE[t.axis.ends])
+  return (
+    (t.part('screw').priceEur + bearings + link.priceEur + t.part('motor').priceEur) * t.axis.drive.screws
+  )
+}
+
+/** How much room the drive takes across, under the table: its nut or its blocks, whichever is larger. */
+export const driveHeightMm = (t: Trace): number =>
+  Math.max(t.part('screw').nutFlangeDiameterMm, t.part('bearing').blockHeightMm)

@@ -1,0 +1,11 @@
+import { type Axis, PART_KINDS, type PartKind } from '../document/job'
+
+/**
+ * The kinds of part that a drive of this kind is made of: a coupler, or a belt in its place.
+ *
+ * @example neededParts({ ...axis, drive: { ...axis.drive, transmission: 'belt' } }) // ['screw', 'bearing', 'belt', 'motor']
+ */
+export const neededParts = (axis: Pick<Axis, 'drive'>): PartKind[] => {
+  const without = axis.drive.transmission === 'belt' ? 'coupler' : 'belt'
+  return PART_KINDS.filter(kind => kind !== without)
+}

@@ -1,0 +1,53 @@
+import type { Catalogue, OwnParts } from '../../document/parts/types'
+import { SHOP_TO_START, type Shop } from '../../sheets/making'
+import { BEARINGS } from './bearings'
+import { BELTS } from './belts'
+import { COUPLERS } from './couplers'
+import { MOTORS } from './motors'
+import { SCREWS } from './screws'
+
+/** Parts by id; of two with the same id the one of the earlier list counts. */
+function byId<T extends { id: string }>(...lists: (readonly T[])[]): ReadonlyMap<string, T> {
+  const parts = new Map<string, T>()
+  for (const part of lists.flat()) if (!parts.has(part.id)) parts.set(part.id, part)
+  return parts
+}
+
+/** The invented parts list that ships with the app. */
+export const CATALOGUE: Catalogue = {
+  screw: byId(SCREWS),
+  bearing: byId(BEARINGS),
+  coupler: byId(COUPLERS),
+  belt: byId(BELTS),
+  motor: byId(MOTORS),
+  shop: SHOP_TO_START,
+}
+
+/** Most parts of a kind that a job takes besides those that ship. */
+export const MOST_OWN_PARTS = 1000
+export const NO_OWN_PARTS: OwnParts = { screw: [], bearing: [], coupler: [], belt: [], motor: [] }
+
+const catalogues = new WeakMap<OwnParts, { shop: Shop; catalogue: Catalogue }>()
+
+/**
+ * What a job can draw on: its own parts first, then those that ship with the app, and its tools.
+ *
+ * @returns the same list for the same parts and tools
+ */
+export function catalogueOf({ ownParts, shop }: { ownParts: OwnParts; shop: Shop }): Catalogue {
+  const known = catalogues.get(ownParts)
+  if (known?.shop === shop) return known.catalogue
+  const { screw, bearing, coupler, belt, motor } = ownParts
+  const catalogue: Catalogue = {
+    screw: byId(screw, SCREWS),
+    bearing: byId(bearing, BEARINGS),
+    coupler: byId(coupler, COUPLERS),
+    belt: byId(belt, BELTS),
+    motor: byId(motor, MOTORS),
+    shop,
+  }
+  catalogues.set(ownParts, { shop, catalogue })
+  return catalogue
+}
+
+export type { Catalogue, OwnParts, PartOf, PartsList } from '../../document/parts/types'

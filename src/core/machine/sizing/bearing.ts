@@ -1,0 +1,58 @@
+import { calculation } from '../../calculation/calculation'
+import { radians } from '../../calculation/constants'
+import { number } from '../../calculation/spec'
+import { shareOfPair } from './screwLife'
+
+/**
+ * How a preloaded bearing pair shares an outside load.
+ *
+ * @example bearingPairShare({ preloadN: 586, externalN: 1639 }).loadedN // 1643.63
+ */
+export const bearingPairShare = calculation({
+  id: 'bearing.pairShare',
+  title: 'Load shared by a preloaded pair',
+  formula: 'Fa = Fpr (1 + F / (2^1.5 Fpr))^1.5, Fb = Fa - F until F = 2^1.5 Fpr; then F and 0',
+  source: 'Hertzian contact of two equal halves',
+  validity: 'Two equal bearings, or nut halves, preloaded against each other',
+  inputs: {
+    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
+    externalN: number('outside load', 'F', 'N', { min: 0 }),
+  },
+  outputs: {
+    loadedN: number('load on the pressed one', 'Fa', 'N', {}),
+    relievedN: number('load left on the other', 'Fb', 'N', {}),
+    unloadingForceN: number('load that opens the pair', '2^1.5 Fpr', 'N', {}),
+  },
+  compute({ preloadN, externalN }) {
+    return shareOfPair(preloadN, externalN)
+  },
+})
+
+/**
+ * How stiff a preloaded pair of angular contact bearings is along the screw.
+ *
+ * @example bearingPairStiffness({ ballCount: 9, ballDiameterMm: 4.763, contactAngleDeg: 60, preloadN: 1987 }).stiffnessNPerUm // 495.496
+ */
+export const bearingPairStiffness = calculation({
+  id: 'bearing.pairStiffness',
+  title: 'Stiffness of the bearing pair',
+  formula: 'Q = Fpr / (Z sin(a)); delta = 0.000436 / sin(a) (Q^2 / Dw)^(1/3) mm; k = 3 Fpr / delta',
+  source: 'Palmgren',
+  validity: 'Steel balls, a pair preloaded back-to-back or face-to-face',
+  inputs: {
+    ballCount: number('balls in one bearing', 'Z', '1', { min: 3, integer: true }),
+    ballDiameterMm: number('ball diameter', 'Dw', 'mm', { over: 0 }),
+    contactAngleDeg: number('contact angle', 'a', 'deg', { over: 0, max: 90 }),
+    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
+  },
+  outputs: {
+    deflectionUm: number('deflection under the preload', 'delta', 'um', {}),
+    stiffnessNPerUm: number('stiffness', 'k', 'N/um', {}),
+  },
+  compute({ ballCount, ballDiameterMm, contactAngleDeg, preloadN }) {
+    const sine = Math.sin(radians(contactAngleDeg))
+    const ballLoadN = preloadN / (ballCount * sine)
+    const deflectionUm = (0.436 / sine) * Math.cbrt(ballLoadN ** 2 / ballDiameterMm)
+    return { deflectionUm, stiffnessNPerUm: (3 * preloadN) / deflectionUm }
+  },
+})

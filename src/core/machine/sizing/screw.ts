@@ -1,0 +1,115 @@
+import { calculation } from '../../calculation/calculation'
+import { roundAreaMm2, STEEL_DENSITY_KG_PER_M3, STEEL_E_MPA } from '../../calculation/constants'
+import { InputError } from '../../calculation/inputError'
+import { choice, number } from '../../calculation/spec'
+
+export const SCREW_ENDS = ['fixed-free', 'supported-supported', 'fixed-supported', 'fixed-fixed'] as const
+export type ScrewEnds = (typeof SCREW_ENDS)[number]
+
+/** First root of the frequency equation of a slender beam held so. */
+const FREQUENCY_ROOT: Record<ScrewEnds, number> = {
+  'fixed-free': 1.875104,
+  'supported-supported': Math.PI,
+  'fixed-supported': 3.926602,
+  'fixed-fixed': 4.730041,
+}
+/** How many times the load of a strut with two hinged ends. */
+const BUCKLING_FACTOR: Record<ScrewEnds, number> = {
+  'fixed-free': 0.25,
+  'supported-supported': 1,
+  'fixed-supported': 2.046,
+  'fixed-fixed': 4,
+}
+
+const rootDiameterMm = number('root diameter', 'dr', 'mm', { over: 0 })
+const freeLengthMm = number('longest stretch without support', 'L', 'mm', { over: 0 })
+const ends = choice('how the two ends are held', SCREW_ENDS)
+
+/**
+ * The speed at which a turning screw whips.
+ *
+ * @example criticalSpeed({ rootDiameterMm: 31.01, freeLengthMm: 847.3, ends: 'fixed-fixed' }).criticalSpeedRpm // 11818.6
+ */
+export const criticalSpeed = calculation({
+  id: 'screw.criticalSpeed',
+  title: 'Critical speed of the screw',
+  formula: 'n = 60 lambda^2 / (2 pi L^2) sqrt(E I / (rho A)); allowable = 0.8 n',
+  source: 'Bending vibration of a slender beam (Euler-Bernoulli)',
+  validity: 'Slender steel screw; the free length is taken with the nut where it is worst',
+  inputs: { rootDiameterMm, freeLengthMm, ends },
+  outputs: {
+    criticalSpeedRpm: number('critical speed', 'n', 'rpm', {}),
+    allowableSpeedRpm: number('allowable speed', 'n_allow', 'rpm', {}),
+  },
+  compute({ rootDiameterMm, freeLengthMm, ends }) {
+    // sqrt(E I / (rho A)) = (d / 4) sqrt(E / rho), in metres
+    const waveM2PerS = (rootDiameterMm / 4000) * Math.sqrt((STEEL_E_MPA * 1e6) / STEEL_DENSITY_KG_PER_M3)
+    const criticalSpeedRpm =
+      ((60 * FREQUENCY_ROOT[ends] ** 2) / (2 * Math.PI * (freeLengthMm / 1000) ** 2)) * waveM2PerS
+    return { criticalSpeedRpm, allowableSpeedRpm: 0.8 * criticalSpeedRpm }
+  },
+})
+
+/**
+ * The push at which a screw bends out sideways: Euler for a slender one, Johnson for a short one.
+ *
+ * @example buckling({ rootDiameterMm: 17.95, freeLengthMm: 1619.5, ends: 'fixed-fixed', yieldMpa: 350 }).allowableLoadN // 7900.65
+ */
+export const buckling = calculation({
+  id: 'screw.buckling',
+  title: 'Buckling load of the screw',
+  formula:
+    's = (L / sqrt(N)) / (dr / 4); s >= sqrt(2 pi^2 E / Re): F = pi^2 E A / s^2; else F = A Re (1 - Re s^2 / (4 pi^2 E)); allowable = F / S',
+  source: 'Euler column; J. B. Johnson parabola below the transition slenderness',
+  validity: 'Straight steel screw loaded along its axis',
+  inputs: {
+    rootDiameterMm,
+    freeLengthMm,
+    ends,
+    safetyFactor: number('safety factor', 'S', '1', { min: 1, default: 2 }),
+    yieldMpa: number('yield strength', 'Re', 'MPa', { over: 0, default: 400 }),
+  },
+  outputs: {
+    bucklingLoadN: number('buckling load', 'F', 'N', {}),
+    allowableLoadN: number('allowable load', 'F_allow', 'N', {}),
+    slenderness: number('slenderness', 's', '1', {}),
+    regime: choice('formula that applies', ['euler', 'johnson'] as const),
+  },
+  compute({ rootDiameterMm, freeLengthMm, ends, safetyFactor = 2, yieldMpa = 400 }) {
+    const areaMm2 = roundAreaMm2(rootDiameterMm)
+    const slenderness = freeLengthMm / Math.sqrt(BUCKLING_FACTOR[ends]) / (rootDiameterMm / 4)
+    const eulerStressMpa = (Math.PI ** 2 * STEEL_E_MPA) / slenderness ** 2
+    const regime = slenderness >= Math.sqrt((2 * Math.PI ** 2 * STEEL_E_MPA) / yieldMpa) ? 'euler' : 'johnson'
+    const stressMpa = regime === 'euler' ? eulerStressMpa : yieldMpa * (1 - yieldMpa / (4 * eulerStressMpa))
+    const bucklingLoadN = areaMm2 * stressMpa
+    return { bucklingLoadN, allowableLoadN: bucklingLoadN / safetyFactor, slenderness, regime }
+  },
+})
+
+/**
+ * How stiff the screw is along its axis at a place.
+ *
+ * @throws InputError when the place is not between the supports of a screw held at both ends
+ * @example screwAxialStiffness({ rootDiameterMm: 29, supportedLengthMm: 1600, distanceMm: 1030.4, axialSupport: 'both-ends' }).stiffnessNPerUm // 370.93
+ */
+export const screwAxialStiffness = calculation({
+  id: 'screw.axialStiffness',
+  title: 'Stiffness of the screw along its axis',
+  formula: 'one end: E A / x; both ends: E A L / (x (L - x))',
+  source: "Hooke's law for a bar",
+  validity: 'x is measured from the fixed end; both ends: x between the two',
+  inputs: {
+    rootDiameterMm,
+    supportedLengthMm: number('length between the end bearings', 'L', 'mm', { over: 0 }),
+    distanceMm: number('distance from the fixed bearing', 'x', 'mm', { over: 0 }),
+    axialSupport: choice('ends that take thrust', ['one-end', 'both-ends'] as const),
+  },
+  outputs: { stiffnessNPerUm: number('stiffness', 'k', 'N/um', {}) },
+  compute({ rootDiameterMm, supportedLengthMm, distanceMm, axialSupport }) {
+    if (distanceMm > supportedLengthMm || (axialSupport === 'both-ends' && distanceMm === supportedLengthMm))
+      throw new InputError('distanceMm', distanceMm, `a number over 0 and within ${supportedLengthMm} mm`)
+    const restMm = axialSupport === 'both-ends' ? supportedLengthMm / (supportedLengthMm - distanceMm) : 1
+    const stiffnessNPerMm = ((STEEL_E_MPA * roundAreaMm2(rootDiameterMm)) / distanceMm) * restMm
+    return { stiffnessNPerUm: stiffnessNPerMm / 1000 }
+  },
+})

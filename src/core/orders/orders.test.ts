@@ -1,0 +1,195 @@
+import fc from 'fast-check'
+import { demoJobs } from '../demo'
+import { applyChange, runCommand, takeBack } from '../document/edit'
+import type { Job } from '../document/job'
+import { readOrdersCsv, writeOrdersCsv } from '../formats/ordersCsv'
+import { catalogueOf } from '../machine/parts'
+import { ORDER_STATES } from '../sheets/making'
+import { setOrderStates, takeQuotes } from '../sheets/makingCommands'
+import { jobSchema } from '../sheets/schema'
+import { neededItems, orderList, withSpares } from './orders'
+import { answerSupplier, MOODS, quotesFor } from './supplier'
+
+const jobs = demoJobs().map(({ job }) => job)
+const [skarrow, , longTom] = jobs as [Job, Job, Job]
+const listOf = (job: Job) => orderList(job, catalogueOf(job))
+const line = (job: Job, key: string) => listOf(job).find(one => one.key === key)
+const stamp = { id: 'c', at: '2026-11-25T09:00:00.000Z' }
+
+describe('the order list', () => {
+  test('has every chosen part once, for each screw of its axes', () => {
+    expect(line(skarrow, 'part:ball-20-5-double')).toMatchObject({
+      count: 2,
+      axes: ['X', 'Y'],
+      neededBy: 'build',
+      state: 'open',
+    })
+    expect(line(longTom, 'part:ball-25-10-single')).toMatchObject({ count: 2, axes: ['X'] })
+    for (const job of jobs) {
+      const keys = listOf(job).map(({ key }) => key)
+      expect(new Set(keys).size).toBe(keys.length)
+    }
+  })
+
+  test('has screws that are lacking, with spares, and none that came with the part and hold', () => {
+    // Four of the fixed block came with it and hold; the two of the far block and four of the plate must be bought.
+    const screws = listOf(skarrow).filter(({ key }) => key.startsWith('screw:'))
+    expect(screws.map(({ key, count }) => [key, count])).toEqual(
+      expect.arrayContaining([
+        ['screw:M8 x 35 8.8', 3],
+        ['screw:M5 x 25 8.8', 7],
+      ]),
+    )
+    expect(screws.some(({ key }) => key.startsWith('screw:M8 x 40'))).toBe(false)
+    expect([1, 4, 10, 11, 40].map(withSpares)).toEqual([2, 5, 11, 13, 44])
+  })
+
+  test('has a tap for each thread that is cut, and nuts instead where screws go into slots', () => {
+    const router = longTom
+    const items = neededItems(router, catalogueOf(router))
+    const of = (key: string) => items.find(item => item.key === key)
+    // Sixteen screws into slot nuts, and spares.
+    expect(of('nut:M6')).toMatchObject({ count: 18, neededBy: 'build', axes: ['X'] })
+    expect(of('tap:M6')).toMatchObject({ count: 1, neededBy: 'room', axes: ['X', 'Y'] })
+    const [x] = router.axes
+    if (!x) throw new Error('the demo has no axis')
+    const slotsOnly = { ...x, making: { ...x.making, joints: x.making.joints.filter(one => one.slotNuts) } }
+    const fewer = neededItems({ ...router, axes: [slotsOnly] }, catalogueOf(router))
+    expect(fewer.some(({ key }) => key.startsWith('tap:'))).toBe(false)
+  })
+
+  test('has bar for each bung that guides a pilot drill, and none for a hole that is not there yet', () => {
+    expect(line(skarrow, 'bar:25.4')).toMatchObject({ count: 1, neededBy: 'room', axes: ['X'] })
+    const [axis] = skarrow.axes
+    const [hole] = axis?.making.holes ?? []
+    if (!axis || !hole) throw new Error('the demo has no hole')
+    const withHoles = (holes: (typeof hole)[]): Job => ({
+      ...skarrow,
+      axes: [{ ...axis, making: { ...axis.making, holes } }],
+    })
+    expect(line(withHoles([hole, { ...hole, label: 'Another' }]), 'bar:25.4')?.count).toBe(2)
+    const keys = listOf(withHoles([{ ...hole, existingDiameterMm: 0 }])).map(({ key }) => key)
+    expect(keys.filter(key => key.startsWith('bar:'))).toEqual([])
+  })
+
+  test('has a cutter where no cutter at hand will do', () => {
+    const poor: Job = { ...skarrow, shop: { ...skarrow.shop, cutterSizesMm: [16] } }
+    expect(neededItems(poor, catalogueOf(poor)).filter(({ key }) => key.startsWith('cutter:'))).toHaveLength(
+      2,
+    )
+    expect(neededItems(skarrow, catalogueOf(skarrow)).some(({ key }) => key.startsWith('cutter:'))).toBe(
+      false,
+    )
+  })
+
+  test('has shim stock where none at hand makes what a block is short of', () => {
+    const [axis] = skarrow.axes
+    const block = axis?.making.block
+    if (!axis || !block) throw new Error('the demo has no block')
+    const loose: Job = {
+      ...skarrow,
+      shop: { ...skarrow.shop, shimStockMm: [0.5] },
+      axes: [{ ...axis, making: { ...axis.making, block: { ...block, outerSpacerMm: 7.94 } } }],
+    }
+    expect(neededItems(loose, catalogueOf(loose)).map(({ key }) => key)).toContain('shim:0.05')
+    expect(neededItems(skarrow, catalogueOf(skarrow)).some(({ key }) => key.startsWith('shim:'))).toBe(false)
+  })
+
+  test('keeps states and prices through undo, and the document stays valid', () => {
+    const quotes = quotesFor(listOf(skarrow), 'as usual')
+    const { job: priced } = runCommand(skarrow, takeQuotes(quotes), stamp)
+    expect(listOf(priced).every(({ leadDays }) => leadDays !== null)).toBe(true)
+    const ordered = runCommand(
+      priced,
+      setOrderStates([{ key: 'part:back-12', what: 'Bearings', state: 'ordered' }]),
+      stamp,
+    )
+    expect(line(ordered.job, 'part:back-12')).toMatchObject({
+      state: 'ordered',
+      leadDays: expect.any(Number),
+    })
+    expect(takeBack(ordered.job, ordered.change)).toEqual(priced)
+    expect(applyChange(priced, ordered.change)).toEqual(ordered.job)
+    expect(() => jobSchema.validateSync(ordered.job, { strict: true })).not.toThrow()
+    expect(() =>
+      jobSchema.validateSync(
+        { ...skarrow, orders: { 'part:x': { state: 'lost', priceEur: 1, leadDays: 1 } } },
+        { strict: true },
+      ),
+    ).toThrow('orders.part:x.state')
+  })
+})
+
+describe('the made-up supplier', () => {
+  const items = listOf(skarrow)
+
+  test('answers the same every time, and a part at about the price of its sheet', () => {
+    expect(quotesFor(items, 'as usual')).toEqual(quotesFor(items, 'as usual'))
+    const screw = quotesFor(items, 'as usual').find(({ key }) => key === 'part:ball-20-5-double')
+    expect(screw?.priceEur).toBeGreaterThanOrEqual(182 * 0.9)
+    expect(screw?.priceEur).toBeLessThanOrEqual(182 * 1.1)
+  })
+
+  test('is late, has part of it, or is down', () => {
+    const usual = quotesFor(items, 'as usual')
+    for (const [index, quote] of quotesFor(items, 'late').entries())
+      expect(quote.leadDays).toBeGreaterThan(usual[index]?.leadDays ?? 0)
+    const some = quotesFor(items, 'has part of it')
+    expect(some.length).toBeGreaterThan(0)
+    expect(some.length).toBeLessThan(items.length)
+    const asked = items.map(({ key, sheetEur }) => ({ key, sheetEur }))
+    expect(answerSupplier({ mood: 'down', items: asked })).toMatchObject({ status: 503 })
+    expect(answerSupplier({ mood: 'as usual', items: asked })).toEqual({
+      status: 200,
+      body: { quotes: usual },
+    })
+  })
+
+  test.each([
+    undefined,
+    null,
+    5,
+    {},
+    { mood: 'glad', items: [] },
+    { mood: MOODS[0], items: [{ key: 1 }] },
+    { mood: MOODS[0], items: new Array(501).fill({ key: 'a', sheetEur: null }) },
+  ])('says what is wrong with the question %j', asked => {
+    const { status, body } = answerSupplier(asked)
+    expect(status).toBe(400)
+    expect('error' in body && body.error.length).toBeGreaterThan(5)
+  })
+})
+
+describe('an order list as a file', () => {
+  const lines = listOf(skarrow)
+  const known = new Set(lines.map(({ key }) => key))
+
+  test('comes back with the states that were noted in it', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom(...ORDER_STATES), { minLength: lines.length, maxLength: lines.length }),
+        states => {
+          const noted = lines.map((one, index) => ({ ...one, state: states[index] ?? 'open' }))
+          expect(readOrdersCsv(writeOrdersCsv(noted), known)).toEqual({
+            states: noted.map(({ key, state }) => ({ key, state })),
+            wrong: [],
+          })
+        },
+      ),
+      { numRuns: 20 },
+    )
+  })
+
+  test('has no cell that a spreadsheet would run, and says which line is wrong', () => {
+    const hostile = [{ ...(lines[0] as (typeof lines)[number]), what: '=cmd()' }]
+    expect(writeOrdersCsv(hostile)).toContain("'=cmd()")
+    const text = writeOrdersCsv(lines).replace(',open', ',lost').replace('part:back-12', 'part:nowhere')
+    const { states, wrong } = readOrdersCsv(text, known)
+    expect(states).toHaveLength(lines.length - 2)
+    expect(wrong).toEqual([
+      { line: 2, got: 'lost', takes: 'one of open, ordered, arrived, missing' },
+      expect.objectContaining({ got: 'part:nowhere', takes: 'a key of this list' }),
+    ])
+    expect(() => readOrdersCsv('a,b\n1,2', known)).toThrow('Line 1 must name the columns key and state')
+  })
+})

@@ -1,0 +1,72 @@
+import { GRAVITY_M_PER_S2, radians } from '../calculation/constants'
+import type { Axis } from '../document/job'
+import { Trace } from '../evaluation/context'
+import { type LimitKey, limitsOf } from '../evaluation/limits'
+import { forces, loadShare, massKg } from '../machine/drive/load'
+import type { Catalogue } from '../machine/parts'
+
+const HAIR = 1e-9
+
+/** Limits of the checks that rest on more than one part, by short names. */
+const LIMIT_NAMES = {
+  open: 'motor.torqueMargin.open',
+  closed: 'motor.torqueMargin.closed',
+  inertia: 'motor.inertiaRatio',
+  step: 'motor.step',
+  stall: 'axis.stallThrust',
+  lostMotion: 'axis.lostMotion',
+  handwheel: 'axis.handwheel',
+  coupler: 'coupler.torque',
+  pull: 'belt.pull',
+  pretension: 'screw.pretension',
+  bearingLife: 'bearing.life',
+} as const satisfies Record<string, LimitKey>
+type Each = Record<keyof typeof LIMIT_NAMES, number>
+
+const each = (of: (key: LimitKey) => number): Each =>
+  Object.fromEntries(Object.entries(LIMIT_NAMES).map(([name, key]) => [name, of(key)])) as Each
+
+/** What every combination of an axis shares. */
+export interface Demand {
+  /** Where each check holds. */
+  holds: Each
+  /** The margin below which each fails; from there on it is at least close. */
+  fails: Each
+  screws: 1 | 2
+  frictionN: number
+  loadMassKg: number
+  hangingN: number
+  inclineDeg: number
+  accelerationMmPerS2: number
+  spanMm: number
+  lostMotionUm: number
+  accuracyUm: number
+  wantedLifeHours: number
+  handwheelRadiusMm: number | null
+}
+
+export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
+  const t = new Trace(axis, catalogue)
+  const { frictionN } = forces(t)
+  const inclineDeg = t.dimension('inclineDeg')
+  return {
+    holds: each(key => limitsOf(axis, key).holds),
+    fails: each(key => {
+      const { sense, holds, close } = limitsOf(axis, key)
+      return (sense === 'at-most' ? holds / close : close / holds) * (1 - HAIR)
+    }),
+    screws: axis.drive.screws,
+    frictionN,
+    loadMassKg: massKg(t),
+    hangingN:
+      massKg(t) * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg)) -
+      t.dimension('counterbalanceN') * loadShare(t),
+    inclineDeg,
+    accelerationMmPerS2: axis.goals.accelerationMmPerS2,
+    spanMm: t.dimension('supportSpanMm'),
+    lostMotionUm: axis.goals.backlashTargetUm,
+    accuracyUm: axis.goals.accuracyTargetUm,
+    wantedLifeHours: axis.goals.wantedLifeHours,
+    handwheelRadiusMm: axis.drive.handwheelKept ? axis.driveSizes.handwheelRadiusMm : null,
+  }
+}

@@ -1,0 +1,242 @@
+import { MOST_MARGIN } from '../evaluation/finding'
+import { FAR_END_SHARE } from '../machine/drive/price'
+import { bearingPairShare } from '../machine/sizing/bearing'
+import { ratedLifeHours } from '../machine/sizing/bearingRating'
+import { stepperTorque, tableTorque } from '../machine/sizing/motor'
+import type { Demand } from './demand'
+import { type BearingLevel, beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
+
+/** A margin that a pair of parts decides; 0 when it fails whatever goes with it. */
+const orFails = (margin: number, failsBelowMargin: number) =>
+  margin < failsBelowMargin ? 0 : Math.min(margin, MOST_MARGIN)
+
+/** Torque of the motor against what a coupler or belt bears, and whether its shaft goes in. */
+export function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): number {
+  const { shaftMm, holdingTorqueNm } = motor.part
+  if (shaftMm < link.leastBoreMm || shaftMm > link.mostMotorBoreMm) return 0
+  if (link.belt) {
+    const { ratedPullN, serviceFactor } = link.belt
+    const pullN = beltPull(link.belt, holdingTorqueNm).effectivePullN * serviceFactor
+    return orFails(demand.holds.pull / (pullN / ratedPullN), demand.fails.pull)
+  }
+  if (!link.coupler) return 0
+  const { ratedTorqueNm, serviceFactor } = link.coupler
+  const use = (holdingTorqueNm * serviceFactor) / ratedTorqueNm
+  return orFails(demand.holds.coupler / use, demand.fails.coupler)
+}
+
+/** What a screw and its bearings decide together: shoulder, pull between two fixed ends, life without a belt. */
+export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: BearingLevel): number {
+  if (!(bearing.part.boreMm < screw.part.rootDiameterMm)) return 0
+  const pull =
+    screw.pretensionN === null
+      ? MOST_MARGIN
+      : orFails(
+          demand.holds.pretension / (screw.pretensionN / bearing.part.staticCapacityN),
+          demand.fails.pretension,
+        )
+  return Math.min(pull, bearingLasts(demand, screw, bearing, 0))
+}
+
+/** Margin of the bearings' life under the load, their preload, and a belt's pull. */
+export function bearingLasts(
+  demand: Demand,
+  { mean }: ScrewLevel,
+  { part }: BearingLevel,
+  radialLoadN: number,
+): number {
+  const { axialPlayUm, preloadN } = part
+  const axialLoadN =
+    axialPlayUm === 0
+      ? bearingPairShare.compute({ preloadN, externalN: mean.equivalentLoadN }).loadedN
+      : mean.equivalentLoadN
+  if (axialLoadN + radialLoadN <= 0) return 0
+  const load = { axialLoadN, radialLoadN, meanSpeedRpm: mean.meanSpeedRpm }
+  const lifeHours = ratedLifeHours(part, load, (calculate, inputs) => calculate.compute(inputs))
+  return orFails(lifeHours / demand.wantedLifeHours / demand.holds.bearingLife, demand.fails.bearingLife)
+}
+
+/** Torque of a motor at a speed. */
+export const torqueAtNm = ({ part }: MotorLevel, speedRpm: number): number =>
+  part.curve
+    ? tableTorque.compute({ curve: part.curve, speedRpm }).torqueNm
+    : stepperTorque.compute({ ...part, speedRpm }).torqueNm
+
+/** Least torque of a motor over the speeds of a phase. */
+export function leastTorqueNm(motor: MotorLevel, upToRpm: number): number {
+  let least = torqueAtNm(motor, upToRpm)
+  for (const { speedRpm } of motor.part.curve ?? [])
+    if (speedRpm < upToRpm) least = Math.min(least, torqueAtNm(motor, speedRpm))
+  return least
+}
+
+/** A whole drive as the search judges it. */
+export interface Judged {
+  /** Worst margin of all checks; 0 when one fails that has no figure. */
+  margin: number
+  feasible: boolean
+  lostMotionUm: number
+}
+
+/** What a screw, its bearings and a link settle before any motor is tried. */
+export interface Assembly {
+  priceEur: number
+  /** Least margin so far. */
+  margin: number
+  /** Lost motion without the lag of the motor. */
+  lostMotionUm: number
+  /** Torques at the motor, without its own inertia. */
+  acceleratingNm: number
+  cuttingNm: number
+  frictionNm: number
+  handNm: number
+  loadInertiaKgM2: number
+  angularAccelerationRadPerS2: number
+  stallBearsN: number
+}
+
+/** Two ends that take thrust need the bearings twice. */
+const bearingSets = (screw: ScrewLevel) => (screw.ends === 'fixed-fixed' ? 2 : 1)
+
+export const priceWithoutLinkEur = (screw: ScrewLevel, bearing: BearingLevel) =>
+  screw.priceEur + bearing.priceEur * (1 + FAR_END_SHARE[screw.ends])
+
+const giveWithoutLinkUmPerN = (screw: ScrewLevel, bearing: BearingLevel) =>
+  screw.screwUmPerN + screw.nutUmPerN + bearing.pairUmPerN / bearingSets(screw)
+
+const playWithoutLinkUm = (screw: ScrewLevel, bearing: BearingLevel) =>
+  (screw.part.preloadN > 0 ? 0 : screw.part.nutPlayUm) + bearing.part.axialPlayUm
+
+export const lostWithoutLinkUm = (demand: Demand, screw: ScrewLevel, bearing: BearingLevel) =>
+  playWithoutLinkUm(screw, bearing) + 2 * demand.frictionN * giveWithoutLinkUmPerN(screw, bearing)
+
+export const emptyAssembly = (): Assembly => ({
+  priceEur: 0,
+  margin: 0,
+  lostMotionUm: 0,
+  acceleratingNm: 0,
+  cuttingNm: 0,
+  frictionNm: 0,
+  handNm: 0,
+  loadInertiaKgM2: 0,
+  angularAccelerationRadPerS2: 0,
+  stallBearsN: 0,
+})
+
+/** Puts screw, bearings and link together, writing into `out`, which saves making an object for each. */
+export function assemble(
+  demand: Demand,
+  screw: ScrewLevel,
+  bearing: BearingLevel,
+  suits: number,
+  link: LinkLevel,
+  out: Assembly,
+): void {
+  const { ratio } = link
+  const atMotor = ratio * link.efficiency
+  const dragNm = screw.preloadDragNm + bearing.part.dragTorqueNm
+  const screwMm = demand.spanMm + 1.5 * bearing.part.blockLengthMm + link.hubMm
+  const turning = link.screwInertiaKgM2 + screw.inertiaPerMmKgM2 * screwMm
+  const { leadMm } = screw.part
+  const table = demand.loadMassKg * (leadMm / (2000 * Math.PI)) ** 2
+  const turningAtMotor = link.motorInertiaKgM2 + turning / ratio ** 2
+  out.priceEur = priceWithoutLinkEur(screw, bearing) + link.priceEur
+  out.margin = Math.min(screw.margin, bearing.margin, suits, link.margin)
+  out.angularAccelerationRadPerS2 = (demand.accelerationMmPerS2 * 2 * Math.PI * ratio) / leadMm
+  out.acceleratingNm =
+    (screw.acceleratingNm + dragNm) / atMotor + turningAtMotor * out.angularAccelerationRadPerS2
+  out.cuttingNm = (screw.cuttingNm + dragNm) / atMotor
+  out.frictionNm = (screw.frictionNm + dragNm) / atMotor
+  out.handNm = screw.handNm + dragNm
+  out.loadInertiaKgM2 = turningAtMotor + table / ratio ** 2
+  out.stallBearsN = Math.min(screw.part.staticCapacityN, bearing.part.staticCapacityN, screw.strutN)
+  const giveUmPerN =
+    giveWithoutLinkUmPerN(screw, bearing) + screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad
+  out.lostMotionUm =
+    playWithoutLinkUm(screw, bearing) + link.playUmPerLeadMm * leadMm + 2 * demand.frictionN * giveUmPerN
+}
+
+/**
+ * Judges a whole drive, writing into `out`.
+ *
+ * @param bears the margin of `linkBears`
+ * @param whole goes through all checks also when one fails, for its worst margin; else stops at the first
+ */
+export function judge(
+  demand: Demand,
+  screw: ScrewLevel,
+  bearing: BearingLevel,
+  link: LinkLevel,
+  { part }: MotorLevel,
+  assembly: Assembly,
+  bears: number,
+  topNm: number,
+  cuttingNm: number,
+  whole: boolean,
+  out: Judged,
+): void {
+  const { ratio } = link
+  const { leadMm } = screw.part
+  const open = part.loop === 'open'
+  out.feasible = false
+  let margin = Math.min(assembly.margin, bears, MOST_MARGIN)
+  let fails = margin <= 0
+  if (fails && !whole) return
+
+  const acceleratingNm =
+    assembly.acceleratingNm + part.rotorInertiaKgM2 * assembly.angularAccelerationRadPerS2
+  const inHand = Math.min(topNm / acceleratingNm, cuttingNm / assembly.cuttingNm)
+  const torque = open ? inHand / demand.holds.open : inHand / demand.holds.closed
+  if (torque < (open ? demand.fails.open : demand.fails.closed)) fails = true
+  if (fails && !whole) return
+  if (torque < margin) margin = torque
+
+  const inertia = demand.holds.inertia / (assembly.loadInertiaKgM2 / part.rotorInertiaKgM2)
+  if (inertia < demand.fails.inertia) fails = true
+  if (fails && !whole) return
+  if (inertia < margin) margin = inertia
+
+  const thrustN = (2000 * Math.PI * part.holdingTorqueNm * ratio * screw.forwardEfficiency) / leadMm
+  const stall = demand.holds.stall / (thrustN / assembly.stallBearsN)
+  if (stall < demand.fails.stall) fails = true
+  if (fails && !whole) return
+  if (stall < margin) margin = stall
+
+  let lagUm = 0
+  if (open) {
+    const stepUm = (leadMm * 1000) / (part.fullStepsPerRev * ratio)
+    const step = demand.holds.step / (stepUm / demand.accuracyUm)
+    if (step < demand.fails.step || assembly.frictionNm > part.holdingTorqueNm) fails = true
+    if (fails && !whole) return
+    if (step < margin) margin = step
+    const lag =
+      Math.asin(Math.min(1, assembly.frictionNm / part.holdingTorqueNm)) / (part.fullStepsPerRev / 4)
+    lagUm = ((lag * leadMm) / (Math.PI * ratio)) * 1000
+  }
+  const lostMotionUm = assembly.lostMotionUm + lagUm
+  const lost = demand.holds.lostMotion / (lostMotionUm / demand.lostMotionUm)
+  if (lost < demand.fails.lostMotion) fails = true
+  if (fails && !whole) return
+  if (lost < margin) margin = lost
+
+  if (link.belt) {
+    const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, part.holdingTorqueNm).shaftLoadN)
+    if (life < demand.fails.bearingLife) fails = true
+    if (life < margin) margin = life
+  }
+  if (demand.handwheelRadiusMm !== null) {
+    const rimN = (1000 * (assembly.handNm + part.detentTorqueNm * ratio)) / demand.handwheelRadiusMm
+    const hand = demand.holds.handwheel / rimN
+    if (hand < demand.fails.handwheel) fails = true
+    if (hand < margin) margin = hand
+  }
+  if (demand.inclineDeg > 0) {
+    const backN = Math.max(0, demand.hangingN - demand.frictionN)
+    const backNm = (backN * leadMm * screw.backwardEfficiency) / (2000 * Math.PI) / ratio
+    const dragNm = screw.preloadDragNm + bearing.part.dragTorqueNm
+    if (backNm > part.detentTorqueNm + dragNm / ratio) fails = true
+  }
+  out.margin = margin
+  out.feasible = !fails
+  out.lostMotionUm = lostMotionUm
+}

@@ -1,0 +1,267 @@
+import { STEEL_DENSITY_KG_PER_M3 } from '../calculation/constants'
+import type { Axis, Drive, PartKind } from '../document/job'
+import { Trace } from '../evaluation/context'
+import { isOfDrive } from '../evaluation/finding'
+import { cuttingSpeedRpm, forces, topSpeedRpm } from '../machine/drive/load'
+import { meanDuty, strut, warmth } from '../machine/drive/strength'
+import { driveTorqueNm, efficiency, preloadDragNm } from '../machine/drive/torque'
+import { beltRun } from '../machine/drive/transmission'
+import type { Catalogue, PartOf } from '../machine/parts'
+import { bearingPairStiffness } from '../machine/sizing/bearing'
+import { beltStiffness, beltTension } from '../machine/sizing/belt'
+import { couplerWindup } from '../machine/sizing/coupler'
+import { nutStiffness } from '../machine/sizing/nut'
+import { type ScrewEnds, screwAxialStiffness } from '../machine/sizing/screw'
+import { nutRange } from '../machine/travel/placement'
+import { evaluateAxis } from '../sheets/evaluateAxis'
+
+/** What a part alone decides; a part that fails alone has no level. */
+export interface Level {
+  /** Least margin of the checks that rest on this part alone; no combination with it has more. */
+  margin: number
+  priceEur: number
+}
+
+/** A screw with a way to hold its ends, and all that the drive asks of it. */
+export interface ScrewLevel extends Level {
+  part: PartOf['screw']
+  ends: ScrewEnds
+  forwardEfficiency: number
+  backwardEfficiency: number
+  acceleratingNm: number
+  cuttingNm: number
+  frictionNm: number
+  handNm: number
+  preloadDragNm: number
+  topRpm: number
+  cuttingRpm: number
+  /** Give of screw and nut, per newton. */
+  screwUmPerN: number
+  nutUmPerN: number
+  /** Give of the link, per newton, times its torsional stiffness. */
+  linkUmNmPerNRad: number
+  inertiaPerMmKgM2: number
+  strutN: number
+  pretensionN: number | null
+  mean: { equivalentLoadN: number; meanSpeedRpm: number }
+}
+
+export interface BearingLevel extends Level {
+  part: PartOf['bearing']
+  /** Give of the pair, per newton. */
+  pairUmPerN: number
+}
+
+/** A coupler, or a belt with its pulleys. */
+export interface LinkLevel extends Level {
+  coupler: PartOf['coupler'] | null
+  belt: PartOf['belt'] | null
+  ratio: number
+  efficiency: number
+  hubMm: number
+  motorInertiaKgM2: number
+  screwInertiaKgM2: number
+  torsionalStiffnessNmPerRad: number
+  /** Play at the table for a lead of 1 mm. */
+  playUmPerLeadMm: number
+  leastBoreMm: number
+  mostMotorBoreMm: number
+  mostScrewBoreMm: number
+}
+
+export interface MotorLevel extends Level {
+  /** Its place among the motors of the field. */
+  place: number
+  part: PartOf['motor']
+}
+
+const NO_PARTS: Axis['parts'] = { screw: null, bearing: null, coupler: null, belt: null, motor: null }
+
+/** Judges an axis with a few of its parts, by the very checks that judge it whole. */
+function judgeAlone(axis: Axis, catalogue: Catalogue) {
+  const { findings } = evaluateAxis(axis, catalogue, 'mm')
+  const drive = findings.filter(isOfDrive)
+  const known = drive.filter(({ state }) => state !== 'unknown')
+  return {
+    // What cannot be worked out although nothing is missing will not be worked out with more parts either.
+    feasible: drive.every(
+      ({ state, missing }) => state !== 'fails' && (state !== 'unknown' || missing !== null),
+    ),
+    margin: known.reduce((least, { margin }) => Math.min(least, margin ?? least), Number.POSITIVE_INFINITY),
+  }
+}
+
+/** An axis without its parts: what the search fills. */
+export const bare = (axis: Axis): Axis => ({ ...axis, parts: NO_PARTS, preloadN: null })
+
+export const withParts = (axis: Axis, parts: Partial<Record<PartKind, string>>): Axis => ({
+  ...axis,
+  parts: { ...NO_PARTS, ...parts },
+})
+
+/** What a search chooses. */
+export interface DriveChoice {
+  screw: string
+  ends: ScrewEnds
+  bearing: string
+  transmission: Drive['transmission']
+  coupler: string | null
+  belt: string | null
+  motor: string
+}
+
+/** The axis with a drive that the search has found; the preload is as the nut is delivered. */
+export const axisWith = (axis: Axis, choice: DriveChoice): Axis => ({
+  ...axis,
+  preloadN: null,
+  ends: choice.ends,
+  drive: { ...axis.drive, transmission: choice.transmission },
+  // What is chosen for the other kind of drive stays, in case the builder comes back to it.
+  parts: {
+    screw: choice.screw,
+    bearing: choice.bearing,
+    coupler: choice.coupler ?? axis.parts.coupler,
+    belt: choice.belt ?? axis.parts.belt,
+    motor: choice.motor,
+  },
+})
+
+export function screwLevel(
+  axis: Axis,
+  catalogue: Catalogue,
+  part: PartOf['screw'],
+  ends: ScrewEnds,
+): ScrewLevel | null {
+  const held = { ...withParts(axis, { screw: part.id }), ends }
+  const alone = judgeAlone(held, catalogue)
+  if (!alone.feasible) return null
+  const t = new Trace(held, catalogue)
+  const load = forces(t)
+  const { forward, backward } = efficiency(t)
+  const torque = (forceN: number) => driveTorqueNm(t, 'drive', forceN)
+  const spanMm = t.dimension('supportSpanMm')
+  const { firstMm, lastMm } = nutRange(t)
+  const bothEnds = ends === 'fixed-fixed'
+  const stiffnessNPerUm = screwAxialStiffness({
+    rootDiameterMm: part.rootDiameterMm,
+    supportedLengthMm: spanMm,
+    distanceMm: bothEnds ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm),
+    axialSupport: bothEnds ? 'both-ends' : 'one-end',
+  }).stiffnessNPerUm
+  const nutNPerUm =
+    part.dynamicCapacityN === null
+      ? part.ratedStiffnessNPerUm
+      : nutStiffness({
+          ratedStiffnessNPerUm: part.ratedStiffnessNPerUm,
+          dynamicCapacityN: part.dynamicCapacityN,
+          preloadN: part.preloadN,
+          axialLoadN: Math.max(1, load.frictionN),
+        }).stiffnessNPerUm
+  const twist = couplerWindup({ torqueNm: torque(1000), torsionalStiffnessNmPerRad: 1, leadMm: part.leadMm })
+  return {
+    margin: alone.margin,
+    part,
+    ends,
+    priceEur: part.priceEur * axis.drive.screws,
+    forwardEfficiency: forward,
+    backwardEfficiency: backward,
+    acceleratingNm: torque(Math.max(load.accelerateUpN, load.accelerateDownN)),
+    cuttingNm: torque(Math.max(load.cutUpN, load.cutDownN)),
+    frictionNm: torque(load.frictionN),
+    handNm: torque(Math.max(load.cruiseUpN, load.cruiseDownN)),
+    preloadDragNm: preloadDragNm(t),
+    topRpm: topSpeedRpm(t),
+    cuttingRpm: cuttingSpeedRpm(t),
+    screwUmPerN: 1 / stiffnessNPerUm,
+    nutUmPerN: 1 / nutNPerUm,
+    linkUmNmPerNRad: twist.linearUm / 1000,
+    inertiaPerMmKgM2:
+      ((Math.PI * STEEL_DENSITY_KG_PER_M3) / 32 / 1000) * (part.nominalDiameterMm / 1000) ** 4,
+    strutN: strut(t).allowableLoadN,
+    pretensionN: bothEnds ? warmth(t).pretensionN : null,
+    mean: meanDuty(t),
+  }
+}
+
+export function bearingLevel(axis: Axis, catalogue: Catalogue, part: PartOf['bearing']): BearingLevel | null {
+  const alone = judgeAlone(withParts(axis, { bearing: part.id }), catalogue)
+  if (!alone.feasible) return null
+  return {
+    margin: alone.margin,
+    part,
+    priceEur: part.priceEur * axis.drive.screws,
+    pairUmPerN: 1 / bearingPairStiffness(part).stiffnessNPerUm,
+  }
+}
+
+export function couplerLevel(axis: Axis, catalogue: Catalogue, part: PartOf['coupler']): LinkLevel | null {
+  const alone = judgeAlone(
+    { ...withParts(axis, { coupler: part.id }), drive: { ...axis.drive, transmission: 'direct' } },
+    catalogue,
+  )
+  if (!alone.feasible) return null
+  return {
+    margin: alone.margin,
+    coupler: part,
+    belt: null,
+    priceEur: part.priceEur * axis.drive.screws,
+    ratio: 1,
+    efficiency: 1,
+    hubMm: part.lengthMm / 2,
+    motorInertiaKgM2: 0,
+    screwInertiaKgM2: part.inertiaKgM2,
+    torsionalStiffnessNmPerRad: part.torsionalStiffnessNmPerRad,
+    playUmPerLeadMm: (1000 * part.backlashDeg) / 360,
+    leastBoreMm: part.smallestBoreMm,
+    mostMotorBoreMm: part.largestBoreMm,
+    mostScrewBoreMm: part.largestBoreMm,
+  }
+}
+
+export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']): LinkLevel | null {
+  const belted: Axis = {
+    ...withParts(axis, { belt: part.id }),
+    drive: { ...axis.drive, transmission: 'belt' },
+  }
+  const alone = judgeAlone(belted, catalogue)
+  if (!alone.feasible) return null
+  const { spanMm } = beltRun(new Trace(belted, catalogue))
+  return {
+    margin: alone.margin,
+    coupler: null,
+    belt: part,
+    priceEur: part.priceEur * axis.drive.screws,
+    ratio: part.teethScrew / part.teethMotor,
+    efficiency: part.efficiency,
+    hubMm: part.widthMm + 4,
+    motorInertiaKgM2: part.motorPulleyInertiaKgM2,
+    screwInertiaKgM2: part.screwPulleyInertiaKgM2,
+    torsionalStiffnessNmPerRad: beltStiffness({ ...part, spanMm }).torsionalStiffnessNmPerRad,
+    playUmPerLeadMm: part.toothPlayUm / (part.pitchMm * part.teethScrew),
+    leastBoreMm: part.smallestBoreMm,
+    mostMotorBoreMm: part.largestBoreMm,
+    mostScrewBoreMm: part.largestScrewBoreMm,
+  }
+}
+
+export const motorLevel = (axis: Axis, part: PartOf['motor'], place: number): MotorLevel => ({
+  part,
+  place,
+  margin: Number.POSITIVE_INFINITY,
+  priceEur: part.priceEur * axis.drive.screws,
+})
+
+/** Pull and shaft load of a belt at the motor's greatest torque. */
+export const beltPull = (belt: PartOf['belt'], holdingTorqueNm: number) =>
+  beltTension.compute({
+    torqueNm:
+      belt.teethMotor <= belt.teethScrew
+        ? holdingTorqueNm
+        : holdingTorqueNm * (belt.teethScrew / belt.teethMotor),
+    teethSmall: Math.min(belt.teethMotor, belt.teethScrew),
+    pitchMm: belt.pitchMm,
+    // Neither the pull nor the load on the shaft rests on the span.
+    spanMm: 100,
+    massPerLengthKgPerM: belt.massPerLengthKgPerM,
+    tensionFactor: belt.tensionFactor,
+  })

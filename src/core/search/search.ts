@@ -1,0 +1,175 @@
+import type { Axis } from '../document/job'
+import type { Catalogue } from '../machine/parts'
+import type { Demand } from './demand'
+import { type Field, fieldOf, heightMm, paretoOf, pointOf, resultOf, type SearchResult } from './field'
+import {
+  assemble,
+  bearingSuits,
+  emptyAssembly,
+  type Judged,
+  judge,
+  lostWithoutLinkUm,
+  priceWithoutLinkEur,
+} from './judge'
+import type { BearingLevel, LinkLevel, ScrewLevel } from './levels'
+import { type Pair, pairings, pairsFor, Torques } from './pairs'
+import type { Shelf } from './pareto'
+import { dragOn, LOOSE, Profiles } from './profile'
+
+/** The bearings that a screw can have, with the margin that the two decide. */
+function suitedBearings({ demand, bearings }: Field, screw: ScrewLevel) {
+  return bearings.flatMap(bearing => {
+    const suits = bearingSuits(demand, screw, bearing)
+    return suits > 0 ? [{ bearing, suits }] : []
+  })
+}
+
+type Suited = ReturnType<typeof suitedBearings>[number]
+
+/** The most margin that is left once a drive loses this much motion. */
+const lostMargin = (demand: Demand, lostMotionUm: number) =>
+  ((demand.holds.lostMotion * demand.lostMotionUm) / lostMotionUm) * (1 + LOOSE)
+
+/** A screw on its bearings, with what nothing that is added can better. */
+interface Held {
+  screw: ScrewLevel
+  bearing: BearingLevel
+  suits: number
+  shelf: number
+  priceEur: number
+  mostMargin: number
+  leastLostUm: number
+}
+
+export interface SearchWatch {
+  /** Called between screws with the share of the work that is done. */
+  progress?: (share: number) => void
+  /** Asked between screws; true stops the search. */
+  cancelled?: () => boolean
+}
+
+/** The screws of a field by part, each with the ways to hold its ends. */
+function byPart(screws: ScrewLevel[]): ScrewLevel[][] {
+  const parts = new Map<string, ScrewLevel[]>()
+  for (const screw of screws) parts.set(screw.part.id, [...(parts.get(screw.part.id) ?? []), screw])
+  return [...parts.values()]
+}
+
+/**
+ * The exact set of drives that nothing beats at once on price, worst margin, lost motion and height.
+ *
+ * Screw, ends and bearings are settled first, then what joins motor and screw, then the motor. At each step
+ * a drive can only become dearer, lose margin and lose more motion, so a beginning that is already beaten is
+ * left out with all its ends.
+ *
+ * @returns null when it was cancelled
+ */
+export function searchField(field: Field, { progress, cancelled }: SearchWatch = {}): SearchResult | null {
+  const { demand, screws, bearings, links, motors } = field
+  const seats = [...new Set(bearings.map(({ part }) => part.couplerSeatMm))]
+  const pairs = pairings(demand, links, motors)
+  const pairsOf = seats.map(seatMm => ({ seatMm, fitting: pairsFor(pairs, seatMm) }))
+  const best = paretoOf(field)
+  const profiles = new Profiles(demand, pairs)
+  const assembly = emptyAssembly()
+  const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
+  let count = 0
+
+  /** A drive that loses more fails. */
+  const failsBeyondUm =
+    ((demand.holds.lostMotion * demand.lostMotionUm) / demand.fails.lostMotion) * (1 + LOOSE)
+
+  const hold = (screw: ScrewLevel, { bearing, suits }: Suited): Held => {
+    const leastLostUm = lostWithoutLinkUm(demand, screw, bearing) * (1 - LOOSE)
+    return {
+      screw,
+      bearing,
+      suits,
+      shelf: best.shelf(heightMm(screw, bearing)),
+      priceEur: priceWithoutLinkEur(screw, bearing),
+      // Without any looseness: many drives have the very margin of their screw, and the cheapest of them beats the rest.
+      mostMargin: Math.min(screw.margin, bearing.margin, suits, lostMargin(demand, leastLostUm)),
+      leastLostUm,
+    }
+  }
+
+  /** Tries pairs with a screw on its bearings, cheapest first. */
+  const tryPairs = (held: Held, tried: Pair[], rivals: Shelf) => {
+    const { screw, bearing, suits, shelf } = held
+    const mostEur = rivals.cheapest(held.mostMargin, held.leastLostUm)
+    const dragNm = dragOn(screw, bearing.part.dragTorqueNm)
+    let joined: LinkLevel | null = null
+    for (const pair of tried) {
+      const priceEur = held.priceEur + pair.priceEur
+      if (priceEur > mostEur) break
+      const { link, motor, bears, place } = pair
+      const lostUm = (held.leastLostUm + profiles.leastLostUm(place, dragNm)) * (1 - LOOSE)
+      if (lostUm > failsBeyondUm) continue
+      const most = Math.min(held.mostMargin, profiles.mostMargin[place] as number, lostMargin(demand, lostUm))
+      if (rivals.beats(priceEur, most, lostUm)) continue
+      if (link !== joined) assemble(demand, screw, bearing, suits, link, assembly)
+      joined = link
+      count++
+      const topNm = profiles.topNm[place] as number
+      const cuttingNm = profiles.cuttingNm[place] as number
+      judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
+      const { feasible, margin, lostMotionUm } = judged
+      if (!feasible || rivals.beats(priceEur, margin, lostMotionUm)) continue
+      best.offer(shelf, pointOf(screw, bearing, link, motor, priceEur, judged))
+      rivals.put(priceEur, margin, lostMotionUm)
+    }
+  }
+
+  /** Tries all that is worth trying with a screw part on bearings of one seat. */
+  const trySeated = (held: Held[], fitting: Pair[]) => {
+    const mostMargin = Math.max(...held.map(one => one.mostMargin))
+    const leastLostUm = Math.min(...held.map(one => one.leastLostUm))
+    const leastEur = Math.min(...held.map(one => one.priceEur))
+    const shelves = new Map<number, Shelf>()
+    for (const { shelf } of held)
+      if (!shelves.has(shelf)) shelves.set(shelf, best.rivals(shelf, mostMargin, leastLostUm))
+    const mostEur = Math.max(
+      ...held.map(one => (shelves.get(one.shelf) as Shelf).cheapest(one.mostMargin, one.leastLostUm)),
+    )
+    // The lowest of them has the fewest rivals.
+    const rivals = shelves.get(Math.min(...shelves.keys())) as Shelf
+    const tried = profiles.worthTrying(fitting, mostEur - leastEur, (pair, margin, lost) => {
+      const lostUm = (leastLostUm + lost) * (1 - LOOSE)
+      const most = Math.min(mostMargin, margin, lostMargin(demand, lostUm))
+      return lostUm > failsBeyondUm || rivals.beats(leastEur + pair.priceEur, most, lostUm)
+    })
+    for (const one of held) tryPairs(one, tried, shelves.get(one.shelf) as Shelf)
+  }
+
+  // Screws of one lead turn alike, so their motors are asked once.
+  const byLead = new Map<number, Torques>()
+  const torquesOf = (screw: ScrewLevel) => {
+    const known = byLead.get(screw.part.leadMm) ?? new Torques(screw)
+    byLead.set(screw.part.leadMm, known)
+    return known
+  }
+
+  const parts = byPart(screws)
+  for (const [index, sames] of parts.entries()) {
+    if (cancelled?.()) return null
+    progress?.(index / parts.length)
+    const held = sames.flatMap(screw => suitedBearings(field, screw).map(suited => hold(screw, suited)))
+    const [first] = held
+    if (!first) continue
+    profiles.meet(
+      first.screw,
+      held.map(({ bearing }) => bearing),
+      torquesOf(first.screw),
+    )
+    for (const { seatMm, fitting } of pairsOf) {
+      const seated = held.filter(({ bearing }) => bearing.part.couplerSeatMm === seatMm)
+      if (seated.length > 0) trySeated(seated, fitting)
+    }
+  }
+  progress?.(1)
+  return resultOf(field, best, count)
+}
+
+/** Lays out the field of an axis and searches it. */
+export const searchDrives = (axis: Axis, catalogue: Catalogue, watch?: SearchWatch): SearchResult | null =>
+  searchField(fieldOf(axis, catalogue), watch)

@@ -1,0 +1,230 @@
+import { skarrow } from '../demo/skarrow'
+import type { DimensionKey } from '../document/dimensions'
+import type { Axis } from '../document/job'
+import { Trace } from '../evaluation/context'
+import { type Finding, grade } from '../evaluation/finding'
+import { LIMITS } from '../evaluation/limits'
+import { costWords } from '../machine/costs'
+import { driveEur, driveHeightMm } from '../machine/drive/price'
+import { lostMotionBudget } from '../machine/drive/stiffness'
+import { CATALOGUE } from '../machine/parts'
+import { say } from '../units/print'
+import { withChoice } from './choice'
+import { evaluateAxis } from './evaluateAxis'
+import { newAxis } from './newJob'
+import { nextForAxis, stillToMeasure } from './nextAction'
+import { registry } from './registry'
+import { waysOut } from './remedies'
+
+const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
+const evaluate = (axis: Axis, units: 'mm' | 'inch' = 'mm') => evaluateAxis(axis, CATALOGUE, units)
+const find = (axis: Axis, checkId: string): Finding | undefined =>
+  evaluate(axis).findings.find(one => one.checkId === checkId)
+const goals = (axis: Axis, change: Partial<Axis['goals']>): Axis => ({
+  ...axis,
+  goals: { ...axis.goals, ...change },
+})
+const dimension = (axis: Axis, key: DimensionKey, value: number | null): Axis => ({
+  ...axis,
+  dimensions: { ...axis.dimensions, [key]: { value, provenance: 'measured' } },
+})
+const parts = (axis: Axis, change: Partial<Axis['parts']>): Axis => ({
+  ...axis,
+  parts: { ...axis.parts, ...change },
+})
+
+/** For each check an axis on which it holds, one on which it is close, and one on which it fails. */
+const states: Record<string, [holds: Axis, close: Axis, fails: Axis]> = {
+  'motor.torqueMargin': [goals(X, { cuttingForceN: 500 }), X, goals(X, { cuttingForceN: 2500 })],
+  'screw.criticalSpeed': [X, goals(X, { topSpeedMmPerMin: 62_000 }), goals(X, { topSpeedMmPerMin: 80_000 })],
+  'screw.buckling': [X, goals(X, { cuttingForceN: 30_000 }), goals(X, { cuttingForceN: 40_000 })],
+  'nut.speedValue': [X, goals(X, { topSpeedMmPerMin: 14_000 }), goals(X, { topSpeedMmPerMin: 20_000 })],
+  'screw.life': [X, goals(X, { wantedLifeHours: 70_000 }), goals(X, { wantedLifeHours: 100_000 })],
+  'nut.staticSafety': [X, goals(X, { cuttingForceN: 11_000 }), goals(X, { cuttingForceN: 15_000 })],
+  'nut.preload': [X, goals(X, { cuttingForceN: 2000 }), goals(X, { cuttingForceN: 3000 })],
+  'bearing.preload': [X, goals(X, { cuttingForceN: 1900 }), goals(X, { cuttingForceN: 3000 })],
+  'coupler.torque': [
+    parts(X, { coupler: 'bellows-32' }),
+    parts(X, { coupler: 'slit-32-clamp', motor: 'loop-57-20' }),
+    X,
+  ],
+  'axis.lostMotion': [X, goals(X, { backlashTargetUm: 10 }), goals(X, { backlashTargetUm: 5 })],
+  'room.travel': [X, goals(X, { wantedTravelMm: 420 }), goals(X, { wantedTravelMm: 450 })],
+}
+
+describe.each(Object.entries(states))('%s', (checkId, [holds, close, fails]) => {
+  test('can be seen to hold, to be close and to fail', () => {
+    expect([holds, close, fails].map(axis => find(axis, checkId)?.state)).toEqual(['holds', 'close', 'fails'])
+  })
+
+  test('opens to its working, and says what it rests on', () => {
+    const { findings, figures } = evaluate(fails)
+    const finding = findings.find(one => one.checkId === checkId) as Finding
+    expect(finding.because.length).toBeGreaterThan(0)
+    for (const name of finding.because) {
+      const figure = figures[name]
+      const calculate = registry.get(figure?.calculation ?? '')
+      expect(calculate?.(figure?.inputs ?? {})).toEqual(figure?.outputs)
+    }
+    expect(finding.sentence).toMatch(/\d/)
+  })
+
+  test('has a way out that mends it, and that says what it does elsewhere', () => {
+    for (const axis of [close, fails]) {
+      const ways = waysOut(axis, CATALOGUE, 'mm', checkId)
+      expect(ways.length).toBeGreaterThan(0)
+      for (const way of ways) {
+        const after = evaluate(withChoice(axis, way.choice)).findings
+        expect(after.find(one => one.checkId === checkId)?.state ?? 'holds').toBe('holds')
+        for (const effect of way.effects) {
+          expect(after.find(one => one.checkId === effect.checkId)?.state).toBe(effect.to)
+          expect(find(axis, effect.checkId)?.state).toBe(effect.from)
+        }
+      }
+    }
+  })
+})
+
+test('a solved way out is the smallest change: a little less does not mend it', () => {
+  const axis = goals(X, { topSpeedMmPerMin: 20_000 })
+  const way = waysOut(axis, CATALOGUE, 'mm', 'nut.speedValue').find(one => one.choice.kind === 'goal')
+  if (way?.choice.kind !== 'goal') throw new Error('no such way')
+  // 0.9 of 60,000 over 20.5 mm, times the lead of 5 mm.
+  expect(way.choice.value).toBeLessThanOrEqual((0.9 * 60_000 * 5) / 20.5)
+  expect(way.choice.value).toBeGreaterThan(((0.9 * 60_000 * 5) / 20.5) * 0.99)
+})
+
+test('a way out says what it costs elsewhere, in figures that the changed axis has', () => {
+  const merits = (axis: Axis) => {
+    const t = new Trace(axis, CATALOGUE)
+    return { eur: driveEur(t), heightMm: driveHeightMm(t), lostUm: lostMotionBudget(t).totalUm }
+  }
+  const said = waysOut(X, CATALOGUE, 'mm', 'screw.leadAccuracy').find(({ choice }) => choice.kind === 'part')
+  if (!said) throw new Error('no such way')
+  const [was, is] = [merits(X), merits(withChoice(X, said.choice))]
+  expect(said.cost).toContain(`€${Math.round(is.eur - was.eur)} more`)
+  const lower = was.lostUm - is.lostUm
+  expect(said.cost).toContain(
+    `loses ${say(Math.abs(lower), 'smallLength', 'mm')} ${lower > 0 ? 'less' : 'more'}`,
+  )
+  // A way back gives back what the way there costs.
+  const changed = withChoice(X, said.choice)
+  const there = costWords(new Trace(X, CATALOGUE), new Trace(changed, CATALOGUE), 'mm')
+  const back = costWords(new Trace(changed, CATALOGUE), new Trace(X, CATALOGUE), 'mm')
+  const turned = { more: 'less', less: 'more', higher: 'lower', lower: 'higher' }
+  expect(back).toEqual(
+    there.map(text => text.replace(/more|less|higher|lower/, word => turned[word as keyof typeof turned])),
+  )
+  const slower = waysOut(goals(X, { topSpeedMmPerMin: 20_000 }), CATALOGUE, 'mm', 'nut.speedValue').find(
+    ({ choice }) => choice.kind === 'goal',
+  )
+  expect(slower?.cost).toMatch(/^a wish given up/)
+  expect(costWords(new Trace(X, CATALOGUE), new Trace(X, CATALOGUE), 'mm')).toEqual([])
+})
+
+test('in an inch job sentences and ways out speak inches', () => {
+  const { findings } = evaluate(X, 'inch')
+  // Screws with a metric thread are sold by the millimetre everywhere.
+  const sentences = findings.map(one => one.sentence.replace(/M\d+ screws of \d+ mm|Take \d+ mm/g, ''))
+  expect(sentences.join(' ')).not.toMatch(/\d (mm|N|µm)\b(?!·)/)
+  const [way] = waysOut(goals(X, { wantedTravelMm: 450 }), CATALOGUE, 'inch', 'room.travel')
+  expect(way?.label).toMatch(/ in$/)
+})
+
+test('a coupler that does not fit the shafts fails by name', () => {
+  expect(find(parts(X, { coupler: 'slit-19-set' }), 'coupler.bores')).toMatchObject({ state: 'fails' })
+  expect(find(parts(X, { coupler: 'slit-19-set' }), 'coupler.bores')?.sentence).toContain(
+    'the end of the screw is 10 mm',
+  )
+  expect(
+    waysOut(parts(X, { coupler: 'slit-19-set' }), CATALOGUE, 'mm', 'coupler.bores').length,
+  ).toBeGreaterThan(0)
+})
+
+test('a plain nut is not held to a preload, a sliding one to no rolling life', () => {
+  const plain = evaluate(parts(X, { screw: 'slide-20-4-plain' })).findings.map(one => one.checkId)
+  expect(plain).not.toContain('nut.preload')
+  expect(plain).not.toContain('screw.life')
+  expect(plain).toContain('axis.lostMotion')
+})
+
+test('a vertical axis with a free-running screw drops, and the verdict says to support it', () => {
+  const head = parts(Z, {
+    screw: 'ball-20-10-double',
+    bearing: 'back-12',
+    coupler: 'bellows-32',
+    motor: 'servo-60-400',
+  })
+  expect(find(head, 'axis.unpoweredDrop')).toMatchObject({ state: 'fails' })
+  expect(find(head, 'axis.unpoweredDrop')?.sentence).toContain('support the load')
+  expect(find(X, 'axis.unpoweredDrop')).toBeUndefined()
+})
+
+test('what is missing is named, and nothing is made up for it', () => {
+  const open = evaluate(Z).findings
+  expect(new Set(open.map(one => one.state))).toEqual(new Set(['unknown']))
+  expect(find(Z, 'motor.torqueMargin')?.missing).toEqual({ part: 'motor' })
+  const noMass = dimension(X, 'movingMassKg', null)
+  expect(find(noMass, 'screw.life')).toMatchObject({
+    state: 'unknown',
+    missing: { dimension: 'movingMassKg' },
+  })
+  expect(find(noMass, 'nut.speedValue')?.state).toBe('holds')
+})
+
+test('blocks too close for the nut are said to be so', () => {
+  expect(find(dimension(X, 'supportSpanMm', 60), 'screw.criticalSpeed')).toMatchObject({
+    state: 'unknown',
+    missing: null,
+  })
+  expect(find(dimension(X, 'supportSpanMm', 60), 'screw.criticalSpeed')?.sentence).toContain(
+    'which the nut and what is kept clear take up',
+  )
+  expect(find(dimension(X, 'supportSpanMm', 60), 'room.travel')?.state).toBe('fails')
+})
+
+test('a finding rests on just what was read for it', () => {
+  const rests = (checkId: string) =>
+    find(X, checkId)
+      ?.restsOn.map(one => one.dimension)
+      .toSorted()
+  expect(rests('nut.speedValue')).toEqual([])
+  expect(rests('room.travel')).toEqual(['bracketThicknessMm', 'supportSpanMm', 'wayTravelMm'])
+  expect(rests('nut.staticSafety')).toContain('frictionCoefficient')
+})
+
+test('findings come worst first, and judging changes nothing', () => {
+  const before = structuredClone(X)
+  const order = evaluate(X).findings.map(one => one.state)
+  expect(order).toEqual(
+    [...order].sort(
+      (a, b) =>
+        ['fails', 'close', 'unknown', 'holds'].indexOf(a) - ['fails', 'close', 'unknown', 'holds'].indexOf(b),
+    ),
+  )
+  expect(X).toEqual(before)
+  expect(evaluate(X)).toEqual(evaluate(structuredClone(X)))
+})
+
+test('a figure at its limit holds; a hair beyond does not', () => {
+  expect(grade(LIMITS['screw.buckling'], 0.8)).toBe('holds')
+  expect(grade(LIMITS['screw.buckling'], 0.8001)).toBe('close')
+  expect(grade(LIMITS['screw.buckling'], 1.0001)).toBe('fails')
+  expect(grade(LIMITS['screw.life'], 1)).toBe('holds')
+  expect(grade(LIMITS['screw.life'], 0.7999)).toBe('fails')
+})
+
+test('what an axis needs next follows the order of the work', () => {
+  expect(nextForAxis(X, CATALOGUE, 'mm')).toMatchObject({
+    stage: 'prove',
+    text: 'X: to mend: lost motion, measured',
+  })
+  expect(nextForAxis(Y, CATALOGUE, 'mm')?.stage).toBe('size')
+  expect(nextForAxis(Z, CATALOGUE, 'mm')).toMatchObject({ stage: 'survey' })
+  expect(stillToMeasure(X)).toEqual(['frictionCoefficient'])
+  const fresh = newAxis({ name: 'A', title: 'New' })
+  expect(nextForAxis(fresh, CATALOGUE, 'mm')).toMatchObject({
+    stage: 'survey',
+    text: 'A: 12 dimensions to measure',
+  })
+})

@@ -1,0 +1,82 @@
+import { DIMENSIONS } from '../../document/dimensions'
+import type { Axis } from '../../document/job'
+import { askFor } from '../../evaluation/check'
+import { type Finding, isOfDrive } from '../../evaluation/finding'
+import { say } from '../../units/print'
+import type { UnitSystem } from '../../units/quantity'
+import { stillToMeasure } from '../nextAction'
+
+/** From this many times over on, a check is generous: something smaller or cheaper would hold too. */
+const GENEROUS = 3
+
+/** No sentence names more things than these. */
+const MOST_NAMED = 3
+
+/** What each generous check lets one save on. */
+const SAVES: Record<string, string> = {
+  'motor.torqueMargin': 'a smaller motor',
+  'screw.life': 'a smaller nut',
+  'nut.staticSafety': 'a smaller nut',
+  'screw.buckling': 'a thinner screw',
+  'screw.criticalSpeed': 'a free far end',
+  'bearing.life': 'smaller bearings',
+  'coupler.torque': 'a smaller coupler',
+  'belt.pull': 'a narrower belt',
+  'axis.lostMotion': 'a nut with less preload, or a softer coupler',
+}
+
+const list = (names: string[]) =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+
+/**
+ * The drive of an axis in a few plain sentences: what limits it, what is generous, and what is assumed.
+ *
+ * @param findings of the whole axis
+ * @returns one to four sentences, the weightiest first
+ */
+export function judgement(axis: Axis, findings: Finding[], units: UnitSystem): string[] {
+  const drive = findings.filter(isOfDrive)
+  const open = drive.find(({ state, missing }) => state === 'unknown' && missing)
+  if (open?.missing) return [`The drive cannot be judged as a whole yet. ${askFor(open.missing)}`]
+  const unclear = drive.filter(({ state, missing }) => state === 'unknown' && !missing)
+  const failing = drive.filter(({ state }) => state === 'fails')
+  const close = drive.filter(({ state }) => state === 'close')
+  const graded = drive.filter(({ margin }) => margin !== null)
+  const tightest = graded.toSorted((a, b) => (a.margin ?? 0) - (b.margin ?? 0))[0]
+  const lower = ({ title }: Finding) => title.toLowerCase()
+  const said: string[] = []
+  if (failing.length)
+    said.push(`This drive does not hold: ${list(failing.map(lower))}. Its ways out are in the verdicts.`)
+  else if (close.length) said.push(`This drive works, but is close in ${list(close.map(lower))}.`)
+  else if (tightest?.margin)
+    said.push(
+      `Everything holds. What limits this axis is ${lower(tightest)}, with ${say(tightest.margin - 1, 'share', units, 0)} in hand.`,
+    )
+  if (unclear.length)
+    said.push(`${list(unclear.map(({ title }) => title))} cannot be worked out as it stands.`)
+  const generous = graded
+    .filter(
+      ({ checkId, margin, state }) => state === 'holds' && (margin ?? 0) >= GENEROUS && checkId in SAVES,
+    )
+    .toSorted((a, b) => (b.margin ?? 0) - (a.margin ?? 0))
+    .slice(0, MOST_NAMED)
+  const [most] = generous
+  if (most) {
+    const saves = [...new Set(generous.map(({ checkId }) => SAVES[checkId] as string))]
+    said.push(
+      `Generous: ${list(generous.map(lower))}, up to ${say(most.margin ?? 0, 'ratio', units, 0)} times over.${
+        failing.length === 0 ? ` ${capital(list(saves))} may be cheaper and still hold.` : ''
+      }`,
+    )
+  }
+  const assumed = stillToMeasure(axis).map(key => DIMENSIONS[key].label.toLowerCase())
+  if (assumed.length) {
+    const more = assumed.length - MOST_NAMED
+    const named =
+      more > 0 ? `${assumed.slice(0, MOST_NAMED).join('; ')}; and ${more} more` : assumed.join('; ')
+    said.push(`Still assumed: ${named}. Measure before you order.`)
+  }
+  return said
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

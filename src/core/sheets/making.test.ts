@@ -1,0 +1,613 @@
+import fc from 'fast-check'
+import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/job'
+import { Trace } from '../evaluation/context'
+import {
+  fastenerChooseLength,
+  fastenerEngagement,
+  fastenerTorque,
+  STOCK_LENGTHS_MM,
+} from '../machine/joints/fastener'
+import { tighteningTurns } from '../machine/joints/tightening'
+import { CATALOGUE, type PartOf } from '../machine/parts'
+import { drawChain, evenRandom } from '../simulate/monteCarlo'
+import { type Contributor, shimSet, stackupChain } from './chain/calculation'
+import { withChoice } from './choice'
+import { cutList } from './cutList'
+import { evaluateAxis } from './evaluateAxis'
+import { bungDrawing } from './holes/drawing'
+import {
+  BLOCK_TO_START,
+  type BoltedJoint,
+  NO_MAKING,
+  type Protrusion,
+  type Section,
+  type SectionStation,
+} from './making'
+import { blockInputs, contributors, judgeJoint, orientation, shimsFor, wayRound } from './makingInputs'
+import { nutEnvelope, sections, worstSection } from './nutRoom/sections'
+import { waysOut } from './remedies'
+import { compareTravel } from './travel/compareTravel'
+
+const [X] = skarrow().job.axes as [Axis]
+const screw = CATALOGUE.screw.get(X.parts.screw ?? '') as PartOf['screw']
+const wide: SectionStation = {
+  positionMm: 200,
+  leftMm: 50,
+  rightMm: 50,
+  ceilingMm: 50,
+  floorMm: 50,
+  wallLeftMm: 20,
+  wallRightMm: 20,
+  wallCeilingMm: 20,
+  wallFloorMm: 20,
+}
+const fitting = (side: Protrusion['side']): Protrusion => ({ what: 'grease fitting', standsOutMm: 8, side })
+const axisWith = (section: Partial<Section>, more: Partial<Axis['making']> = {}): Axis => ({
+  ...X,
+  making: { ...NO_MAKING, section: { ...NO_MAKING.section, ...section }, ...more },
+})
+const find = (axis: Axis, checkId: string, units: 'mm' | 'inch' = 'mm') =>
+  evaluateAxis(axis, CATALOGUE, units).findings.find(one => one.checkId === checkId)
+
+describe('room around the nut', () => {
+  const t = (section: Partial<Section>) => new Trace(axisWith(section), CATALOGUE)
+
+  test('is judged by what is widest of nut, flange and bracket', () => {
+    expect(nutEnvelope(t({}))).toEqual({
+      widthMm: screw.nutFlangeDiameterMm,
+      heightMm: screw.nutFlangeDiameterMm,
+    })
+    expect(nutEnvelope(t({ bracketWidthMm: 90, bracketHeightMm: 20 }))).toEqual({
+      widthMm: 90,
+      heightMm: screw.nutFlangeDiameterMm,
+    })
+  })
+
+  test('counts a grease fitting on its own side alone, and spacers above', () => {
+    const half = screw.nutFlangeDiameterMm / 2
+    const [at] = sections(t({ stations: [wide], protrusions: [fitting('right')], spacersMm: 5 }))
+    expect(at?.sides.left.gapMm).toBeCloseTo(50 - half, 12)
+    expect(at?.sides.right.gapMm).toBeCloseTo(50 - half - 8, 12)
+    expect(at?.sides.ceiling.gapMm).toBeCloseTo(55 - half, 12)
+    expect(at?.sides.floor.gapMm).toBeCloseTo(50 - half, 12)
+    expect(at?.worst).toBe('right')
+  })
+
+  test('the furthest of what stands out on a side counts, and their order does not', () => {
+    const half = screw.nutFlangeDiameterMm / 2
+    const more: Protrusion[] = [
+      fitting('floor'),
+      { what: 'screw heads', standsOutMm: 5, side: 'floor' },
+      { what: 'return tubes', standsOutMm: 11, side: 'left' },
+    ]
+    const at = (protrusions: Protrusion[]) => sections(t({ stations: [wide], protrusions }))[0]
+    expect(at(more)?.sides.floor.gapMm).toBeCloseTo(50 - half - 8, 12)
+    expect(at(more)?.sides.left.gapMm).toBeCloseTo(50 - half - 11, 12)
+    expect(at(more)?.sides.right.gapMm).toBeCloseTo(50 - half, 12)
+    expect(at(more)?.worst).toBe('left')
+    expect(at(more.toReversed())).toEqual(at(more))
+  })
+
+  test('only a grease fitting is turned; screw heads and tubes stay where they are', () => {
+    const tight = { stations: [{ ...wide, ceilingMm: 34 }] }
+    const ways = (what: Protrusion['what']) =>
+      waysOut(
+        axisWith({ ...tight, protrusions: [{ what, standsOutMm: 8, side: 'ceiling' }] }),
+        CATALOGUE,
+        'mm',
+        'room.section',
+      ).map(({ choice }) => choice.kind)
+    expect(ways('grease fitting')).toContain('fitting')
+    expect(ways('screw heads')).not.toContain('fitting')
+    expect(ways('return tubes')).not.toContain('fitting')
+  })
+
+  test('leaves out what the nut never comes past, and finds the worst of the rest', () => {
+    const far = { ...wide, positionMm: 900, leftMm: 1 }
+    const tight = { ...wide, positionMm: 300, leftMm: 25 }
+    const tighter = { ...wide, positionMm: 320, leftMm: 24 }
+    expect(sections(t({ stations: [wide, far] }))).toHaveLength(1)
+    expect(worstSection(t({ stations: [wide, tight, tighter, far] }))?.station.positionMm).toBe(320)
+    const thin = { ...wide, positionMm: 100, floorMm: 27, wallFloorMm: 7 }
+    expect(worstSection(t({ stations: [wide, tighter, thin] }))?.worst).toBe('floor')
+    expect(find(axisWith({ stations: [far] }), 'room.section')?.state).toBe('unknown')
+    expect(find(axisWith({}), 'room.section')).toBeUndefined()
+  })
+
+  test('holds, needs a cut, or is not fit to cut; each with a way out that makes it hold', () => {
+    const cases: [Partial<Section>, string][] = [
+      [{ stations: [wide] }, 'holds'],
+      [{ stations: [{ ...wide, ceilingMm: 28 }] }, 'close'],
+      [{ stations: [{ ...wide, ceilingMm: 28, wallCeilingMm: 7 }] }, 'fails'],
+      [
+        { stations: [{ ...wide, ceilingMm: 34, wallCeilingMm: 7 }], protrusions: [fitting('ceiling')] },
+        'fails',
+      ],
+      [{ stations: [{ ...wide, leftMm: 34 }], bracketWidthMm: 70 }, 'close'],
+    ]
+    for (const [section, state] of cases) {
+      const axis = axisWith(section)
+      expect(find(axis, 'room.section')?.state).toBe(state)
+      const ways = waysOut(axis, CATALOGUE, 'mm', 'room.section')
+      if (state !== 'holds') expect(ways.length).toBeGreaterThan(0)
+      for (const { choice } of ways)
+        expect(find(withChoice(axis, choice), 'room.section')?.state).toBe('holds')
+    }
+    const turned = waysOut(
+      axisWith({ stations: [{ ...wide, ceilingMm: 34 }], protrusions: [fitting('ceiling')] }),
+      CATALOGUE,
+      'mm',
+      'room.section',
+    )
+    expect(turned.map(({ choice }) => choice.kind)).toContain('fitting')
+  })
+
+  test('a larger casting is never worse, wherever it grows', () => {
+    const size = fc.double({ min: 20, max: 60, noNaN: true })
+    fc.assert(
+      fc.property(size, size, fc.double({ min: 0, max: 20, noNaN: true }), (leftMm, floorMm, byMm) => {
+        const gap = (station: SectionStation) => {
+          const at = sections(t({ stations: [station] }))[0]
+          return [at?.sides.left.cutMm ?? 0, at?.sides.floor.cutMm ?? 0]
+        }
+        const [left = 0, floor = 0] = gap({ ...wide, leftMm, floorMm })
+        const [leftAfter = 0, floorAfter = 0] = gap({
+          ...wide,
+          leftMm: leftMm + byMm,
+          floorMm: floorMm + byMm,
+        })
+        expect(leftAfter).toBeLessThanOrEqual(left)
+        expect(floorAfter).toBeLessThanOrEqual(floor)
+      }),
+    )
+  })
+})
+
+describe('the cut list', () => {
+  const holes = [
+    {
+      label: 'Bore',
+      existingDiameterMm: 25,
+      requiredDiameterMm: 32,
+      centreOffsetMm: 2,
+      edgeDistanceMm: 40,
+      minimumWallMm: 6,
+      depthMm: 28,
+    },
+    {
+      label: 'Small wall',
+      existingDiameterMm: 0,
+      requiredDiameterMm: 40,
+      centreOffsetMm: 0,
+      edgeDistanceMm: 22,
+      minimumWallMm: 6,
+      depthMm: 28,
+    },
+    {
+      label: 'Huge',
+      existingDiameterMm: 0,
+      requiredDiameterMm: 400,
+      centreOffsetMm: 0,
+      edgeDistanceMm: 900,
+      minimumWallMm: 6,
+      depthMm: 28,
+    },
+  ]
+  const low = (positionMm: number) => ({ ...wide, positionMm, ceilingMm: 29 })
+  const axis = {
+    ...axisWith({ stations: [low(300), wide, low(250), { ...wide, positionMm: 350 }, low(400)] }, { holes }),
+    room: { ...X.room, recessFarMm: 12 },
+  }
+  const cuts = cutList(new Trace(axis, CATALOGUE), 'mm')
+
+  test('makes room first, then holes, then the true faces, and joins neighbours into one cut', () => {
+    expect(cuts.map(({ id }) => id)).toEqual([
+      'recess-far',
+      'section-ceiling-250',
+      'section-ceiling-400',
+      'hole-0',
+      'hole-1',
+      'hole-2',
+      'seat-fixed',
+      'seat-far',
+      'seat-bracket',
+    ])
+    expect(cuts.find(({ id }) => id === 'section-ceiling-250')).toMatchObject({
+      what: 'Relieve the ceiling from 250 mm to 300 mm along the screw',
+      depthMm: 1.5,
+      wallLeftMm: 18.5,
+      finish: 'rough',
+      fit: true,
+    })
+    expect(cuts.filter(({ finish }) => finish === 'true')).toHaveLength(3)
+  })
+
+  test('speaks in the units of the job', () => {
+    const inInches = cutList(new Trace(axis, CATALOGUE), 'inch')
+    expect(inInches.find(({ id }) => id === 'section-ceiling-250')?.what).toBe(
+      'Relieve the ceiling from 9.8425 in to 11.811 in along the screw',
+    )
+    for (const { what, tool, guide } of inInches) expect(`${what} ${tool} ${guide}`).not.toMatch(/\d mm/)
+    // The figures themselves do not change with the units.
+    expect(inInches.map(({ depthMm, wallLeftMm, fit }) => ({ depthMm, wallLeftMm, fit }))).toEqual(
+      cuts.map(({ depthMm, wallLeftMm, fit }) => ({ depthMm, wallLeftMm, fit })),
+    )
+  })
+
+  test('says what is not fit to cut, and warns at every cut', () => {
+    expect(cuts.filter(({ fit }) => !fit).map(({ id }) => id)).toEqual(['hole-1', 'hole-2'])
+    for (const { cautions } of cuts) expect(cautions.join(' ')).toMatch(/Eye protection/)
+    expect(cuts.find(({ id }) => id === 'hole-0')?.guide).toContain('2 mm off its middle')
+    expect(cuts.find(({ id }) => id === 'hole-0')?.cautions.join(' ')).toMatch(/grabs/)
+  })
+})
+
+describe('the bearing block', () => {
+  const block = { ...BLOCK_TO_START, boreDepthMm: 30, outerSpacerMm: 7, coverSpigotMm: 3 }
+  const withBlock = (change: Partial<typeof block>) => axisWith({}, { block: { ...block, ...change } })
+
+  test('clamps, asks for a shim of the stock, or for another spacer', () => {
+    // 10 + 10 + 7 + 3 - 30 = 0: three hundredths are missing.
+    expect(find(withBlock({}), 'room.block')?.sentence).toContain('Shim with 30 µm.')
+    expect(find(withBlock({ outerSpacerMm: 7.05 }), 'room.block')?.state).toBe('holds')
+    const proud = withBlock({ outerSpacerMm: 7.2 })
+    expect(find(proud, 'room.block')?.sentence).toContain('Take the spacer down to 7.03 mm.')
+    const [way] = waysOut(proud, CATALOGUE, 'mm', 'room.block')
+    expect(way?.choice).toEqual({ kind: 'spacer', outerSpacerMm: 7.03 })
+    expect(find(withChoice(proud, way?.choice as never), 'room.block')?.state).toBe('holds')
+  })
+
+  test('shims add up to what is missing, and never to more than the cover bears', () => {
+    const stock = fc.uniqueArray(fc.constantFrom(0.02, 0.03, 0.05, 0.1, 0.2), { minLength: 1 })
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 0.9, noNaN: true }), stock, (leastMm, sizes) => {
+        const shims = shimsFor(leastMm, leastMm + 0.07, sizes)
+        if (!shims) return
+        const sumMm = shims.reduce((sum, one) => sum + one, 0)
+        expect(sumMm).toBeGreaterThanOrEqual(leastMm - 1e-9)
+        expect(sumMm).toBeLessThanOrEqual(leastMm + 0.07 + 1e-9)
+      }),
+    )
+    expect(shimsFor(0.01, 0.015, [0.5])).toBeNull()
+    expect(shimsFor(0.1, 0.2, [])).toBeNull()
+  })
+
+  test('a bearing is turned by readings that calipers can tell apart, or not at all', () => {
+    const read = (landMarkedMm: number | null, landOtherMm: number | null) =>
+      orientation({ widthMm: 10, landMarkedMm, landOtherMm }, 0.02)
+    expect(read(2.3, 1.5)).toBe('wide-marked')
+    expect(read(1.5, 2.3)).toBe('wide-other')
+    expect(read(2.04, 2)).toBe('cannot-tell')
+    expect(read(2.05, 2)).toBe('wide-marked')
+    expect(read(null, 2)).toBe('not-read')
+  })
+
+  test('a pair goes in by its arrangement: back-to-back the wide lands meet, face-to-face they stand outward', () => {
+    const pair = (...lands: [number, number][]) => ({
+      caliperMm: 0.02,
+      bearings: lands.map(([landMarkedMm, landOtherMm]) => ({ widthMm: 10, landMarkedMm, landOtherMm })),
+    })
+    const read = pair([2.3, 1.5], [1.5, 2.3])
+    expect(wayRound(read, 'back-to-back')).toEqual([
+      { wideTowards: 'shoulder', face: 'marked' },
+      { wideTowards: 'cover', face: 'other' },
+    ])
+    const outward = wayRound(read, 'face-to-face')
+    expect(outward.map(one => one?.wideTowards)).toEqual(['cover', 'shoulder'])
+    expect(outward.map(one => one?.face)).toEqual(['marked', 'other'])
+    // What cannot be told is not guessed, and three bearings are no pair.
+    expect(wayRound(pair([2.3, 1.5], [2.02, 2]), 'back-to-back')[1]).toBeNull()
+    expect(wayRound(pair([2.3, 1.5], [1.5, 2.3], [2.3, 1.5]), 'back-to-back')).toEqual([null, null, null])
+  })
+
+  test('its inputs are the widths of its bearings and what was measured', () => {
+    expect(blockInputs(block)).toEqual({
+      boreDepthMm: 30,
+      bearingWidthsMm: [10, 10],
+      outerSpacerMm: 7,
+      coverSpigotMm: 3,
+      targetProudMm: 0.03,
+      maximumProudMm: 0.1,
+    })
+  })
+})
+
+describe('screws', () => {
+  const joint: BoltedJoint = {
+    label: 'Block',
+    thread: 'M6',
+    material: 'cast-iron',
+    propertyClass: '8.8',
+    gripMm: 16,
+    washerMm: 1.6,
+    threadDepthMm: 14,
+    blind: true,
+    slotNuts: false,
+    count: 4,
+    suppliedMm: null,
+  }
+  const withJoint = (change: Partial<BoltedJoint>) => axisWith({}, { joints: [{ ...joint, ...change }] })
+
+  test('the length chosen is the shortest that is sold and holds', () => {
+    const any = fc.record({
+      thread: fc.constantFrom('M3', 'M5', 'M8', 'M12'),
+      material: fc.constantFrom('steel', 'cast-iron', 'aluminium'),
+      gripMm: fc.double({ min: 0, max: 60, noNaN: true }),
+      washerMm: fc.constantFrom(0, 1, 2),
+      threadDepthMm: fc.double({ min: 2, max: 40, noNaN: true }),
+      blind: fc.boolean(),
+    }) as fc.Arbitrary<Parameters<typeof fastenerChooseLength>[0]>
+    fc.assert(
+      fc.property(any, inputs => {
+        const { screwLengthMm } = fastenerChooseLength(inputs)
+        const fine = STOCK_LENGTHS_MM.filter(
+          lengthMm => fastenerEngagement({ ...inputs, screwLengthMm: lengthMm }).verdict === 'ok',
+        )
+        expect(screwLengthMm).toBe(fine[0] ?? null)
+      }),
+    )
+  })
+
+  test('those that came too short or too long are found, with the fix', () => {
+    expect(find(withJoint({ suppliedMm: 30 }), 'room.joints')).toMatchObject({ state: 'holds' })
+    expect(find(withJoint({ suppliedMm: 20 }), 'room.joints')?.sentence).toContain(
+      'reach only 2.4 mm of the 7.5 mm',
+    )
+    expect(find(withJoint({ suppliedMm: 40 }), 'room.joints')?.sentence).toContain('bottom out')
+    const short = withJoint({ suppliedMm: 20 })
+    const [way] = waysOut(short, CATALOGUE, 'mm', 'room.joints')
+    expect(withChoice(short, way?.choice as never).making.joints[0]?.suppliedMm).toBe(30)
+    expect(find(withJoint({ threadDepthMm: 5 }), 'room.joints')?.state).toBe('fails')
+    expect(judgeJoint({ ...joint, suppliedMm: 30 }).chosenMm).toBe(30)
+  })
+
+  test('the working is that of the joint that is shown: the wrong one, else the one least engaged', () => {
+    const deep = { ...joint, threadDepthMm: 40, blind: false, label: 'Deep' }
+    const worked = (joints: BoltedJoint[]) => {
+      const { figures, findings } = evaluateAxis(axisWith({}, { joints }), CATALOGUE, 'mm')
+      const { because = [] } = findings.find(({ checkId }) => checkId === 'room.joints') ?? {}
+      expect(because).toContain('jointLength')
+      return figures.joint
+    }
+    // 12.4 mm of thread are used with a grip of 16 mm, 8.4 mm with one of 20 mm.
+    expect(worked([joint, { ...deep, gripMm: 20 }])?.inputs).toMatchObject({ gripMm: 20, screwLengthMm: 30 })
+    expect(worked([{ ...deep, gripMm: 12 }, joint])?.outputs).toMatchObject({ engagementMm: 11.4 })
+    expect(worked([joint, { ...deep, suppliedMm: 20 }])?.inputs).toMatchObject({
+      threadDepthMm: 40,
+      screwLengthMm: 20,
+    })
+    expect(worked([joint, { ...joint, threadDepthMm: 5 }])?.outputs).toMatchObject({ verdict: 'bottoms-out' })
+  })
+
+  test('torque grows with the thread engaged until the screw limits it', () => {
+    const torque = (engagementMm: number) =>
+      fastenerTorque({
+        thread: 'M8',
+        propertyClass: '8.8',
+        frictionCoefficient: 0.12,
+        utilisation: 0.7,
+        material: 'aluminium',
+        engagementMm,
+      })
+    expect(torque(4).limitedBy).toBe('tapped-thread')
+    expect(torque(4).torqueNm * 2).toBeCloseTo(torque(8).torqueNm, 9)
+    expect(torque(20).limitedBy).toBe('screw')
+    expect(torque(30).torqueNm).toBe(torque(20).torqueNm)
+  })
+})
+
+describe('the chain of dimensions', () => {
+  const link: fc.Arbitrary<Contributor> = fc.record({
+    nominalMm: fc.double({ min: -100, max: 100, noNaN: true }),
+    plusMm: fc.double({ min: 0.001, max: 1, noNaN: true }),
+    minusMm: fc.double({ min: 0.001, max: 1, noNaN: true }),
+    direction: fc.constantFrom(1, -1),
+    distribution: fc.constantFrom('normal' as const, 'uniform' as const),
+  })
+
+  test('many draws agree with the formula within their own noise', () => {
+    const chain = X.making.chain
+    const { lowerLimitMm, upperLimitMm } = chain
+    const inputs = { contributors: contributors(X, chain), lowerLimitMm, upperLimitMm }
+    const formula = stackupChain(inputs)
+    const drawn = drawChain(inputs.contributors, inputs, 300_000, 7)
+    if (!drawn) throw new Error('it was not stopped')
+    expect(Math.abs(drawn.meanMm - formula.meanMm)).toBeLessThan((5 * formula.sigmaMm) / Math.sqrt(300_000))
+    expect(drawn.sigmaMm / formula.sigmaMm).toBeCloseTo(1, 2)
+    // Three links of which one is uniform are not quite normal: the share may be off by a little more than noise.
+    expect(Math.abs(drawn.withinShare - formula.probabilityWithin)).toBeLessThan(0.02)
+    expect(drawn.bins.reduce((sum, one) => sum + one, 0)).toBe(300_000)
+    expect(drawn.shares.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9)
+  })
+
+  test('many links of like size are nearly normal, and the share then agrees too', () => {
+    const like = Array.from(
+      { length: 8 },
+      (_, i): Contributor => ({
+        nominalMm: i,
+        plusMm: 0.1,
+        minusMm: 0.1,
+        direction: i % 2 ? 1 : -1,
+        distribution: 'uniform',
+      }),
+    )
+    const limits = { lowerLimitMm: 3.8, upperLimitMm: 4.3 }
+    const { probabilityWithin } = stackupChain({ contributors: like, ...limits })
+    const drawn = drawChain(like, limits, 150_000, 3)
+    expect(Math.abs((drawn?.withinShare ?? 0) - probabilityWithin)).toBeLessThan(0.006)
+  })
+
+  test('the same seed gives the same draws, another seed others, and a stop gives nothing', () => {
+    const [first] = fc.sample(fc.array(link, { minLength: 3, maxLength: 3 }), { numRuns: 1, seed: 5 }) as [
+      Contributor[],
+    ]
+    const limits = { lowerLimitMm: -1, upperLimitMm: 1 }
+    const draw = (seed: number) => drawChain(first, limits, 5000, seed)
+    expect(draw(1)).toEqual(draw(1))
+    expect(draw(1)?.meanMm).not.toBe(draw(2)?.meanMm)
+    expect(drawChain(first, limits, 200_000, 1, share => share < 0.3)).toBeNull()
+    const random = evenRandom(9)
+    const values = Array.from({ length: 20_000 }, random)
+    expect(Math.min(...values)).toBeGreaterThanOrEqual(0)
+    expect(Math.max(...values)).toBeLessThan(1)
+    expect(values.reduce((sum, one) => sum + one, 0) / values.length).toBeCloseTo(0.5, 2)
+  })
+
+  test('the order of the links does not matter, and turning every one round mirrors the chain', () => {
+    fc.assert(
+      fc.property(fc.array(link, { minLength: 1, maxLength: 6 }), links => {
+        const limits = { lowerLimitMm: -10, upperLimitMm: 10 }
+        const one = stackupChain({ contributors: links, ...limits })
+        const back = stackupChain({ contributors: links.toReversed(), ...limits })
+        expect(back.meanMm).toBeCloseTo(one.meanMm, 9)
+        expect(back.probabilityWithin).toBeCloseTo(one.probabilityWithin, 9)
+        const turned = stackupChain({
+          contributors: links.map(each => ({ ...each, direction: -each.direction })),
+          ...limits,
+        })
+        expect(turned.worstMinMm).toBeCloseTo(-one.worstMaxMm, 9)
+        expect(turned.probabilityWithin).toBeCloseTo(one.probabilityWithin, 9)
+        expect(one.worstMinMm).toBeLessThanOrEqual(one.meanMm)
+        expect(one.meanMm).toBeLessThanOrEqual(one.worstMaxMm)
+      }),
+    )
+  })
+
+  test('wider limits never hold fewer, and a link that stands for a dimension takes its value', () => {
+    const share = (half: number) =>
+      stackupChain({
+        contributors: [{ nominalMm: 0, plusMm: 0.3, minusMm: 0.3, direction: 1, distribution: 'normal' }],
+        lowerLimitMm: -half,
+        upperLimitMm: half,
+      }).probabilityWithin
+    expect(share(0.1)).toBeCloseTo(0.682689492, 8)
+    expect(share(0.2)).toBeCloseTo(0.954499736, 8)
+    expect(share(0.6)).toBeCloseTo(0.999999998, 8)
+    const span = {
+      label: 'Span',
+      dimension: 'supportSpanMm' as const,
+      nominalMm: 1,
+      plusMm: 0.1,
+      minusMm: 0.1,
+      direction: 1,
+      distribution: 'normal' as const,
+    }
+    expect(contributors(X, { links: [span], lowerLimitMm: 0, upperLimitMm: 1 })[0]?.nominalMm).toBe(
+      X.dimensions.supportSpanMm.value,
+    )
+    expect(() => stackupChain({ contributors: [span], lowerLimitMm: 2, upperLimitMm: 1 })).toThrow(
+      'upperLimitMm: got 1, takes a number from 2 mm',
+    )
+  })
+})
+
+describe('the shims for a chain', () => {
+  const stock = fc.uniqueArray(fc.constantFrom(0.02, 0.03, 0.05, 0.1, 0.2, 0.5, 1), { maxLength: 7 })
+  /** Every thickness that some of a set make together. */
+  const packs = (set: readonly number[]) =>
+    set.reduce((sums, one) => sums.flatMap(sum => [sum, sum + one]), [0]).toSorted((a, b) => a - b)
+
+  test('make any thickness up to the range, to within what the limits forgive', () => {
+    fc.assert(
+      fc.property(
+        stock,
+        fc.double({ min: 0.05, max: 2, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.6, noNaN: true }),
+        (stockMm, rangeMm, stepMm) => {
+          const set = shimSet(rangeMm, stepMm, stockMm)
+          if (!set || set.length > 14) return
+          for (const one of set) expect(stockMm).toContain(one)
+          const sums = packs(set)
+          expect(sums.at(-1)).toBeGreaterThanOrEqual(rangeMm - 1e-9)
+          for (const [index, sum] of sums.entries())
+            if (index > 0) expect(sum - (sums[index - 1] ?? 0)).toBeLessThanOrEqual(stepMm + 1e-9)
+        },
+      ),
+    )
+  })
+
+  test('are few, as each doubles what can be packed; none where the stock is too thick', () => {
+    expect(shimSet(0.6, 0.05, [0.02, 0.05, 0.1, 0.2, 0.5])).toEqual([0.05, 0.05, 0.1, 0.2, 0.2])
+    expect(shimSet(0.6, 0.04, [0.05, 0.1])).toBeNull()
+    expect(shimSet(0.6, 0.04, [])).toBeNull()
+    expect(shimSet(0, 0.04, [])).toEqual([])
+    expect(shimSet(100, 0.5, [0.5])).toBeNull()
+  })
+})
+
+describe('tightening', () => {
+  test('gives every screw one turn, the second across from the first', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 24 }), count => {
+        const turns = tighteningTurns(count)
+        expect(turns.toSorted((a, b) => a - b)).toEqual(
+          Array.from({ length: count }, (_, index) => index + 1),
+        )
+        if (count >= 2) expect(turns.indexOf(2)).toBe(Math.floor(count / 2))
+      }),
+    )
+    expect(tighteningTurns(4)).toEqual([1, 3, 2, 4])
+  })
+
+  test('never goes to a neighbour while one further off is left, up to the last', () => {
+    for (const count of [4, 6, 8, 12]) {
+      const turns = tighteningTurns(count)
+      const at = (turn: number) => turns.indexOf(turn)
+      const apart = (a: number, b: number) => Math.min(Math.abs(a - b), count - Math.abs(a - b))
+      for (let turn = 2; turn <= count / 2; turn++) expect(apart(at(turn), at(turn - 1))).toBeGreaterThan(1)
+    }
+  })
+})
+
+describe('travel compared', () => {
+  const ways = (axis: Axis) => Object.fromEntries(compareTravel(axis, CATALOGUE).map(way => [way.name, way]))
+  const short: Axis = {
+    ...X,
+    dimensions: { ...X.dimensions, supportSpanMm: { value: 460, provenance: 'measured' } },
+    room: { ...X.room, recessFarMm: 0 },
+  }
+
+  test('a shorter nut keeps more, a recess or a moved block bring all of it back', () => {
+    const all = ways(short)
+    const asIs = all['As it is']
+    expect(asIs?.travelMm).toBeLessThan(X.dimensions.wayTravelMm.value ?? 0)
+    const single = all['Ball screw 20 x 5, single nut']
+    // The double nut is 52 mm longer in its body.
+    expect((single?.travelMm ?? 0) - (asIs?.travelMm ?? 0)).toBeCloseTo(52, 9)
+    const recess = all['A recess that brings it all back']
+    const moved = all['A block moved out, no recess']
+    expect(recess?.travelMm).toBeCloseTo(X.dimensions.wayTravelMm.value ?? 0, 9)
+    expect(moved?.travelMm).toBeCloseTo(recess?.travelMm ?? 0, 9)
+    expect(recess?.cutMm).toBeCloseTo(moved?.movedMm ?? 0, 9)
+    expect(moved?.cutMm).toBe(0)
+  })
+
+  test('has no recess to take away where there is none, and none to add where all travel is kept', () => {
+    expect(Object.keys(ways(short))).not.toContain('Without a recess')
+    expect(Object.keys(ways(X))).toContain('Without a recess')
+    const long: Axis = {
+      ...short,
+      dimensions: { ...short.dimensions, supportSpanMm: { value: 900, provenance: 'measured' } },
+    }
+    expect(Object.keys(ways(long)).some(name => name.includes('recess'))).toBe(false)
+    expect(() => compareTravel({ ...X, parts: { ...X.parts, screw: null } }, CATALOGUE)).toThrow()
+  })
+})
+
+test('the bung is drawn to size, its pilot off the middle by as much as the new centre', () => {
+  const { marks } = bungDrawing('Bung', {
+    label: 'Bore',
+    existingDiameterMm: 25.4,
+    requiredDiameterMm: 32,
+    centreOffsetMm: 1.6,
+    edgeDistanceMm: 38,
+    minimumWallMm: 6,
+    depthMm: 28,
+  })
+  const circles = marks.filter(mark => mark.is === 'circle')
+  expect(circles).toMatchObject([
+    { x: 0, y: 0, r: 12.7 },
+    { x: 1.6, y: 0, r: 3 },
+  ])
+})

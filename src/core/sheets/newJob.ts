@@ -1,0 +1,177 @@
+import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } from '../document/dimensions'
+import { newId } from '../document/id'
+import type { Axis, Dimension, Drive, Job, MachineKind } from '../document/job'
+import { NO_OWN_PARTS } from '../machine/parts'
+import { NO_MAKING, SHOP_TO_START } from './making'
+
+type Assumed = Record<DimensionKey, number>
+type Goals = Record<GoalKey, number>
+
+const assumed = (value: number): Dimension => ({ value, provenance: 'assumed' })
+
+/** What version 2 of the document asks of an axis over version 1, with values to start from. */
+export const DIMENSIONS_OF_A_DRIVE = {
+  shaftParallelMm: assumed(0.05),
+  shaftAngleDeg: assumed(0.3),
+  shaftAxialMm: assumed(0.1),
+}
+export const GOALS_OF_A_DRIVE = { accuracyTargetUm: 100, temperatureRiseK: 8 }
+export const DRIVE_TO_START: Drive = {
+  transmission: 'direct',
+  screws: 1,
+  microsteps: 8,
+  handwheelKept: false,
+}
+export const DRIVE_SIZES_TO_START: Record<DriveSizeKey, number> = {
+  screwSpacingMm: 600,
+  offCentreMm: 150,
+  handwheelRadiusMm: 60,
+  beltCentresMm: 120,
+}
+
+const DIMENSIONS_OF_A_SMALL_MILL: Assumed = {
+  wayTravelMm: 400,
+  supportSpanMm: 520,
+  bracketThicknessMm: 16,
+  screwToWayMm: 45,
+  inclineDeg: 0,
+  movingMassKg: 60,
+  frictionCoefficient: 0.1,
+  dragN: 40,
+  counterbalanceN: 0,
+  shaftParallelMm: DIMENSIONS_OF_A_DRIVE.shaftParallelMm.value as number,
+  shaftAngleDeg: DIMENSIONS_OF_A_DRIVE.shaftAngleDeg.value as number,
+  shaftAxialMm: DIMENSIONS_OF_A_DRIVE.shaftAxialMm.value as number,
+}
+const GOALS_OF_A_SMALL_MILL: Goals = {
+  wantedTravelMm: 400,
+  topSpeedMmPerMin: 3000,
+  accelerationMmPerS2: 400,
+  cuttingForceN: 800,
+  cuttingFeedMmPerMin: 400,
+  cuttingShare: 0.5,
+  backlashTargetUm: 30,
+  alignmentTargetUm: 20,
+  wantedLifeHours: 8000,
+  ...GOALS_OF_A_DRIVE,
+}
+
+export interface AxisTemplate {
+  name: string
+  title: string
+  dimensions?: Partial<Assumed>
+  goals?: Partial<Goals>
+  drive?: Partial<Drive>
+  driveSizes?: Partial<Record<DriveSizeKey, number>>
+}
+
+/** The axes that a machine of each kind usually has, with values to start from: all assumed. */
+const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
+  mill: [
+    { name: 'X', title: 'Table' },
+    {
+      name: 'Y',
+      title: 'Saddle',
+      dimensions: { wayTravelMm: 200, supportSpanMm: 320, movingMassKg: 95 },
+      goals: { wantedTravelMm: 200 },
+    },
+    {
+      name: 'Z',
+      title: 'Head',
+      dimensions: { wayTravelMm: 300, supportSpanMm: 420, inclineDeg: 90, movingMassKg: 55 },
+      goals: { wantedTravelMm: 300, topSpeedMmPerMin: 2000 },
+    },
+  ],
+  lathe: [
+    {
+      name: 'Z',
+      title: 'Carriage',
+      dimensions: { wayTravelMm: 500, supportSpanMm: 640, movingMassKg: 30 },
+      goals: { wantedTravelMm: 500 },
+    },
+    {
+      name: 'X',
+      title: 'Cross slide',
+      dimensions: { wayTravelMm: 140, supportSpanMm: 240, movingMassKg: 12, screwToWayMm: 25 },
+      goals: { wantedTravelMm: 140, topSpeedMmPerMin: 1500 },
+      drive: { transmission: 'belt', handwheelKept: true },
+    },
+  ],
+  router: [
+    {
+      name: 'X',
+      title: 'Gantry, long way',
+      dimensions: { wayTravelMm: 1200, supportSpanMm: 1330, frictionCoefficient: 0.01, movingMassKg: 45 },
+      goals: { wantedTravelMm: 1200, topSpeedMmPerMin: 5000, cuttingForceN: 200, cuttingFeedMmPerMin: 2000 },
+      drive: { screws: 2 },
+      driveSizes: { screwSpacingMm: 900, offCentreMm: 350 },
+    },
+    {
+      name: 'Y',
+      title: 'Carriage across the gantry',
+      dimensions: { wayTravelMm: 800, supportSpanMm: 930, frictionCoefficient: 0.01, movingMassKg: 18 },
+      goals: { wantedTravelMm: 800, topSpeedMmPerMin: 6000, cuttingForceN: 200, cuttingFeedMmPerMin: 2000 },
+    },
+    {
+      name: 'Z',
+      title: 'Spindle',
+      dimensions: {
+        wayTravelMm: 150,
+        supportSpanMm: 260,
+        inclineDeg: 90,
+        frictionCoefficient: 0.01,
+        movingMassKg: 9,
+      },
+      goals: { wantedTravelMm: 150, topSpeedMmPerMin: 3000, cuttingForceN: 200 },
+    },
+  ],
+}
+
+/**
+ * A new axis with values to start from, every one of them assumed and no part chosen.
+ *
+ * @example newAxis({ name: 'X', title: 'Table' }).dimensions.movingMassKg // { value: 60, provenance: 'assumed' }
+ */
+export function newAxis(template: AxisTemplate): Axis {
+  const values = { ...DIMENSIONS_OF_A_SMALL_MILL, ...template.dimensions }
+  return {
+    id: newId(),
+    name: template.name,
+    title: template.title,
+    dimensions: Object.fromEntries(
+      DIMENSION_KEYS.map(key => [key, assumed(values[key])]),
+    ) as Axis['dimensions'],
+    goals: { ...GOALS_OF_A_SMALL_MILL, ...template.goals },
+    parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null },
+    ends: 'fixed-supported',
+    drive: { ...DRIVE_TO_START, ...template.drive },
+    driveSizes: { ...DRIVE_SIZES_TO_START, ...template.driveSizes },
+    duty: null,
+    variants: [],
+    preloadN: null,
+    room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
+    nutFacing: 'far',
+    limits: {},
+    making: NO_MAKING,
+    ticks: {},
+    rounds: [],
+    tests: [],
+  }
+}
+
+/** A new job of a kind of machine with the axes that such a machine usually has. */
+export function newJob(name: string, machineKind: MachineKind, units: Job['units'], createdAt: string): Job {
+  return {
+    schemaVersion: 3,
+    id: newId(),
+    name,
+    machineKind,
+    units,
+    createdAt,
+    archived: false,
+    ownParts: NO_OWN_PARTS,
+    shop: SHOP_TO_START,
+    orders: {},
+    axes: TEMPLATES[machineKind].map(newAxis),
+  }
+}

@@ -1,0 +1,174 @@
+import type { Check, Judgement, Say } from '../../evaluation/check'
+import { standing } from '../../evaluation/finding'
+import { limitsOf } from '../../evaluation/limits'
+import { atMost, measure } from '../../evaluation/measures'
+import { beltLoad, beltRun, isBelted } from '../../machine/drive/transmission'
+import { couplerTorqueUse } from '../../machine/sizing/checkSums'
+import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
+
+interface Shaft {
+  of: string
+  mm: number
+  leastMm: number
+  mostMm: number
+}
+
+/** Whether the bores of a coupler or of pulleys suit the shafts. */
+function bores(shafts: Shaft[], takes: string, say: Say): Judgement {
+  const wrong = shafts.filter(({ mm, leastMm, mostMm }) => mm < leastMm || mm > mostMm)
+  const named = (wrong.length ? wrong : shafts)
+    .map(({ of, mm }) => `the ${of} is ${say(mm, 'length')}`)
+    .join(', ')
+  return {
+    state: wrong.length ? 'fails' : 'holds',
+    figure: null,
+    limit: null,
+    use: null,
+    sentence: `${takes}; ${named}.`,
+  }
+}
+
+/** Checks of what joins motor and screw: a coupler, or a belt on its pulleys. */
+export const LINK_CHECKS: Check[] = [
+  {
+    checkId: 'coupler.torque',
+    title: 'Torque of the coupler',
+    subject: 'coupler',
+    stage: 'size',
+    judge(t, say) {
+      if (isBelted(t)) return null
+      const { ratedTorqueNm, serviceFactor } = t.part('coupler')
+      const peakNm = t.part('motor').holdingTorqueNm
+      t.figure('couplerUse', couplerTorqueUse, { peakTorqueNm: peakNm, serviceFactor, ratedTorqueNm })
+      return atMost(
+        t,
+        'coupler.torque',
+        measure(peakNm * serviceFactor, 'torque'),
+        measure(ratedTorqueNm, 'torque'),
+        `The motor can put ${say(peakNm, 'torque')} into the coupler, ${say(
+          peakNm * serviceFactor,
+          'torque',
+        )} with the service factor of ${serviceFactor}; it is rated ${say(ratedTorqueNm, 'torque')}.`,
+      )
+    },
+  },
+  {
+    checkId: 'coupler.bores',
+    title: 'Bores of the coupler',
+    subject: 'coupler',
+    stage: 'size',
+    judge(t, say) {
+      if (isBelted(t)) return null
+      const { smallestBoreMm: leastMm, largestBoreMm: mostMm } = t.part('coupler')
+      return bores(
+        [
+          { of: 'motor shaft', mm: t.part('motor').shaftMm, leastMm, mostMm },
+          { of: 'end of the screw', mm: t.part('bearing').couplerSeatMm, leastMm, mostMm },
+        ],
+        `The coupler takes shafts of ${say(leastMm, 'length')} to ${say(mostMm, 'length')}`,
+        say,
+      )
+    },
+  },
+  {
+    checkId: 'coupler.misalignment',
+    title: 'Shafts out of line',
+    subject: 'coupler',
+    stage: 'size',
+    judge(t, say) {
+      if (isBelted(t)) return null
+      const { parallelLimitMm, angularLimitDeg, axialLimitMm, hubGapMm } = t.part('coupler')
+      const parallelMm = t.dimension('shaftParallelMm')
+      const angularDeg = t.dimension('shaftAngleDeg')
+      const { use } = t.figure('misalignment', couplerMisalignmentUse, {
+        parallelMm,
+        angularDeg,
+        axialMm: t.dimension('shaftAxialMm'),
+        parallelLimitMm,
+        angularLimitDeg,
+        axialLimitMm,
+      })
+      return {
+        ...standing(t.axis, 'coupler.misalignment', use),
+        figure: measure(use, 'share'),
+        limit: measure(1, 'share'),
+        use,
+        sentence: `${say(parallelMm, 'length')} beside, ${say(angularDeg, 'angle')} at an angle and what it is pushed along use ${say(
+          use,
+          'share',
+          0,
+        )} of what the coupler bears${hubGapMm > 0 ? `. Keep ${say(hubGapMm, 'length')} between its hubs` : ''}.`,
+      }
+    },
+  },
+  {
+    checkId: 'belt.pull',
+    title: 'Pull of the belt',
+    subject: 'belt',
+    stage: 'size',
+    judge(t, say) {
+      if (!isBelted(t)) return null
+      const { ratedPullN, serviceFactor } = t.part('belt')
+      const { effectivePullN, strandTensionN, spanFrequencyHz } = beltLoad(t)
+      const { beltTeeth, centreDistanceMm } = beltRun(t)
+      const pullN = effectivePullN * serviceFactor
+      return atMost(
+        t,
+        'belt.pull',
+        measure(pullN, 'force'),
+        measure(ratedPullN, 'force'),
+        `The motor can pull the belt with ${say(effectivePullN, 'force')}, ${say(pullN, 'force')} with the service factor of ${serviceFactor}; it is rated ${say(
+          ratedPullN,
+          'force',
+        )}. Take ${beltTeeth} teeth at ${say(centreDistanceMm, 'length', 1)} and tension each strand to ${say(
+          strandTensionN,
+          'force',
+        )}: plucked, it sounds at ${say(spanFrequencyHz, 'frequency')}.`,
+      )
+    },
+  },
+  {
+    checkId: 'belt.mesh',
+    title: 'Teeth in mesh',
+    subject: 'belt',
+    stage: 'size',
+    judge(t, say) {
+      if (!isBelted(t)) return null
+      const { teethInMesh } = beltRun(t)
+      const wanted = limitsOf(t.axis, 'belt.mesh').holds
+      return {
+        ...standing(t.axis, 'belt.mesh', teethInMesh),
+        figure: measure(teethInMesh, 'ratio'),
+        limit: measure(wanted, 'ratio'),
+        use: wanted / teethInMesh,
+        sentence: `${say(teethInMesh, 'ratio', 1)} teeth of the small pulley are in mesh, against ${wanted} wanted: with fewer the belt jumps.`,
+      }
+    },
+  },
+  {
+    checkId: 'belt.bores',
+    title: 'Bores of the pulleys',
+    subject: 'belt',
+    stage: 'size',
+    judge(t, say) {
+      if (!isBelted(t)) return null
+      const { smallestBoreMm, largestBoreMm, largestScrewBoreMm } = t.part('belt')
+      return bores(
+        [
+          { of: 'motor shaft', mm: t.part('motor').shaftMm, leastMm: smallestBoreMm, mostMm: largestBoreMm },
+          {
+            of: 'end of the screw',
+            mm: t.part('bearing').couplerSeatMm,
+            leastMm: smallestBoreMm,
+            mostMm: largestScrewBoreMm,
+          },
+        ],
+        `The pulleys take shafts from ${say(smallestBoreMm, 'length')} up to ${say(largestBoreMm, 'length')} on the motor and ${say(
+          largestScrewBoreMm,
+          'length',
+        )} on the screw`,
+        say,
+      )
+    },
+  },
+]

@@ -1,0 +1,118 @@
+import { InputError } from '../../calculation/inputError'
+import type { Axis } from '../../document/job'
+import { Trace } from '../../evaluation/context'
+import { beltLoad, beltRun } from '../../machine/drive/transmission'
+import type { Catalogue, PartOf } from '../../machine/parts'
+import { printQuantity, say } from '../../units/print'
+import type { UnitSystem } from '../../units/quantity'
+import { type Parts, type Step, step } from './step'
+
+/** The steps from the screw's end to the motor: a coupler, or a belt in its place. */
+export function driveEnd(parts: Parts, axis: Axis, catalogue: Catalogue, units: UnitSystem): Step[] {
+  if (parts.belt) return beltEnd(parts.motor, new Trace(axis, catalogue), units)
+  return parts.coupler ? couplerEnd(parts.coupler, parts.motor, units) : []
+}
+
+/** What belt to take and how tight; pulleys that do not go between the centres leave it open. */
+function beltWords(t: Trace, units: UnitSystem) {
+  try {
+    const { beltTeeth, centreDistanceMm } = beltRun(t)
+    const { strandTensionN, spanFrequencyHz } = beltLoad(t)
+    return {
+      which: `A belt of ${beltTeeth} teeth at ${say(centreDistanceMm, 'length', units, 1)} between centres.`,
+      howTight: `Pull the motor until a plucked strand sounds at ${say(spanFrequencyHz, 'frequency', units)}: that is ${say(
+        strandTensionN,
+        'force',
+        units,
+      )} in it.`,
+    }
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error
+    return { which: 'The centres are too near for these pulleys: mend that under Size.', howTight: '' }
+  }
+}
+
+function beltEnd(motor: PartOf['motor'], t: Trace, units: UnitSystem): Step[] {
+  const { which, howTight } = beltWords(t, units)
+  return [
+    step(
+      'hub-screw',
+      'Pulley on the screw',
+      'Slide it on and do up its clamp screw, as near to the bearing as it goes.',
+      {
+        tools: ['hex keys'],
+        bolts: { screwHub: 'tight' },
+      },
+    ),
+    step(
+      'motor-hub',
+      'Pulley on the motor shaft',
+      'In line with the other: lay a steel rule across both faces, no light under it.',
+      { tools: ['hex keys', 'steel rule'], bolts: { motorHub: 'tight' } },
+    ),
+    step(
+      'motor-loose',
+      'Motor and belt in, face screws in loose',
+      `${which} Slack off the slots, lay the belt on, never lever it over a flange. The frame is ${say(
+        motor.frameMm,
+        'length',
+        units,
+        1,
+      )}.`,
+      { tools: ['hex keys'], bolts: { motorFace: 'loose' } },
+    ),
+    step(
+      'motor-face',
+      'Tension the belt and tighten the motor face screws',
+      `${howTight} Turn the screw once and pluck again.`.trim(),
+      {
+        tools: ['hex keys', 'tuning app or microphone'],
+        bolts: { motorFace: 'tight' },
+        caution: 'Keep fingers and sleeves out of the pulleys, and cover the belt before power is on.',
+      },
+    ),
+  ]
+}
+
+function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: UnitSystem): Step[] {
+  const gap = say(coupler.hubGapMm, 'length', units)
+  const seat = coupler.hub === 'clamp' ? 'clamp screw' : 'set screw, on a filed flat'
+  return [
+    step(
+      'hub-screw',
+      'Coupler on the screw',
+      `Slide it on and do up its ${seat}.${
+        coupler.hubGapMm > 0 ? ` Keep ${gap} between the hubs, or the jaws push on the bearings.` : ''
+      }`,
+      {
+        tools: ['hex keys', ...(coupler.hubGapMm > 0 ? ['feeler gauge'] : [])],
+        bolts: { screwHub: 'tight' },
+      },
+    ),
+    step(
+      'motor-loose',
+      'Motor in, face screws in loose',
+      `The shaft slides into the coupler without force. The frame is ${
+        printQuantity(motor.frameMm, 'length', units, 1).figure
+      } ${printQuantity(motor.frameMm, 'length', units, 1).unit}.`,
+      {
+        tools: ['hex keys'],
+        bolts: { motorFace: 'loose', motorHub: 'loose' },
+      },
+    ),
+    step(
+      'motor-face',
+      'Tighten the motor face screws',
+      'Turn the screw by hand while you tighten crosswise: the shaft finds its own centre.',
+      {
+        tools: ['hex keys'],
+        bolts: { motorFace: 'tight' },
+        caution: 'Before the shaft screw, always: the other way round the motor bearings carry a side load.',
+      },
+    ),
+    step('motor-hub', 'Tighten the coupler on the motor shaft', `Now its ${seat}.`, {
+      tools: ['hex keys'],
+      bolts: { motorHub: 'tight' },
+    }),
+  ]
+}

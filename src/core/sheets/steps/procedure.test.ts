@@ -1,0 +1,159 @@
+import type { Axis } from '../../document/job'
+import { CATALOGUE } from '../../machine/parts'
+import { SCREW_ENDS } from '../../machine/sizing/screw'
+import { newAxis } from '../newJob'
+import { blockedBy, boltStates, leansOn, procedure } from './procedure'
+import { BOLT_STATES, type Step } from './step'
+
+const axisWith = (
+  screw: string,
+  bearing: string,
+  link: { coupler: string } | { belt: string },
+  ends: Axis['ends'],
+  inclineDeg: number,
+): Axis => {
+  const axis = newAxis({ name: 'X', title: 'Table', dimensions: { inclineDeg } })
+  const transmission = 'belt' in link ? 'belt' : 'direct'
+  return {
+    ...axis,
+    ends,
+    drive: { ...axis.drive, transmission },
+    parts: { ...axis.parts, screw, bearing, ...link, motor: 'step-57-22' },
+  }
+}
+const LINKS = [
+  { coupler: 'slit-32-clamp' },
+  { coupler: 'jaw-30-set' },
+  { coupler: 'sliding-33' },
+  { belt: 'belt-5-15-18-36' },
+]
+const builds = ['ball-20-5-double', 'ball-16-5-single', 'ground-25-5-offset', 'slide-20-4-plain'].flatMap(
+  screw =>
+    SCREW_ENDS.flatMap(ends =>
+      LINKS.flatMap(link => [0, 90].map(incline => axisWith(screw, 'back-12', link, ends, incline))),
+    ),
+)
+const stepsOf = (axis: Axis): Step[] => procedure(axis, CATALOGUE, 'mm') ?? []
+const at = (steps: Step[], id: string) => steps.findIndex(step => step.id === id)
+const inOrder = (steps: Step[], ...ids: string[]) => {
+  const places = ids.map(id => at(steps, id))
+  expect(places).not.toContain(-1)
+  expect(places).toEqual(places.toSorted((a, b) => a - b))
+}
+
+test('whatever the parts, the order obeys the rules of the trade', () => {
+  for (const axis of builds) {
+    const steps = stepsOf(axis)
+    const far = axis.ends !== 'fixed-free'
+    inOrder(
+      steps,
+      'isolate',
+      'nut-loose',
+      'fixed-loose',
+      'nut-clamp',
+      'run-fixed',
+      'tight-fixed',
+      'nut-tight',
+      'run-through',
+      'aligned',
+      'torque-blocks',
+    )
+    if (far)
+      inOrder(steps, 'far-loose', 'nut-clamp', 'run-fixed', 'tight-fixed', 'run-far', 'tight-far', 'aligned')
+    else expect(at(steps, 'far-loose')).toBe(-1)
+    // A coupler's hub comes after the motor face; a pulley must be on its shaft before the motor goes in.
+    if (axis.drive.transmission === 'belt')
+      inOrder(steps, 'motor-hub', 'motor-loose', 'motor-face', 'power-on')
+    else inOrder(steps, 'motor-loose', 'motor-face', 'motor-hub', 'power-on')
+    inOrder(steps, 'power-on', 'proved', 'locked')
+    if (CATALOGUE.screw.get(axis.parts.screw ?? '')?.kind === 'ball') {
+      inOrder(steps, 'stop-tie', 'nut-loose', 'fixed-loose', 'tie-off', 'nut-clamp')
+      if (far) inOrder(steps, 'far-loose', 'tie-off')
+      expect(steps[at(steps, 'stop-tie')]?.hold).toBe(true)
+    } else expect(at(steps, 'stop-tie')).toBe(-1)
+    expect(at(steps, 'support') >= 0).toBe((axis.dimensions.inclineDeg.value ?? 0) > 0)
+    // Threadlocker is spoken of in the last assembly alone.
+    const locker = steps.filter(step => /threadlocker/i.test(step.title + step.how + step.tools.join()))
+    expect(locker.map(step => step.id)).toEqual(['locked'])
+  }
+})
+
+test('no joint is ever loosened by a later step, and all end torqued', () => {
+  for (const axis of builds) {
+    const steps = stepsOf(axis)
+    const reached: Record<string, number> = {}
+    for (const step of steps)
+      for (const [joint, state] of Object.entries(step.bolts)) {
+        const place = BOLT_STATES.indexOf(state)
+        expect(place).toBeGreaterThan(step.id === 'locked' ? -1 : (reached[joint] ?? 0))
+        reached[joint] = Math.max(place, reached[joint] ?? 0)
+      }
+    const done = Object.fromEntries(steps.map(step => [step.id, '2026-01-01T00:00:00.000Z']))
+    const states = boltStates(steps, done)
+    expect(states.farBlock).toBe(axis.ends === 'fixed-free' ? 'out' : 'torqued')
+    for (const joint of ['nut', 'fixedBlock', 'screwHub', 'motorFace', 'motorHub'] as const)
+      expect(states[joint]).toBe('torqued')
+  }
+})
+
+test('steps have names of their own that a job file accepts', () => {
+  const ids = stepsOf(
+    axisWith('ball-20-5-double', 'back-12', { coupler: 'jaw-40-clamp' }, 'fixed-supported', 90),
+  ).map(({ id }) => id)
+  expect(new Set(ids).size).toBe(ids.length)
+  for (const id of ids) expect(id).toMatch(/^[a-z0-9.-]{1,60}$/)
+})
+
+test('a hold point blocks everything after it, and cannot be opened under what rests on it', () => {
+  const steps = stepsOf(
+    axisWith('ball-20-5-double', 'back-12', { coupler: 'jaw-40-clamp' }, 'fixed-supported', 0),
+  )
+  expect(blockedBy(steps, {}, 'isolate')).toBeNull()
+  expect(blockedBy(steps, {}, 'clean')?.id).toBe('isolate')
+  const ticks = { isolate: 'now', 'stop-tie': 'now', 'nut-loose': 'now' }
+  expect(blockedBy(steps, ticks, 'far-loose')).toBeNull()
+  expect(blockedBy(steps, ticks, 'aligned')?.id).toBe('run-through')
+  expect(leansOn(steps, ticks, 'stop-tie')?.id).toBe('nut-loose')
+  expect(leansOn(steps, ticks, 'nut-loose')).toBeNull()
+})
+
+test('the steps speak of the parts that were chosen', () => {
+  const text = (axis: Axis, id: string) => stepsOf(axis).find(step => step.id === id)?.how ?? ''
+  const jaw = axisWith('ball-20-5-double', 'face-12', { coupler: 'jaw-40-clamp' }, 'fixed-supported', 0)
+  expect(text(jaw, 'hub-screw')).toContain('Keep 2 mm between the hubs')
+  expect(text(jaw, 'bearings')).toContain('narrow lands')
+  expect(
+    text(
+      axisWith('ball-20-5-double', 'back-12', { coupler: 'slit-19-set' }, 'fixed-supported', 0),
+      'motor-hub',
+    ),
+  ).toContain('set screw, on a filed flat')
+  expect(procedure({ ...jaw, parts: { ...jaw.parts, motor: null } }, CATALOGUE, 'mm')).toBeNull()
+})
+
+describe('a belt drive', () => {
+  const belted = (centresMm: number): Axis => {
+    const axis = axisWith('ball-20-5-double', 'back-12', { belt: 'belt-5-15-18-36' }, 'fixed-supported', 0)
+    return { ...axis, driveSizes: { ...axis.driveSizes, beltCentresMm: centresMm } }
+  }
+  const how = (axis: Axis, id: string) => stepsOf(axis).find(step => step.id === id)?.how ?? ''
+
+  test('says which belt to take, and the note to tune it to', () => {
+    expect(how(belted(140), 'motor-loose')).toMatch(
+      /A belt of \d+ teeth at 1(39|40|41)(\.\d)? mm between centres/,
+    )
+    expect(how(belted(140), 'motor-face')).toMatch(/sounds at \d+ Hz: that is \d+ N in it/)
+    expect(stepsOf(belted(140)).find(({ id }) => id === 'motor-face')?.caution).toContain('cover the belt')
+  })
+
+  test('with centres too near for its pulleys sends the builder back to Size', () => {
+    expect(how(belted(20), 'motor-loose')).toContain('mend that under Size')
+    expect(how(belted(20), 'motor-face')).toBe('Turn the screw once and pluck again.')
+  })
+
+  test('is not ready while no belt is chosen, whatever coupler was chosen before', () => {
+    const axis = belted(140)
+    const without = { ...axis, parts: { ...axis.parts, belt: null, coupler: 'disc-34' } }
+    expect(procedure(without, CATALOGUE, 'mm')).toBeNull()
+  })
+})
