@@ -4,10 +4,11 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ostrey } from '@/core/demo/ostrey'
 import { skarrow } from '@/core/demo/skarrow'
+import type { PartOf } from '@/core/document/parts/types'
 import { readOrdersCsv } from '@/core/formats/ordersCsv'
 import { writePartsCsv } from '@/core/formats/partsCsv'
 import { writeJobFile } from '@/core/formats/writeJobFile'
-import { CATALOGUE, type PartOf } from '@/core/machine/parts'
+import { CATALOGUE } from '@/core/machine/parts'
 
 const ROOT = join(__dirname, '..')
 const FIXTURE = join(ROOT, 'src/core/document/migrations/fixtures/job-v1.json')

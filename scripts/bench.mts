@@ -1,22 +1,27 @@
+import type { Axis } from '@/core/document/axis'
+import { PART_KINDS } from '@/core/document/kinds'
+import type { Catalogue } from '@/core/document/parts/types'
+import { contributors } from '@/core/sheets/chain/inputs'
+
 // Benchmarks: figures of this run on this machine, each beside a yardstick of the same run.
 
 import { skarrow } from '@/core/demo/skarrow'
-import { applyChange, runCommand, stillApplies } from '@/core/document/edit'
+import { applyChange, runEdit, stillApplies } from '@/core/document/edit'
 import { setGoal } from '@/core/document/edits'
-import { type Axis, PART_KINDS } from '@/core/document/job'
 import { writeDxf } from '@/core/drawing/dxf'
 import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
-import { Trace } from '@/core/evaluation/context'
-import { CATALOGUE, type Catalogue } from '@/core/machine/parts'
+import { EvaluationContext } from '@/core/evaluation/context'
+import { numbered } from '@/core/field/field'
+import { CATALOGUE } from '@/core/machine/parts'
 import { criticalSpeed } from '@/core/machine/sizing/screw'
 import { enumerateField } from '@/core/search/enumerate'
 import { fieldOf } from '@/core/search/field'
 import { searchDrives, searchField } from '@/core/search/search'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
-import { contributors } from '@/core/sheets/makingInputs'
+
 import { worstSection } from '@/core/sheets/nutRoom/sections'
-import { waysOut } from '@/core/sheets/remedies'
+import { remediesFor } from '@/core/sheets/remedies'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { drawChain, evenRandom } from '@/core/simulate/monteCarlo'
 import {
@@ -41,7 +46,7 @@ function medianUs(work: () => unknown, calls: number): number {
 const { job } = skarrow()
 const axis = job.axes[0] as Axis
 const inputs = { rootDiameterMm: 17, freeLengthMm: 500, ends: 'fixed-free' as const }
-const change = runCommand(job, setGoal(axis, 'cuttingForceN', 700), { id: 'c', at: '' }).change
+const change = runEdit(job, setGoal(axis, 'cuttingForceN', 700), { id: 'c', at: '' }).change
 /** What is worked out goes here, so that no work is left out as useless. */
 let sink = 0
 const plainUs = medianUs(() => {
@@ -63,7 +68,7 @@ line(
 )
 line(
   'evaluate one axis, all checks',
-  medianUs(() => evaluateAxis(axis, CATALOGUE, 'mm'), 300),
+  medianUs(() => evaluateAxis(axis, CATALOGUE, 'mm').findings, 300),
   '1000 us',
 )
 line(
@@ -72,7 +77,7 @@ line(
 )
 line(
   'ways out of one failing check',
-  medianUs(() => waysOut(axis, CATALOGUE, 'mm', 'motor.torqueMargin'), 2),
+  medianUs(() => remediesFor(axis, CATALOGUE, 'mm', 'motor.torqueMargin'), 2),
 )
 
 /** Median time of a call in milliseconds. */
@@ -128,13 +133,13 @@ const places = Array.from({ length: 500 }, (_, index) => ({
 }))
 const measured: Axis = {
   ...axis,
-  making: { ...axis.making, section: { ...axis.making.section, stations: places } },
+  section: { ...axis.section, stations: numbered('station', places) },
 }
 console.log(
-  `section check over ${places.length} stations: ${medianMs(() => worstSection(new Trace(measured, CATALOGUE)), 41).toFixed(2)} ms (limit 5 ms)`,
+  `section check over ${places.length} stations: ${medianMs(() => worstSection(new EvaluationContext(measured, CATALOGUE)), 41).toFixed(2)} ms (limit 5 ms)`,
 )
 const DRAWS = 1_000_000
-const { chain } = axis.making
+const { chain } = axis
 const links = contributors(axis, chain)
 const drawsMs = medianMs(() => drawChain(links, chain, DRAWS, 7), 7)
 const bareMs = medianMs(() => {
@@ -150,7 +155,7 @@ console.log(
   `a million draws of ${links.length} links: ${drawsMs.toFixed(0)} ms (limit 500 ms); the same random numbers alone ${bareMs.toFixed(0)} ms, ${(drawsMs / bareMs).toFixed(1)} x (limit 3 x)`,
 )
 
-const template = bracketTemplate('Bench', axis.making.bracketHoles, { widthMm: 60, heightMm: 62 }, 36)
+const template = bracketTemplate('Bench', axis.bracketHoles, { widthMm: 60, heightMm: 62 }, 36)
 const timesMs: number[] = []
 for (let i = 0; i < 9; i++) {
   const start = performance.now()

@@ -1,5 +1,12 @@
 import { Dexie } from 'dexie'
-import { applyChange, type Change, mergeChanges, stillApplies, takeBack } from '@/core/document/edit'
+import {
+  applyChange,
+  type Change,
+  mergeChanges,
+  stillApplies,
+  takeBack,
+  undoingChange,
+} from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
 import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
 
@@ -42,20 +49,23 @@ const setHidden = (db: DuskDatabase, ids: string[], hidden: boolean) =>
  * @throws ConflictError when a newer value stands where the change would put its own
  * @throws JobGoneError when the job is no longer there
  */
-export const commitChange = (db: DuskDatabase, change: Change, entry: LogEntry | null): Promise<JobRow> =>
-  inOne(db, async () => {
-    const row = await rowOf(db, change.jobId)
-    if (await db.history.where('id').equals(change.id).first()) return row
-    if (!stillApplies(row.job, change)) throw new ConflictError(change)
-    const { undo: last, redo: takenBack } = await reach(db, change.jobId)
-    if (takenBack) await after(db, change.jobId, last).delete()
-    if (last && change.mergeKey !== null && last.mergeKey === change.mergeKey)
-      await db.history.put({ ...mergeChanges(last, change), sequence: last.sequence })
-    else await db.history.add(change)
-    if (entry) await db.entries.put(entry)
-    await setHidden(db, change.hides, true)
-    return put(db, row, applyChange(row.job, change))
-  })
+export const commitChange = (db: DuskDatabase, change: Change, entries: LogEntry[] = []): Promise<JobRow> =>
+  inOne(db, () => commitWithin(db, change, entries))
+
+async function commitWithin(db: DuskDatabase, change: Change, entries: LogEntry[]): Promise<JobRow> {
+  const row = await rowOf(db, change.jobId)
+  if (await db.history.where('id').equals(change.id).first()) return row
+  if (!stillApplies(row.job, change)) throw new ConflictError(change)
+  const { undo: last, redo: takenBack } = await reach(db, change.jobId)
+  if (takenBack) await after(db, change.jobId, last).delete()
+  if (last && change.mergeKey !== null && last.mergeKey === change.mergeKey)
+    await db.history.put({ ...mergeChanges(last, change), sequence: last.sequence })
+  else await db.history.add(change)
+  await db.entries.bulkPut(entries)
+  await setHidden(db, change.hides, true)
+  await setHidden(db, change.shows, false)
+  return put(db, row, applyChange(row.job, change))
+}
 
 /** The part of a job's history after a change: what was taken back. */
 const after = (db: DuskDatabase, jobId: string, change: HistoryRow | null) =>
@@ -73,9 +83,11 @@ export async function reach(db: DuskDatabase, jobId: string) {
   return { undo: undo ?? null, redo: redo ?? null }
 }
 
+/** Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents. */
+const documentRules = async () => (await import('@/core/sheets/schema')).jobSchema
+
 async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
-  // Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents.
-  const { jobSchema } = await import('@/core/sheets/schema')
+  const jobSchema = await documentRules()
   return inOne(db, async () => {
     const change = (await reach(db, jobId))[direction]
     if (!change) return null
@@ -95,3 +107,32 @@ async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo')
 export const undo = (db: DuskDatabase, jobId: string) => step(db, jobId, 'undo')
 /** Does the last change that was taken back again; null when there is none. */
 export const redo = (db: DuskDatabase, jobId: string) => step(db, jobId, 'redo')
+
+/** One thing cannot be taken back any more; the message says why. */
+export class NotUndoneError extends Error {
+  override name = 'NotUndoneError'
+}
+
+/**
+ * Takes back one change, whatever came after it: as undo does where it is the last, else as a change of its own.
+ *
+ * @throws NotUndoneError that says why it cannot be taken back: it was already, or what it made was changed since
+ */
+export async function undoOne(
+  db: DuskDatabase,
+  jobId: string,
+  changeId: string,
+  stamp: { id: string; at: string },
+): Promise<JobRow | null> {
+  const change = await db.history.where('id').equals(changeId).first()
+  if (!change || change.jobId !== jobId || change.undone)
+    throw new NotUndoneError('It was taken back already.')
+  if ((await reach(db, jobId)).undo?.id === changeId) return undo(db, jobId)
+  return inOne(db, async () => {
+    const row = await rowOf(db, jobId)
+    const undoing = undoingChange(change, stamp)
+    if (!stillApplies(row.job, undoing))
+      throw new NotUndoneError(`“${change.label}” stays: what it set was changed again since.`)
+    return commitWithin(db, undoing, [])
+  })
+}

@@ -1,7 +1,8 @@
 import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Change } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
-import { migrate, migrateChange, SCHEMA_VERSION } from '@/core/document/migrations'
+import { migrate } from '@/core/document/migrations'
+import { SCHEMA_VERSION } from '@/core/document/version'
 
 /** A job as it is stored; every saved change raises its revision by one. */
 export interface JobRow {
@@ -37,26 +38,28 @@ export class DuskDatabase extends Dexie {
       settings: 'key',
     })
     // The tables stay as they are; the documents in them are brought up to the present version.
-    this.version(2).upgrade(bringUp)
-    this.version(3).upgrade(bringUp)
+    this.version(SCHEMA_VERSION).upgrade(bringUp)
   }
 }
 
+/** Every job with its history, from whatever version it is. */
 async function bringUp(transaction: Transaction) {
-  const versions = new Map<string, number>()
-  await transaction
-    .table<JobRow>('jobs')
-    .toCollection()
-    .modify(row => {
-      versions.set(row.id, row.job.schemaVersion)
-      row.job = migrate(row.job as unknown as Record<string, unknown>) as unknown as Job
+  const jobs = transaction.table<JobRow>('jobs')
+  const history = transaction.table<HistoryRow>('history')
+  for (const row of await jobs.toArray()) {
+    const old = await history
+      .where('[jobId+sequence]')
+      .between([row.id, Dexie.minKey], [row.id, Dexie.maxKey])
+      .toArray()
+    const stored = migrate({
+      job: row.job as unknown as Record<string, unknown>,
+      history: old as unknown as Record<string, unknown>[],
     })
-  await transaction
-    .table<HistoryRow>('history')
-    .toCollection()
-    .modify((row, holder) => {
-      holder.value = migrateChange(row, versions.get(row.jobId) ?? SCHEMA_VERSION)
-    })
+    await jobs.put({ ...row, job: stored.job as unknown as Job })
+    const kept = new Set(stored.history.map(({ sequence }) => sequence))
+    await history.bulkPut(stored.history as unknown as HistoryRow[])
+    await history.bulkDelete(old.map(({ sequence }) => sequence).filter(sequence => !kept.has(sequence)))
+  }
 }
 
 let database: DuskDatabase | undefined

@@ -1,5 +1,5 @@
 import { demoJobs } from '@/core/demo'
-import { type Command, runCommand } from '@/core/document/edit'
+import { type Edit, runEdit } from '@/core/document/edit'
 import { archiveJob, renameJob } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
 import type { Job, LogEntry } from '@/core/document/job'
@@ -78,11 +78,11 @@ export const duplicateJob = (db: DuskDatabase, jobId: string): Promise<void> =>
     await put(db, copyOf(file, `${file.job.name.slice(0, 70)} (copy)`))
   })
 
-async function editStored(db: DuskDatabase, jobId: string, command: Command) {
+async function editStored(db: DuskDatabase, jobId: string, edit: Edit) {
   const row = await db.jobs.get(jobId)
   if (!row) return
-  const { change, entry } = runCommand(row.job, command, { id: newId(), at: now() })
-  await commitChange(db, change, entry)
+  const { change, entry } = runEdit(row.job, edit, { id: newId(), at: now() })
+  await commitChange(db, change, entry ? [entry] : [])
 }
 export const renameStored = (db: DuskDatabase, jobId: string, name: string) =>
   editStored(db, jobId, renameJob(name))

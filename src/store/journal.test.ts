@@ -1,5 +1,5 @@
 import { skarrow } from '@/core/demo/skarrow'
-import { runCommand } from '@/core/document/edit'
+import { runEdit } from '@/core/document/edit'
 import { addNote } from '@/core/document/logEdits'
 import type { Pending } from './journal'
 
@@ -18,7 +18,7 @@ class FakeStorage {
 }
 
 const pendingOf = (text: string): Pending => {
-  const { change, entry } = runCommand(skarrow().job, addNote(null, text, 'note'), {
+  const { change, entry } = runEdit(skarrow().job, addNote(null, text, 'note'), {
     id: text,
     at: '2026-11-25T09:00:00.000Z',
   })

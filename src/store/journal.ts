@@ -5,7 +5,10 @@ import type { LogEntry } from '@/core/document/job'
 /** A change on its way into the database. */
 export interface Pending {
   change: Change
-  entry: LogEntry | null
+  /** Lines of the log that come with it: those of every edit that was joined to it. */
+  entries: LogEntry[]
+  /** The version of the document that the change was made on. */
+  version: number
 }
 
 const PREFIX = 'dusk-journal:'
@@ -50,7 +53,13 @@ export async function takeLeftovers(): Promise<Pending[]> {
 
 function readPending(text: string): Pending[] {
   try {
-    return JSON.parse(text) as Pending[]
+    const left = JSON.parse(text) as (Pending & { entry?: LogEntry | null })[]
+    // Up to version 3 there was one line at the most, and no version beside it.
+    return left.map(({ change, entries, entry, version = 3 }) => ({
+      change,
+      entries: entries ?? (entry ? [entry] : []),
+      version,
+    }))
   } catch {
     return []
   }

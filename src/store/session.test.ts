@@ -1,9 +1,10 @@
+import type { Axis } from '@/core/document/axis'
 import 'fake-indexeddb/auto'
 import { skarrow } from '@/core/demo/skarrow'
-import { runCommand } from '@/core/document/edit'
+import { runEdit } from '@/core/document/edit'
 import { renameJob, setDimension, setGoal } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
-import type { Axis, Job } from '@/core/document/job'
+import type { Job } from '@/core/document/job'
 import { addNote } from '@/core/document/logEdits'
 import { commitChange } from './commit'
 import { DuskDatabase } from './database'
@@ -122,7 +123,7 @@ test('a job that is not here is said to be missing', async () => {
 
 describe('the journal', () => {
   const change = (value: number) => ({
-    ...runCommand(job, setGoal(X(), 'cuttingForceN', value), { id: newId(), at: '2026-11-25T08:00:00.000Z' }),
+    ...runEdit(job, setGoal(X(), 'cuttingForceN', value), { id: newId(), at: '2026-11-25T08:00:00.000Z' }),
   })
 
   test('what a closed tab left behind is saved by the next one, once', async () => {
@@ -164,7 +165,7 @@ describe('the journal', () => {
 describe('two tabs', () => {
   /** Saves a change as another tab would that has seen the job as it is here. */
   const elsewhere = async (value: number) => {
-    const { change, entry } = runCommand(job, setGoal(X(), 'cuttingForceN', value), {
+    const { change, entry } = runEdit(job, setGoal(X(), 'cuttingForceN', value), {
       id: newId(),
       at: new Date().toISOString(),
     })

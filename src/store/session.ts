@@ -2,14 +2,15 @@ import { liveQuery, type Subscription } from 'dexie'
 import {
   applyChange,
   type Change,
-  type Command,
+  type Edit,
   isEmptyChange,
   mergeChanges,
-  runCommand,
+  runEdit,
 } from '@/core/document/edit'
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
-import { ConflictError, commitChange, reach, redo, undo } from './commit'
+import { SCHEMA_VERSION } from '@/core/document/version'
+import { ConflictError, commitChange, NotUndoneError, reach, redo, undo, undoOne } from './commit'
 import type { DuskDatabase, JobRow } from './database'
 import { type Pending, takeLeftovers, writeJournal } from './journal'
 import { describeProblem, type Problem } from './problem'
@@ -32,6 +33,9 @@ export interface SessionState {
   undoLabel: string | null
   redoLabel: string | null
 }
+
+/** Up to this version changes found their rows by their places. */
+const LAST_BY_PLACE = 3
 
 /** Typing goes into the database when it rests this long; the journal has it at once. */
 const TYPING_RESTS_MS = 200
@@ -82,18 +86,32 @@ export class JobSession {
     }
   }
 
-  /** Runs a command: the screen follows now, the database as soon as it can. */
-  readonly edit = (command: Command): void => {
+  /** Runs an edit: the screen follows now, the database as soon as it can. Returns the id of its change, if it made one. */
+  readonly edit = (edit: Edit): string | null => {
     const { job } = this.state
-    if (!job) return
-    const result = runCommand(job, command, { id: newId(), at: new Date().toISOString() })
-    if (isEmptyChange(result.change)) return
-    this.isTyping = command.mergeKey !== undefined
-    this.set({ job: result.job, saving: true, conflict: null })
-    this.enqueue({ change: result.change, entry: result.entry })
+    if (!job) return null
+    const { job: next, change, entry } = runEdit(job, edit, { id: newId(), at: new Date().toISOString() })
+    if (isEmptyChange(change)) return null
+    this.isTyping = edit.mergeKey !== undefined
+    this.set({ job: next, saving: true, conflict: null })
+    this.enqueue({ change, entries: entry ? [entry] : [], version: SCHEMA_VERSION })
+    return change.id
   }
 
   readonly undo = () => this.travel(undo)
+  /** Takes back one change, whatever came after it. Resolves to why it could not be, or to null when it was. */
+  readonly undoOne = async (changeId: string): Promise<string | null> => {
+    await this.drain()
+    try {
+      const row = await undoOne(this.db, this.jobId, changeId, { id: newId(), at: new Date().toISOString() })
+      if (row) this.take(row)
+      return null
+    } catch (error) {
+      if (error instanceof NotUndoneError) return error.message
+      this.fail(error)
+      return null
+    }
+  }
   readonly redo = () => this.travel(redo)
 
   /** Tries again to save what could not be saved. */
@@ -118,7 +136,7 @@ export class JobSession {
     if (typeof window !== 'undefined') window.addEventListener('pagehide', this.onHide)
     const watch = <T>(query: () => Promise<T>, next: (value: T) => void) =>
       this.subscriptions.push(liveQuery(query).subscribe({ next, error: error => this.fail(error) }))
-    const leftovers = await takeLeftovers()
+    const leftovers = await Promise.all((await takeLeftovers()).map(left => this.broughtUp(left)))
     if (leftovers.length) {
       this.pending.push(...leftovers)
       await this.drain()
@@ -132,6 +150,16 @@ export class JobSession {
       () => reach(this.db, this.jobId),
       ({ undo, redo }) => this.set({ undoLabel: undo?.label ?? null, redoLabel: redo?.label ?? null }),
     )
+  }
+
+  /** A leftover that was made on a document of an older version, for the document as it stands now. */
+  private async broughtUp(left: Pending): Promise<Pending> {
+    if (left.version > LAST_BY_PLACE) return left
+    const row = await this.db.jobs.get(left.change.jobId)
+    if (!row) return left
+    const { changeFromV3 } = await import('@/core/document/migrations/v3')
+    const change = changeFromV3({ ...row.job }, { ...left.change }, newId) as unknown as Change
+    return { ...left, change, version: SCHEMA_VERSION }
   }
 
   private readonly onHide = () => {
@@ -159,8 +187,9 @@ export class JobSession {
     const waiting = last && this.draining === null && last.change.mergeKey !== null
     if (waiting && last.change.mergeKey === pending.change.mergeKey)
       this.pending[this.pending.length - 1] = {
+        ...pending,
         change: mergeChanges(last.change, pending.change),
-        entry: null,
+        entries: [...last.entries, ...pending.entries],
       }
     else this.pending.push(pending)
     clearTimeout(this.timer)
@@ -186,7 +215,7 @@ export class JobSession {
     let row: JobRow | undefined
     for (let next = this.pending[0]; next; next = this.pending[0]) {
       try {
-        row = await commitChange(this.db, next.change, next.entry)
+        row = await commitChange(this.db, next.change, next.entries)
       } catch (error) {
         if (!(error instanceof ConflictError)) return this.fail(error)
         this.set({ conflict: { change: error.change, message: error.message } })

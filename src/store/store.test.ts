@@ -1,9 +1,10 @@
+import type { Axis } from '@/core/document/axis'
 import 'fake-indexeddb/auto'
 import { skarrow } from '@/core/demo/skarrow'
-import { type Command, runCommand } from '@/core/document/edit'
+import { type Edit, runEdit } from '@/core/document/edit'
 import { setGoal, setUnits } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
-import type { Axis, Job } from '@/core/document/job'
+import type { Job } from '@/core/document/job'
 import { addNote, deleteEntry } from '@/core/document/logEdits'
 import { writeJobFile } from '@/core/formats/writeJobFile'
 import { ConflictError, commitChange, JobGoneError, reach, redo, undo } from './commit'
@@ -27,8 +28,8 @@ beforeEach(async () => {
 afterEach(() => db.delete())
 
 /** Saves what a command does to the job as the tab sees it. */
-async function commit(command: Command, seen = job) {
-  const { change, entry } = runCommand(seen, command, { id: newId(), at: new Date().toISOString() })
+async function commit(command: Edit, seen = job) {
+  const { change, entry } = runEdit(seen, command, { id: newId(), at: new Date().toISOString() })
   const row = await commitChange(db, change, entry)
   job = row.job
   return change

@@ -1,9 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 
-/** The id of the sheet with a title, to go to it. */
-export const sheetId = (title: string): string => `sheet-${title.toLowerCase().replace(/\W+/g, '-')}`
-
 /** A titled sheet on the bench. */
 export function Panel({
   title,
@@ -24,10 +21,7 @@ export function Panel({
       borderRadius="8px"
       p="4"
       aria-label={title}
-      id={sheetId(title)}
       minW="0"
-      // What is gone to stands clear of the head of the page.
-      scrollMarginTop={{ base: '180px', xl: '70px' }}
       isolation="isolate"
     >
       <chakra.div

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { Cell, HeadCell, SideScroll } from './Panel'
+import { DataTable, type TableColumn } from './table/DataTable'
 
 const token = (name: string) => `var(--dusk-colors-${name})`
 
@@ -18,8 +18,15 @@ export const chartColors = {
   brass: token('brass'),
 }
 
+interface Line {
+  cells: string[]
+}
+
 /** The figures behind a chart, within reach of the keyboard and of those who would rather read. */
 export function ChartFigures({ heads, rows }: { heads: string[]; rows: string[][] }) {
+  const columns = heads.map(
+    (head, index): TableColumn<Line> => ({ id: head, head, figures: true, cell: row => row.cells[index] }),
+  )
   return (
     <chakra.details fontSize="14px">
       <chakra.summary
@@ -32,30 +39,11 @@ export function ChartFigures({ heads, rows }: { heads: string[]; rows: string[][
       >
         Figures of this chart
       </chakra.summary>
-      <SideScroll>
-        <chakra.table width="100%">
-          <thead>
-            <tr>
-              {heads.map(head => (
-                <HeadCell key={head} textAlign="right">
-                  {head}
-                </HeadCell>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(row => (
-              <tr key={row.join()}>
-                {row.map((text, index) => (
-                  <Cell key={heads[index]} textAlign="right" fontFamily="mono">
-                    {text}
-                  </Cell>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </chakra.table>
-      </SideScroll>
+      <DataTable
+        columns={columns}
+        rows={rows.map((cells): Line => ({ cells }))}
+        rowId={({ cells }) => cells.join()}
+      />
     </chakra.details>
   )
 }

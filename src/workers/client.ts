@@ -1,15 +1,16 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import type { PartKind } from '@/core/document/job'
+import type { PartKind } from '@/core/document/kinds'
+
 import type { DrivePoint } from '@/core/search/field'
 import type { WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/simulate/monteCarlo'
-import type { BenchWorker, DrawTask, DrawWorker, SearchOutcome, SearchWorker, Task } from './protocol'
+import type { AxisTask, DrawTask, DrawWorker, JudgeWorker, SearchOutcome, SearchWorker } from './protocol'
 
-let remote: Remote<BenchWorker> | undefined
+let remote: Remote<JudgeWorker> | undefined
 
 /** The worker, started when it is first asked for something. */
-export function benchWorker(): Remote<BenchWorker> {
-  remote ??= wrap<BenchWorker>(new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }))
+export function judgeWorker(): Remote<JudgeWorker> {
+  remote ??= wrap<JudgeWorker>(new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' }))
   return remote
 }
 
@@ -19,7 +20,7 @@ export interface Running<T> {
   cancel: () => void
 }
 
-type OnProgress = (share: number) => void
+export type OnProgress = (share: number) => void
 
 /**
  * Gives work to a worker of its own, which ends with it.
@@ -45,7 +46,7 @@ const searchWorker = () => new Worker(new URL('./search.worker.ts', import.meta.
 const drawWorker = () => new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' })
 
 /** Searches the parts list for the drives of an axis that nothing beats. */
-export const startSearch = (task: Task, onProgress: OnProgress): Running<SearchOutcome | null> =>
+export const startSearch = (task: AxisTask, onProgress: OnProgress): Running<SearchOutcome | null> =>
   running<SearchWorker, SearchOutcome | null>(
     searchWorker(),
     (remote, progress) => remote.search(task, progress),
@@ -54,12 +55,12 @@ export const startSearch = (task: Task, onProgress: OnProgress): Running<SearchO
 
 /** Asks what stands in the way of a part. */
 export const startWhyNot = (
-  task: Task,
+  task: AxisTask,
   kind: PartKind,
   partId: string,
   points: DrivePoint[],
-): Running<WhyNot> =>
-  running<SearchWorker, WhyNot>(
+): Running<WhyNot | null> =>
+  running<SearchWorker, WhyNot | null>(
     searchWorker(),
     async remote => await remote.whyNot(task, kind, partId, points),
   )

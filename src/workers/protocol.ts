@@ -1,16 +1,19 @@
-import type { Axis, PartKind } from '@/core/document/job'
-import type { OwnParts } from '@/core/machine/parts'
+import type { Axis } from '@/core/document/axis'
+import type { PartKind } from '@/core/document/kinds'
+import type { OwnParts } from '@/core/document/parts/types'
+import type { Shop } from '@/core/document/shop'
+import type { Remedy } from '@/core/evaluation/remedy'
 import type { DrivePoint, SearchResult } from '@/core/search/field'
 import type { WhyNot } from '@/core/search/whyNot'
+import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
-import type { Shop } from '@/core/sheets/making'
-import type { WayOut } from '@/core/sheets/remedies'
+
 import type { Spread } from '@/core/simulate/monteCarlo'
 import type { UnitSystem } from '@/core/units/quantity'
 
 /** An axis with what it is judged by: plain data, as it goes over to a worker. */
-export interface Task {
+export interface AxisTask {
   axis: Axis
   ownParts: OwnParts
   shop: Shop
@@ -18,9 +21,9 @@ export interface Task {
 }
 
 /** What the worker can be asked to work out. */
-export interface BenchWorker {
-  waysOut: (task: Task, checkId: string) => WayOut[]
-  judgeParts: (task: Task, kind: PartKind) => PartVerdict[]
+export interface JudgeWorker {
+  remedies: (task: AxisTask, checkId: CheckId) => Remedy[]
+  judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]
 }
 
 /** What a search comes to: the drives that nothing beats, or why there are none. */
@@ -30,8 +33,8 @@ export interface SearchOutcome extends SearchResult {
 
 /** A worker of its own, so that a search can be stopped by ending it. */
 export interface SearchWorker {
-  search: (task: Task, onProgress: (share: number) => void) => SearchOutcome | null
-  whyNot: (task: Task, kind: PartKind, partId: string, points: DrivePoint[]) => WhyNot
+  search: (task: AxisTask, onProgress: (share: number) => void) => SearchOutcome | null
+  whyNot: (task: AxisTask, kind: PartKind, partId: string, points: DrivePoint[]) => WhyNot
 }
 
 /** A chain of dimensions to be drawn many times over. */

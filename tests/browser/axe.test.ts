@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import type { PartOf } from '@/core/document/parts/types'
 import { writePartsCsv } from '@/core/formats/partsCsv'
-import { CATALOGUE, type PartOf } from '@/core/machine/parts'
+import { CATALOGUE } from '@/core/machine/parts'
 import { onDisk, pickFile } from './files'
 import { type Bench, STAGES, withApp } from './harness'
 

@@ -1,5 +1,6 @@
+import type { PartOf } from '@/core/document/parts/types'
 import { writePartsCsv } from '@/core/formats/partsCsv'
-import { CATALOGUE, type PartOf } from '@/core/machine/parts'
+import { CATALOGUE } from '@/core/machine/parts'
 import { downloads, onDisk, pickFile } from './files'
 import { type Bench, withApp } from './harness'
 

@@ -8,7 +8,7 @@ export const STEEL_DENSITY_KG_PER_M3 = 7850
 export const STEEL_EXPANSION_PER_K = 11.7e-6
 
 /** What rounding alone can make of a length. */
-export const HAIR_MM = 1e-9
+export const TOLERANCE_MM = 1e-9
 
 export const radians = (deg: number): number => (deg * Math.PI) / 180
 export const degrees = (rad: number): number => (rad * 180) / Math.PI

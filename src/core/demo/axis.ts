@@ -1,5 +1,7 @@
-import type { DimensionKey, Provenance } from '../document/dimensions'
-import type { Axis } from '../document/job'
+import type { Axis } from '../document/axis'
+import type { DimensionKey } from '../document/dimensions'
+import type { Provenance } from '../document/kinds'
+
 import { type AxisTemplate, newAxis } from '../sheets/newJob'
 
 interface Setting extends AxisTemplate {

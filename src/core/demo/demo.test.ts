@@ -1,7 +1,7 @@
 import { catalogueOf } from '../machine/parts'
-import { withChoice } from '../sheets/choice'
+import { withChange } from '../sheets/choice'
 import { evaluateAxis } from '../sheets/evaluateAxis'
-import { waysOut } from '../sheets/remedies'
+import { remediesFor } from '../sheets/remedies'
 import { jobSchema } from '../sheets/schema'
 import { demoJobs } from './'
 
@@ -50,10 +50,10 @@ test.each([
 test('the axis that cannot be cut as wished has another way, which fits', () => {
   const { job, axis } = axes.find(({ name }) => name === 'Ostrey 254 Z') ?? {}
   if (!job || !axis) throw new Error('the demo is not there')
-  const ways = waysOut(axis, catalogueOf(job), job.units, 'room.section')
+  const ways = remediesFor(axis, catalogueOf(job), job.units, 'room.section')
   expect(ways.length).toBeGreaterThan(0)
   for (const { choice } of ways) {
-    const { findings } = evaluateAxis(withChoice(axis, choice), catalogueOf(job), job.units)
+    const { findings } = evaluateAxis(withChange(axis, choice), catalogueOf(job), job.units)
     expect(findings.find(({ checkId }) => checkId === 'room.section')?.state).toBe('holds')
   }
 })

@@ -1,8 +1,10 @@
 import type { Job, LogEntry } from '../document/job'
+import { SHOP_TO_START } from '../document/shop'
+import { SCHEMA_VERSION } from '../document/version'
 import { NO_OWN_PARTS } from '../machine/parts'
-import { SHOP_TO_START } from '../sheets/making'
+
 import { demoAxis } from './axis'
-import { MAKING_LONG_TOM_X, MAKING_LONG_TOM_Y, MAKING_LONG_TOM_Z } from './making'
+import { FITTED_LONG_TOM_X, FITTED_LONG_TOM_Y, FITTED_LONG_TOM_Z } from './fitted'
 
 const X = () =>
   demoAxis({
@@ -31,7 +33,7 @@ const X = () =>
     driveSizes: { screwSpacingMm: 1240, offCentreMm: 480 },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg', 'bracketThicknessMm'] },
     parts: { screw: 'ball-25-10-single', bearing: 'back30-15', coupler: 'jaw-55-clamp', motor: 'step-86-45' },
-    more: { ends: 'fixed-fixed', making: MAKING_LONG_TOM_X },
+    more: { ends: 'fixed-fixed', ...FITTED_LONG_TOM_X },
   })
 
 const Y = () =>
@@ -59,7 +61,7 @@ const Y = () =>
     },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg'] },
     parts: { screw: 'ball-16-10-oversize', bearing: 'back-10', coupler: 'disc-34' },
-    more: { making: MAKING_LONG_TOM_Y },
+    more: { ...FITTED_LONG_TOM_Y },
   })
 
 const Z = () =>
@@ -84,13 +86,13 @@ const Z = () =>
       coupler: 'jaw-30-set',
       motor: 'step-57-12',
     },
-    more: { making: MAKING_LONG_TOM_Z },
+    more: { ...FITTED_LONG_TOM_Z },
   })
 
 /** A home-built plank router at the sizing stage: two long screws drive its gantry, and whip before it is fast. */
 export const longTom = (): { job: Job; entries: LogEntry[] } => ({
   job: {
-    schemaVersion: 3,
+    schemaVersion: SCHEMA_VERSION,
     id: 'demo-long-tom-2400',
     name: 'Long Tom 2400',
     machineKind: 'router',

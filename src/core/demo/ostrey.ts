@@ -1,8 +1,10 @@
 import type { Job, LogEntry } from '../document/job'
+import { SHOP_TO_START } from '../document/shop'
+import { SCHEMA_VERSION } from '../document/version'
 import { NO_OWN_PARTS } from '../machine/parts'
-import { SHOP_TO_START } from '../sheets/making'
+
 import { demoAxis } from './axis'
-import { MAKING_OSTREY_X, MAKING_OSTREY_Z } from './making'
+import { FITTED_OSTREY_X, FITTED_OSTREY_Z } from './fitted'
 
 const Z = () =>
   demoAxis({
@@ -24,7 +26,7 @@ const Z = () =>
       sheet: ['movingMassKg', 'counterbalanceN'],
     },
     parts: { screw: 'ball-20-5-oversize', bearing: 'face-12', coupler: 'disc-34', motor: 'loop-60-30' },
-    more: { making: MAKING_OSTREY_Z },
+    more: { ...FITTED_OSTREY_Z },
   })
 
 const X = () =>
@@ -52,13 +54,13 @@ const X = () =>
     driveSizes: { beltCentresMm: 92, handwheelRadiusMm: 42 },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'] },
     parts: { screw: 'ball-16-5-oversize', bearing: 'back-10', belt: 'belt-3-9-24-48', motor: 'step-57-12' },
-    more: { making: MAKING_OSTREY_X },
+    more: { ...FITTED_OSTREY_X },
   })
 
 /** A bench lathe, half planned: the carriage sized, the cross slide on a belt with its handwheel kept. */
 export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
   job: {
-    schemaVersion: 3,
+    schemaVersion: SCHEMA_VERSION,
     id: 'demo-ostrey-254',
     name: 'Ostrey 254',
     machineKind: 'lathe',

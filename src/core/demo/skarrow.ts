@@ -1,9 +1,13 @@
-import type { DimensionKey, GoalKey, Provenance } from '../document/dimensions'
-import type { Axis, Job, LogEntry } from '../document/job'
+import type { Axis } from '../document/axis'
+import type { DimensionKey, GoalKey } from '../document/dimensions'
+import type { Job, LogEntry } from '../document/job'
+import type { Provenance } from '../document/kinds'
+import { SHOP_TO_START } from '../document/shop'
+import { SCHEMA_VERSION } from '../document/version'
+import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
-import { NO_MAKING, SHOP_TO_START } from '../sheets/making'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
-import { MAKING_SKARROW_X, MAKING_SKARROW_Y } from './making'
+import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
 
 const SHAFTS_ASSUMED: Pick<Values, 'shaftParallelMm' | 'shaftAngleDeg' | 'shaftAxialMm'> = {
   shaftParallelMm: [0.05, 'assumed'],
@@ -118,10 +122,10 @@ const X: Axis = {
     },
   ],
   preloadN: null,
-  room: { recessFixedMm: 0, recessFarMm: 12, safetyFixedMm: 5, safetyFarMm: 5 },
+  recesses: { recessFixedMm: 0, recessFarMm: 12, safetyFixedMm: 5, safetyFarMm: 5 },
   nutFacing: 'far',
   limits: {},
-  making: MAKING_SKARROW_X,
+  ...FITTED_SKARROW_X,
   ticks: Object.fromEntries(
     tickedX.map((id, index) => [id, new Date(Date.UTC(2026, 9, 18, 17, 10 + 9 * index)).toISOString()]),
   ),
@@ -151,7 +155,7 @@ const X: Axis = {
       startedAt: '2026-11-14T09:30:00.000Z',
       finishedAt: '2026-11-14T10:05:00.000Z',
       label: 'As first built',
-      stations: [
+      stations: numbered('station', [
         {
           positionMm: 60,
           approachPositiveUm: [24, 22, 25, 23, 24],
@@ -167,14 +171,14 @@ const X: Axis = {
           approachPositiveUm: [23, 25, 22, 24, 24],
           approachNegativeUm: [-20, -22, -21, -19, -23],
         },
-      ],
+      ]),
     },
     {
       id: 'test-2',
       startedAt: '2026-11-21T16:00:00.000Z',
       finishedAt: null,
       label: 'Gib nipped up',
-      stations: [
+      stations: numbered('station', [
         {
           positionMm: 60,
           approachPositiveUm: [22, 25, 21, 24, 23],
@@ -185,7 +189,7 @@ const X: Axis = {
           approachPositiveUm: [23, 24, 21, 22, 25],
           approachNegativeUm: [-21, -19, -22, -20, -21],
         },
-      ],
+      ]),
     },
   ],
 }
@@ -196,14 +200,17 @@ function round(id: string, startedAt: string, stations: [number, number, number]
     startedAt,
     finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
     clampedAtMm: 40,
-    stations: stations.map(([positionMm, heightUm, sideUm]) => ({ positionMm, heightUm, sideUm })),
+    stations: numbered(
+      'place',
+      stations.map(([positionMm, heightUm, sideUm]) => ({ positionMm, heightUm, sideUm })),
+    ),
   }
 }
 
 const Y: Axis = {
   ...X,
   id: 'skarrow-y',
-  making: MAKING_SKARROW_Y,
+  ...FITTED_SKARROW_Y,
   name: 'Y',
   title: 'Saddle',
   dimensions: dimensions({
@@ -227,7 +234,7 @@ const Y: Axis = {
     motor: 'step-57-12',
   },
   variants: [],
-  room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
+  recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ticks: {},
   rounds: [],
   tests: [],
@@ -236,7 +243,7 @@ const Y: Axis = {
 const Z: Axis = {
   ...Y,
   id: 'skarrow-z',
-  making: NO_MAKING,
+  ...NOTHING_FITTED,
   name: 'Z',
   title: 'Quill head',
   dimensions: dimensions({
@@ -256,7 +263,7 @@ const Z: Axis = {
 }
 
 const SKARROW: Job = {
-  schemaVersion: 3,
+  schemaVersion: SCHEMA_VERSION,
   id: 'demo-skarrow-8',
   name: 'Skarrow 8',
   machineKind: 'mill',

@@ -1,34 +1,37 @@
 import { skarrow } from '../demo/skarrow'
 import { setLimits } from '../evaluation/limitEdits'
 import * as drive from '../machine/driveEdits'
-import { CATALOGUE, type PartOf } from '../machine/parts'
+import { CATALOGUE } from '../machine/parts'
 import { putOwnPart, takeParts } from '../machine/parts/partEdits'
-import { applyChoice } from '../sheets/choiceCommand'
-import { setMaking, setOrderStates, setShop, takeQuotes } from '../sheets/makingCommands'
+import { setOrderStates, takeQuotes } from '../orders/orderEdits'
+import { editOfChange } from '../sheets/choiceCommand'
+import { setMaking } from '../sheets/makingCommands'
 import { newAxis } from '../sheets/newJob'
 import * as readings from '../sheets/readingCommands'
 import { jobSchema } from '../sheets/schema'
+import type { Axis } from './axis'
 import {
   applyChange,
   type Change,
-  type Command,
+  type Edit,
   isEmptyChange,
   mergeChanges,
-  runCommand,
+  runEdit,
   stillApplies,
   takeBack,
 } from './edit'
 import * as commands from './edits'
-import type { Axis } from './job'
 import * as log from './logEdits'
+import type { PartOf } from './parts/types'
+import { setShop } from './shop'
 
 const OWN: PartOf['coupler'] = { ...([...CATALOGUE.coupler.values()][0] as PartOf['coupler']), id: 'own-1' }
 const { job } = skarrow()
 const X = job.axes[0] as Axis
 const stamp = { id: 'c1', at: '2026-11-24T08:00:00.000Z' }
-const run = (command: Command, on = job) => runCommand(on, command, stamp)
+const run = (command: Edit, on = job) => runEdit(on, command, stamp)
 
-const every: Command[] = [
+const every: Edit[] = [
   commands.renameJob('Other'),
   commands.archiveJob(true),
   commands.setUnits('inch'),
@@ -52,10 +55,10 @@ const every: Command[] = [
   takeQuotes([{ key: 'use:dye', priceEur: 9.5, leadDays: 3 }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'missing' }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'arrived' }], 'noted.csv'),
-  applyChoice(X, CATALOGUE, { kind: 'fitting', index: 0, side: 'left' }, 'fitting to the left'),
-  applyChoice(X, CATALOGUE, { kind: 'section', field: 'spacersMm', value: 4 }, 'spacers'),
-  applyChoice(X, CATALOGUE, { kind: 'spacer', outerSpacerMm: 7.5 }, 'another spacer'),
-  applyChoice(X, CATALOGUE, { kind: 'screws' }, 'the right screws'),
+  editOfChange(X, CATALOGUE, { kind: 'fitting', index: 0, side: 'left' }, 'fitting to the left'),
+  editOfChange(X, CATALOGUE, { kind: 'section', field: 'spacersMm', value: 4 }, 'spacers'),
+  editOfChange(X, CATALOGUE, { kind: 'spacer', outerSpacerMm: 7.5 }, 'another spacer'),
+  editOfChange(X, CATALOGUE, { kind: 'screws' }, 'the right screws'),
   drive.setDrive(X, { transmission: 'belt' }, 'Driven by a belt'),
   drive.setDriveSize(X, 'beltCentresMm', 140),
   drive.setDuty(X, [{ label: 'Cutting', forceN: 500, speedMmPerMin: 300, timeShare: 1 }]),
@@ -76,9 +79,9 @@ const every: Command[] = [
   readings.setTestPlace(X, 'test-2', 1, 210),
   readings.finishTest(X, 'test-2', stamp.at, 'done'),
   readings.removeTest(X, 'test-1'),
-  applyChoice(X, CATALOGUE, { kind: 'goal', goal: 'cuttingForceN', value: 600 }, 'less force'),
-  applyChoice(X, CATALOGUE, { kind: 'room', room: 'recessFarMm', value: 20 }, 'recess'),
-  applyChoice(X, CATALOGUE, { kind: 'preload', preloadN: 900 }, 'preload'),
+  editOfChange(X, CATALOGUE, { kind: 'goal', goal: 'cuttingForceN', value: 600 }, 'less force'),
+  editOfChange(X, CATALOGUE, { kind: 'room', room: 'recessFarMm', value: 20 }, 'recess'),
+  editOfChange(X, CATALOGUE, { kind: 'preload', preloadN: 900 }, 'preload'),
 ]
 
 test.each(every.map(command => [command.label, command] as const))(
@@ -136,7 +139,7 @@ describe('two tabs', () => {
 
 test('typing in one field joins to one change, whatever was typed between', () => {
   const type = (value: number, on: typeof job) =>
-    runCommand(on, commands.setGoal(X, 'topSpeedMmPerMin', value, 'k'), { ...stamp, id: `c${value}` })
+    runEdit(on, commands.setGoal(X, 'topSpeedMmPerMin', value, 'k'), { ...stamp, id: `c${value}` })
   const one = type(2, job)
   const two = type(25, one.job)
   const three = type(2500, two.job)

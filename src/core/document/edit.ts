@@ -1,11 +1,9 @@
-import equal from 'fast-deep-equal'
-import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer'
+import { produce } from 'immer'
 import type { Job, LogEntry } from './job'
+import { applyPatches, diff, inverse, joinPatches, type Patch, StaleError } from './patch'
 
-enablePatches()
-
-/** A small edit of a job by name; what it does is recorded as patches, so that it has an inverse. */
-export interface Command {
+/** A change of a job by name, as one recipe; what it does is recorded as patches, so that it has an inverse. */
+export interface Edit {
   /** What happened, as the history shows it: "Lead of X". */
   label: string
   /** Edits with the same key that follow each other are taken back in one go. */
@@ -25,7 +23,6 @@ export interface Change {
   label: string
   mergeKey: string | null
   patches: Patch[]
-  inverse: Patch[]
   /** Log lines that came with it, and those that it deleted. */
   shows: string[]
   hides: string[]
@@ -33,20 +30,20 @@ export interface Change {
 }
 
 /**
- * Runs a command on a job.
+ * Runs an edit on a job.
  *
  * @returns the new job, the change for the history, and the line for the log; the job given stays as it was
  */
-export function runCommand(
+export function runEdit(
   job: Job,
-  command: Command,
+  edit: Edit,
   stamp: { id: string; at: string },
 ): { job: Job; change: Change; entry: LogEntry | null } {
-  const [next, patches, inverse] = produceWithPatches(job, draft => {
-    command.run(draft)
+  const next = produce(job, draft => {
+    edit.run(draft)
   })
-  const entry = command.entry
-    ? { id: `${stamp.id}e`, jobId: job.id, at: stamp.at, closes: null, hidden: false, ...command.entry }
+  const entry = edit.entry
+    ? { id: `${stamp.id}e`, jobId: job.id, at: stamp.at, closes: null, hidden: false, ...edit.entry }
     : null
   return {
     job: next,
@@ -54,12 +51,11 @@ export function runCommand(
     change: {
       ...stamp,
       jobId: job.id,
-      label: command.label,
-      mergeKey: command.mergeKey ?? null,
-      patches,
-      inverse,
+      label: edit.label,
+      mergeKey: edit.mergeKey ?? null,
+      patches: diff(job, next),
       shows: entry ? [entry.id] : [],
-      hides: command.hides ?? [],
+      hides: edit.hides ?? [],
       undone: false,
     },
   }
@@ -70,33 +66,49 @@ export const isEmptyChange = (change: Change): boolean =>
   change.patches.length === 0 && change.shows.length === 0 && change.hides.length === 0
 
 /**
- * Whether the values that a change replaces still stand in a job, so that nothing newer is overwritten.
+ * A job with a change put in.
  *
- * Going forth and back from the present job must leave it as it is; it does not when the change would put
- * back an older value than the one that stands there now.
+ * @throws StaleError when a newer value stands where the change would put its own, or its row is gone
  */
-export function stillApplies(job: Job, change: Pick<Change, 'inverse' | 'patches'>): boolean {
+export const applyChange = (job: Job, { patches }: Pick<Change, 'patches'>): Job => applyPatches(job, patches)
+
+/**
+ * A job with a change taken back.
+ *
+ * @throws StaleError when what the change made of it was changed again since
+ */
+export const takeBack = (job: Job, { patches }: Pick<Change, 'patches'>): Job =>
+  applyPatches(job, inverse(patches))
+
+/** Whether the values that a change replaces still stand in a job, so that nothing newer is overwritten. */
+export function stillApplies(job: Job, change: Pick<Change, 'patches'>): boolean {
   try {
-    return equal(takeBack(applyChange(job, change), change), job)
-  } catch {
-    return false
+    applyChange(job, change)
+    return true
+  } catch (error) {
+    if (error instanceof StaleError) return false
+    throw error
   }
 }
 
-export const applyChange = (job: Job, change: Pick<Change, 'patches'>): Job =>
-  applyPatches(job, change.patches)
-export const takeBack = (job: Job, change: Pick<Change, 'inverse'>): Job => applyPatches(job, change.inverse)
+/** The change that takes another back, as a new act of its own: for what was not the last thing done. */
+export const undoingChange = (change: Change, stamp: { id: string; at: string }): Change => ({
+  ...stamp,
+  jobId: change.jobId,
+  label: `Taken back: ${change.label}`.slice(0, LONGEST_LABEL),
+  mergeKey: null,
+  patches: inverse(change.patches),
+  shows: change.hides,
+  hides: change.shows,
+  undone: false,
+})
+/** Most characters of a label of the history. */
+export const LONGEST_LABEL = 300
 
 /** Joins a change to the one before it when both are one act of typing. */
-export function mergeChanges(before: Change, after: Change): Change {
-  const [first, ...more] = before.patches
-  const sameField =
-    more.length === 0 && after.patches.length === 1 && equal(first?.path, after.patches[0]?.path)
-  return {
-    ...after,
-    patches: sameField ? after.patches : [...before.patches, ...after.patches],
-    inverse: sameField ? before.inverse : [...after.inverse, ...before.inverse],
-    shows: [...before.shows, ...after.shows],
-    hides: [...before.hides, ...after.hides],
-  }
-}
+export const mergeChanges = (before: Change, after: Change): Change => ({
+  ...after,
+  patches: joinPatches(before.patches, after.patches),
+  shows: [...before.shows, ...after.shows],
+  hides: [...before.hides, ...after.hides],
+})

@@ -1,15 +1,9 @@
 import type { UnitSystem } from '../units/quantity'
-import {
-  DIMENSIONS,
-  type DimensionKey,
-  GOALS,
-  type GoalKey,
-  type Provenance,
-  ROOM,
-  type RoomKey,
-} from './dimensions'
-import type { Command } from './edit'
-import type { Axis, Job } from './job'
+import type { Axis } from './axis'
+import { DIMENSIONS, type DimensionKey, GOALS, type GoalKey, RECESSES, type RecessKey } from './dimensions'
+import type { Edit } from './edit'
+import type { Job } from './job'
+import type { Provenance } from './kinds'
 
 /** The axis of a draft that a command works on. */
 export function axisOf(job: Job, axisId: string): Axis {
@@ -23,31 +17,31 @@ export const onAxis = (
   axis: Axis,
   label: string,
   run: (axis: Axis) => void,
-  more: Omit<Command, 'label' | 'run'> = {},
-): Command => ({ label: `${label}, axis ${axis.name}`, run: job => run(axisOf(job, axis.id)), ...more })
+  more: Omit<Edit, 'label' | 'run'> = {},
+): Edit => ({ label: `${label}, axis ${axis.name}`, run: job => run(axisOf(job, axis.id)), ...more })
 
-export const renameJob = (name: string): Command => ({
+export const renameJob = (name: string): Edit => ({
   label: 'Name of the job',
   run: job => {
     job.name = name
   },
 })
 
-export const archiveJob = (archived: boolean): Command => ({
+export const archiveJob = (archived: boolean): Edit => ({
   label: archived ? 'Job put away' : 'Job taken out again',
   run: job => {
     job.archived = archived
   },
 })
 
-export const setUnits = (units: UnitSystem): Command => ({
+export const setUnits = (units: UnitSystem): Edit => ({
   label: `Units: ${units}`,
   run: job => {
     job.units = units
   },
 })
 
-export const addAxis = (axis: Axis): Command => ({
+export const addAxis = (axis: Axis): Edit => ({
   label: `New axis ${axis.name}`,
   run: job => {
     job.axes.push(axis)
@@ -55,7 +49,7 @@ export const addAxis = (axis: Axis): Command => ({
   entry: { axisId: axis.id, kind: 'job', text: `Axis ${axis.name} added: ${axis.title}.` },
 })
 
-export const removeAxis = (axis: Axis): Command => ({
+export const removeAxis = (axis: Axis): Edit => ({
   label: `Axis ${axis.name} removed`,
   run: job => {
     job.axes = job.axes.filter(({ id }) => id !== axis.id)
@@ -63,7 +57,7 @@ export const removeAxis = (axis: Axis): Command => ({
   entry: { axisId: null, kind: 'job', text: `Axis ${axis.name} removed: ${axis.title}.` },
 })
 
-export const renameAxis = (axis: Axis, name: string, title: string): Command =>
+export const renameAxis = (axis: Axis, name: string, title: string): Edit =>
   onAxis(axis, 'Name of the axis', draft => Object.assign(draft, { name, title }))
 
 /** A typed value counts as measured, unless the builder says otherwise. */
@@ -73,7 +67,7 @@ export const setDimension = (
   value: number | null,
   provenance: Provenance,
   mergeKey?: string,
-): Command =>
+): Edit =>
   onAxis(
     axis,
     DIMENSIONS[key].label,
@@ -83,7 +77,7 @@ export const setDimension = (
     { mergeKey },
   )
 
-export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: string): Command =>
+export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: string): Edit =>
   onAxis(
     axis,
     GOALS[key].label,
@@ -94,7 +88,7 @@ export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: stri
   )
 
 /** Takes the force and the feed of a cut that was reckoned from tool and material. */
-export const setCut = (axis: Axis, cuttingForceN: number, cuttingFeedMmPerMin: number): Command =>
+export const setCut = (axis: Axis, cuttingForceN: number, cuttingFeedMmPerMin: number): Edit =>
   onAxis(axis, 'Force of the cut', draft => {
     const within = (key: 'cuttingForceN' | 'cuttingFeedMmPerMin', value: number) => {
       draft.goals[key] = Math.min(Math.max(value, GOALS[key].min), GOALS[key].max)
@@ -103,17 +97,17 @@ export const setCut = (axis: Axis, cuttingForceN: number, cuttingFeedMmPerMin: n
     within('cuttingFeedMmPerMin', Math.round(cuttingFeedMmPerMin * 10) / 10)
   })
 
-export const setRoom = (axis: Axis, key: RoomKey, value: number, mergeKey?: string): Command =>
+export const setRecess = (axis: Axis, key: RecessKey, value: number, mergeKey?: string): Edit =>
   onAxis(
     axis,
-    ROOM[key].label,
+    RECESSES[key].label,
     draft => {
-      draft.room[key] = value
+      draft.recesses[key] = value
     },
     { mergeKey },
   )
 
-export const setNutFacing = (axis: Axis, nutFacing: Axis['nutFacing']): Command =>
+export const setNutFacing = (axis: Axis, nutFacing: Axis['nutFacing']): Edit =>
   onAxis(axis, `Nut body towards the ${nutFacing} end`, draft => {
     draft.nutFacing = nutFacing
   })

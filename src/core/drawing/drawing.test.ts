@@ -3,12 +3,12 @@ import DxfParser from 'dxf-parser'
 import fc from 'fast-check'
 import { PDFDocument } from 'pdf-lib'
 import { skarrow } from '../demo/skarrow'
-import type { Axis } from '../document/job'
-import { Trace } from '../evaluation/context'
+import type { Axis } from '../document/axis'
+import { EvaluationContext } from '../evaluation/context'
 import { CATALOGUE } from '../machine/parts'
 import { screwDrawing, screwSteps, totalLengthMm } from '../sheets/leadscrewEnds/drawing'
-import type { BracketHole } from '../sheets/making'
 import { bracketTemplate, CHECK_BAR_MM } from '../sheets/template/drawing'
+import type { BracketHole } from '../sheets/template/model'
 import { boundsOf, type Mark } from './drawing'
 import { writeDxf } from './dxf'
 import { sheetFor, writePdf } from './pdf'
@@ -130,7 +130,7 @@ test('the sheet is the smallest that holds the drawing', () => {
 })
 
 describe('the ends of the screw', () => {
-  const steps = screwSteps(new Trace(X, CATALOGUE))
+  const steps = screwSteps(new EvaluationContext(X, CATALOGUE))
 
   test('follow from coupler, bearings and span', () => {
     const bearing = CATALOGUE.bearing.get(X.parts.bearing ?? '')
@@ -159,7 +159,7 @@ describe('the ends of the screw', () => {
   })
 
   test('each way to hold the ends has its own far end', () => {
-    const far = (ends: Axis['ends']) => screwSteps(new Trace({ ...X, ends }, CATALOGUE)).slice(4)
+    const far = (ends: Axis['ends']) => screwSteps(new EvaluationContext({ ...X, ends }, CATALOGUE)).slice(4)
     expect(far('fixed-free')).toEqual([])
     expect(far('fixed-fixed').map(({ name }) => name)).toEqual([
       'Bearing seat, far end',

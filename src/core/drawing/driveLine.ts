@@ -1,6 +1,7 @@
-import type { Axis } from '../document/job'
-import { Trace } from '../evaluation/context'
-import type { Catalogue, PartOf } from '../machine/parts'
+import type { PartOf } from '../document/parts/types'
+
+import type { EvaluationContext } from '../evaluation/context'
+
 import { nutRange } from '../machine/travel/placement'
 
 /** The parts that can be picked on the drive line. */
@@ -61,7 +62,8 @@ const CLEAR_MM = 6
  * @param position share of the travel at which the nut stands, 0 at the fixed end to 1 at the far end
  * @returns boxes in millimetres; parts that are not chosen yet are drawn in a usual size and marked as guessed
  */
-export function driveLine(axis: Axis, catalogue: Catalogue, position: number): DriveLine {
+export function driveLine(context: EvaluationContext, position: number): DriveLine {
+  const { axis, catalogue } = context
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   const bearing = catalogue.bearing.get(axis.parts.bearing ?? '')
   const belt = catalogue.belt.get(axis.parts.belt ?? '')
@@ -70,7 +72,7 @@ export function driveLine(axis: Axis, catalogue: Catalogue, position: number): D
   const spanMm = axis.dimensions.supportSpanMm.value ?? USUAL.spanMm
   const wayMm = axis.dimensions.screwToWayMm.value ?? USUAL.wayMm
   const bracketMm = axis.dimensions.bracketThicknessMm.value ?? USUAL.bracketMm
-  const limits = knownRange(axis, catalogue)
+  const limits = knownRange(context)
   const nutAtMm = limits ? limits.firstMm + position * (limits.lastMm - limits.firstMm) : spanMm / 2
   const blockMm = bearing?.blockLengthMm ?? USUAL.blockMm
   const blockHeightMm = bearing?.blockHeightMm ?? USUAL.blockHeightMm
@@ -179,9 +181,10 @@ function beltBoxes(xMm: number, widthMm: number, motorYMm: number, belt: PartOf[
   ]
 }
 
-function knownRange(axis: Axis, catalogue: Catalogue) {
+function knownRange(context: EvaluationContext) {
+  const { axis, catalogue } = context
   const { supportSpanMm, bracketThicknessMm, wayTravelMm } = axis.dimensions
   const known =
     supportSpanMm.value !== null && bracketThicknessMm.value !== null && wayTravelMm.value !== null
-  return known && catalogue.screw.has(axis.parts.screw ?? '') ? nutRange(new Trace(axis, catalogue)) : null
+  return known && catalogue.screw.has(axis.parts.screw ?? '') ? nutRange(context) : null
 }

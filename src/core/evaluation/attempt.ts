@@ -3,10 +3,10 @@ import { askFor } from './check'
 import { NotKnown } from './context'
 
 /** A result, or in words what it still needs. */
-export type Known<T> = { value: T; ask?: undefined } | { value?: undefined; ask: string }
+export type Result<T> = { value: T; ask?: undefined } | { value?: undefined; ask: string }
 
 /** Works something out, or says what must be chosen or measured first. */
-export function known<T>(work: () => T): Known<T> {
+export function attempt<T>(work: () => T): Result<T> {
   try {
     return { value: work() }
   } catch (error) {

@@ -1,11 +1,12 @@
 import { InputError } from '../calculation/inputError'
+import type { OwnLimits } from '../document/axis'
 import { DIMENSIONS } from '../document/dimensions'
-import type { PartKind } from '../document/job'
+import type { PartKind } from '../document/kinds'
+import type { Stage } from '../document/stages'
 import { say } from '../units/print'
-import type { QuantityKind, UnitSystem } from '../units/quantity'
-import { type Missing, NotKnown, type Trace } from './context'
-import type { Finding, Measure, Stage, Subject } from './finding'
-import type { LimitKey } from './limits'
+import type { QuantityKind } from '../units/quantity'
+import { type EvaluationContext, type Missing, NotKnown } from './context'
+import type { Finding, Measure, Subject } from './finding'
 
 /** What a check finds: the part of a finding that is its own judgement. */
 export interface Judgement {
@@ -14,19 +15,25 @@ export interface Judgement {
   limit: Measure | null
   use: number | null
   margin?: number | null
-  limitKey?: LimitKey | null
+  limitKey?: string | null
   sentence: string
 }
 
 export type Say = (value: number, quantity: QuantityKind, decimals?: number) => string
 
-/** One check of an axis. `judge` returns null where the check does not apply. */
+/** One check of an axis, listed by its id in its sheet. `judge` returns null where the check does not apply. */
 export interface Check {
-  checkId: string
   title: string
   subject: Subject
+  /** Whether it is about the drive and the parts it is made of: a search and a choice of parts go by these. */
+  ofDrive?: boolean
+  judge: (t: EvaluationContext, say: Say) => Judgement | null
+}
+/** A check with where it is listed. */
+export interface ListedCheck extends Check {
+  checkId: string
+  sheet: string
   stage: Stage
-  judge: (t: Trace, say: Say) => Judgement | null
 }
 
 const PART_WORDS: Record<PartKind, string> = {
@@ -44,13 +51,13 @@ export const askFor = (missing: Missing): string =>
     : `Measure first: ${DIMENSIONS[missing.dimension].label.toLowerCase()}.`
 
 /**
- * Runs a check on a trace.
+ * Judges one check of an axis.
  *
  * @returns its finding; "not known yet" with what is missing when a figure cannot be had; null when the
  *   check does not apply to this axis
  */
-export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | null {
-  const { value: judgement, reads } = t.watch(() => attempt(t, check, units))
+export function judgeCheck(t: EvaluationContext, check: ListedCheck): Finding | null {
+  const { value: judgement, reads } = t.watch(() => judgeOrAsk(t, check))
   if (!judgement) return null
   const restsOn = Array.from(reads.dimensions, dimension => ({
     dimension,
@@ -61,14 +68,16 @@ export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | n
     checkId: check.checkId,
     title: check.title,
     subject: check.subject,
+    sheet: check.sheet,
     stage: check.stage,
+    ofDrive: isOfDrive(check),
     state: judgement.state,
     figure: judgement.figure,
     limit: judgement.limit,
     use: judgement.use,
     margin: judgement.margin ?? null,
     limitKey: judgement.limitKey ?? null,
-    ownLimits: (judgement.limitKey && t.axis.limits[judgement.limitKey]) ?? null,
+    ownLimits: ownLimitsOf(t, judgement.limitKey),
     sentence: judgement.sentence,
     missing: judgement.missing ?? null,
     because: Array.from(reads.figures),
@@ -76,13 +85,12 @@ export function runCheck(t: Trace, check: Check, units: UnitSystem): Finding | n
   }
 }
 
-function attempt(
-  t: Trace,
-  check: Check,
-  units: UnitSystem,
-): (Judgement & { missing?: Missing | null }) | null {
+const ownLimitsOf = (t: EvaluationContext, limitKey: string | null | undefined): OwnLimits | null =>
+  (limitKey && t.axis.limits[limitKey]) || null
+
+function judgeOrAsk(t: EvaluationContext, check: Check): (Judgement & { missing?: Missing | null }) | null {
   try {
-    return check.judge(t, (value, quantity, decimals) => say(value, quantity, units, decimals))
+    return check.judge(t, (value, quantity, decimals) => say(value, quantity, t.units, decimals))
   } catch (error) {
     return unknown(error)
   }
@@ -96,3 +104,11 @@ function unknown(error: unknown): Judgement & { missing: Missing | null } {
     return { ...nothing, missing: null, sentence: `Cannot be worked out: ${error.message}.` }
   throw error
 }
+
+/** Whether a check is about the drive: all that is sized is, and what says so. */
+export const isOfDrive = ({ ofDrive, stage }: ListedCheck): boolean => ofDrive ?? stage === 'size'
+
+/** The checks of a sheet by their ids. */
+export const defineChecks = <const Id extends string>(
+  checks: Record<Id, Check>,
+): { readonly [K in Id]: Check } => checks

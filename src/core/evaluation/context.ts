@@ -1,8 +1,12 @@
 import type { Calculation } from '../calculation/calculation'
+import type { Axis } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
-import type { Axis, PartKind } from '../document/job'
-import type { Catalogue, PartOf, PartsList } from '../machine/parts'
-import type { Shop } from '../sheets/making'
+import type { PartKind } from '../document/kinds'
+import type { Catalogue, PartOf, PartsList } from '../document/parts/types'
+import type { Shop } from '../document/shop'
+import type { UnitSystem } from '../units/quantity'
+import { isOfDrive, judgeCheck, type ListedCheck } from './check'
+import { byUrgency, type Finding } from './finding'
 
 /** What is missing before a figure can be had: a dimension to measure, or a part to choose. */
 export type Missing = { dimension: DimensionKey } | { part: PartKind }
@@ -34,20 +38,30 @@ interface Reads {
 }
 const noReads = (): Reads => ({ dimensions: new Set(), figures: new Set() })
 
+type Work<T> = (context: EvaluationContext) => T
+
+const NO_CHECKS: ReadonlyMap<string, ListedCheck> = new Map()
+
 /**
- * One pass over an axis: works out each figure once, and remembers what every result rests on.
+ * One state of an axis with everything that is worked out for it, each thing once: figures, and findings by the name of
+ * their check or all of them. It goes to checks, drawings, what lies on the drive line, paper and the shell alike.
  *
  * `watch` runs a piece of work and tells which dimensions were read and which figures were worked out for
  * it, also those that an earlier piece of work had already worked out.
  */
-export class Trace {
+export class EvaluationContext {
   readonly figures: Record<string, Figure> = {}
-  private readonly memo = new Map<string, { value: unknown; reads: Reads }>()
+  private readonly memo = new Map<Work<unknown>, { value: unknown; reads: Reads }>()
+  private readonly judged = new Map<string, Finding | null>()
+  private sorted: Finding[] | null = null
   private open: Reads = noReads()
 
+  /** @param checks those that this axis is held to; a context for figures alone needs none */
   constructor(
     readonly axis: Axis,
-    private readonly catalogue: Catalogue,
+    readonly catalogue: Catalogue,
+    readonly units: UnitSystem = 'mm',
+    private readonly checks = NO_CHECKS,
   ) {}
 
   dimension(key: DimensionKey): number {
@@ -82,15 +96,15 @@ export class Trace {
     return outputs
   }
 
-  /** Works something out the first time it is asked for. */
-  once<T>(name: string, work: () => T): T {
-    const known = this.memo.get(name)
+  /** Works something out the first time it is asked for; the function itself is what it is known by. */
+  remember<T>(work: Work<T>): T {
+    const known = this.memo.get(work)
     if (known) {
       this.join(known.reads)
       return known.value as T
     }
-    const { value, reads } = this.watch(work)
-    this.memo.set(name, { value, reads })
+    const { value, reads } = this.watch(() => work(this))
+    this.memo.set(work, { value, reads })
     return value
   }
 
@@ -107,8 +121,61 @@ export class Trace {
     }
   }
 
+  /**
+   * The finding of one check, without judging the rest; null where the check does not apply to this axis.
+   *
+   * @throws Error when this context holds no such check
+   */
+  finding(checkId: string): Finding | null {
+    const known = this.judged.get(checkId)
+    if (known !== undefined) return known
+    const check = this.checks.get(checkId)
+    if (!check) throw new Error(`finding: got ${checkId}, takes one of ${[...this.checks.keys()].join(', ')}`)
+    const finding = judgeCheck(this, check)
+    this.judged.set(checkId, finding)
+    return finding
+  }
+
+  /** Every finding, worst first; checks that do not apply are left out. */
+  get findings(): Finding[] {
+    if (!this.sorted) {
+      const all: Finding[] = []
+      for (const checkId of this.checks.keys()) {
+        const finding = this.finding(checkId)
+        if (finding) all.push(finding)
+      }
+      this.sorted = byUrgency(all)
+    }
+    return this.sorted
+  }
+
+  /** The same axis with something changed, to be judged by the same checks. */
+  with(axis: Axis): EvaluationContext {
+    return new EvaluationContext(axis, this.catalogue, this.units, this.checks)
+  }
+
+  /** Findings about the drive and the parts it is made of alone: what a search and a choice of parts go by. */
+  get driveFindings(): Finding[] {
+    const found: Finding[] = []
+    for (const [checkId, check] of this.checks) {
+      const finding = isOfDrive(check) ? this.finding(checkId) : null
+      if (finding) found.push(finding)
+    }
+    return found
+  }
+
   private join(reads: Reads) {
     for (const key of reads.dimensions) this.open.dimensions.add(key)
     for (const name of reads.figures) this.open.figures.add(name)
   }
 }
+
+/**
+ * A figure that a context works out once, however many ask for it.
+ *
+ * @example const travel = remembered(t => t.figure('travel', travelBudget, …)); travel(context)
+ */
+export const remembered =
+  <T>(work: Work<T>): Work<T> =>
+  context =>
+    context.remember(work)

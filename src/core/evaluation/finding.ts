@@ -1,8 +1,11 @@
-import type { DimensionKey, Provenance } from '../document/dimensions'
-import type { Axis } from '../document/job'
+import type { Axis, OwnLimits } from '../document/axis'
+import type { DimensionKey } from '../document/dimensions'
+import type { Provenance } from '../document/kinds'
+import type { Stage } from '../document/stages'
+
 import type { QuantityKind } from '../units/quantity'
 import type { Missing } from './context'
-import { type LimitKey, type Limits, limitsOf, type OwnLimits } from './limits'
+import { type LimitFacts, type Limits, limitsOf } from './limits'
 
 /** Worst first. */
 export const STATES = ['fails', 'close', 'unknown', 'holds'] as const
@@ -27,7 +30,6 @@ export type Subject =
   | 'travel'
   | 'line'
   | 'proof'
-export type Stage = 'size' | 'room' | 'align' | 'prove'
 
 export interface Measure {
   value: number
@@ -39,7 +41,11 @@ export interface Finding {
   checkId: string
   title: string
   subject: Subject
+  /** The sheet that the check belongs to, and its stage. */
+  sheet: string
   stage: Stage
+  /** Whether it is about the drive and the parts it is made of, rather than about what is cut and fitted for it. */
+  ofDrive: boolean
   state: State
   /** What was found, and what it is held against. */
   figure: Measure | null
@@ -49,7 +55,7 @@ export interface Finding {
   /** How many times over the limit at which it holds it stands: below 1 it does not hold. Null without figures. */
   margin: number | null
   /** The limits it is held to; null where there is none to change. */
-  limitKey: LimitKey | null
+  limitKey: string | null
   /** Limits that the builder has set for it, with the reason. */
   ownLimits: OwnLimits | null
   /** What, compared with what, because of what. */
@@ -63,7 +69,7 @@ export interface Finding {
 type GradedState = 'holds' | 'close' | 'fails'
 
 // A sum that is a hair off its limit by rounding alone is at the limit.
-const HAIR = 1e-9
+const TOLERANCE = 1e-9
 
 /**
  * The state of a figure against limits.
@@ -72,7 +78,7 @@ const HAIR = 1e-9
  */
 export function grade({ sense, holds, close }: Limits, ratio: number): GradedState {
   const beyond = (limit: number) =>
-    sense === 'at-most' ? ratio > limit * (1 + HAIR) : ratio < limit * (1 - HAIR)
+    sense === 'at-most' ? ratio > limit * (1 + TOLERANCE) : ratio < limit * (1 - TOLERANCE)
   if (!beyond(holds)) return 'holds'
   return beyond(close) ? 'fails' : 'close'
 }
@@ -83,12 +89,16 @@ export const MOST_MARGIN = 1000
 /** The state of a figure against the limits that an axis is held to, and how many times over the holding one it stands. */
 export function standing(
   axis: Axis,
-  key: LimitKey,
+  facts: LimitFacts,
   ratio: number,
 ): Pick<Finding, 'margin' | 'limitKey'> & { state: GradedState } {
-  const limits = limitsOf(axis, key)
+  const limits = limitsOf(axis, facts)
   const margin = limits.sense === 'at-most' ? limits.holds / ratio : ratio / limits.holds
-  return { limitKey: key, state: grade(limits, ratio), margin: Math.min(Math.max(margin, 0), MOST_MARGIN) }
+  return {
+    limitKey: facts.key,
+    state: grade(limits, ratio),
+    margin: Math.min(Math.max(margin, 0), MOST_MARGIN),
+  }
 }
 
 /** Sorts findings worst first; among equals the fullest limit first. */
@@ -98,6 +108,6 @@ export function byUrgency(findings: Finding[]): Finding[] {
   )
 }
 
-/** Whether a finding is about the drive and the parts it is made of, rather than about what is cut and fitted for it. */
-export const isOfDrive = ({ stage, checkId }: Pick<Finding, 'stage' | 'checkId'>): boolean =>
-  stage === 'size' || checkId === 'room.travel' || checkId === 'room.section'
+/** The worst state among findings; null among none. One place decides what is worst. */
+export const worstState = (findings: readonly Pick<Finding, 'state'>[]): State | null =>
+  STATES.find(state => findings.some(finding => finding.state === state)) ?? null

@@ -1,17 +1,17 @@
-import type { Command } from '../document/edit'
+import type { Axis, OwnLimits } from '../document/axis'
+import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
-import type { Axis } from '../document/job'
+
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
-import { type LimitKey, type Limits, limitFacts, type OwnLimits } from './limits'
+import type { LimitFacts, Limits } from './limits'
 
 /** "holds up to 80 %, close up to 100 %" */
 export function limitWords(
-  key: LimitKey,
+  { sense, quantity }: LimitFacts,
   { holds, close }: Pick<Limits, 'holds' | 'close'>,
   units: UnitSystem,
 ) {
-  const { sense, quantity } = limitFacts(key)
   const to = sense === 'at-most' ? 'up to' : 'down to'
   return `holds ${to} ${say(holds, quantity, units)}, close ${to} ${say(close, quantity, units)}`
 }
@@ -23,25 +23,25 @@ export function limitWords(
  */
 export const setLimits = (
   axis: Axis,
-  key: LimitKey,
+  facts: LimitFacts,
   title: string,
   own: OwnLimits | null,
   units: UnitSystem,
-): Command =>
+): Edit =>
   onAxis(
     axis,
     own ? `Limits of ${title.toLowerCase()}` : `Usual limits of ${title.toLowerCase()}`,
     draft => {
-      if (own) draft.limits[key] = own
-      else delete draft.limits[key]
+      if (own) draft.limits[facts.key] = own
+      else delete draft.limits[facts.key]
     },
     {
       entry: {
         axisId: axis.id,
         kind: 'part',
         text: own
-          ? `${title} is held to other limits: ${limitWords(key, own, units)}. Because: ${own.because}`
-          : `${title} is held to the usual limits again: ${limitWords(key, limitFacts(key), units)}.`,
+          ? `${title} is held to other limits: ${limitWords(facts, own, units)}. Because: ${own.because}`
+          : `${title} is held to the usual limits again: ${limitWords(facts, facts, units)}.`,
       },
     },
   )

@@ -1,17 +1,19 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { skarrow } from '../demo/skarrow'
-import { runCommand } from '../document/edit'
+import type { Axis } from '../document/axis'
+import { runEdit } from '../document/edit'
 import { setGoal } from '../document/edits'
-import { type Axis, MACHINE_KINDS } from '../document/job'
+import { MACHINE_KINDS } from '../document/kinds'
 import { migrate, migrateChange } from '../document/migrations'
-import { CATALOGUE, type PartOf } from '../machine/parts'
+import type { PartOf } from '../document/parts/types'
+import { CATALOGUE } from '../machine/parts'
 import { newJob } from '../sheets/newJob'
 import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from './jobFile'
 import { type JobFile, writeJobFile } from './writeJobFile'
 
 const { job, entries } = skarrow()
-const { change } = runCommand(job, setGoal(job.axes[0] as Axis, 'topSpeedMmPerMin', 2500), {
+const { change } = runEdit(job, setGoal(job.axes[0] as Axis, 'topSpeedMmPerMin', 2500), {
   id: 'c1',
   at: '2026-11-24T08:00:00.000Z',
 })

@@ -1,8 +1,9 @@
 import { object, type Schema, ValidationError } from 'yup'
 import type { Change } from '../document/edit'
 import type { Job, LogEntry } from '../document/job'
-import { migrate, migrateChange } from '../document/migrations'
-import { gotAndTakes } from '../field/schemaKit'
+import { migrate } from '../document/migrations'
+import { SCHEMA_VERSION } from '../document/version'
+import { gotAndTakes } from '../field/schema'
 import { changeSchema, entrySchema, jobSchema } from '../sheets/schema'
 import type { JobFile } from './writeJobFile'
 
@@ -37,20 +38,25 @@ export function readJobFile(text: string): JobFile {
     )
   if (!isObject(file.job))
     throw new JobFileError(gotAndTakes('a job document')({ path: 'job', value: file.job }))
-  const job = check<Job>(
-    'job',
-    jobSchema,
-    guard(() => migrate(file.job as Record<string, unknown>)),
+  const isOld = (file.job as { schemaVersion?: unknown }).schemaVersion !== SCHEMA_VERSION
+  const history = plainRows('history', file.history)
+  const stored = guard(() =>
+    migrate({ job: file.job as Record<string, unknown>, history: isOld ? history : [] }),
   )
+  const job = check<Job>('job', jobSchema, stored.job)
   const ids = job.axes.map(axis => axis.id)
   if (ids.length === 0) throw new JobFileError('job.axes: got an empty list, takes at least one axis')
   if (new Set(ids).size < ids.length) throw new JobFileError('job.axes: two axes have the same id')
   const entries = rows<LogEntry>('entries', entrySchema, file.entries, job.id)
-  const version = (file.job as { schemaVersion: number }).schemaVersion
-  const history = rows<Change>('history', changeSchema, file.history, job.id).map(change =>
-    migrateChange(change, version),
-  )
-  return { format: 'dusk-bench-job', job, entries, history }
+  const changes = rows<Change>('history', changeSchema, isOld ? stored.history : history, job.id)
+  return { format: 'dusk-bench-job', job, entries, history: changes }
+}
+
+/** A list of objects, whatever is in them. */
+function plainRows(name: string, value: unknown): Record<string, unknown>[] {
+  if (!Array.isArray(value) || value.length > MOST_ROWS || !value.every(isObject))
+    throw new JobFileError(gotAndTakes(`a list of at most ${MOST_ROWS}`)({ path: name, value }))
+  return value
 }
 
 function parse(text: string): unknown {

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
+import { ORDER_STATES, type OrderState } from '../document/job'
 import type { OrderLine } from '../orders/orders'
-import { ORDER_STATES, type OrderState } from '../sheets/making'
 
 const COLUMNS = ['key', 'what', 'count', 'axes', 'neededBy', 'priceEur', 'leadDays', 'state'] as const
 

@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
-import { PART_KINDS, type PartKind } from '../document/job'
+import { PART_KINDS, type PartKind } from '../document/kinds'
 import { checkPart } from '../document/parts/checkPart'
 import { fieldsOf } from '../document/parts/fields'
 import { idFor } from '../document/parts/partId'
-import { CATALOGUE, MOST_OWN_PARTS, NO_OWN_PARTS, type OwnParts, type PartOf } from '../machine/parts'
+import type { OwnParts, PartOf } from '../document/parts/types'
+import { CATALOGUE, MOST_OWN_PARTS, NO_OWN_PARTS } from '../machine/parts'
 import { PartsFileError, readPartsCsv, writePartsCsv } from './partsCsv'
 
 const read = (text: string, own: OwnParts = NO_OWN_PARTS) => readPartsCsv(text, own, CATALOGUE)

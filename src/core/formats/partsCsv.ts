@@ -1,11 +1,12 @@
 import equal from 'fast-deep-equal'
 import Papa from 'papaparse'
-import { PART_KINDS, type PartKind } from '../document/job'
+import { PART_KINDS, type PartKind } from '../document/kinds'
 import { gotWords, ID_TAKES } from '../document/parts/checkPart'
 import { fieldsOf } from '../document/parts/fields'
 import { idFor } from '../document/parts/partId'
 import { curveText, readPart } from '../document/parts/readPart'
-import { MOST_OWN_PARTS, type OwnParts, type PartOf, type PartsList } from '../machine/parts'
+import type { OwnParts, PartOf, PartsList } from '../document/parts/types'
+import { MOST_OWN_PARTS } from '../machine/parts'
 
 /** A parts file of which no row can be read; the message says why. */
 export class PartsFileError extends Error {

@@ -1,5 +1,5 @@
 import { InputError } from '../calculation/inputError'
-import { NotKnown, type Trace } from '../evaluation/context'
+import { type EvaluationContext, NotKnown } from '../evaluation/context'
 import { say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
 import { driveEur, driveHeightMm } from './drive/price'
@@ -8,7 +8,7 @@ import { torqueMargin } from './drive/torque'
 
 /** What a drive comes to besides its verdicts; each with how a difference in it is said. */
 const COSTS: {
-  of: (t: Trace) => number
+  of: (t: EvaluationContext) => number
   quantity: QuantityKind | 'eur'
   words: (difference: string, more: boolean) => string
 }[] = [
@@ -36,7 +36,7 @@ const COSTS: {
  * @returns one phrase for each that differs by more than it is printed to; none where nothing does
  * @example costWords(before, after, 'mm') // ['€34 more', '6 mm higher under the table']
  */
-export function costWords(before: Trace, after: Trace, units: UnitSystem): string[] {
+export function costWords(before: EvaluationContext, after: EvaluationContext, units: UnitSystem): string[] {
   return COSTS.flatMap(({ of, quantity, words }) => {
     const was = known(before, of)
     const is = known(after, of)
@@ -47,7 +47,7 @@ export function costWords(before: Trace, after: Trace, units: UnitSystem): strin
   })
 }
 
-function known(t: Trace, of: (t: Trace) => number): number | null {
+function known(t: EvaluationContext, of: (t: EvaluationContext) => number): number | null {
   try {
     return of(t)
   } catch (error) {

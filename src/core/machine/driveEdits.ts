@@ -1,18 +1,13 @@
+import type { Axis, Drive, DutyRow } from '../document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '../document/dimensions'
-import type { Command } from '../document/edit'
+import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
-import {
-  type Axis,
-  type Drive,
-  type DutyRow,
-  LONGEST_LINE,
-  type PartKind,
-  type Variant,
-} from '../document/job'
-import type { Catalogue } from './parts'
-import type { ScrewEnds } from './sizing/screw'
+import { LONGEST_LINE } from '../document/job'
+import type { PartKind, ScrewEnds } from '../document/kinds'
+import type { Catalogue } from '../document/parts/types'
+import type { Variant } from '../sheets/schools/model'
 
-export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: string): Command =>
+export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: string): Edit =>
   onAxis(
     axis,
     'Preload of the nut',
@@ -22,7 +17,7 @@ export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: strin
     { mergeKey },
   )
 
-export const setEnds = (axis: Axis, ends: ScrewEnds): Command =>
+export const setEnds = (axis: Axis, ends: ScrewEnds): Edit =>
   onAxis(
     axis,
     `Ends of the screw ${ends}`,
@@ -33,7 +28,7 @@ export const setEnds = (axis: Axis, ends: ScrewEnds): Command =>
   )
 
 /** Changes the kind of drive; what is chosen for the other kind stays, in case the builder comes back to it. */
-export const setDrive = (axis: Axis, change: Partial<Drive>, label: string): Command =>
+export const setDrive = (axis: Axis, change: Partial<Drive>, label: string): Edit =>
   onAxis(
     axis,
     label,
@@ -43,7 +38,7 @@ export const setDrive = (axis: Axis, change: Partial<Drive>, label: string): Com
     { entry: { axisId: axis.id, kind: 'part', text: `${label}.` } },
   )
 
-export const setDriveSize = (axis: Axis, key: DriveSizeKey, value: number, mergeKey?: string): Command =>
+export const setDriveSize = (axis: Axis, key: DriveSizeKey, value: number, mergeKey?: string): Edit =>
   onAxis(
     axis,
     DRIVE_SIZES[key].label,
@@ -54,7 +49,7 @@ export const setDriveSize = (axis: Axis, key: DriveSizeKey, value: number, merge
   )
 
 /** Sets what a typical hour is made of; null reckons it from the goals again. */
-export const setDuty = (axis: Axis, duty: DutyRow[] | null, mergeKey?: string): Command =>
+export const setDuty = (axis: Axis, duty: DutyRow[] | null, mergeKey?: string): Edit =>
   onAxis(
     axis,
     duty ? 'Duty' : 'Duty reckoned from the goals',
@@ -65,7 +60,7 @@ export const setDuty = (axis: Axis, duty: DutyRow[] | null, mergeKey?: string): 
   )
 
 /** Takes a whole drive at once, such as one that a search has found; its preload is as delivered. */
-export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'drive'>, text: string): Command {
+export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'drive'>, text: string): Edit {
   return onAxis(
     axis,
     'Drive taken',
@@ -79,56 +74,20 @@ export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'driv
   )
 }
 
-/** Keeps the drive as it stands, to compare it with others. */
-export const keepVariant = (axis: Axis, id: string, name: string): Command =>
-  onAxis(axis, `${name} kept to compare`, draft => {
-    const { parts, ends, drive, preloadN } = axis
-    draft.variants.push({ id, name, parts, ends, drive, preloadN })
-  })
+/** Puts a part in. A preload set by hand belongs to the old nut and goes with it. */
+export function putPart(draft: Axis, kind: PartKind, partId: string | null): void {
+  draft.parts[kind] = partId
+  if (kind === 'screw') draft.preloadN = null
+}
 
-export const dropVariant = (axis: Axis, variant: Variant): Command =>
-  onAxis(axis, `${variant.name} no longer compared`, draft => {
-    draft.variants = draft.variants.filter(({ id }) => id !== variant.id)
-  })
-
-/** Takes a drive that was kept, with the reason why; the one in use goes in its place. */
-export const takeVariant = (axis: Axis, variant: Variant, nameNow: string, reason: string): Command =>
-  onAxis(
-    axis,
-    `${variant.name} taken`,
-    draft => {
-      const { parts, ends, drive, preloadN } = axis
-      Object.assign(draft, {
-        parts: variant.parts,
-        ends: variant.ends,
-        drive: variant.drive,
-        preloadN: variant.preloadN,
-      })
-      draft.variants = draft.variants.map(one =>
-        one.id === variant.id ? { id: one.id, name: nameNow, parts, ends, drive, preloadN } : one,
-      )
-    },
-    {
-      entry: {
-        axisId: axis.id,
-        kind: 'part',
-        text: `Taken: ${variant.name}, rather than ${nameNow}. ${reason.trim() ? `Because: ${reason.trim()}` : 'No reason given.'}`.slice(
-          0,
-          LONGEST_LINE,
-        ),
-      },
-    },
-  )
-
-/** Chooses a part, or none. A preload set by hand belongs to the old nut and goes with it. */
-export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, partId: string | null): Command {
+/** Chooses a part, or none. */
+export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, partId: string | null): Edit {
   const name = partId === null ? null : (catalogue[kind].get(partId)?.name ?? partId)
   return onAxis(
     axis,
     name ? `${name} chosen` : `No ${kind} chosen`,
     draft => {
-      draft.parts[kind] = partId
-      if (kind === 'screw') draft.preloadN = null
+      putPart(draft, kind, partId)
     },
     {
       entry: {

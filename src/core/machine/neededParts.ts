@@ -1,4 +1,5 @@
-import { type Axis, PART_KINDS, type PartKind } from '../document/job'
+import type { Axis } from '../document/axis'
+import { PART_KINDS, type PartKind } from '../document/kinds'
 
 /**
  * The kinds of part that a drive of this kind is made of: a coupler, or a belt in its place.

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { demoJobs } from '../demo'
-import { applyChange, runCommand, takeBack } from '../document/edit'
+import { applyChange, runEdit, takeBack } from '../document/edit'
 import type { Job } from '../document/job'
+import { ORDER_STATES } from '../document/job'
 import { readOrdersCsv, writeOrdersCsv } from '../formats/ordersCsv'
 import { catalogueOf } from '../machine/parts'
-import { ORDER_STATES } from '../sheets/making'
-import { setOrderStates, takeQuotes } from '../sheets/makingCommands'
 import { jobSchema } from '../sheets/schema'
+import { setOrderStates, takeQuotes } from './orderEdits'
 import { neededItems, orderList, withSpares } from './orders'
 import { answerSupplier, MOODS, quotesFor } from './supplier'
 
@@ -65,7 +65,7 @@ describe('the order list', () => {
     if (!axis || !hole) throw new Error('the demo has no hole')
     const withHoles = (holes: (typeof hole)[]): Job => ({
       ...skarrow,
-      axes: [{ ...axis, making: { ...axis.making, holes } }],
+      axes: [{ ...axis, making: { ...axis, holes } }],
     })
     expect(line(withHoles([hole, { ...hole, label: 'Another' }]), 'bar:25.4')?.count).toBe(2)
     const keys = listOf(withHoles([{ ...hole, existingDiameterMm: 0 }])).map(({ key }) => key)
@@ -89,7 +89,7 @@ describe('the order list', () => {
     const loose: Job = {
       ...skarrow,
       shop: { ...skarrow.shop, shimStockMm: [0.5] },
-      axes: [{ ...axis, making: { ...axis.making, block: { ...block, outerSpacerMm: 7.94 } } }],
+      axes: [{ ...axis, making: { ...axis, block: { ...block, outerSpacerMm: 7.94 } } }],
     }
     expect(neededItems(loose, catalogueOf(loose)).map(({ key }) => key)).toContain('shim:0.05')
     expect(neededItems(skarrow, catalogueOf(skarrow)).some(({ key }) => key.startsWith('shim:'))).toBe(false)
@@ -97,9 +97,9 @@ describe('the order list', () => {
 
   test('keeps states and prices through undo, and the document stays valid', () => {
     const quotes = quotesFor(listOf(skarrow), 'as usual')
-    const { job: priced } = runCommand(skarrow, takeQuotes(quotes), stamp)
+    const { job: priced } = runEdit(skarrow, takeQuotes(quotes), stamp)
     expect(listOf(priced).every(({ leadDays }) => leadDays !== null)).toBe(true)
-    const ordered = runCommand(
+    const ordered = runEdit(
       priced,
       setOrderStates([{ key: 'part:back-12', what: 'Bearings', state: 'ordered' }]),
       stamp,

@@ -1,23 +1,8 @@
-import type { Job, PartKind } from '../document/job'
-import { neededParts } from '../machine/neededParts'
-import type { Catalogue, PartOf } from '../machine/parts'
-import { bearingStack } from '../sheets/bearingBlock/calculation'
-import { holeEnlarge } from '../sheets/holes/calculation'
-import type { BearingBlock, OrderState } from '../sheets/making'
-import { blockInputs, holeInputs, type JudgedJoint, judgeJoint, shimsFor } from '../sheets/makingInputs'
-
-/** Something that a conversion needs and that may have to be bought. */
-export interface OrderItem {
-  /** The same for the same thing in every job, such as `screw:M8 x 40 8.8`. */
-  key: string
-  what: string
-  count: number
-  /** Names of the axes that it is for; none where it is for all. */
-  axes: string[]
-  neededBy: 'room' | 'build'
-  /** Price of one as its sheet says, where there is one. */
-  sheetEur: number | null
-}
+import type { Axis } from '../document/axis'
+import type { Job, OrderState } from '../document/job'
+import type { Catalogue } from '../document/parts/types'
+import type { OrderItem } from '../machine/orderItem'
+import { SHEETS } from '../sheets'
 
 /** An item with what is known of its order. */
 export interface OrderLine extends OrderItem {
@@ -59,123 +44,32 @@ function gather(): { add: Add; items: () => OrderItem[] } {
 /** How many are bought of a kind, which its key begins with; of all else, as many as are needed. */
 const BOUGHT: Record<string, (count: number) => number> = { screw: withSpares, nut: withSpares, tap: () => 1 }
 
-/** Whether the screws of a joint must be bought: those that came with the part and hold need not be. */
-export const lacksScrews = ({ chosenMm, supplied }: JudgedJoint): boolean =>
-  chosenMm !== null && supplied?.verdict !== 'ok'
-
-/** Thickness that a block is short of and that the stock at hand does not make; null where nothing lacks. */
-function shimLacking(block: BearingBlock | null, stockMm: readonly number[]): number | null {
-  if (!block) return null
-  const { shimMm, proudMm, verdict } = bearingStack(blockInputs(block))
-  if (verdict !== 'shim' || shimsFor(shimMm, block.maximumProudMm - proudMm, stockMm)) return null
-  return Math.round(shimMm * 1000) / 1000
-}
-
 /**
- * Everything that a job needs: the parts that are chosen, screws and slot nuts with spares, taps for the threads,
- * bar for the bungs, cutters that no hole can do without, and what is used up.
+ * Everything that a job needs: what each sheet wants for each axis, and what is used up.
+ *
+ * @returns items in the order of axes and sheets; the same thing for several axes is one of them
  */
 export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): OrderItem[] {
   const { add, items } = gather()
-  for (const axis of job.axes) {
-    for (const kind of neededParts(axis)) {
-      const part = (catalogue[kind as PartKind] as ReadonlyMap<string, PartOf[PartKind]>).get(
-        axis.parts[kind] ?? '',
-      )
-      if (!part) continue
-      add(
-        {
-          key: `part:${part.id}`,
-          what: part.name,
-          count: axis.drive.screws,
-          neededBy: 'build',
-          sheetEur: part.priceEur,
-        },
-        axis.name,
-      )
-    }
-    for (const joint of axis.making.joints) {
-      const judged = judgeJoint(joint)
-      const { chosenMm, drills } = judged
-      if (joint.slotNuts)
-        add(
-          {
-            key: `nut:${joint.thread}`,
-            what: `Slot nuts ${joint.thread}, with spares`,
-            count: joint.count,
-            neededBy: 'build',
-            sheetEur: null,
-          },
-          axis.name,
-        )
-      else
-        add(
-          {
-            key: `tap:${joint.thread}`,
-            what: `Tap ${joint.thread} and tap drill ${drills.tapDrillMm.toFixed(1)} mm`,
-            count: 1,
-            neededBy: 'room',
-            sheetEur: null,
-          },
-          axis.name,
-        )
-      if (!lacksScrews(judged)) continue
-      const name = `${joint.thread} x ${chosenMm} ${joint.propertyClass}`
-      add(
-        {
-          key: `screw:${name}`,
-          what: `Cap screws ${name}, with spares`,
-          count: joint.count,
-          neededBy: 'build',
-          sheetEur: null,
-        },
-        axis.name,
-      )
-    }
-    const shimMm = shimLacking(axis.making.block, catalogue.shop.shimStockMm)
-    if (shimMm !== null)
-      add(
-        {
-          key: `shim:${shimMm}`,
-          what: `Shim stock that makes ${shimMm} mm`,
-          count: 1,
-          neededBy: 'room',
-          sheetEur: null,
-        },
-        axis.name,
-      )
-    for (const hole of axis.making.holes) {
-      if (hole.existingDiameterMm > 0)
-        add(
-          {
-            key: `bar:${hole.existingDiameterMm}`,
-            what: `Round bar for guide bungs, ${hole.existingDiameterMm} mm or a little more`,
-            count: 1,
-            neededBy: 'room',
-            sheetEur: null,
-          },
-          axis.name,
-        )
-      const { neededDiameterMm, verdict } = holeEnlarge(holeInputs(hole, catalogue.shop.cutterSizesMm))
-      if (verdict === 'no-cutter')
-        add(
-          {
-            key: `cutter:${neededDiameterMm}`,
-            what: `Hole cutter, ${neededDiameterMm} mm or a little more`,
-            count: 1,
-            neededBy: 'room',
-            sheetEur: null,
-          },
-          axis.name,
-        )
-    }
-  }
+  for (const axis of job.axes) for (const item of itemsOf(axis, catalogue)) add(item, axis.name)
   for (const [key, what] of CONSUMABLES) add({ key, what, count: 1, neededBy: 'room', sheetEur: null }, null)
   // Spares are counted once, over all the joints that take the same screw.
   return items().map(item => {
     const bought = BOUGHT[item.key.split(':')[0] ?? '']
     return bought ? { ...item, count: bought(item.count) } : item
   })
+}
+
+type Items = Omit<OrderItem, 'axes'>[]
+const itemsByAxis = new WeakMap<Axis, { catalogue: Catalogue; items: Items }>()
+
+/** What one axis needs: worked out once for each state of it, so that a key stroke in one does not reckon the others. */
+function itemsOf(axis: Axis, catalogue: Catalogue): Items {
+  const known = itemsByAxis.get(axis)
+  if (known?.catalogue === catalogue) return known.items
+  const items = SHEETS.flatMap(sheet => sheet.orders?.(axis, catalogue) ?? [])
+  itemsByAxis.set(axis, { catalogue, items })
+  return items
 }
 
 /** The order list of a job: what it needs, with what is known of each order. */

@@ -1,11 +1,14 @@
 import { GRAVITY_M_PER_S2, radians } from '../calculation/constants'
-import type { Axis } from '../document/job'
-import { Trace } from '../evaluation/context'
-import { type LimitKey, limitsOf } from '../evaluation/limits'
+import type { Axis } from '../document/axis'
+import type { Catalogue } from '../document/parts/types'
+import { EvaluationContext } from '../evaluation/context'
+import { limitsOf } from '../evaluation/limits'
 import { forces, loadShare, massKg } from '../machine/drive/load'
-import type { Catalogue } from '../machine/parts'
+import { LIMITS } from '../sheets/parts/limits'
 
-const HAIR = 1e-9
+type LimitKey = keyof typeof LIMITS
+
+const TOLERANCE = 1e-9
 
 /** Limits of the checks that rest on more than one part, by short names. */
 const LIMIT_NAMES = {
@@ -46,14 +49,14 @@ export interface Demand {
 }
 
 export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
-  const t = new Trace(axis, catalogue)
+  const t = new EvaluationContext(axis, catalogue)
   const { frictionN } = forces(t)
   const inclineDeg = t.dimension('inclineDeg')
   return {
-    holds: each(key => limitsOf(axis, key).holds),
+    holds: each(key => limitsOf(axis, LIMITS[key]).holds),
     fails: each(key => {
-      const { sense, holds, close } = limitsOf(axis, key)
-      return (sense === 'at-most' ? holds / close : close / holds) * (1 - HAIR)
+      const { sense, holds, close } = limitsOf(axis, LIMITS[key])
+      return (sense === 'at-most' ? holds / close : close / holds) * (1 - TOLERANCE)
     }),
     screws: axis.drive.screws,
     frictionN,

@@ -1,6 +1,7 @@
-import type { Axis } from '../document/job'
-import type { Catalogue } from '../machine/parts'
-import { SCREW_ENDS } from '../machine/sizing/screw'
+import type { Axis } from '../document/axis'
+import { SCREW_ENDS } from '../document/kinds'
+import type { Catalogue } from '../document/parts/types'
+
 import { type Demand, demandOf } from './demand'
 import type { Judged } from './judge'
 import {

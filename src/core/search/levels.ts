@@ -1,17 +1,19 @@
 import { STEEL_DENSITY_KG_PER_M3 } from '../calculation/constants'
-import type { Axis, Drive, PartKind } from '../document/job'
-import { Trace } from '../evaluation/context'
-import { isOfDrive } from '../evaluation/finding'
+import type { Axis, Drive } from '../document/axis'
+import type { PartKind, ScrewEnds } from '../document/kinds'
+import type { Catalogue, PartOf } from '../document/parts/types'
+
+import { EvaluationContext } from '../evaluation/context'
 import { cuttingSpeedRpm, forces, topSpeedRpm } from '../machine/drive/load'
 import { meanDuty, strut, warmth } from '../machine/drive/strength'
 import { driveTorqueNm, efficiency, preloadDragNm } from '../machine/drive/torque'
 import { beltRun } from '../machine/drive/transmission'
-import type { Catalogue, PartOf } from '../machine/parts'
+
 import { bearingPairStiffness } from '../machine/sizing/bearing'
 import { beltStiffness, beltTension } from '../machine/sizing/belt'
 import { couplerWindup } from '../machine/sizing/coupler'
 import { nutStiffness } from '../machine/sizing/nut'
-import { type ScrewEnds, screwAxialStiffness } from '../machine/sizing/screw'
+import { screwAxialStiffness } from '../machine/sizing/screw'
 import { nutRange } from '../machine/travel/placement'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 
@@ -79,8 +81,7 @@ const NO_PARTS: Axis['parts'] = { screw: null, bearing: null, coupler: null, bel
 
 /** Judges an axis with a few of its parts, by the very checks that judge it whole. */
 function judgeAlone(axis: Axis, catalogue: Catalogue) {
-  const { findings } = evaluateAxis(axis, catalogue, 'mm')
-  const drive = findings.filter(isOfDrive)
+  const drive = evaluateAxis(axis, catalogue, 'mm').driveFindings
   const known = drive.filter(({ state }) => state !== 'unknown')
   return {
     // What cannot be worked out although nothing is missing will not be worked out with more parts either.
@@ -135,7 +136,7 @@ export function screwLevel(
   const held = { ...withParts(axis, { screw: part.id }), ends }
   const alone = judgeAlone(held, catalogue)
   if (!alone.feasible) return null
-  const t = new Trace(held, catalogue)
+  const t = new EvaluationContext(held, catalogue)
   const load = forces(t)
   const { forward, backward } = efficiency(t)
   const torque = (forceN: number) => driveTorqueNm(t, 'drive', forceN)
@@ -225,7 +226,7 @@ export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']
   }
   const alone = judgeAlone(belted, catalogue)
   if (!alone.feasible) return null
-  const { spanMm } = beltRun(new Trace(belted, catalogue))
+  const { spanMm } = beltRun(new EvaluationContext(belted, catalogue))
   return {
     margin: alone.margin,
     coupler: null,

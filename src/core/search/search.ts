@@ -1,5 +1,6 @@
-import type { Axis } from '../document/job'
-import type { Catalogue } from '../machine/parts'
+import type { Axis } from '../document/axis'
+import type { Catalogue } from '../document/parts/types'
+
 import type { Demand } from './demand'
 import { type Field, fieldOf, heightMm, paretoOf, pointOf, resultOf, type SearchResult } from './field'
 import {

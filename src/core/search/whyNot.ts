@@ -1,7 +1,8 @@
-import type { Axis, PartKind } from '../document/job'
-import { isOfDrive } from '../evaluation/finding'
-import type { Catalogue, PartOf } from '../machine/parts'
-import { SCREW_ENDS } from '../machine/sizing/screw'
+import type { Axis } from '../document/axis'
+import { type PartKind, SCREW_ENDS } from '../document/kinds'
+import type { Catalogue, PartOf } from '../document/parts/types'
+
+import { byUrgency } from '../evaluation/finding'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import type { UnitSystem } from '../units/quantity'
 import { type DrivePoint, type Field, fieldOf, pointOf } from './field'
@@ -56,12 +57,8 @@ export function nearestOf(field: Field): DrivePoint | null {
 
 /** The checks that fail on an axis, as sentences. */
 function failsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
-  return evaluateAxis(axis, catalogue, units)
-    .findings.filter(
-      finding =>
-        isOfDrive(finding) &&
-        (finding.state === 'fails' || (finding.state === 'unknown' && finding.missing === null)),
-    )
+  return byUrgency(evaluateAxis(axis, catalogue, units).driveFindings)
+    .filter(finding => finding.state === 'fails' || (finding.state === 'unknown' && finding.missing === null))
     .map(({ title, sentence }) => ({ title, sentence }))
 }
 

@@ -1,20 +1,19 @@
 import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
-import type { Axis } from '../document/job'
-import { Trace } from '../evaluation/context'
+import { EvaluationContext } from '../evaluation/context'
 import { type Finding, grade } from '../evaluation/finding'
-import { LIMITS } from '../evaluation/limits'
 import { costWords } from '../machine/costs'
 import { driveEur, driveHeightMm } from '../machine/drive/price'
 import { lostMotionBudget } from '../machine/drive/stiffness'
 import { CATALOGUE } from '../machine/parts'
 import { say } from '../units/print'
-import { withChoice } from './choice'
-import { evaluateAxis } from './evaluateAxis'
+import { withChange } from './choice'
+import { evaluateAxis, LIMITS } from './evaluateAxis'
 import { newAxis } from './newJob'
 import { nextForAxis, stillToMeasure } from './nextAction'
 import { registry } from './registry'
-import { waysOut } from './remedies'
+import { remediesFor } from './remedies'
 
 const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const evaluate = (axis: Axis, units: 'mm' | 'inch' = 'mm') => evaluateAxis(axis, CATALOGUE, units)
@@ -71,10 +70,10 @@ describe.each(Object.entries(states))('%s', (checkId, [holds, close, fails]) => 
 
   test('has a way out that mends it, and that says what it does elsewhere', () => {
     for (const axis of [close, fails]) {
-      const ways = waysOut(axis, CATALOGUE, 'mm', checkId)
+      const ways = remediesFor(axis, CATALOGUE, 'mm', checkId)
       expect(ways.length).toBeGreaterThan(0)
       for (const way of ways) {
-        const after = evaluate(withChoice(axis, way.choice)).findings
+        const after = evaluate(withChange(axis, way.choice)).findings
         expect(after.find(one => one.checkId === checkId)?.state ?? 'holds').toBe('holds')
         for (const effect of way.effects) {
           expect(after.find(one => one.checkId === effect.checkId)?.state).toBe(effect.to)
@@ -87,7 +86,7 @@ describe.each(Object.entries(states))('%s', (checkId, [holds, close, fails]) => 
 
 test('a solved way out is the smallest change: a little less does not mend it', () => {
   const axis = goals(X, { topSpeedMmPerMin: 20_000 })
-  const way = waysOut(axis, CATALOGUE, 'mm', 'nut.speedValue').find(one => one.choice.kind === 'goal')
+  const way = remediesFor(axis, CATALOGUE, 'mm', 'nut.speedValue').find(one => one.choice.kind === 'goal')
   if (way?.choice.kind !== 'goal') throw new Error('no such way')
   // 0.9 of 60,000 over 20.5 mm, times the lead of 5 mm.
   expect(way.choice.value).toBeLessThanOrEqual((0.9 * 60_000 * 5) / 20.5)
@@ -96,30 +95,38 @@ test('a solved way out is the smallest change: a little less does not mend it', 
 
 test('a way out says what it costs elsewhere, in figures that the changed axis has', () => {
   const merits = (axis: Axis) => {
-    const t = new Trace(axis, CATALOGUE)
+    const t = new EvaluationContext(axis, CATALOGUE)
     return { eur: driveEur(t), heightMm: driveHeightMm(t), lostUm: lostMotionBudget(t).totalUm }
   }
-  const said = waysOut(X, CATALOGUE, 'mm', 'screw.leadAccuracy').find(({ choice }) => choice.kind === 'part')
+  const said = remediesFor(X, CATALOGUE, 'mm', 'screw.leadAccuracy').find(
+    ({ choice }) => choice.kind === 'part',
+  )
   if (!said) throw new Error('no such way')
-  const [was, is] = [merits(X), merits(withChoice(X, said.choice))]
+  const [was, is] = [merits(X), merits(withChange(X, said.choice))]
   expect(said.cost).toContain(`€${Math.round(is.eur - was.eur)} more`)
   const lower = was.lostUm - is.lostUm
   expect(said.cost).toContain(
     `loses ${say(Math.abs(lower), 'smallLength', 'mm')} ${lower > 0 ? 'less' : 'more'}`,
   )
   // A way back gives back what the way there costs.
-  const changed = withChoice(X, said.choice)
-  const there = costWords(new Trace(X, CATALOGUE), new Trace(changed, CATALOGUE), 'mm')
-  const back = costWords(new Trace(changed, CATALOGUE), new Trace(X, CATALOGUE), 'mm')
+  const changed = withChange(X, said.choice)
+  const there = costWords(
+    new EvaluationContext(X, CATALOGUE),
+    new EvaluationContext(changed, CATALOGUE),
+    'mm',
+  )
+  const back = costWords(new EvaluationContext(changed, CATALOGUE), new EvaluationContext(X, CATALOGUE), 'mm')
   const turned = { more: 'less', less: 'more', higher: 'lower', lower: 'higher' }
   expect(back).toEqual(
     there.map(text => text.replace(/more|less|higher|lower/, word => turned[word as keyof typeof turned])),
   )
-  const slower = waysOut(goals(X, { topSpeedMmPerMin: 20_000 }), CATALOGUE, 'mm', 'nut.speedValue').find(
+  const slower = remediesFor(goals(X, { topSpeedMmPerMin: 20_000 }), CATALOGUE, 'mm', 'nut.speedValue').find(
     ({ choice }) => choice.kind === 'goal',
   )
   expect(slower?.cost).toMatch(/^a wish given up/)
-  expect(costWords(new Trace(X, CATALOGUE), new Trace(X, CATALOGUE), 'mm')).toEqual([])
+  expect(costWords(new EvaluationContext(X, CATALOGUE), new EvaluationContext(X, CATALOGUE), 'mm')).toEqual(
+    [],
+  )
 })
 
 test('in an inch job sentences and ways out speak inches', () => {
@@ -127,7 +134,7 @@ test('in an inch job sentences and ways out speak inches', () => {
   // Screws with a metric thread are sold by the millimetre everywhere.
   const sentences = findings.map(one => one.sentence.replace(/M\d+ screws of \d+ mm|Take \d+ mm/g, ''))
   expect(sentences.join(' ')).not.toMatch(/\d (mm|N|µm)\b(?!·)/)
-  const [way] = waysOut(goals(X, { wantedTravelMm: 450 }), CATALOGUE, 'inch', 'room.travel')
+  const [way] = remediesFor(goals(X, { wantedTravelMm: 450 }), CATALOGUE, 'inch', 'room.travel')
   expect(way?.label).toMatch(/ in$/)
 })
 
@@ -137,7 +144,7 @@ test('a coupler that does not fit the shafts fails by name', () => {
     'the end of the screw is 10 mm',
   )
   expect(
-    waysOut(parts(X, { coupler: 'slit-19-set' }), CATALOGUE, 'mm', 'coupler.bores').length,
+    remediesFor(parts(X, { coupler: 'slit-19-set' }), CATALOGUE, 'mm', 'coupler.bores').length,
   ).toBeGreaterThan(0)
 })
 

@@ -1,43 +1,36 @@
-import type { Axis } from '../document/job'
-import { runCheck } from '../evaluation/check'
-import { type Figure, Trace } from '../evaluation/context'
-import { byUrgency, type Finding } from '../evaluation/finding'
-import type { Catalogue } from '../machine/parts'
+import type { Axis } from '../document/axis'
+import type { Catalogue } from '../document/parts/types'
+import type { ListedCheck } from '../evaluation/check'
+import { EvaluationContext } from '../evaluation/context'
+import type { Finding } from '../evaluation/finding'
+import type { LimitFacts } from '../evaluation/limits'
 import type { UnitSystem } from '../units/quantity'
-import { DRIVE_CHECKS } from './parts/driveChecks'
-import { SCREW_CHECKS } from './parts/leadscrewChecks'
-import { LINK_CHECKS } from './parts/linkChecks'
-import { MOTOR_CHECKS } from './parts/motorChecks'
-import { THRUST_CHECKS } from './parts/thrustChecks'
-import { PROVE_CHECKS } from './reversal/check'
-import { ROOM_CHECKS } from './roomChecks'
-import { ALIGN_CHECKS } from './screwLine/check'
+import { type CheckId, type LimitKey, SHEETS } from '.'
 
-const CHECKS = [
-  ...MOTOR_CHECKS,
-  ...SCREW_CHECKS,
-  ...THRUST_CHECKS,
-  ...LINK_CHECKS,
-  ...DRIVE_CHECKS,
-  ...ROOM_CHECKS,
-  ...ALIGN_CHECKS,
-  ...PROVE_CHECKS,
-]
+/** Every check by its id, in the order of the sheets. */
+export const CHECKS: ReadonlyMap<string, ListedCheck> = new Map(
+  SHEETS.flatMap(({ id: sheet, stage, checks = {} }) =>
+    Object.entries(checks).map(([checkId, check]): [string, ListedCheck] => [
+      checkId,
+      { ...check, checkId, sheet, stage },
+    ]),
+  ),
+)
 
-/** What an axis comes to: its findings, worst first, and the worked figures behind them by name. */
-export interface Evaluation {
-  findings: Finding[]
-  figures: Record<string, Figure>
+/** What every check is held to, by the key of the limit. */
+export const LIMITS = Object.assign({}, ...SHEETS.map(({ limits }) => limits)) as Record<LimitKey, LimitFacts>
+
+/** An evaluation whose checks are known by name. */
+export interface Evaluation extends EvaluationContext {
+  finding(checkId: CheckId): Finding | null
 }
 
 /**
- * Judges a whole axis in one pure pass, fast enough for every key stroke.
+ * One state of an axis, judged: fast enough for every key stroke, and only as far as it is asked for.
  *
  * @param units the units that sentences are written in
- * @returns findings with their reasons; checks that do not apply to the axis are left out
+ * @returns the context that remembers every figure and finding; hand it on
+ * @example evaluateAxis(axis, CATALOGUE, 'mm').finding('room.travel')?.state // 'holds'
  */
-export function evaluateAxis(axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation {
-  const t = new Trace(axis, catalogue)
-  const findings = CHECKS.flatMap(check => runCheck(t, check, units) ?? [])
-  return { findings: byUrgency(findings), figures: t.figures }
-}
+export const evaluateAxis = (axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation =>
+  new EvaluationContext(axis, catalogue, units, CHECKS) as Evaluation

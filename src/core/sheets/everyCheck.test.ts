@@ -1,13 +1,15 @@
 import fc from 'fast-check'
 import { demoJobs } from '../demo'
+import type { Axis } from '../document/axis'
 import { GOAL_KEYS, GOALS } from '../document/dimensions'
-import type { Axis, PART_KINDS } from '../document/job'
+import { type PART_KINDS, SCREW_ENDS } from '../document/kinds'
+
 import type { State } from '../evaluation/finding'
 import { CATALOGUE } from '../machine/parts'
-import { SCREW_ENDS } from '../machine/sizing/screw'
-import { withChoice } from './choice'
+
+import { withChange } from './choice'
 import { evaluateAxis } from './evaluateAxis'
-import { waysOut } from './remedies'
+import { remediesFor } from './remedies'
 
 // Each check must be seen to hold, to be close where it can be, and to fail; and it must have a way out that works.
 
@@ -108,8 +110,8 @@ test.each(SIZING)('%s is seen in every state that it knows', checkId => {
 test.each(SIZING)('%s has a way out that makes it hold', checkId => {
   const broken = [...(seen.get(checkId)?.fails ?? []), ...(seen.get(checkId)?.close ?? [])]
   const mended = broken.some(axis =>
-    waysOut(axis, CATALOGUE, 'mm', checkId).some(({ choice, state }) => {
-      const after = evaluateAxis(withChoice(axis, choice), CATALOGUE, 'mm').findings
+    remediesFor(axis, CATALOGUE, 'mm', checkId).some(({ choice, state }) => {
+      const after = evaluateAxis(withChange(axis, choice), CATALOGUE, 'mm').findings
       const now = after.find(finding => finding.checkId === checkId)?.state ?? 'holds'
       expect(now).toBe(state)
       return now === 'holds'

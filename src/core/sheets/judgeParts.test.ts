@@ -1,6 +1,7 @@
 import { skarrow } from '../demo/skarrow'
-import type { Axis } from '../document/job'
-import { PART_KINDS } from '../document/job'
+import type { Axis } from '../document/axis'
+import { PART_KINDS } from '../document/kinds'
+
 import { isOfDrive } from '../evaluation/finding'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from './evaluateAxis'

@@ -1,8 +1,11 @@
-import type { Axis, PartKind } from '../document/job'
-import { isOfDrive, STATES, type State } from '../evaluation/finding'
-import type { Catalogue } from '../machine/parts'
+import type { Axis } from '../document/axis'
+import type { PartKind } from '../document/kinds'
+import type { Catalogue } from '../document/parts/types'
+
+import { byUrgency, type State, worstState } from '../evaluation/finding'
+import { changedAxis } from '../evaluation/remedy'
+import { putPart } from '../machine/driveEdits'
 import type { UnitSystem } from '../units/quantity'
-import { withChoice } from './choice'
 import { evaluateAxis } from './evaluateAxis'
 
 /** What a part would make of the drive. */
@@ -22,9 +25,9 @@ export function judgeParts(
   units: UnitSystem,
 ): PartVerdict[] {
   return [...catalogue[kind].keys()].map(partId => {
-    const taken = withChoice(axis, { kind: 'part', part: kind, partId })
-    const drive = evaluateAxis(taken, catalogue, units).findings.filter(isOfDrive)
-    const worst = STATES.find(state => drive.some(finding => finding.state === state)) ?? 'unknown'
+    const taken = changedAxis(axis, draft => putPart(draft, kind, partId))
+    const drive = byUrgency(evaluateAxis(taken, catalogue, units).driveFindings)
+    const worst = worstState(drive) ?? 'unknown'
     const worstOnes = drive.filter(({ state }) => state === worst)
     return {
       partId,

@@ -1,32 +1,31 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
-import type { Axis } from '../document/job'
-import { Trace } from '../evaluation/context'
+import type { Axis } from '../document/axis'
+import type { PartOf } from '../document/parts/types'
+import { EvaluationContext } from '../evaluation/context'
 import {
   fastenerChooseLength,
   fastenerEngagement,
   fastenerTorque,
   STOCK_LENGTHS_MM,
 } from '../machine/joints/fastener'
+import { judgeJoint } from '../machine/joints/joint'
+import type { BoltedJoint } from '../machine/joints/model'
 import { tighteningTurns } from '../machine/joints/tightening'
-import { CATALOGUE, type PartOf } from '../machine/parts'
+import { CATALOGUE } from '../machine/parts'
 import { drawChain, evenRandom } from '../simulate/monteCarlo'
+import { blockInputs, orientation, shimsFor, wayRound } from './bearingBlock/inputs'
 import { type Contributor, shimSet, stackupChain } from './chain/calculation'
-import { withChoice } from './choice'
+import { contributors } from './chain/inputs'
+import { withChange } from './choice'
 import { cutList } from './cutList'
 import { evaluateAxis } from './evaluateAxis'
 import { bungDrawing } from './holes/drawing'
-import {
-  BLOCK_TO_START,
-  type BoltedJoint,
-  NO_MAKING,
-  type Protrusion,
-  type Section,
-  type SectionStation,
-} from './making'
-import { blockInputs, contributors, judgeJoint, orientation, shimsFor, wayRound } from './makingInputs'
+import { BLOCK_TO_START, NO_MAKING } from './making'
+import type { Protrusion, Section, SectionStation } from './nutRoom/model'
+
 import { nutEnvelope, sections, worstSection } from './nutRoom/sections'
-import { waysOut } from './remedies'
+import { remediesFor } from './remedies'
 import { compareTravel } from './travel/compareTravel'
 
 const [X] = skarrow().job.axes as [Axis]
@@ -51,7 +50,7 @@ const find = (axis: Axis, checkId: string, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, CATALOGUE, units).findings.find(one => one.checkId === checkId)
 
 describe('room around the nut', () => {
-  const t = (section: Partial<Section>) => new Trace(axisWith(section), CATALOGUE)
+  const t = (section: Partial<Section>) => new EvaluationContext(axisWith(section), CATALOGUE)
 
   test('is judged by what is widest of nut, flange and bracket', () => {
     expect(nutEnvelope(t({}))).toEqual({
@@ -92,7 +91,7 @@ describe('room around the nut', () => {
   test('only a grease fitting is turned; screw heads and tubes stay where they are', () => {
     const tight = { stations: [{ ...wide, ceilingMm: 34 }] }
     const ways = (what: Protrusion['what']) =>
-      waysOut(
+      remediesFor(
         axisWith({ ...tight, protrusions: [{ what, standsOutMm: 8, side: 'ceiling' }] }),
         CATALOGUE,
         'mm',
@@ -129,12 +128,12 @@ describe('room around the nut', () => {
     for (const [section, state] of cases) {
       const axis = axisWith(section)
       expect(find(axis, 'room.section')?.state).toBe(state)
-      const ways = waysOut(axis, CATALOGUE, 'mm', 'room.section')
+      const ways = remediesFor(axis, CATALOGUE, 'mm', 'room.section')
       if (state !== 'holds') expect(ways.length).toBeGreaterThan(0)
       for (const { choice } of ways)
-        expect(find(withChoice(axis, choice), 'room.section')?.state).toBe('holds')
+        expect(find(withChange(axis, choice), 'room.section')?.state).toBe('holds')
     }
-    const turned = waysOut(
+    const turned = remediesFor(
       axisWith({ stations: [{ ...wide, ceilingMm: 34 }], protrusions: [fitting('ceiling')] }),
       CATALOGUE,
       'mm',
@@ -199,7 +198,7 @@ describe('the cut list', () => {
     ...axisWith({ stations: [low(300), wide, low(250), { ...wide, positionMm: 350 }, low(400)] }, { holes }),
     room: { ...X.room, recessFarMm: 12 },
   }
-  const cuts = cutList(new Trace(axis, CATALOGUE), 'mm')
+  const cuts = cutList(new EvaluationContext(axis, CATALOGUE), 'mm')
 
   test('makes room first, then holes, then the true faces, and joins neighbours into one cut', () => {
     expect(cuts.map(({ id }) => id)).toEqual([
@@ -224,7 +223,7 @@ describe('the cut list', () => {
   })
 
   test('speaks in the units of the job', () => {
-    const inInches = cutList(new Trace(axis, CATALOGUE), 'inch')
+    const inInches = cutList(new EvaluationContext(axis, CATALOGUE), 'inch')
     expect(inInches.find(({ id }) => id === 'section-ceiling-250')?.what).toBe(
       'Relieve the ceiling from 9.8425 in to 11.811 in along the screw',
     )
@@ -253,9 +252,9 @@ describe('the bearing block', () => {
     expect(find(withBlock({ outerSpacerMm: 7.05 }), 'room.block')?.state).toBe('holds')
     const proud = withBlock({ outerSpacerMm: 7.2 })
     expect(find(proud, 'room.block')?.sentence).toContain('Take the spacer down to 7.03 mm.')
-    const [way] = waysOut(proud, CATALOGUE, 'mm', 'room.block')
+    const [way] = remediesFor(proud, CATALOGUE, 'mm', 'room.block')
     expect(way?.choice).toEqual({ kind: 'spacer', outerSpacerMm: 7.03 })
-    expect(find(withChoice(proud, way?.choice as never), 'room.block')?.state).toBe('holds')
+    expect(find(withChange(proud, way?.choice as never), 'room.block')?.state).toBe('holds')
   })
 
   test('shims add up to what is missing, and never to more than the cover bears', () => {
@@ -356,8 +355,8 @@ describe('screws', () => {
     )
     expect(find(withJoint({ suppliedMm: 40 }), 'room.joints')?.sentence).toContain('bottom out')
     const short = withJoint({ suppliedMm: 20 })
-    const [way] = waysOut(short, CATALOGUE, 'mm', 'room.joints')
-    expect(withChoice(short, way?.choice as never).making.joints[0]?.suppliedMm).toBe(30)
+    const [way] = remediesFor(short, CATALOGUE, 'mm', 'room.joints')
+    expect(withChange(short, way?.choice as never).making.joints[0]?.suppliedMm).toBe(30)
     expect(find(withJoint({ threadDepthMm: 5 }), 'room.joints')?.state).toBe('fails')
     expect(judgeJoint({ ...joint, suppliedMm: 30 }).chosenMm).toBe(30)
   })

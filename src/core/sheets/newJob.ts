@@ -1,8 +1,13 @@
+import type { Axis, Dimension, Drive, SheetFields } from '../document/axis'
 import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } from '../document/dimensions'
 import { newId } from '../document/id'
-import type { Axis, Dimension, Drive, Job, MachineKind } from '../document/job'
+import type { Job } from '../document/job'
+import type { MachineKind } from '../document/kinds'
+import { SHOP_TO_START } from '../document/shop'
+import { SCHEMA_VERSION } from '../document/version'
+import { blankOf } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
-import { NO_MAKING, SHOP_TO_START } from './making'
+import { SHEETS } from '.'
 
 type Assumed = Record<DimensionKey, number>
 type Goals = Record<GoalKey, number>
@@ -127,6 +132,10 @@ const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
   ],
 }
 
+/** What each sheet keeps on an axis that nothing was entered for yet. */
+export const blankSheets = (): SheetFields =>
+  Object.assign({}, ...SHEETS.map(({ fields: of = {} }) => blankOf({ is: 'record', label: '', of })))
+
 /**
  * A new axis with values to start from, every one of them assumed and no part chosen.
  *
@@ -147,22 +156,18 @@ export function newAxis(template: AxisTemplate): Axis {
     drive: { ...DRIVE_TO_START, ...template.drive },
     driveSizes: { ...DRIVE_SIZES_TO_START, ...template.driveSizes },
     duty: null,
-    variants: [],
     preloadN: null,
-    room: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
+    recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
     nutFacing: 'far',
     limits: {},
-    making: NO_MAKING,
-    ticks: {},
-    rounds: [],
-    tests: [],
+    ...blankSheets(),
   }
 }
 
 /** A new job of a kind of machine with the axes that such a machine usually has. */
 export function newJob(name: string, machineKind: MachineKind, units: Job['units'], createdAt: string): Job {
   return {
-    schemaVersion: 3,
+    schemaVersion: SCHEMA_VERSION,
     id: newId(),
     name,
     machineKind,

@@ -1,15 +1,17 @@
 import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/axis'
 import { DIMENSION_KEYS } from '../document/dimensions'
-import { type Command, runCommand } from '../document/edit'
-import type { Axis, LogEntry, PartKind } from '../document/job'
+import { type Edit, runEdit } from '../document/edit'
+import type { LogEntry } from '../document/job'
+import type { PartKind } from '../document/kinds'
 import { addNote, deleteEntry, mendFix } from '../document/logEdits'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import { CATALOGUE } from '../machine/parts'
-import { withChoice } from './choice'
+import { withChange } from './choice'
 import { evaluateAxis } from './evaluateAxis'
 import { newAxis, newJob } from './newJob'
 import { nextForAxis, nextForJob, stillToMeasure } from './nextAction'
-import { waysOut } from './remedies'
+import { remediesFor } from './remedies'
 import { entrySchema, jobSchema } from './schema'
 import { procedure } from './steps/procedure'
 
@@ -96,8 +98,8 @@ describe('what an axis needs next', () => {
 describe('temporary fixes', () => {
   const own = linesOfAxis(demo.entries, X.id)
   const [foil] = openFixes(own) as [LogEntry]
-  const entryOf = (command: Command) =>
-    runCommand(demo.job, command, { id: 'c', at: '2026-11-25T08:00:00.000Z' }).entry as LogEntry
+  const entryOf = (command: Edit) =>
+    runEdit(demo.job, command, { id: 'c', at: '2026-11-25T08:00:00.000Z' }).entry as LogEntry
 
   test('stay open until a later line ends them; both lines stay', () => {
     expect(openFixes(own)).toHaveLength(2)
@@ -172,13 +174,13 @@ describe('ways out of the demo', () => {
   )
 
   test.each(all)('%s has one, which leaves everything else of the axis as it is', (_, axis, checkId) => {
-    const ways = waysOut(axis, CATALOGUE, 'mm', checkId)
+    const ways = remediesFor(axis, CATALOGUE, 'mm', checkId)
     expect(ways.length).toBeGreaterThan(0)
     for (const { choice, state, label, cost } of ways) {
       expect(state).toBe('holds')
       expect(label.length).toBeGreaterThan(3)
       expect(cost.length).toBeGreaterThan(3)
-      const after = withChoice(axis, choice)
+      const after = withChange(axis, choice)
       const { dimensions, ticks, rounds, tests, nutFacing } = axis
       expect(after).toMatchObject({ dimensions, ticks, rounds, tests, nutFacing })
       const changed = (['parts', 'ends', 'goals', 'room', 'preloadN', 'making'] as const).filter(
@@ -189,6 +191,6 @@ describe('ways out of the demo', () => {
   })
 
   test('what holds has none to look for, and a check that nobody knows has none', () => {
-    expect(waysOut(X, CATALOGUE, 'mm', 'no.such.check')).toEqual([])
+    expect(remediesFor(X, CATALOGUE, 'mm', 'no.such.check')).toEqual([])
   })
 })

@@ -1,11 +1,14 @@
 import { skarrow } from '../demo/skarrow'
-import { applyChange, runCommand, takeBack } from '../document/edit'
-import type { Axis, Job } from '../document/job'
+import type { Axis } from '../document/axis'
+import { applyChange, runEdit, takeBack } from '../document/edit'
+import type { Job } from '../document/job'
+import type { PartOf } from '../document/parts/types'
 import { limitWords, setLimits } from '../evaluation/limitEdits'
-import { LIMITS, type LimitKey, limitsOf, limitsProblem } from '../evaluation/limits'
-import { CATALOGUE, catalogueOf, type PartOf } from '../machine/parts'
+import { limitsOf, limitsProblem } from '../evaluation/limits'
+import { CATALOGUE, catalogueOf } from '../machine/parts'
 import { putOwnPart, removeOwnPart, takeParts } from '../machine/parts/partEdits'
-import { evaluateAxis } from './evaluateAxis'
+import type { LimitKey } from './'
+import { evaluateAxis, LIMITS } from './evaluateAxis'
 
 const { job } = skarrow()
 const stamp = { id: 'c', at: '2026-11-25T09:00:00.000Z' }
@@ -14,8 +17,8 @@ const coupler = CATALOGUE.coupler.get('slit-32-clamp') as PartOf['coupler']
 const strong = { ...coupler, id: 'own-strong', name: 'Strong coupler', ratedTorqueNm: 40 }
 
 /** Runs a command, and shows that its change does and takes back exactly that. */
-function done(before: Job, command: Parameters<typeof runCommand>[1]): Job {
-  const { job: next, change } = runCommand(before, command, stamp)
+function done(before: Job, command: Parameters<typeof runEdit>[1]): Job {
+  const { job: next, change } = runEdit(before, command, stamp)
   expect(takeBack(next, change)).toEqual(before)
   expect(applyChange(before, change)).toEqual(next)
   return next
@@ -43,7 +46,7 @@ describe('parts of the builder', () => {
 
   test('come from a file in one patch, new ones after the others, known ones in place of the old', () => {
     const first = done(job, putOwnPart('coupler', strong, true))
-    const { job: next, change } = runCommand(
+    const { job: next, change } = runEdit(
       first,
       takeParts(
         'coupler',

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
-import type { AlignRound, Axis, ReversalTest } from '../document/job'
+import type { Axis } from '../document/axis'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from './evaluateAxis'
+import type { ReversalTest } from './reversal/model'
+import type { AlignRound } from './screwLine/model'
 
 // What is read from gauges, judged and put into words.
 

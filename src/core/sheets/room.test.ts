@@ -1,10 +1,12 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
-import type { Axis } from '../document/job'
+import type { Axis } from '../document/axis'
+import { SCREW_ENDS } from '../document/kinds'
+
 import { type Box, DRIVE_PARTS, type DrivePart, driveLine } from '../drawing/driveLine'
-import { NotKnown, Trace } from '../evaluation/context'
+import { EvaluationContext, NotKnown } from '../evaluation/context'
 import { CATALOGUE } from '../machine/parts'
-import { SCREW_ENDS } from '../machine/sizing/screw'
+
 import { travelBudget } from '../machine/travel/calculation'
 import { freeLengthMm, nutRange, nutReach, travel } from '../machine/travel/placement'
 import { newAxis } from './newJob'
@@ -109,16 +111,18 @@ describe('travel budget', () => {
 describe('where the nut stands', () => {
   test('turned about, it reaches as far the other way, and the travel is the same', () => {
     const turned = { ...X, nutFacing: 'fixed' as const }
-    const there = nutReach(new Trace(X, CATALOGUE))
-    const back = nutReach(new Trace(turned, CATALOGUE))
+    const there = nutReach(new EvaluationContext(X, CATALOGUE))
+    const back = nutReach(new EvaluationContext(turned, CATALOGUE))
     expect(back).toEqual({ nutAheadMm: there.nutBehindMm, nutBehindMm: there.nutAheadMm })
-    expect(travel(new Trace(turned, CATALOGUE)).travelMm).toBe(travel(new Trace(X, CATALOGUE)).travelMm)
+    expect(travel(new EvaluationContext(turned, CATALOGUE)).travelMm).toBe(
+      travel(new EvaluationContext(X, CATALOGUE)).travelMm,
+    )
   })
 
   test('between its limits it stays clear of both blocks by what is kept clear, less the recess', () => {
     fc.assert(
       fc.property(chosenAxis, axis => {
-        const t = new Trace(axis, CATALOGUE)
+        const t = new EvaluationContext(axis, CATALOGUE)
         fc.pre(travel(t).screwTravelMm > 0)
         const { firstMm, lastMm } = nutRange(t)
         const { nutAheadMm, nutBehindMm } = nutReach(t)
@@ -132,7 +136,7 @@ describe('where the nut stands', () => {
   test('the free length is never longer than the screw, and longest with the nut at an end', () => {
     fc.assert(
       fc.property(chosenAxis, axis => {
-        const t = new Trace(axis, CATALOGUE)
+        const t = new EvaluationContext(axis, CATALOGUE)
         fc.pre(travel(t).screwTravelMm > 0)
         const spanMm = t.dimension('supportSpanMm')
         const { firstMm, lastMm } = nutRange(t)
@@ -151,13 +155,13 @@ describe('where the nut stands', () => {
 
   test('what is not known is asked for, one thing at a time', () => {
     const bare = newAxis({ name: 'A', title: 'New' })
-    expect(() => travel(new Trace(bare, CATALOGUE))).toThrow(NotKnown)
+    expect(() => travel(new EvaluationContext(bare, CATALOGUE))).toThrow(NotKnown)
     const unmeasured: Axis = {
       ...X,
       dimensions: { ...X.dimensions, supportSpanMm: { value: null, provenance: 'assumed' } },
     }
     try {
-      travel(new Trace(unmeasured, CATALOGUE))
+      travel(new EvaluationContext(unmeasured, CATALOGUE))
       throw new Error('it was known')
     } catch (error) {
       expect(error).toMatchObject({ missing: { dimension: 'supportSpanMm' } })

@@ -1,175 +1,115 @@
-import { lazy, mixed, type Schema } from 'yup'
-import { DIMENSIONS, DRIVE_SIZES, GOALS, PROVENANCES, ROOM } from '../document/dimensions'
-import {
-  ENTRY_KINDS,
-  LONGEST_LINE,
-  MACHINE_KINDS,
-  MOST_DUTY_ROWS,
-  MOST_VARIANTS,
-  NUT_FACINGS,
-  TRANSMISSIONS,
-} from '../document/job'
-import { SCHEMA_VERSION } from '../document/migrations'
-import {
-  fields,
-  listOf,
-  moment,
-  momentOrNull,
-  numeric,
-  oneOf,
-  orNull,
-  shape,
-  text,
-  textOrNull,
-  wholeNumber,
-  yesNo,
-} from '../field/schemaKit'
-import { NO_OWN_PARTS } from '../machine/parts'
-import { SCREW_ENDS } from '../machine/sizing/screw'
-import { limits, making, orders, ownPartsOf, shop } from './makingSchema'
+import { mixed, type Schema, type TestContext } from 'yup'
+import { AXIS_FIELDS, OWN_LIMITS } from '../document/axis'
+import { LONGEST_LABEL } from '../document/edit'
+import { LOG_ENTRY, ORDERS } from '../document/job'
+import { MACHINE_KINDS, PART_KINDS, type PartKind } from '../document/kinds'
+import { checkPart } from '../document/parts/checkPart'
+import { SHOP } from '../document/shop'
+import { SCHEMA_VERSION } from '../document/version'
+import { limitsProblem } from '../evaluation/limits'
+import { choice, flag, moment, words, wordsOrNone } from '../field/field'
+import { gotAndTakes, listOf, mapOf, oneOf, schemaOf, schemasOf, shape, text } from '../field/schema'
+import { MOST_OWN_PARTS } from '../machine/parts'
+import { SHEETS } from '.'
+import { LIMITS } from './evaluateAxis'
 
-/** Names given to a step by the procedure; when it was ticked. */
-const ticks = lazy((value: unknown) =>
-  shape(
-    Object.fromEntries(
-      Object.keys(typeof value === 'object' && value ? value : {})
-        .filter(key => /^[a-z0-9.-]{1,60}$/.test(key))
-        .map(key => [key, moment()]),
-    ),
-  ),
-)
-
-const reading = () => orNull(-100_000, 100_000)
-const place = () => numeric(-1000, 20_000)
-
-const round = shape({
-  id: text(40),
-  startedAt: moment(),
-  finishedAt: momentOrNull(),
-  clampedAtMm: place(),
-  stations: listOf(shape({ positionMm: place(), heightUm: reading(), sideUm: reading() }), 200),
-})
-const test = shape({
-  id: text(40),
-  startedAt: moment(),
-  finishedAt: momentOrNull(),
-  label: text(120),
-  stations: listOf(
-    shape({
-      positionMm: place(),
-      approachPositiveUm: listOf(numeric(-100_000, 100_000), 200),
-      approachNegativeUm: listOf(numeric(-100_000, 100_000), 200),
-    }),
-    200,
-  ),
+/** Limits that were changed, by their keys, each in its right order. */
+const limits = mapOf(key => {
+  const facts = key in LIMITS ? LIMITS[key as keyof typeof LIMITS] : null
+  return facts
+    ? schemaOf(OWN_LIMITS).test('order', function (this: TestContext, value: unknown) {
+        const { holds, close } = (value ?? {}) as { holds: number; close: number }
+        const wrong = limitsProblem(facts, holds, close)
+        return (
+          !wrong ||
+          this.createError({
+            message: gotAndTakes(wrong.takes)({ path: `${this.path}.${wrong.field}`, value: close }),
+          })
+        )
+      })
+    : null
 })
 
-const parts = () =>
-  shape({
-    screw: textOrNull(80),
-    bearing: textOrNull(80),
-    coupler: textOrNull(80),
-    belt: textOrNull(80),
-    motor: textOrNull(80),
+/** Parts of the builder's own, each checked as a row of a parts file is. */
+const ownPartsOf = (kind: PartKind) =>
+  listOf(mixed(), MOST_OWN_PARTS).test('parts', function (this: TestContext, value: unknown) {
+    const ids = new Set<unknown>()
+    for (const [index, part] of (Array.isArray(value) ? value : []).entries()) {
+      const [wrong] = checkPart(kind, part)
+      const place = `${this.path}[${index}]`
+      if (wrong)
+        return this.createError({
+          message: `${place}.${wrong.field}: got ${wrong.got}, takes ${wrong.takes}`,
+        })
+      if (ids.has(part.id)) return this.createError({ message: `${place}.id: got ${part.id} a second time` })
+      ids.add(part.id)
+    }
+    return true
   })
-const drive = () =>
-  shape({
-    transmission: oneOf(TRANSMISSIONS),
-    screws: oneOf([1, 2]),
-    microsteps: wholeNumber(1, 256),
-    handwheelKept: yesNo(),
-  })
-const preloadN = () => orNull(0, 50_000)
 
+/** An axis: what every one has, and what each sheet keeps on it. */
 const axis = shape({
   id: text(40),
   name: text(12),
   title: text(80),
-  dimensions: fields(DIMENSIONS, key =>
-    shape({ value: orNull(DIMENSIONS[key].min, DIMENSIONS[key].max), provenance: oneOf(PROVENANCES) }),
-  ),
-  goals: fields(GOALS, key => numeric(GOALS[key].min, GOALS[key].max)),
-  parts: parts(),
-  ends: oneOf(SCREW_ENDS),
-  drive: drive(),
-  driveSizes: fields(DRIVE_SIZES, key => numeric(DRIVE_SIZES[key].min, DRIVE_SIZES[key].max)),
-  duty: lazy(value =>
-    value === null
-      ? mixed().nullable()
-      : listOf(
-          shape({
-            label: text(80),
-            forceN: numeric(-50_000, 50_000),
-            speedMmPerMin: numeric(0, 100_000),
-            timeShare: numeric(0, 1),
-          }),
-          MOST_DUTY_ROWS,
-        ),
-  ) as unknown as Schema,
-  variants: listOf(
-    shape({
-      id: text(40),
-      name: text(160),
-      parts: parts(),
-      ends: oneOf(SCREW_ENDS),
-      drive: drive(),
-      preloadN: preloadN(),
-    }),
-    MOST_VARIANTS,
-  ),
-  preloadN: preloadN(),
-  room: fields(ROOM, key => numeric(ROOM[key].min, ROOM[key].max)),
-  nutFacing: oneOf(NUT_FACINGS),
-  making,
+  ...schemasOf(AXIS_FIELDS),
+  ...Object.assign({}, ...SHEETS.map(({ fields = {} }) => schemasOf(fields))),
   limits,
-  ticks,
-  rounds: listOf(round, 100),
-  tests: listOf(test, 100),
 })
 
 /** A job document of the present version. */
 export const jobSchema = shape({
   schemaVersion: oneOf([SCHEMA_VERSION]),
-  id: text(40),
-  name: text(80),
-  machineKind: oneOf(MACHINE_KINDS),
-  units: oneOf(['mm', 'inch']),
-  createdAt: moment(),
-  archived: yesNo(),
-  ownParts: fields(NO_OWN_PARTS, ownPartsOf),
-  orders,
-  shop,
+  ...schemasOf({
+    id: words('Id', 40),
+    name: words('Name', 80),
+    machineKind: choice('Kind of machine', MACHINE_KINDS),
+    units: choice('Units', ['mm', 'inch']),
+    createdAt: moment('Made'),
+    archived: flag('Put away'),
+    orders: ORDERS,
+    shop: SHOP,
+  }),
+  ownParts: shape(Object.fromEntries(PART_KINDS.map(kind => [kind, ownPartsOf(kind)]))),
   axes: listOf(axis, 12),
 })
 
 /** A line of the log. */
-export const entrySchema = shape({
-  id: text(40),
-  jobId: text(40),
-  axisId: textOrNull(40),
-  at: moment(),
-  kind: oneOf(ENTRY_KINDS),
-  text: text(LONGEST_LINE),
-  closes: textOrNull(40),
-  hidden: yesNo(),
-})
+export const entrySchema = schemaOf(LOG_ENTRY)
 
-const patch = shape({
-  op: oneOf(['replace', 'add', 'remove']),
-  path: listOf(mixed(), 12),
-  value: mixed().nullable(),
-})
+const list = (takes: string, most: number) => listOf(mixed().test('one', gotAndTakes(takes), isPatch), most)
+
+/** A patch as it is stored: a path of keys and ids, and what it replaces by what. */
+function isPatch(value: unknown): boolean {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false
+  const { path, was: _, now: __, before, order, splice, ...more } = value as Record<string, unknown>
+  const isStrings = (list: unknown) => Array.isArray(list) && list.every(one => typeof one === 'string')
+  return (
+    isStrings(path) &&
+    (path as string[]).length <= 12 &&
+    !(path as string[]).includes('__proto__') &&
+    (before === undefined || before === null || typeof before === 'string') &&
+    (order === undefined || isOrder(order, isStrings)) &&
+    (splice === undefined || isOrder(splice, Array.isArray)) &&
+    Object.keys(more).length === 0
+  )
+}
+const isOrder = (value: unknown, isList: (one: unknown) => boolean): boolean => {
+  const { was, now } = (value ?? {}) as Record<string, unknown>
+  return isList(was) && isList(now)
+}
 
 /** One change of the history, with what takes it back. */
-export const changeSchema = shape({
-  id: text(40),
-  jobId: text(40),
-  at: moment(),
-  label: text(300),
-  mergeKey: textOrNull(200),
-  patches: listOf(patch, 1000),
-  inverse: listOf(patch, 1000),
-  shows: listOf(text(40), 100),
-  hides: listOf(text(40), 100),
-  undone: yesNo(),
+export const changeSchema: Schema = shape({
+  ...schemasOf({
+    id: words('Id', 40),
+    jobId: words('Job', 40),
+    at: moment('When'),
+    label: words('What', LONGEST_LABEL),
+    mergeKey: wordsOrNone('Act of typing', 200),
+    undone: flag('Undone'),
+  }),
+  patches: list('a patch with path, was and now', 1000),
+  shows: listOf(text(41), 100),
+  hides: listOf(text(41), 100),
 })

@@ -1,6 +1,9 @@
 import { chakra } from '@chakra-ui/react'
+import { yupResolver } from '@hookform/resolvers/yup'
 import { format } from 'date-fns'
-import { type FormEvent, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { object, string } from 'yup'
 import { catalogueOf } from '@/core/machine/parts'
 import { nextForJob } from '@/core/sheets/nextAction'
 import { getDatabase, type JobRow } from '@/store/database'
@@ -9,8 +12,8 @@ import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jo
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
-import { download, fileName } from '../download'
-import { addressOf } from '../place'
+import { download, fileName } from '../job/download'
+import { addressOf } from '../job/place'
 
 const LONGEST_NAME = 80
 
@@ -115,24 +118,39 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
   )
 }
 
+const nameSchema = object({
+  name: string()
+    .trim()
+    .test(
+      'length',
+      ({ value = '' }) => `Got ${value.trim().length} characters. Takes 1 to ${LONGEST_NAME}.`,
+      isName,
+    )
+    .defined(),
+})
+function isName(value: string | undefined): boolean {
+  const { length } = (value ?? '').trim()
+  return length >= 1 && length <= LONGEST_NAME
+}
+
 function Rename({ name, onDone }: { name: string; onDone: (name: string | null) => void }) {
-  const [text, setText] = useState(name)
-  const [error, setError] = useState<string>()
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const trimmed = text.trim()
-    if (trimmed === '' || trimmed.length > LONGEST_NAME)
-      return setError(`Got ${trimmed.length} characters. Takes 1 to ${LONGEST_NAME}.`)
-    onDone(trimmed)
-  }
+  const { register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(nameSchema),
+    defaultValues: { name },
+  })
   return (
-    <chakra.form onSubmit={submit} display="flex" gap="2" alignItems="flex-end" flexWrap="wrap">
+    <chakra.form
+      onSubmit={handleSubmit(typed => onDone(typed.name))}
+      display="flex"
+      gap="2"
+      alignItems="flex-end"
+      flexWrap="wrap"
+    >
       <TextField
         label="Name of the job"
-        value={text}
-        error={error}
-        onChange={event => setText(event.currentTarget.value)}
+        error={formState.errors.name?.message}
         autoFocus
+        {...register('name')}
       />
       <Button type="submit" variant="lamp">
         Rename

@@ -6,7 +6,7 @@ import { LONGEST_LINE } from '@/core/document/job'
 import { addNote } from '@/core/document/logEdits'
 import { Button } from '@/ui/controls'
 import { LongTextField } from '@/ui/fields/LongTextField'
-import { useEdit } from '../bench'
+import { useEdit } from '../job/JobContext'
 
 const noteSchema = object({
   text: string()

@@ -4,28 +4,27 @@ import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '@/core/document/di
 import { linesOfAxis, openFixes } from '@/core/document/logLines'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { neededParts } from '@/core/machine/neededParts'
-import { stationReversal } from '@/core/sheets/reversal/judgeTest'
-import { worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
+import { paperOf } from '@/core/sheets/paper'
 import { procedure } from '@/core/sheets/steps/procedure'
 import { say } from '@/core/units/print'
 import { useEntries } from '@/store/hooks'
-import { useAxis, useCatalogue, useEvaluation, useJob, useUnits, whole } from '../bench'
-import { Block, Pairs, PaperScreen, Td } from './paper'
+import { useJob, useUnits, whole } from '../job/JobContext'
+import { useAxis } from '../job/useAxis'
+import { useCatalogue, useEvaluation } from '../job/useEvaluation'
+import { Block, Pairs, PaperBlocks, PaperScreen, Td } from './paper'
 
 const LINES_OF_LOG = 14
 const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', assumed: ' (assumed)' }
 
 /** The record of an axis on paper: what it is, what was found, what was read, what is still open. */
 export function RecordScreen({ onBack }: { onBack: () => void }) {
-  const axis = useAxis(whole)
+  const context = useEvaluation()
+  const { axis, catalogue, units, findings } = context
   const job = useJob(whole)
-  const units = useUnits()
-  const { findings } = useEvaluation()
-  const catalogue = useCatalogue()
   const entries = useEntries(job.id) ?? []
   const own = linesOfAxis(entries, axis.id)
   const fixes = openFixes(own)
-  const steps = procedure(axis, catalogue, units) ?? []
+  const steps = procedure(context) ?? []
   const open = steps.filter(step => !axis.ticks[step.id])
   return (
     <PaperScreen
@@ -92,67 +91,7 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
         </Block>
       </chakra.div>
 
-      <Block title="Alignment rounds">
-        {axis.rounds.length === 0 ? (
-          <p>None yet.</p>
-        ) : (
-          <table>
-            <tbody>
-              {axis.rounds.map((round, index) => {
-                const worst = worstCorrectionUm(round, axis.dimensions.supportSpanMm.value ?? 0)
-                return (
-                  <tr key={round.id}>
-                    <Td width="12%">Round {index + 1}</Td>
-                    <Td width="20%">{format(new Date(round.startedAt), 'd MMM yyyy HH:mm')}</Td>
-                    <Td>
-                      {round.stations
-                        .map(
-                          station =>
-                            `${say(station.positionMm, 'length', units, 1)}: ${[
-                              station.heightUm,
-                              station.sideUm,
-                            ]
-                              .map(um => (um === null ? '–' : say(um, 'smallLength', units)))
-                              .join(' / ')}`,
-                        )
-                        .join('; ')}
-                      {worst !== null && `. Largest correction ${say(worst, 'smallLength', units)}`}
-                    </Td>
-                  </tr>
-                )
-              })}
-            </tbody>
-          </table>
-        )}
-      </Block>
-
-      <Block title="Reversal tests">
-        {axis.tests.length === 0 ? (
-          <p>None yet.</p>
-        ) : (
-          <table>
-            <tbody>
-              {axis.tests.map(test => (
-                <tr key={test.id}>
-                  <Td width="24%">{test.label}</Td>
-                  <Td width="14%">{format(new Date(test.startedAt), 'd MMM yyyy')}</Td>
-                  <Td>
-                    {test.stations
-                      .map(station => {
-                        const figures = stationReversal(station)
-                        const at = say(station.positionMm, 'length', units, 1)
-                        return figures
-                          ? `${at}: ${say(Math.abs(figures.reversalUm), 'smallLength', units)} ± ${say(2 * figures.standardUncertaintyUm, 'smallLength', units)} (${station.approachPositiveUm.length} + ${station.approachNegativeUm.length} readings)`
-                          : `${at}: not read`
-                      })
-                      .join('; ')}
-                  </Td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-      </Block>
+      <PaperBlocks blocks={paperOf(context, 'record')} />
 
       <Block title={`Temporary fixes still open: ${fixes.length}`}>
         {fixes.map(entry => (

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import type { ReactNode } from 'react'
+import type { PaperBlock, PaperCell } from '@/core/drawing/paper'
 import { Button } from '@/ui/controls'
 
 interface Props {
@@ -96,5 +97,46 @@ export function Pairs({ rows }: { rows: [string, string][] }) {
         ))}
       </tbody>
     </table>
+  )
+}
+
+/** Blocks of the sheets, as they have them to say. */
+export const PaperBlocks = ({ blocks }: { blocks: readonly PaperBlock[] }) =>
+  blocks.map(({ title, rows, empty }) => (
+    <Block key={title} title={title}>
+      {rows.length === 0 ? (
+        <p>{empty}</p>
+      ) : (
+        <table>
+          <tbody>
+            {rows.map((cells, index) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: paper does not change
+              <tr key={index}>
+                {cells.map((cell, column) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: paper does not change
+                  <Td key={column} textAlign={column > 1 && column === cells.length - 1 ? 'right' : 'left'}>
+                    <CellOnPaper cell={cell} />
+                  </Td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Block>
+  ))
+
+function CellOnPaper({ cell }: { cell: PaperCell }) {
+  if (typeof cell === 'string') return cell
+  return (
+    <>
+      <b>{cell.strong}</b> {cell.text}
+      {cell.note && (
+        <>
+          <br />
+          {cell.note}
+        </>
+      )}
+    </>
   )
 }

@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import type { Protrusion } from '@/core/sheets/making'
+import type { Protrusion } from '@/core/sheets/nutRoom/model'
 
 interface Props {
   /** What is drawn, for those who do not see it. */

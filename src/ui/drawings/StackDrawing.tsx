@@ -1,4 +1,4 @@
-import type { WayRound } from '@/core/sheets/makingInputs'
+import type { WayRound } from '@/core/sheets/bearingBlock/inputs'
 
 interface Props {
   label: string

@@ -1,17 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useId, useRef, useState } from 'react'
 import type { DrivePart, DriveLine as Line } from '@/core/drawing/driveLine'
+import type { Bend, Mark, Span, Zone } from '@/core/drawing/overlay'
 import { StateShape } from '../verdicts/StateMark'
-import {
-  type Bend,
-  type LaidSpan,
-  laySpans,
-  type Mark,
-  type Placed,
-  placeMarks,
-  type Span,
-  type Zone,
-} from './marks'
+import { type LaidSpan, laySpans, type Placed, placeMarks } from './marks'
 import { Part } from './Part'
 
 const color = (token: string) => `var(--dusk-colors-${token})`

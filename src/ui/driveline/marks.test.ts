@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { DRIVE_PARTS, type DrivePart } from '@/core/drawing/driveLine'
-import { laySpans, type Mark, placeMarks } from './marks'
+import type { Mark } from '@/core/drawing/overlay'
+import { laySpans, placeMarks } from './marks'
 
 const anchors = new Map<DrivePart, number>(DRIVE_PARTS.map((part, index) => [part, 60 + index * 110]))
 const anchor = (part: DrivePart) => anchors.get(part) ?? 0

@@ -1,21 +1,22 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import type { QuantityKind, UnitSystem } from '@/core/units/quantity'
-import { QuantityField } from './QuantityField'
+import type { NumberField } from '@/core/field/field'
+import type { UnitSystem } from '@/core/units/quantity'
+import { FieldInput } from './FieldInput'
 
 interface Props<K extends string> {
-  facts: Record<K, { label: string; quantity: QuantityKind; min: number; max: number }>
+  fields: { readonly [N in K]: NumberField }
   values: { readonly [N in NoInfer<K>]: number }
   units: UnitSystem
-  onValue: (key: K, label: string, value: number, mergeKey: string) => void
+  onValue: (key: K, value: number, mergeKey: string) => void
   /** Stands before the fields, in the same grid. */
   lead?: ReactNode
   /** Stands after the fields, in the same grid. */
   children?: ReactNode
 }
 
-/** Fields for figures that always have a value, out of their facts, three abreast where there is room. */
-export function FieldGrid<K extends string>({ facts, values, units, onValue, lead, children }: Props<K>) {
+/** Fields for figures that always have a value, out of their descriptions, three abreast where there is room. */
+export function FieldGrid<K extends string>({ fields, values, units, onValue, lead, children }: Props<K>) {
   return (
     <chakra.div
       display="grid"
@@ -24,21 +25,15 @@ export function FieldGrid<K extends string>({ facts, values, units, onValue, lea
       data-readings
     >
       {lead}
-      {(Object.keys(facts) as K[]).map(key => {
-        const { label, quantity, min, max } = facts[key]
-        return (
-          <QuantityField
-            key={key}
-            label={label}
-            kind={quantity}
-            units={units}
-            min={min}
-            max={max}
-            value={values[key]}
-            onValue={(value, mergeKey) => value !== null && onValue(key, label, value, mergeKey)}
-          />
-        )
-      })}
+      {(Object.keys(fields) as K[]).map(key => (
+        <FieldInput
+          key={key}
+          field={fields[key]}
+          value={values[key]}
+          units={units}
+          onValue={(value, mergeKey = '') => onValue(key, value as number, mergeKey)}
+        />
+      ))}
       {children}
     </chakra.div>
   )

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { NumberField } from '@/core/field/field'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { readSizes } from '@/core/units/sizes'
@@ -8,19 +9,19 @@ interface Props {
   label: string
   sizesMm: readonly number[]
   units: UnitSystem
-  least: number
-  most: number
+  /** What each of them can be. */
+  of: NumberField
   onSizes: (sizesMm: number[]) => void
 }
 
 /** A few lengths in one field, such as the cutters that a shop owns: `16, 20, 1 1/4 in`. */
-export function SizesField({ label, sizesMm, units, least, most, onSizes }: Props) {
+export function SizesField({ label, sizesMm, units, of, onSizes }: Props) {
   const shown = sizesMm.map(mm => printField(mm, 'length', units)).join('; ')
   const [draft, setDraft] = useState<string | null>(null)
   const [error, setError] = useState<string | null>(null)
   const leave = () => {
     if (draft === null) return
-    const read = readSizes(draft, units, least, most)
+    const read = readSizes(draft, units, of.min, of.max)
     if ('message' in read) return setError(read.message)
     setError(null)
     setDraft(null)

@@ -1,12 +1,26 @@
 import { chakra } from '@chakra-ui/react'
 import { Modal } from '../Modal'
-import { Cell } from '../Panel'
+import { DataTable, type TableColumn } from '../table/DataTable'
 import type { Action } from './Palette'
 
 const TYPING: [keys: string, does: string][] = [
   ['Enter', 'settle a reading and go to the next one'],
   ['Esc', 'put back what the field held'],
   ['12.7   1/2 in   2-3/8"   2 thou   50 um', 'all of these can be typed in any length field'],
+]
+
+const COLUMNS: TableColumn<{ keys: string; does: string }>[] = [
+  {
+    id: 'keys',
+    head: 'Keys',
+    widthPx: 220,
+    cell: ({ keys }) => (
+      <chakra.span fontFamily="mono" whiteSpace="pre-wrap">
+        {keys}
+      </chakra.span>
+    ),
+  },
+  { id: 'does', head: 'What they do', cell: ({ does }) => does },
 ]
 
 /** All keys, and the cautions that hold everywhere. */
@@ -26,18 +40,14 @@ export function KeyHelp({
         Work down the stages at the left. Every figure opens to its working, every verdict that is close or
         fails to its ways out. Everything is saved as you type.
       </chakra.p>
-      <chakra.table width="100%">
-        <tbody>
-          {rows.map(([keys, does]) => (
-            <tr key={keys + does}>
-              <Cell fontFamily="mono" whiteSpace="pre-wrap" width="40%">
-                {keys}
-              </Cell>
-              <Cell>{does}</Cell>
-            </tr>
-          ))}
-        </tbody>
-      </chakra.table>
+      <DataTable
+        label="Keys"
+        columns={COLUMNS}
+        rows={rows.map(([keys, does]) => ({ keys, does }))}
+        rowId={({ keys, does }) => keys + does}
+        hideHead
+        fontSize="15px"
+      />
       <chakra.p mt="3">
         <chakra.a
           href="/reference"

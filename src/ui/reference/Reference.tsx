@@ -4,7 +4,8 @@ import { chakra } from '@chakra-ui/react'
 import { describe, type Spec, type Specs } from '@/core/calculation/spec'
 import type { Registered } from '@/core/sheets/registry'
 import { registry } from '@/core/sheets/registry'
-import { Cell, Figures, HeadCell, SideScroll } from '../Panel'
+import { Figures } from '../Panel'
+import { DataTable, type TableColumn } from '../table/DataTable'
 
 /** What the first word of an id is about. */
 const GROUPS: Record<string, string> = {
@@ -18,7 +19,14 @@ const GROUPS: Record<string, string> = {
   motor: 'Motor',
   drive: 'Drive',
   axis: 'Axis',
-  travel: 'Room',
+  travel: 'Travel and stops',
+  limits: 'Travel and stops',
+  clearance: 'Room around the nut',
+  hole: 'Holes',
+  fit: 'Bearing block',
+  fastener: 'Fasteners',
+  thread: 'Fasteners',
+  stackup: 'Chain of dimensions',
   align: 'Alignment',
   prove: 'Proof',
 }
@@ -27,7 +35,10 @@ const groupOf = (id: string) => id.split('.')[0] ?? ''
 /** Every calculation of the app, made from the registry that the working and the command line are made from. */
 export function Reference() {
   const all = [...registry.values()]
-  const groups = Object.entries(GROUPS).filter(([group]) => all.some(({ id }) => groupOf(id) === group))
+  const groups = [...new Set(Object.values(GROUPS))].flatMap(title => {
+    const members = all.filter(({ id }) => GROUPS[groupOf(id)] === title)
+    return members[0] ? [{ title, group: groupOf(members[0].id), members }] : []
+  })
   return (
     <chakra.main maxW="920px" mx="auto" px="4" py="6">
       <chakra.a href="/" color="lamp" fontWeight={700} minH="44px" display="inline-flex" alignItems="center">
@@ -41,7 +52,7 @@ export function Reference() {
         numbers put in; the command line takes the same names.
       </chakra.p>
       <chakra.nav aria-label="Groups of calculations" display="flex" flexWrap="wrap" gap="1" mt="3">
-        {groups.map(([group, title]) => (
+        {groups.map(({ group, title }) => (
           <chakra.a
             key={group}
             href={`#${group}`}
@@ -56,16 +67,14 @@ export function Reference() {
           </chakra.a>
         ))}
       </chakra.nav>
-      {groups.map(([group, title]) => (
+      {groups.map(({ group, title, members }) => (
         <chakra.section key={group} id={group} aria-label={title} mt="6">
           <chakra.h2 fontSize="20px" fontWeight={700} mb="2">
             {title}
           </chakra.h2>
-          {all
-            .filter(({ id }) => groupOf(id) === group)
-            .map(calculation => (
-              <Entry key={calculation.id} calculation={calculation} />
-            ))}
+          {members.map(calculation => (
+            <Entry key={calculation.id} calculation={calculation} />
+          ))}
         </chakra.section>
       ))}
     </chakra.main>
@@ -91,22 +100,14 @@ function Entry({
       <chakra.p fontSize="14px" color="quiet">
         {source}. {validity}.
       </chakra.p>
-      <SideScroll mt="2">
-        <chakra.table width="100%" fontSize="14px">
-          <thead>
-            <tr>
-              <HeadCell>Name</HeadCell>
-              <HeadCell>Symbol</HeadCell>
-              <HeadCell>What it is</HeadCell>
-              <HeadCell>Takes</HeadCell>
-            </tr>
-          </thead>
-          <tbody>
-            <Lines specs={inputs} />
-            <Lines specs={outputs} isOutput />
-          </tbody>
-        </chakra.table>
-      </SideScroll>
+      <chakra.div mt="2">
+        <DataTable
+          label={`Inputs and outputs of ${id}`}
+          columns={COLUMNS}
+          rows={[...linesOf(inputs), ...linesOf(outputs, true)]}
+          rowId={({ name, isOutput }) => `${name}${isOutput}`}
+        />
+      </chakra.div>
     </chakra.article>
   )
 }
@@ -114,17 +115,29 @@ function Entry({
 const unitOf = (spec: Spec) =>
   spec.kind === 'number' ? (spec.unit === '1' ? 'a plain number' : spec.unit) : describe(spec)
 
-function Lines({ specs, isOutput = false }: { specs: Specs; isOutput?: boolean }) {
-  return Object.entries(specs).map(([name, spec]) => (
-    <tr key={name}>
-      <Cell>
-        <Figures fontWeight={isOutput ? 700 : 400}>{name}</Figures>
-      </Cell>
-      <Cell>
-        <Figures>{spec.kind === 'number' ? spec.symbol : ''}</Figures>
-      </Cell>
-      <Cell>{spec.label}</Cell>
-      <Cell>{isOutput ? `gives ${unitOf(spec)}` : describe(spec)}</Cell>
-    </tr>
-  ))
+interface Line {
+  name: string
+  spec: Spec
+  isOutput: boolean
 }
+const linesOf = (specs: Specs, isOutput = false): Line[] =>
+  Object.entries(specs).map(([name, spec]) => ({ name, spec, isOutput }))
+
+const COLUMNS: TableColumn<Line>[] = [
+  {
+    id: 'name',
+    head: 'Name',
+    cell: ({ name, isOutput }) => <Figures fontWeight={isOutput ? 700 : 400}>{name}</Figures>,
+  },
+  {
+    id: 'symbol',
+    head: 'Symbol',
+    cell: ({ spec }) => <Figures>{spec.kind === 'number' ? spec.symbol : ''}</Figures>,
+  },
+  { id: 'what', head: 'What it is', cell: ({ spec }) => spec.label },
+  {
+    id: 'takes',
+    head: 'Takes',
+    cell: ({ spec, isOutput }) => (isOutput ? `gives ${unitOf(spec)}` : describe(spec)),
+  },
+]

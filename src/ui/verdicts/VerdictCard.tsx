@@ -2,8 +2,8 @@ import equal from 'fast-deep-equal'
 import { memo } from 'react'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
-import type { Choice } from '@/core/sheets/choice'
-import type { WayOut } from '@/core/sheets/remedies'
+import type { Remedy } from '@/core/evaluation/remedy'
+
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
@@ -12,8 +12,8 @@ import styles from './verdicts.module.css'
 
 /** What can be done with a verdict; the same functions for every card, at every key stroke. */
 export interface VerdictActions {
-  onWays: (checkId: string) => void
-  onApply: (choice: Choice, label: string) => void
+  onRemedies: (checkId: string) => void
+  onApply: (remedy: Remedy) => void
   onWorking: (checkId: string) => void
   onLimit: (checkId: string) => void
   /** Goes to where something missing is measured or chosen. */
@@ -26,11 +26,11 @@ interface Props extends VerdictActions {
   /** Whether its ways out are shown. */
   open: boolean
   /** Null while they are not worked out. */
-  ways: WayOut[] | null
+  remedies: Remedy[] | null
 }
 
 /** One verdict: its state, its sentence, what it rests on, its working and its ways out. */
-export const VerdictCard = memo(function VerdictCard({ finding, units, open, ways, ...actions }: Props) {
+export const VerdictCard = memo(function VerdictCard({ finding, units, open, remedies, ...actions }: Props) {
   const { state, title, sentence, figure, limit, use, restsOn } = finding
   // A verdict that is not known yet rests on nothing yet.
   const known = finding.missing === null
@@ -73,7 +73,7 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, way
           open={open}
           {...actions}
         />
-        {isMendable(state) && open && <Ways ways={ways} onApply={actions.onApply} />}
+        {isMendable(state) && open && <Remedies remedies={remedies} onApply={actions.onApply} />}
       </div>
     </article>
   )
@@ -100,7 +100,7 @@ const Actions = memo(function Actions({
   missing,
   hasLimit,
   open,
-  onWays,
+  onRemedies,
   onWorking,
   onLimit,
   onMissing,
@@ -122,7 +122,7 @@ const Actions = memo(function Actions({
           type="button"
           className={styles.button}
           aria-expanded={open}
-          onClick={() => onWays(checkId)}
+          onClick={() => onRemedies(checkId)}
           aria-label={`Ways out: ${title}`}
         >
           Ways out
@@ -158,9 +158,9 @@ function UseBar({ use }: { use: number }) {
   )
 }
 
-function Ways({ ways, onApply }: { ways: WayOut[] | null; onApply: VerdictActions['onApply'] }) {
-  if (!ways) return <p className={styles.sentence}>Looking for ways out…</p>
-  if (ways.length === 0)
+function Remedies({ remedies, onApply }: { remedies: Remedy[] | null; onApply: VerdictActions['onApply'] }) {
+  if (!remedies) return <p className={styles.sentence}>Looking for ways out…</p>
+  if (remedies.length === 0)
     return (
       <p className={styles.sentence}>
         No single change mends this. Change what it rests on: the load, the speed, or two parts at once.
@@ -168,22 +168,18 @@ function Ways({ ways, onApply }: { ways: WayOut[] | null; onApply: VerdictAction
     )
   return (
     <ul className={styles.ways}>
-      {ways.map(way => (
-        <li key={way.label} className={styles.way}>
+      {remedies.map(remedy => (
+        <li key={remedy.label} className={styles.way}>
           <div className={styles.head}>
             <div>
-              <strong>{way.label}</strong>
-              <span className={styles.quiet}>: {way.cost}</span>
+              <strong>{remedy.label}</strong>
+              <span className={styles.quiet}>: {remedy.cost}</span>
             </div>
-            <Button
-              flexShrink={0}
-              onClick={() => onApply(way.choice, way.label)}
-              aria-label={`Apply: ${way.label}`}
-            >
+            <Button flexShrink={0} onClick={() => onApply(remedy)} aria-label={`Apply: ${remedy.label}`}>
               Apply
             </Button>
           </div>
-          {way.effects.map(effect => (
+          {remedy.effects.map(effect => (
             <div key={effect.checkId} className={styles.effect}>
               <StateShape state={effect.from} label={STATE_WORDS[effect.from]} />
               <span aria-hidden="true">→</span>

@@ -6,7 +6,8 @@ import type { Finding } from '@/core/evaluation/finding'
 import { registry } from '@/core/sheets/registry'
 import { printNumber } from '@/core/units/print'
 import { Modal } from '../Modal'
-import { Cell, HeadCell } from '../Panel'
+import { Figures } from '../Panel'
+import { DataTable, type TableColumn } from '../table/DataTable'
 
 const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed: 'assumed' }
 
@@ -61,20 +62,16 @@ function Worked({ figure }: { figure: Figure }) {
       >
         {calculation.formula}
       </chakra.p>
-      <chakra.table width="100%" fontSize="14px">
-        <thead>
-          <tr>
-            <HeadCell>Quantity</HeadCell>
-            <HeadCell>Symbol</HeadCell>
-            <HeadCell textAlign="right">Value</HeadCell>
-            <HeadCell>Unit</HeadCell>
-          </tr>
-        </thead>
-        <tbody>
-          <Rows specs={calculation.inputs} values={figure.inputs} />
-          <Rows specs={calculation.outputs} values={figure.outputs} result />
-        </tbody>
-      </chakra.table>
+      <DataTable
+        label={`Numbers of: ${calculation.title}`}
+        columns={COLUMNS}
+        rows={[
+          ...linesOf(calculation.inputs, figure.inputs),
+          ...linesOf(calculation.outputs, figure.outputs, true),
+        ]}
+        rowId={({ name, result }) => `${name}${result}`}
+        isStrong={({ result }) => result}
+      />
       <chakra.p color="quiet" fontSize="13px" mt="1">
         Source: {calculation.source}. {calculation.validity}.
       </chakra.p>
@@ -82,29 +79,46 @@ function Worked({ figure }: { figure: Figure }) {
   )
 }
 
-function Rows({
-  specs,
-  values,
-  result,
-}: {
-  specs: Specs
-  values: Record<string, unknown>
-  result?: boolean
-}) {
-  return Object.entries(specs).map(([name, spec]) => {
-    const value = values[name] ?? (spec.kind === 'number' ? spec.default : undefined)
-    return (
-      <chakra.tr key={name} fontWeight={result ? 700 : 400}>
-        <Cell>{result ? `= ${spec.label}` : spec.label}</Cell>
-        <Cell fontFamily="mono">{spec.kind === 'number' ? spec.symbol : ''}</Cell>
-        <Cell fontFamily="mono" textAlign="right" data-value={name}>
-          {print(spec, value)}
-        </Cell>
-        <Cell color="quiet">{spec.kind === 'number' && spec.unit !== '1' ? spec.unit : ''}</Cell>
-      </chakra.tr>
-    )
-  })
+interface Line {
+  name: string
+  spec: Spec
+  value: unknown
+  result: boolean
 }
+
+const linesOf = (specs: Specs, values: Record<string, unknown>, result = false): Line[] =>
+  Object.entries(specs).map(([name, spec]) => ({
+    name,
+    spec,
+    value: values[name] ?? (spec.kind === 'number' ? spec.default : undefined),
+    result,
+  }))
+
+const COLUMNS: TableColumn<Line>[] = [
+  { id: 'quantity', head: 'Quantity', cell: ({ spec, result }) => (result ? `= ${spec.label}` : spec.label) },
+  {
+    id: 'symbol',
+    head: 'Symbol',
+    cell: ({ spec }) => <Figures>{spec.kind === 'number' ? spec.symbol : ''}</Figures>,
+  },
+  {
+    id: 'value',
+    head: 'Value',
+    figures: true,
+    cell: ({ name, spec, value }) => (
+      <chakra.span data-value={name} whiteSpace="normal">
+        {print(spec, value)}
+      </chakra.span>
+    ),
+  },
+  {
+    id: 'unit',
+    head: 'Unit',
+    cell: ({ spec }) => (
+      <chakra.span color="quiet">{spec.kind === 'number' && spec.unit !== '1' ? spec.unit : ''}</chakra.span>
+    ),
+  },
+]
 
 function print(spec: Spec, value: unknown): string {
   if (typeof value === 'number') return printNumber(value)

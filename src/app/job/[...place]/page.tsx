@@ -1,4 +1,4 @@
-import { JobScreen } from '@/stages/JobScreen'
+import { JobScreen } from '@/stages/shell/JobScreen'
 
 export default function JobPage() {
   return <JobScreen />

@@ -1,14 +1,8 @@
+import type { NumberField } from '../../field/field'
 import { say } from '../../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../../units/quantity'
-import type { PartKind } from '../job'
-import {
-  type FigureField,
-  fieldsOf,
-  MOST_CURVE_POINTS,
-  MOST_CURVE_RPM,
-  MOST_TORQUE_NM,
-  type PartField,
-} from './fields'
+import type { PartKind } from '../kinds'
+import { fieldsOf, MOST_CURVE_POINTS, MOST_CURVE_RPM, MOST_TORQUE_NM, type PartField } from './fields'
 import { rulesBroken, type Words } from './rules'
 import type { PartOf } from './types'
 
@@ -50,7 +44,7 @@ const BASE_UNITS: Partial<Record<QuantityKind, string>> = {
 }
 
 /** The unit of a field's figure, as people write it. */
-export const unitOf = ({ unit, quantity }: FigureField, units: CellUnits): string =>
+export const unitOf = ({ unit, quantity }: NumberField, units: CellUnits): string =>
   unit ?? (units === 'as named' ? BASE_UNITS[quantity] : quantityFacts(quantity)[units].unit) ?? ''
 
 const wordsIn =
@@ -71,7 +65,7 @@ export function takesWords(field: PartField, units: CellUnits): string {
       return `1 to ${field.most} characters on one line, starting with a letter or a digit`
     case 'curve':
       return `points of speed and torque such as 0:2.2 600:1.9 1200:0.8, up to ${MOST_CURVE_POINTS} of them, or nothing`
-    case 'figure': {
+    case 'number': {
       const { min, max, whole, orNone, quantity } = field
       const noun = whole ? 'a whole number' : 'a number'
       const unit = unitOf(field, units)
@@ -93,7 +87,7 @@ function fits(field: PartField, value: unknown): boolean {
       return typeof value === 'string' && value.length <= field.most && WORDS.test(value)
     case 'curve':
       return value === null || isCurve(value)
-    case 'figure':
+    case 'number':
       if (value === null) return field.orNone === true
       return (
         typeof value === 'number' &&

@@ -1,9 +1,10 @@
+import type { NumberField } from '../../field/field'
 import { parseQuantity } from '../../units/parse'
 import { printField } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
-import type { PartKind } from '../job'
+import type { PartKind } from '../kinds'
 import { type CellUnits, checkPart, gotWords, type PartProblem, takesWords } from './checkPart'
-import { type FigureField, fieldsOf, type PartField } from './fields'
+import { fieldsOf, type PartField } from './fields'
 import type { PartOf } from './types'
 
 export type ReadPart<K extends PartKind> =
@@ -30,12 +31,12 @@ export function readCell(field: PartField, text: string, units: CellUnits): Cell
       return { value: typed }
     case 'curve':
       return readCurve(typed) ?? { takes: takesWords(field, units) }
-    case 'figure':
+    case 'number':
       return readFigure(field, typed, units)
   }
 }
 
-function readFigure(field: FigureField, typed: string, units: CellUnits): Cell {
+function readFigure(field: NumberField, typed: string, units: CellUnits): Cell {
   if (typed === '' && field.orNone) return { value: null }
   if (units === 'as named') {
     const bare = typed === '' ? Number.NaN : Number(typed.replace(/^([+-]?\d+),(\d+)$/, '$1.$2'))
@@ -108,7 +109,7 @@ export const cellsOf = <K extends PartKind>(
     fieldsOf(kind).map(([name, field]) => {
       const value = (part as unknown as Record<string, unknown>)[name]
       if (field.is === 'curve') return [name, curveText(value as PartOf['motor']['curve'], '\n')]
-      if (field.is === 'figure' && typeof value === 'number')
+      if (field.is === 'number' && typeof value === 'number')
         return [name, printField(value, field.quantity, units)]
       return [name, value === null ? '' : String(value)]
     }),

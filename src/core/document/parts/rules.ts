@@ -1,5 +1,6 @@
 import type { QuantityKind } from '../../units/quantity'
-import type { PartKind } from '../job'
+import type { PartKind } from '../kinds'
+
 import type { PartOf } from './types'
 
 /** Writes a figure with its unit, in the units that the builder reads. */

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { demoJobs } from '../../demo'
 import { skarrow } from '../../demo/skarrow'
-import type { Axis } from '../../document/job'
-import { Trace } from '../../evaluation/context'
+import type { Axis } from '../../document/axis'
+
+import { EvaluationContext } from '../../evaluation/context'
 import { CATALOGUE } from '../parts'
 import { nutRange } from '../travel/placement'
 import { duty, dutyLines, forces, loadShare, topSpeedRpm } from './load'
@@ -20,7 +21,7 @@ import {
 import { beltLoad, beltPlayUm, beltRun, ratio } from './transmission'
 
 const X = skarrow().job.axes[0] as Axis
-const on = (axis: Axis) => new Trace(axis, CATALOGUE)
+const on = (axis: Axis) => new EvaluationContext(axis, CATALOGUE)
 const belted = (belt: string, centresMm = 120): Axis => ({
   ...X,
   parts: { ...X.parts, belt },

@@ -1,4 +1,4 @@
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { screwSpeed } from '../sizing/checkSums'
 import { gantryShare } from '../sizing/gantry'
 import { axialForces, trapezoid } from '../sizing/motion'
@@ -6,42 +6,39 @@ import type { DutyPhase } from '../sizing/screwLife'
 import { travel } from '../travel/placement'
 
 /** Share of the load on the screw that carries most: all of it, or the near one's of a gantry. */
-export const loadShare = (t: Trace) =>
-  t.once('loadShare', () => {
-    if (t.axis.drive.screws === 1) return 1
-    const { screwSpacingMm, offCentreMm } = t.axis.driveSizes
-    return t.figure('gantryShare', gantryShare, { screwSpacingMm, offCentreMm }).nearShare
-  })
+export const loadShare = remembered((t: EvaluationContext) => {
+  if (t.axis.drive.screws === 1) return 1
+  const { screwSpacingMm, offCentreMm } = t.axis.driveSizes
+  return t.figure('gantryShare', gantryShare, { screwSpacingMm, offCentreMm }).nearShare
+})
 
 /** Mass that the worst screw moves. */
-export const massKg = (t: Trace) => t.dimension('movingMassKg') * loadShare(t)
+export const massKg = (t: EvaluationContext) => t.dimension('movingMassKg') * loadShare(t)
 
 /** Forces along the screw that carries most. */
-export const forces = (t: Trace) =>
-  t.once('forces', () => {
-    const share = loadShare(t)
-    return t.figure('forces', axialForces, {
-      massKg: massKg(t),
-      inclineDeg: t.dimension('inclineDeg'),
-      frictionCoefficient: t.dimension('frictionCoefficient'),
-      dragN: t.dimension('dragN') * share,
-      counterbalanceN: t.dimension('counterbalanceN') * share,
-      cuttingForceN: t.axis.goals.cuttingForceN * share,
-      accelerationMPerS2: t.axis.goals.accelerationMmPerS2 / 1000,
-    })
+export const forces = remembered((t: EvaluationContext) => {
+  const share = loadShare(t)
+  return t.figure('forces', axialForces, {
+    massKg: massKg(t),
+    inclineDeg: t.dimension('inclineDeg'),
+    frictionCoefficient: t.dimension('frictionCoefficient'),
+    dragN: t.dimension('dragN') * share,
+    counterbalanceN: t.dimension('counterbalanceN') * share,
+    cuttingForceN: t.axis.goals.cuttingForceN * share,
+    accelerationMPerS2: t.axis.goals.accelerationMmPerS2 / 1000,
   })
+})
 
 /** Speed of the screw at the top speed of the table. */
-export const topSpeedRpm = (t: Trace) =>
-  t.once(
-    'topSpeed',
-    () =>
-      t.figure('topSpeed', screwSpeed, {
-        speedMmPerMin: t.axis.goals.topSpeedMmPerMin,
-        leadMm: t.part('screw').leadMm,
-      }).speedRpm,
-  )
-export const cuttingSpeedRpm = (t: Trace) => t.axis.goals.cuttingFeedMmPerMin / t.part('screw').leadMm
+export const topSpeedRpm = remembered(
+  (t: EvaluationContext) =>
+    t.figure('topSpeed', screwSpeed, {
+      speedMmPerMin: t.axis.goals.topSpeedMmPerMin,
+      leadMm: t.part('screw').leadMm,
+    }).speedRpm,
+)
+export const cuttingSpeedRpm = (t: EvaluationContext) =>
+  t.axis.goals.cuttingFeedMmPerMin / t.part('screw').leadMm
 
 /** A kind of work in a typical hour, as the duty table shows it. */
 export interface DutyLine {
@@ -55,46 +52,44 @@ export interface DutyLine {
  * What a typical hour is made of: the builder's own table, or cutting both ways and rapid moves over the
  * travel both ways, reckoned from the goals.
  */
-export const dutyLines = (t: Trace): DutyLine[] =>
-  t.once('dutyLines', () => {
-    if (t.axis.duty) return t.axis.duty
-    const { topSpeedMmPerMin, accelerationMmPerS2, cuttingFeedMmPerMin, cuttingShare } = t.axis.goals
-    const move = t.figure('rapidMove', trapezoid, {
-      distanceMm: Math.max(1, travel(t).travelMm),
-      speedMmPerS: topSpeedMmPerMin / 60,
-      accelerationMmPerS2,
-    })
-    const load = forces(t)
-    const peakMmPerMin = move.peakSpeedMmPerS * 60
-    const rapidShare = 1 - cuttingShare
-    const rampShare = (rapidShare * move.accelerateS) / move.totalS
-    const both = (label: string, upN: number, downN: number, speedMmPerMin: number, share: number) => [
-      { label: `${label}, up or out`, forceN: upN, speedMmPerMin, timeShare: share / 2 },
-      { label: `${label}, down or back`, forceN: -downN, speedMmPerMin, timeShare: share / 2 },
-    ]
-    return [
-      ...both('Cutting', load.cutUpN, load.cutDownN, cuttingFeedMmPerMin, cuttingShare),
-      ...both('Speeding up', load.accelerateUpN, load.accelerateDownN, peakMmPerMin / 2, rampShare),
-      ...both(
-        'Running',
-        load.cruiseUpN,
-        load.cruiseDownN,
-        peakMmPerMin,
-        (rapidShare * move.cruiseS) / move.totalS,
-      ),
-      ...both('Slowing', load.decelerateUpN, load.decelerateDownN, peakMmPerMin / 2, rampShare),
-    ]
+export const dutyLines = remembered((t: EvaluationContext): DutyLine[] => {
+  if (t.axis.duty) return t.axis.duty
+  const { topSpeedMmPerMin, accelerationMmPerS2, cuttingFeedMmPerMin, cuttingShare } = t.axis.goals
+  const move = t.figure('rapidMove', trapezoid, {
+    distanceMm: Math.max(1, travel(t).travelMm),
+    speedMmPerS: topSpeedMmPerMin / 60,
+    accelerationMmPerS2,
   })
+  const load = forces(t)
+  const peakMmPerMin = move.peakSpeedMmPerS * 60
+  const rapidShare = 1 - cuttingShare
+  const rampShare = (rapidShare * move.accelerateS) / move.totalS
+  const both = (label: string, upN: number, downN: number, speedMmPerMin: number, share: number) => [
+    { label: `${label}, up or out`, forceN: upN, speedMmPerMin, timeShare: share / 2 },
+    { label: `${label}, down or back`, forceN: -downN, speedMmPerMin, timeShare: share / 2 },
+  ]
+  return [
+    ...both('Cutting', load.cutUpN, load.cutDownN, cuttingFeedMmPerMin, cuttingShare),
+    ...both('Speeding up', load.accelerateUpN, load.accelerateDownN, peakMmPerMin / 2, rampShare),
+    ...both(
+      'Running',
+      load.cruiseUpN,
+      load.cruiseDownN,
+      peakMmPerMin,
+      (rapidShare * move.cruiseS) / move.totalS,
+    ),
+    ...both('Slowing', load.decelerateUpN, load.decelerateDownN, peakMmPerMin / 2, rampShare),
+  ]
+})
 
 /** The duty as the life formulas take it: forces of the worst screw over its speeds. */
-export const duty = (t: Trace): DutyPhase[] =>
-  t.once('duty', () => {
-    const { leadMm } = t.part('screw')
-    // A table of the builder's own is for the whole axis; the reckoned one is already for the worst screw.
-    const share = t.axis.duty ? loadShare(t) : 1
-    return dutyLines(t).map(({ forceN, speedMmPerMin, timeShare }) => ({
-      forceN: forceN * share,
-      speedRpm: speedMmPerMin / leadMm,
-      timeShare,
-    }))
-  })
+export const duty = remembered((t: EvaluationContext): DutyPhase[] => {
+  const { leadMm } = t.part('screw')
+  // A table of the builder's own is for the whole axis; the reckoned one is already for the worst screw.
+  const share = t.axis.duty ? loadShare(t) : 1
+  return dutyLines(t).map(({ forceN, speedMmPerMin, timeShare }) => ({
+    forceN: forceN * share,
+    speedRpm: speedMmPerMin / leadMm,
+    timeShare,
+  }))
+})

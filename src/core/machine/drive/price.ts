@@ -1,5 +1,6 @@
-import type { Trace } from '../../evaluation/context'
-import type { ScrewEnds } from '../sizing/screw'
+import type { ScrewEnds } from '../../document/kinds'
+import type { EvaluationContext } from '../../evaluation/context'
+
 import { isBelted } from './transmission'
 
 /** What the far end costs against the bearings of the fixed one: nothing, a plain bearing, or as much again. */
@@ -15,7 +16,7 @@ export const FAR_END_SHARE: Record<ScrewEnds, number> = {
  *
  * @throws NotKnown while a part is not chosen
  */
-export const driveEur = (t: Trace): number => {
+export const driveEur = (t: EvaluationContext): number => {
   const link = isBelted(t) ? t.part('belt') : t.part('coupler')
   const bearings = t.part('bearing').priceEur * (1 + FAR_END_SHARE[t.axis.ends])
   return (
@@ -24,5 +25,5 @@ export const driveEur = (t: Trace): number => {
 }
 
 /** How much room the drive takes across, under the table: its nut or its blocks, whichever is larger. */
-export const driveHeightMm = (t: Trace): number =>
+export const driveHeightMm = (t: EvaluationContext): number =>
   Math.max(t.part('screw').nutFlangeDiameterMm, t.part('bearing').blockHeightMm)

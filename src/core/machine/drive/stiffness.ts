@@ -1,4 +1,4 @@
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { axisStiffness, lostMotion, naturalFrequency, unpoweredDrop } from '../sizing/axis'
 import { bearingPairStiffness } from '../sizing/bearing'
 import { handwheelForce } from '../sizing/handwheel'
@@ -13,64 +13,61 @@ import { beltEfficiency, beltPlayUm, isBelted, ratio, windUp } from './transmiss
 /** Any force serves to turn a torsional stiffness into one along the screw. */
 const PROBE_N = 1000
 
-const axialSupport = (t: Trace) => (t.axis.ends === 'fixed-fixed' ? 'both-ends' : 'one-end')
+const axialSupport = (t: EvaluationContext) => (t.axis.ends === 'fixed-fixed' ? 'both-ends' : 'one-end')
 
 /** Stiffness of what is alike all along the travel: nut, bearings, coupler or belt. */
-const fixedParts = (t: Trace) =>
-  t.once('fixedParts', () => {
-    const screw = t.part('screw')
-    const bearing = t.part('bearing')
-    const nutNPerUm =
-      screw.dynamicCapacityN === null
-        ? screw.ratedStiffnessNPerUm
-        : t.figure('nutStiffness', nutStiffness, {
-            ratedStiffnessNPerUm: screw.ratedStiffnessNPerUm,
-            dynamicCapacityN: screw.dynamicCapacityN,
-            preloadN: preloadN(t),
-            axialLoadN: Math.max(1, forces(t).frictionN),
-          }).stiffnessNPerUm
-    const { ballCount, ballDiameterMm, contactAngleDeg } = bearing
-    const pairNPerUm = t.figure('bearingStiffness', bearingPairStiffness, {
-      ballCount,
-      ballDiameterMm,
-      contactAngleDeg,
-      preloadN: bearing.preloadN,
-    }).stiffnessNPerUm
-    const twist = windUp(t, driveTorqueNm(t, 'probeTorque', PROBE_N))
-    return {
-      nut: nutNPerUm,
-      bearing: axialSupport(t) === 'both-ends' ? 2 * pairNPerUm : pairNPerUm,
-      coupler: PROBE_N / twist.linearUm,
-    }
-  })
+const fixedParts = remembered((t: EvaluationContext) => {
+  const screw = t.part('screw')
+  const bearing = t.part('bearing')
+  const nutNPerUm =
+    screw.dynamicCapacityN === null
+      ? screw.ratedStiffnessNPerUm
+      : t.figure('nutStiffness', nutStiffness, {
+          ratedStiffnessNPerUm: screw.ratedStiffnessNPerUm,
+          dynamicCapacityN: screw.dynamicCapacityN,
+          preloadN: preloadN(t),
+          axialLoadN: Math.max(1, forces(t).frictionN),
+        }).stiffnessNPerUm
+  const { ballCount, ballDiameterMm, contactAngleDeg } = bearing
+  const pairNPerUm = t.figure('bearingStiffness', bearingPairStiffness, {
+    ballCount,
+    ballDiameterMm,
+    contactAngleDeg,
+    preloadN: bearing.preloadN,
+  }).stiffnessNPerUm
+  const twist = windUp(t, driveTorqueNm(t, 'probeTorque', PROBE_N))
+  return {
+    nut: nutNPerUm,
+    bearing: axialSupport(t) === 'both-ends' ? 2 * pairNPerUm : pairNPerUm,
+    coupler: PROBE_N / twist.linearUm,
+  }
+})
 
 /** Stiffness of the whole drive where it is softest. */
-export const driveStiffness = (t: Trace) =>
-  t.once('stiffness', () => {
-    const spanMm = t.dimension('supportSpanMm')
-    const { firstMm, lastMm } = nutRange(t)
-    // Held at both ends a screw is softest in the middle, else as far from the fixed end as the nut goes.
-    const distanceMm =
-      axialSupport(t) === 'both-ends' ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm)
-    const screwNPerUm = t.figure('screwStiffness', screwAxialStiffness, {
-      rootDiameterMm: t.part('screw').rootDiameterMm,
-      supportedLengthMm: spanMm,
-      distanceMm,
-      axialSupport: axialSupport(t),
-    }).stiffnessNPerUm
-    const parts = { screw: screwNPerUm, ...fixedParts(t) }
-    const { stiffnessNPerUm } = t.figure('driveStiffness', axisStiffness, { parts: Object.values(parts) })
-    return { parts, stiffnessNPerUm }
-  })
+export const driveStiffness = remembered((t: EvaluationContext) => {
+  const spanMm = t.dimension('supportSpanMm')
+  const { firstMm, lastMm } = nutRange(t)
+  // Held at both ends a screw is softest in the middle, else as far from the fixed end as the nut goes.
+  const distanceMm =
+    axialSupport(t) === 'both-ends' ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm)
+  const screwNPerUm = t.figure('screwStiffness', screwAxialStiffness, {
+    rootDiameterMm: t.part('screw').rootDiameterMm,
+    supportedLengthMm: spanMm,
+    distanceMm,
+    axialSupport: axialSupport(t),
+  }).stiffnessNPerUm
+  const parts = { screw: screwNPerUm, ...fixedParts(t) }
+  const { stiffnessNPerUm } = t.figure('driveStiffness', axisStiffness, { parts: Object.values(parts) })
+  return { parts, stiffnessNPerUm }
+})
 
 /** How fast the axis swings on its drive where that is softest. */
-export const swing = (t: Trace) =>
-  t.once('swing', () =>
-    t.figure('naturalFrequency', naturalFrequency, {
-      stiffnessNPerUm: driveStiffness(t).stiffnessNPerUm,
-      massKg: massKg(t),
-    }),
-  )
+export const swing = remembered((t: EvaluationContext) =>
+  t.figure('naturalFrequency', naturalFrequency, {
+    stiffnessNPerUm: driveStiffness(t).stiffnessNPerUm,
+    massKg: massKg(t),
+  }),
+)
 
 /** One point of the chart of stiffness over the travel. */
 export interface StiffnessPoint {
@@ -80,7 +77,7 @@ export interface StiffnessPoint {
 }
 
 /** Stiffness and natural frequency over the travel, from the end of the travel nearest the fixed block. */
-export function stiffnessOverTravel(t: Trace): StiffnessPoint[] {
+export function stiffnessOverTravel(t: EvaluationContext): StiffnessPoint[] {
   const { firstMm, lastMm } = nutRange(t)
   const spanMm = t.dimension('supportSpanMm')
   const { nut, bearing, coupler } = fixedParts(t)
@@ -100,9 +97,10 @@ export function stiffnessOverTravel(t: Trace): StiffnessPoint[] {
 }
 
 /** Torque at the screw that moves the axis slowly without any cut. */
-const frictionTorqueNm = (t: Trace) => driveTorqueNm(t, 'frictionTorque', forces(t).frictionN) + dragNm(t)
+const frictionTorqueNm = (t: EvaluationContext) =>
+  driveTorqueNm(t, 'frictionTorque', forces(t).frictionN) + dragNm(t)
 
-const motorReversalUm = (t: Trace) => {
+const motorReversalUm = (t: EvaluationContext) => {
   const motor = t.part('motor')
   if (motor.loop === 'closed') return 0
   return t.figure('frictionLag', frictionLag, {
@@ -122,71 +120,67 @@ export interface LostMotionCause {
 }
 
 /** Lost motion in all and by cause, largest first. */
-export const lostMotionBudget = (t: Trace) =>
-  t.once('lostMotion', () => {
-    const { leadMm, nutPlayUm } = t.part('screw')
-    const { axialPlayUm } = t.part('bearing')
-    const plays = {
-      nutPlayUm: preloadN(t) > 0 ? 0 : nutPlayUm,
-      bearingPlayUm: axialPlayUm,
-      beltPlayUm: beltPlayUm(t),
-      motorReversalUm: motorReversalUm(t),
-    }
-    const budget = t.figure('lostMotion', lostMotion, {
-      ...plays,
-      couplerBacklashDeg: isBelted(t) ? 0 : t.part('coupler').backlashDeg,
-      leadMm,
-      frictionN: forces(t).frictionN,
-      stiffnessNPerUm: driveStiffness(t).stiffnessNPerUm,
-    })
-    const link = isBelted(t)
-      ? { subject: 'belt' as const, label: 'Play of the belt', um: plays.beltPlayUm }
-      : { subject: 'coupler' as const, label: 'Backlash of the coupler', um: budget.couplerUm }
-    const causes: LostMotionCause[] = [
-      { subject: 'nut', label: 'Play of the nut', um: plays.nutPlayUm },
-      { subject: 'bearing', label: 'Play of the bearings', um: plays.bearingPlayUm },
-      link,
-      { subject: 'screw', label: 'Wind-up under friction', um: budget.elasticUm },
-      { subject: 'motor', label: 'Lag of the motor', um: plays.motorReversalUm },
-    ]
-    return { totalUm: budget.totalUm, causes: causes.toSorted((a, b) => b.um - a.um) }
+export const lostMotionBudget = remembered((t: EvaluationContext) => {
+  const { leadMm, nutPlayUm } = t.part('screw')
+  const { axialPlayUm } = t.part('bearing')
+  const plays = {
+    nutPlayUm: preloadN(t) > 0 ? 0 : nutPlayUm,
+    bearingPlayUm: axialPlayUm,
+    beltPlayUm: beltPlayUm(t),
+    motorReversalUm: motorReversalUm(t),
+  }
+  const budget = t.figure('lostMotion', lostMotion, {
+    ...plays,
+    couplerBacklashDeg: isBelted(t) ? 0 : t.part('coupler').backlashDeg,
+    leadMm,
+    frictionN: forces(t).frictionN,
+    stiffnessNPerUm: driveStiffness(t).stiffnessNPerUm,
   })
+  const link = isBelted(t)
+    ? { subject: 'belt' as const, label: 'Play of the belt', um: plays.beltPlayUm }
+    : { subject: 'coupler' as const, label: 'Backlash of the coupler', um: budget.couplerUm }
+  const causes: LostMotionCause[] = [
+    { subject: 'nut', label: 'Play of the nut', um: plays.nutPlayUm },
+    { subject: 'bearing', label: 'Play of the bearings', um: plays.bearingPlayUm },
+    link,
+    { subject: 'screw', label: 'Wind-up under friction', um: budget.elasticUm },
+    { subject: 'motor', label: 'Lag of the motor', um: plays.motorReversalUm },
+  ]
+  return { totalUm: budget.totalUm, causes: causes.toSorted((a, b) => b.um - a.um) }
+})
 
-export const powerLoss = (t: Trace) =>
-  t.once('powerLoss', () =>
-    t.figure('unpoweredDrop', unpoweredDrop, {
-      massKg: massKg(t),
-      inclineDeg: t.dimension('inclineDeg'),
-      counterbalanceN: t.dimension('counterbalanceN') * loadShare(t),
-      frictionN: forces(t).frictionN,
-      leadMm: t.part('screw').leadMm,
-      backwardEfficiency: efficiency(t).backward,
-      ratio: ratio(t),
-      detentTorqueNm: t.part('motor').detentTorqueNm,
-      dragTorqueNm: dragNm(t),
-    }),
-  )
+export const powerLoss = remembered((t: EvaluationContext) =>
+  t.figure('unpoweredDrop', unpoweredDrop, {
+    massKg: massKg(t),
+    inclineDeg: t.dimension('inclineDeg'),
+    counterbalanceN: t.dimension('counterbalanceN') * loadShare(t),
+    frictionN: forces(t).frictionN,
+    leadMm: t.part('screw').leadMm,
+    backwardEfficiency: efficiency(t).backward,
+    ratio: ratio(t),
+    detentTorqueNm: t.part('motor').detentTorqueNm,
+    dragTorqueNm: dragNm(t),
+  }),
+)
 
 /** What the hand feels at a handwheel that is kept, moving the axis the harder way without a cut. */
-export const handDrive = (t: Trace) =>
-  t.once('handDrive', () =>
-    t.figure('handwheel', handwheelForce, {
-      screwTorqueNm:
-        driveTorqueNm(t, 'handTorque', Math.max(forces(t).cruiseUpN, forces(t).cruiseDownN)) + dragNm(t),
-      motorDragNm: t.part('motor').detentTorqueNm,
-      ratio: ratio(t),
-      radiusMm: t.axis.driveSizes.handwheelRadiusMm,
-    }),
-  )
+export const handDrive = remembered((t: EvaluationContext) =>
+  t.figure('handwheel', handwheelForce, {
+    screwTorqueNm:
+      driveTorqueNm(t, 'handTorque', Math.max(forces(t).cruiseUpN, forces(t).cruiseDownN)) + dragNm(t),
+    motorDragNm: t.part('motor').detentTorqueNm,
+    ratio: ratio(t),
+    radiusMm: t.axis.driveSizes.handwheelRadiusMm,
+  }),
+)
 
 /** What a step of the motor moves. */
-export const steps = (t: Trace) =>
-  t.once('steps', () =>
-    t.figure('stepResolution', stepResolution, {
-      leadMm: t.part('screw').leadMm,
-      fullStepsPerRev: t.part('motor').fullStepsPerRev,
-      microsteps: t.axis.drive.microsteps,
-      ratio: ratio(t),
-      holdingTorqueNm: t.part('motor').holdingTorqueNm,
-    }),
-  )
+export const steps = remembered((t: EvaluationContext) =>
+  t.figure('stepResolution', stepResolution, {
+    leadMm: t.part('screw').leadMm,
+    fullStepsPerRev: t.part('motor').fullStepsPerRev,
+    microsteps: t.axis.drive.microsteps,
+    ratio: ratio(t),
+    holdingTorqueNm: t.part('motor').holdingTorqueNm,
+  }),
+)

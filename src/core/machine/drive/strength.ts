@@ -1,4 +1,4 @@
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { stallThrust } from '../sizing/axis'
 import { bearingPairShare } from '../sizing/bearing'
 import { ratedLifeHours } from '../sizing/bearingRating'
@@ -13,39 +13,37 @@ import { beltLoad, isBelted, ratio } from './transmission'
 /** Smooth running with light shocks, as on a small machine tool. */
 const LOAD_FACTOR = 1.2
 
-export const whip = (t: Trace) =>
-  t.once('whip', () =>
-    t.figure('criticalSpeed', criticalSpeed, {
-      rootDiameterMm: t.part('screw').rootDiameterMm,
-      freeLengthMm: freeLengthMm(t),
-      ends: t.axis.ends,
-    }),
-  )
+export const whip = remembered((t: EvaluationContext) =>
+  t.figure('criticalSpeed', criticalSpeed, {
+    rootDiameterMm: t.part('screw').rootDiameterMm,
+    freeLengthMm: freeLengthMm(t),
+    ends: t.axis.ends,
+  }),
+)
 
-export const strut = (t: Trace) =>
-  t.once('strut', () =>
-    t.figure('buckling', buckling, {
-      rootDiameterMm: t.part('screw').rootDiameterMm,
-      freeLengthMm: freeLengthMm(t),
-      ends: t.axis.ends,
-    }),
-  )
+export const strut = remembered((t: EvaluationContext) =>
+  t.figure('buckling', buckling, {
+    rootDiameterMm: t.part('screw').rootDiameterMm,
+    freeLengthMm: freeLengthMm(t),
+    ends: t.axis.ends,
+  }),
+)
 
-export const meanDuty = (t: Trace) =>
-  t.once('meanLoad', () => t.figure('meanLoad', meanLoad, { phases: duty(t) }))
+export const meanDuty = remembered((t: EvaluationContext) =>
+  t.figure('meanLoad', meanLoad, { phases: duty(t) }),
+)
 
 /** Life of a rolling nut in hours; null for a sliding one. */
-export const nutLifeHours = (t: Trace) =>
-  t.once('life', () => {
-    const { dynamicCapacityN, leadMm } = t.part('screw')
-    if (dynamicCapacityN === null) return null
-    const preload = preloadN(t)
-    if (preload > 0)
-      return t.figure('life', preloadedLife, { dynamicCapacityN, preloadN: preload, phases: duty(t), leadMm })
-        .lifeHours
-    return t.figure('life', screwLife, { dynamicCapacityN, ...meanDuty(t), leadMm, loadFactor: LOAD_FACTOR })
+export const nutLifeHours = remembered((t: EvaluationContext) => {
+  const { dynamicCapacityN, leadMm } = t.part('screw')
+  if (dynamicCapacityN === null) return null
+  const preload = preloadN(t)
+  if (preload > 0)
+    return t.figure('life', preloadedLife, { dynamicCapacityN, preloadN: preload, phases: duty(t), leadMm })
       .lifeHours
-  })
+  return t.figure('life', screwLife, { dynamicCapacityN, ...meanDuty(t), leadMm, loadFactor: LOAD_FACTOR })
+    .lifeHours
+})
 
 /** One point of the chart of life over preload. */
 export interface PreloadPoint {
@@ -54,7 +52,7 @@ export interface PreloadPoint {
 }
 
 /** Life of a preloaded nut over its preload, from a hundredth to an eighth of its capacity; empty for others. */
-export function lifeOverPreload(t: Trace): PreloadPoint[] {
+export function lifeOverPreload(t: EvaluationContext): PreloadPoint[] {
   const { dynamicCapacityN, leadMm } = t.part('screw')
   if (dynamicCapacityN === null || preloadN(t) === 0) return []
   const phases = duty(t)
@@ -66,56 +64,51 @@ export function lifeOverPreload(t: Trace): PreloadPoint[] {
 }
 
 /** Life of the fixed end's bearings in hours, with their preload and the pull of a belt. */
-export const bearingLifeHours = (t: Trace) =>
-  t.once('bearingLife', () => {
-    const bearing = t.part('bearing')
-    const { equivalentLoadN, meanSpeedRpm } = meanDuty(t)
-    const axialLoadN =
-      bearing.axialPlayUm === 0
-        ? t.figure('bearingShare', bearingPairShare, {
-            preloadN: bearing.preloadN,
-            externalN: equivalentLoadN,
-          }).loadedN
-        : equivalentLoadN
-    const radialLoadN = isBelted(t) ? beltLoad(t).shaftLoadN : 0
-    return ratedLifeHours(bearing, { axialLoadN, radialLoadN, meanSpeedRpm }, (calculate, inputs) =>
-      t.figure('bearingLife', calculate, inputs),
-    )
-  })
+export const bearingLifeHours = remembered((t: EvaluationContext) => {
+  const bearing = t.part('bearing')
+  const { equivalentLoadN, meanSpeedRpm } = meanDuty(t)
+  const axialLoadN =
+    bearing.axialPlayUm === 0
+      ? t.figure('bearingShare', bearingPairShare, {
+          preloadN: bearing.preloadN,
+          externalN: equivalentLoadN,
+        }).loadedN
+      : equivalentLoadN
+  const radialLoadN = isBelted(t) ? beltLoad(t).shaftLoadN : 0
+  return ratedLifeHours(bearing, { axialLoadN, radialLoadN, meanSpeedRpm }, (calculate, inputs) =>
+    t.figure('bearingLife', calculate, inputs),
+  )
+})
 
 /** Push of the nut when the motor stalls, against the weakest of what it could break. */
-export const stall = (t: Trace) =>
-  t.once('stall', () => {
-    const { thrustN } = t.figure('stall', stallThrust, {
-      motorTorqueNm: t.part('motor').holdingTorqueNm,
-      ratio: ratio(t),
-      leadMm: t.part('screw').leadMm,
-      efficiency: efficiency(t).forward,
-    })
-    const bears = [
-      { what: 'the nut at rest', bearsN: t.part('screw').staticCapacityN },
-      { what: 'the bearings at rest', bearsN: t.part('bearing').staticCapacityN },
-      { what: 'the screw before it bends out', bearsN: strut(t).allowableLoadN },
-    ]
-    return { thrustN, weakest: bears.reduce((a, b) => (b.bearsN < a.bearsN ? b : a)) }
+export const stall = remembered((t: EvaluationContext) => {
+  const { thrustN } = t.figure('stall', stallThrust, {
+    motorTorqueNm: t.part('motor').holdingTorqueNm,
+    ratio: ratio(t),
+    leadMm: t.part('screw').leadMm,
+    efficiency: efficiency(t).forward,
   })
+  const bears = [
+    { what: 'the nut at rest', bearsN: t.part('screw').staticCapacityN },
+    { what: 'the bearings at rest', bearsN: t.part('bearing').staticCapacityN },
+    { what: 'the screw before it bends out', bearsN: strut(t).allowableLoadN },
+  ]
+  return { thrustN, weakest: bears.reduce((a, b) => (b.bearsN < a.bearsN ? b : a)) }
+})
 
 /** How true the lead is over the travel. */
-export const leadAccuracy = (t: Trace) =>
-  t.once('leadAccuracy', () =>
-    t.figure('leadAccuracy', leadError, {
-      toleranceClass: t.part('screw').toleranceClass,
-      travelMm: Math.max(1, travel(t).travelMm),
-    }),
-  )
+export const leadAccuracy = remembered((t: EvaluationContext) =>
+  t.figure('leadAccuracy', leadError, {
+    toleranceClass: t.part('screw').toleranceClass,
+    travelMm: Math.max(1, travel(t).travelMm),
+  }),
+)
 
 /** Growth of the screw as it warms: over the travel where it may grow, over the span where it is held. */
-export const warmth = (t: Trace) =>
-  t.once('warmth', () =>
-    t.figure('warmth', thermalGrowth, {
-      lengthMm:
-        t.axis.ends === 'fixed-fixed' ? t.dimension('supportSpanMm') : Math.max(1, travel(t).travelMm),
-      temperatureRiseK: t.axis.goals.temperatureRiseK,
-      rootDiameterMm: t.part('screw').rootDiameterMm,
-    }),
-  )
+export const warmth = remembered((t: EvaluationContext) =>
+  t.figure('warmth', thermalGrowth, {
+    lengthMm: t.axis.ends === 'fixed-fixed' ? t.dimension('supportSpanMm') : Math.max(1, travel(t).travelMm),
+    temperatureRiseK: t.axis.goals.temperatureRiseK,
+    rootDiameterMm: t.part('screw').rootDiameterMm,
+  }),
+)

@@ -1,4 +1,4 @@
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { inertiaRatio, torqueMarginOf } from '../sizing/checkSums'
 import { reflectedInertia, requiredTorque } from '../sizing/drive'
 import { stepperTorque, tableTorque } from '../sizing/motor'
@@ -6,35 +6,33 @@ import { driveTorque, preloadTorque, screwEfficiency } from '../sizing/screwTorq
 import { cuttingSpeedRpm, forces, massKg, topSpeedRpm } from './load'
 import { beltEfficiency, hubLengthMm, isBelted, ratio } from './transmission'
 
-export const preloadN = (t: Trace) => {
+export const preloadN = (t: EvaluationContext) => {
   const asDelivered = t.part('screw').preloadN
   return asDelivered > 0 ? (t.axis.preloadN ?? asDelivered) : 0
 }
 
-export const efficiency = (t: Trace) =>
-  t.once('efficiency', () => {
-    const { leadMm, pitchDiameterMm, frictionCoefficient, flankAngleDeg } = t.part('screw')
-    return t.figure('efficiency', screwEfficiency, {
-      leadMm,
-      pitchDiameterMm,
-      frictionCoefficient,
-      flankAngleDeg,
-    })
+export const efficiency = remembered((t: EvaluationContext) => {
+  const { leadMm, pitchDiameterMm, frictionCoefficient, flankAngleDeg } = t.part('screw')
+  return t.figure('efficiency', screwEfficiency, {
+    leadMm,
+    pitchDiameterMm,
+    frictionCoefficient,
+    flankAngleDeg,
   })
+})
 
-export const preloadDragNm = (t: Trace) =>
-  t.once('preloadDrag', () => {
-    const { leadMm, pitchDiameterMm } = t.part('screw')
-    const preload = preloadN(t)
-    return preload > 0
-      ? t.figure('preloadDrag', preloadTorque, { preloadN: preload, leadMm, pitchDiameterMm }).torqueNm
-      : 0
-  })
+export const preloadDragNm = remembered((t: EvaluationContext) => {
+  const { leadMm, pitchDiameterMm } = t.part('screw')
+  const preload = preloadN(t)
+  return preload > 0
+    ? t.figure('preloadDrag', preloadTorque, { preloadN: preload, leadMm, pitchDiameterMm }).torqueNm
+    : 0
+})
 
 /** What preload, bearings and seals ask at the screw, whatever the load. */
-export const dragNm = (t: Trace) => preloadDragNm(t) + t.part('bearing').dragTorqueNm
+export const dragNm = (t: EvaluationContext) => preloadDragNm(t) + t.part('bearing').dragTorqueNm
 
-export const driveTorqueNm = (t: Trace, name: string, axialForceN: number) =>
+export const driveTorqueNm = (t: EvaluationContext, name: string, axialForceN: number) =>
   t.figure(name, driveTorque, {
     axialForceN: Math.max(0, axialForceN),
     leadMm: t.part('screw').leadMm,
@@ -42,10 +40,10 @@ export const driveTorqueNm = (t: Trace, name: string, axialForceN: number) =>
   }).torqueNm
 
 /** Length of the whole screw: through the fixed block and into the hub, to the end of the far block. */
-export const screwLengthMm = (t: Trace) =>
+export const screwLengthMm = (t: EvaluationContext) =>
   t.dimension('supportSpanMm') + 1.5 * t.part('bearing').blockLengthMm + hubLengthMm(t)
 
-const inertia = (t: Trace, name: string, mass: number) => {
+const inertia = (t: EvaluationContext, name: string, mass: number) => {
   const { leadMm, nominalDiameterMm } = t.part('screw')
   const belt = isBelted(t) ? t.part('belt') : null
   return t.figure(name, reflectedInertia, {
@@ -61,45 +59,42 @@ const inertia = (t: Trace, name: string, mass: number) => {
 }
 
 /** Inertia of the whole load against that of the rotor. */
-export const inertiaMatch = (t: Trace) =>
-  t.once('inertiaMatch', () =>
-    t.figure('inertiaRatio', inertiaRatio, {
-      loadInertiaKgM2: inertia(t, 'loadInertia', massKg(t)),
-      rotorInertiaKgM2: t.part('motor').rotorInertiaKgM2,
-    }),
-  )
+export const inertiaMatch = remembered((t: EvaluationContext) =>
+  t.figure('inertiaRatio', inertiaRatio, {
+    loadInertiaKgM2: inertia(t, 'loadInertia', massKg(t)),
+    rotorInertiaKgM2: t.part('motor').rotorInertiaKgM2,
+  }),
+)
 
-const required = (t: Trace, name: string, axialForceN: number, accelerationMmPerS2: number) =>
-  t.once(
-    name,
-    () =>
-      t.figure(name, requiredTorque, {
-        driveTorqueNm: driveTorqueNm(t, `${name}Drive`, axialForceN),
-        preloadDragNm: preloadDragNm(t),
-        bearingDragNm: t.part('bearing').dragTorqueNm,
-        ratio: ratio(t),
-        beltEfficiency: beltEfficiency(t),
-        // The mass of the table acts by its force; only what turns is here.
-        inertiaKgM2: inertia(t, 'turningInertia', 0) + t.part('motor').rotorInertiaKgM2,
-        angularAccelerationRadPerS2: (accelerationMmPerS2 * 2 * Math.PI * ratio(t)) / t.part('screw').leadMm,
-      }).torqueNm,
-  )
+const required = (t: EvaluationContext, name: string, axialForceN: number, accelerationMmPerS2: number) =>
+  t.figure(name, requiredTorque, {
+    driveTorqueNm: driveTorqueNm(t, `${name}Drive`, axialForceN),
+    preloadDragNm: preloadDragNm(t),
+    bearingDragNm: t.part('bearing').dragTorqueNm,
+    ratio: ratio(t),
+    beltEfficiency: beltEfficiency(t),
+    // The mass of the table acts by its force; only what turns is here.
+    inertiaKgM2: inertia(t, 'turningInertia', 0) + t.part('motor').rotorInertiaKgM2,
+    angularAccelerationRadPerS2: (accelerationMmPerS2 * 2 * Math.PI * ratio(t)) / t.part('screw').leadMm,
+  }).torqueNm
 
 /** Motor torque asked for while speeding up, in the harder direction. The mass acts by its force. */
-export const acceleratingTorqueNm = (t: Trace) =>
+export const acceleratingTorqueNm = remembered((t: EvaluationContext) =>
   required(
     t,
     'accelerating',
     Math.max(forces(t).accelerateUpN, forces(t).accelerateDownN),
     t.axis.goals.accelerationMmPerS2,
-  )
+  ),
+)
 
 /** Motor torque asked for while cutting, in the harder direction. */
-export const cuttingTorqueNm = (t: Trace) =>
-  required(t, 'cutting', Math.max(forces(t).cutUpN, forces(t).cutDownN), 0)
+export const cuttingTorqueNm = remembered((t: EvaluationContext) =>
+  required(t, 'cutting', Math.max(forces(t).cutUpN, forces(t).cutDownN), 0),
+)
 
 /** Motor torque at a speed of the motor, from the maker's curve or the model of its windings. */
-export function availableTorqueNm(t: Trace, speedRpm: number, name?: string): number {
+export function availableTorqueNm(t: EvaluationContext, speedRpm: number, name?: string): number {
   const motor = t.part('motor')
   if (motor.curve) {
     const inputs = { curve: motor.curve, speedRpm }
@@ -119,34 +114,31 @@ export function availableTorqueNm(t: Trace, speedRpm: number, name?: string): nu
 }
 
 /** The worst ratio of available to required torque over the move, and where it is, in motor speed. */
-export const torqueMargin = (t: Trace) =>
-  t.once('torqueMargin', () => {
-    const top = topSpeedRpm(t) * ratio(t)
-    // Between these speeds the available torque is straight or falls, so the worst is at one of them.
-    const corners = (t.part('motor').curve ?? []).map(point => point.speedRpm).filter(rpm => rpm < top)
-    const accelerating = acceleratingTorqueNm(t)
-    const cases = [
-      ...[...corners, top].map(speedRpm => ({
-        phase: 'speeding up' as const,
-        speedRpm,
-        requiredNm: accelerating,
-      })),
-      {
-        phase: 'cutting' as const,
-        speedRpm: cuttingSpeedRpm(t) * ratio(t),
-        requiredNm: cuttingTorqueNm(t),
-      },
-    ].map(one => ({ ...one, availableNm: availableTorqueNm(t, one.speedRpm) }))
-    const worst = cases.reduce((a, b) =>
-      b.availableNm / b.requiredNm < a.availableNm / a.requiredNm ? b : a,
-    )
-    availableTorqueNm(t, worst.speedRpm, 'available')
-    const { margin } = t.figure('torqueMargin', torqueMarginOf, {
-      availableTorqueNm: worst.availableNm,
-      requiredTorqueNm: worst.requiredNm,
-    })
-    return { ...worst, margin }
+export const torqueMargin = remembered((t: EvaluationContext) => {
+  const top = topSpeedRpm(t) * ratio(t)
+  // Between these speeds the available torque is straight or falls, so the worst is at one of them.
+  const corners = (t.part('motor').curve ?? []).map(point => point.speedRpm).filter(rpm => rpm < top)
+  const accelerating = acceleratingTorqueNm(t)
+  const cases = [
+    ...[...corners, top].map(speedRpm => ({
+      phase: 'speeding up' as const,
+      speedRpm,
+      requiredNm: accelerating,
+    })),
+    {
+      phase: 'cutting' as const,
+      speedRpm: cuttingSpeedRpm(t) * ratio(t),
+      requiredNm: cuttingTorqueNm(t),
+    },
+  ].map(one => ({ ...one, availableNm: availableTorqueNm(t, one.speedRpm) }))
+  const worst = cases.reduce((a, b) => (b.availableNm / b.requiredNm < a.availableNm / a.requiredNm ? b : a))
+  availableTorqueNm(t, worst.speedRpm, 'available')
+  const { margin } = t.figure('torqueMargin', torqueMarginOf, {
+    availableTorqueNm: worst.availableNm,
+    requiredTorqueNm: worst.requiredNm,
   })
+  return { ...worst, margin }
+})
 
 /** One point of the torque chart; a phase is null beyond the speeds that it uses. */
 export interface TorquePoint {
@@ -162,7 +154,7 @@ export interface TorquePoint {
  *
  * @throws NotKnown while a part or a dimension is missing
  */
-export function torqueCurve(t: Trace, wantedMargin: number): TorquePoint[] {
+export function torqueCurve(t: EvaluationContext, wantedMargin: number): TorquePoint[] {
   const top = topSpeedRpm(t) * ratio(t)
   const cutting = cuttingSpeedRpm(t) * ratio(t)
   const cornersRpm = (t.part('motor').curve ?? []).map(point => point.speedRpm)

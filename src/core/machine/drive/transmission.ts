@@ -1,56 +1,54 @@
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { beltCentres, beltLength, beltStiffness, beltTension } from '../sizing/belt'
 import { couplerWindup } from '../sizing/coupler'
 
-export const isBelted = (t: Trace) => t.axis.drive.transmission === 'belt'
+export const isBelted = (t: EvaluationContext) => t.axis.drive.transmission === 'belt'
 
 /** Motor turns per screw turn. */
-export const ratio = (t: Trace): number => {
+export const ratio = (t: EvaluationContext): number => {
   if (!isBelted(t)) return 1
   const { teethMotor, teethScrew } = t.part('belt')
   return teethScrew / teethMotor
 }
 
 /** Share of the torque that comes through a belt. */
-export const beltEfficiency = (t: Trace) => (isBelted(t) ? t.part('belt').efficiency : 1)
+export const beltEfficiency = (t: EvaluationContext) => (isBelted(t) ? t.part('belt').efficiency : 1)
 
 /** How far the coupler or the pulley sits on the screw's end. */
-export const hubLengthMm = (t: Trace) =>
+export const hubLengthMm = (t: EvaluationContext) =>
   isBelted(t) ? t.part('belt').widthMm + 4 : t.part('coupler').lengthMm / 2
 
 /** The belt of whole teeth that suits the wanted centres, and how it then runs. */
-export const beltRun = (t: Trace) =>
-  t.once('beltRun', () => {
-    const { pitchMm, teethMotor, teethScrew } = t.part('belt')
-    const pulleys = {
-      pitchMm,
-      teethSmall: Math.min(teethMotor, teethScrew),
-      teethLarge: Math.max(teethMotor, teethScrew),
-    }
-    const wanted = beltLength({ ...pulleys, centreDistanceMm: t.axis.driveSizes.beltCentresMm })
-    const beltTeeth = Math.round(wanted.beltTeeth)
-    const { centreDistanceMm } = t.figure('beltCentres', beltCentres, { ...pulleys, beltTeeth })
-    const run = t.figure('beltRun', beltLength, { ...pulleys, centreDistanceMm })
-    return { ...run, beltTeeth, centreDistanceMm }
-  })
+export const beltRun = remembered((t: EvaluationContext) => {
+  const { pitchMm, teethMotor, teethScrew } = t.part('belt')
+  const pulleys = {
+    pitchMm,
+    teethSmall: Math.min(teethMotor, teethScrew),
+    teethLarge: Math.max(teethMotor, teethScrew),
+  }
+  const wanted = beltLength({ ...pulleys, centreDistanceMm: t.axis.driveSizes.beltCentresMm })
+  const beltTeeth = Math.round(wanted.beltTeeth)
+  const { centreDistanceMm } = t.figure('beltCentres', beltCentres, { ...pulleys, beltTeeth })
+  const run = t.figure('beltRun', beltLength, { ...pulleys, centreDistanceMm })
+  return { ...run, beltTeeth, centreDistanceMm }
+})
 
 /** Pull, tension and note of the belt at the motor's greatest torque. */
-export const beltLoad = (t: Trace) =>
-  t.once('beltLoad', () => {
-    const { pitchMm, teethMotor, teethScrew, massPerLengthKgPerM, tensionFactor } = t.part('belt')
-    const torqueNm = t.part('motor').holdingTorqueNm
-    return t.figure('beltTension', beltTension, {
-      torqueNm: teethMotor <= teethScrew ? torqueNm : torqueNm * ratio(t),
-      teethSmall: Math.min(teethMotor, teethScrew),
-      pitchMm,
-      spanMm: beltRun(t).spanMm,
-      massPerLengthKgPerM,
-      tensionFactor,
-    })
+export const beltLoad = remembered((t: EvaluationContext) => {
+  const { pitchMm, teethMotor, teethScrew, massPerLengthKgPerM, tensionFactor } = t.part('belt')
+  const torqueNm = t.part('motor').holdingTorqueNm
+  return t.figure('beltTension', beltTension, {
+    torqueNm: teethMotor <= teethScrew ? torqueNm : torqueNm * ratio(t),
+    teethSmall: Math.min(teethMotor, teethScrew),
+    pitchMm,
+    spanMm: beltRun(t).spanMm,
+    massPerLengthKgPerM,
+    tensionFactor,
   })
+})
 
 /** Twist of coupler or belt under a torque at the screw, as movement of the table. */
-export const windUp = (t: Trace, torqueNm: number) => {
+export const windUp = (t: EvaluationContext, torqueNm: number) => {
   const torsionalStiffnessNmPerRad = isBelted(t)
     ? t.figure('beltStiffness', beltStiffness, {
         cordStiffnessN: t.part('belt').cordStiffnessN,
@@ -64,7 +62,7 @@ export const windUp = (t: Trace, torqueNm: number) => {
 }
 
 /** Play of the belt's teeth as movement of the table: one turn of the screw pulley is one lead. */
-export const beltPlayUm = (t: Trace): number => {
+export const beltPlayUm = (t: EvaluationContext): number => {
   if (!isBelted(t)) return 0
   const { toothPlayUm, pitchMm, teethScrew } = t.part('belt')
   return (toothPlayUm * t.part('screw').leadMm) / (pitchMm * teethScrew)

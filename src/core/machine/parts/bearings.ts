@@ -1,4 +1,4 @@
-import type { BearingPart } from '../../document/parts/types'
+import type { PartOf } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const COLUMNS = [
@@ -60,4 +60,4 @@ const ROWS = [
   ['thrust-25', 'Screw-support pair at 60°, back-to-back, 25 mm', 'Tollard Bearings', 225, 'back-to-back', 25, 20, 14, 7.938, 60, 19400, 47400, 3910, 0, 0.265, 64, 106],
 ]
 
-export const BEARINGS = rowsOf<BearingPart>(COLUMNS, ROWS)
+export const BEARINGS = rowsOf<PartOf['bearing']>(COLUMNS, ROWS)

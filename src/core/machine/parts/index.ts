@@ -1,5 +1,6 @@
 import type { Catalogue, OwnParts } from '../../document/parts/types'
-import { SHOP_TO_START, type Shop } from '../../sheets/making'
+import { SHOP_TO_START, type Shop } from '../../document/shop'
+
 import { BEARINGS } from './bearings'
 import { BELTS } from './belts'
 import { COUPLERS } from './couplers'

@@ -1,4 +1,4 @@
-import type { MotorPart } from '../../document/parts/types'
+import type { PartOf } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const STEPPER_COLUMNS = [
@@ -75,7 +75,7 @@ const STEPPER_ROWS = [
   ['loop-110-200-80', 'Closed-loop stepper 110 mm frame, 20.0 N·m, 80 V', 'Morrow Motion', 520, 'closed', 110, 190, 19, 0.0011, 20, 0.8, 200, 7, 8.0, 80],
 ]
 
-const STEPPERS: MotorPart[] = rowsOf<Omit<MotorPart, 'driveCurrentA' | 'curve'>>(
+const STEPPERS: PartOf['motor'][] = rowsOf<Omit<PartOf['motor'], 'driveCurrentA' | 'curve'>>(
   STEPPER_COLUMNS,
   STEPPER_ROWS,
 ).map(motor => ({ ...motor, driveCurrentA: motor.ratedCurrentA, curve: null }))
@@ -104,7 +104,7 @@ const SERVO_ROWS: ServoRow[] = [
   ['servo-130-2000', 'Servo 130 mm frame, 2000 W', 760, 130, 214, 22, 0.0017, 28, [[0, 28], [1600, 28], [2000, 22.1], [2600, 9.0]]],
 ]
 
-const SERVOS: MotorPart[] = SERVO_ROWS.map(
+const SERVOS: PartOf['motor'][] = SERVO_ROWS.map(
   ([id, name, priceEur, frameMm, lengthMm, shaftMm, rotorInertiaKgM2, peakTorqueNm, curve]) => ({
     id,
     name,
@@ -126,4 +126,4 @@ const SERVOS: MotorPart[] = SERVO_ROWS.map(
   }),
 )
 
-export const MOTORS: MotorPart[] = [...STEPPERS, ...SERVOS]
+export const MOTORS: PartOf['motor'][] = [...STEPPERS, ...SERVOS]

@@ -1,11 +1,12 @@
-import type { Command } from '../../document/edit'
-import type { Job, PartKind } from '../../document/job'
+import type { Edit } from '../../document/edit'
+import type { Job } from '../../document/job'
+import type { PartKind } from '../../document/kinds'
 import { MOST_OWN_PARTS, type PartOf } from './'
 
 const listOf = <K extends PartKind>(job: Job, kind: K) => job.ownParts[kind] as PartOf[K][]
 
 /** Puts a part of one's own in, or in the place of the one with its id. */
-export const putOwnPart = <K extends PartKind>(kind: K, part: PartOf[K], isNew: boolean): Command => ({
+export const putOwnPart = <K extends PartKind>(kind: K, part: PartOf[K], isNew: boolean): Edit => ({
   label: isNew ? `${part.name} added to the parts` : `${part.name} changed`,
   run: job => {
     const parts = listOf(job, kind)
@@ -23,7 +24,7 @@ export const putOwnPart = <K extends PartKind>(kind: K, part: PartOf[K], isNew: 
 /**
  * Takes a part of one's own out. What it was chosen for is open again.
  */
-export const removeOwnPart = <K extends PartKind>(kind: K, part: PartOf[K]): Command => ({
+export const removeOwnPart = <K extends PartKind>(kind: K, part: PartOf[K]): Edit => ({
   label: `${part.name} taken out of the parts`,
   run: job => {
     const parts = listOf(job, kind)
@@ -39,7 +40,7 @@ export const takeParts = <K extends PartKind>(
   kind: K,
   parts: readonly PartOf[K][],
   fileName: string,
-): Command => ({
+): Edit => ({
   label: `${parts.length} parts taken from ${fileName}`,
   run: job => {
     const taken = new Map(parts.map(part => [part.id, part]))

@@ -1,8 +1,9 @@
-import { PART_KINDS, type PartKind } from '../../document/job'
+import { PART_KINDS, type PartKind } from '../../document/kinds'
 import { checkPart } from '../../document/parts/checkPart'
 import { fieldsOf } from '../../document/parts/fields'
 import { cellsOf, curveText, readPart } from '../../document/parts/readPart'
-import { SHOP_TO_START } from '../../sheets/making'
+import { SHOP_TO_START } from '../../document/shop'
+
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS, type PartOf } from './'
 
 const screws = [...CATALOGUE.screw.values()]

@@ -1,4 +1,5 @@
-import type { PartKind } from '../../document/job'
+import type { PartKind } from '../../document/kinds'
+
 import { checkPart } from '../../document/parts/checkPart'
 import { curveBreaks } from '../../document/parts/rules'
 import { CATALOGUE, type PartOf } from './'

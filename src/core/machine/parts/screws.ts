@@ -1,4 +1,4 @@
-import type { ScrewPart } from '../../document/parts/types'
+import type { PartOf } from '../../document/parts/types'
 
 /** What sets one thread apart from another; every thread is sold with several nuts. */
 type BallThread = [
@@ -116,7 +116,7 @@ const ballThread = ([
 })
 
 /** A rolled screw with a nut that has play, one with oversize balls, or a double nut with a spacer. */
-function rolled(thread: BallThread): ScrewPart[] {
+function rolled(thread: BallThread): PartOf['screw'][] {
   const common = {
     ...ballThread(thread),
     frictionCoefficient: 0.006,
@@ -154,7 +154,7 @@ function rolled(thread: BallThread): ScrewPart[] {
 }
 
 /** A ground screw, preloaded by an offset of the lead inside one nut, or by two nuts. */
-function ground(thread: BallThread): ScrewPart[] {
+function ground(thread: BallThread): PartOf['screw'][] {
   const common = {
     ...ballThread(thread),
     frictionCoefficient: 0.004,
@@ -185,7 +185,7 @@ function ground(thread: BallThread): ScrewPart[] {
 }
 
 /** A trapezoidal screw with a plain bronze nut, or a split one that is nipped up until play is gone. */
-function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): ScrewPart[] {
+function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): PartOf['screw'][] {
   const size = `${d} x ${lead}`
   const common = {
     kind: 'sliding' as const,
@@ -229,7 +229,7 @@ function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): 
   ]
 }
 
-export const SCREWS: ScrewPart[] = [
+export const SCREWS: PartOf['screw'][] = [
   ...ROLLED.flatMap(rolled),
   ...GROUND.flatMap(ground),
   ...SLIDING.flatMap(sliding),

@@ -1,4 +1,5 @@
-import { PART_KINDS, type PartKind } from '../../document/job'
+import { PART_KINDS, type PartKind } from '../../document/kinds'
+
 import { say } from '../../units/print'
 import { CATALOGUE, type PartOf } from './'
 import { partSheet, type SheetRow } from './sheet'

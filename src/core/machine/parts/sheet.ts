@@ -1,4 +1,5 @@
-import type { PartKind } from '../../document/job'
+import type { PartKind } from '../../document/kinds'
+
 import type { PartOf } from '../../document/parts/types'
 import type { QuantityKind } from '../../units/quantity'
 

@@ -1,5 +1,6 @@
 import type { Calculation } from '../../calculation/calculation'
-import type { PartOf } from '../parts'
+import type { PartOf } from '../../document/parts/types'
+
 import { bearingAxialLife, bearingLife, TABLED_ANGLES_DEG } from './bearingLife'
 
 /**

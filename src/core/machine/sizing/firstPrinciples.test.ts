@@ -1,10 +1,11 @@
+import { SCREW_ENDS, type ScrewEnds } from '../../document/kinds'
 import { axisStiffness, unpoweredDrop } from './axis'
 import { bearingPairShare, bearingPairStiffness } from './bearing'
 import { couplerWindup } from './coupler'
 import { reflectedInertia } from './drive'
 import { axialForces, trapezoid } from './motion'
 import { frictionLag } from './motorSteps'
-import { buckling, criticalSpeed, SCREW_ENDS, type ScrewEnds, screwAxialStiffness } from './screw'
+import { buckling, criticalSpeed, screwAxialStiffness } from './screw'
 import { meanLoad, preloadedLife, screwLife } from './screwLife'
 import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './screwTorque'
 

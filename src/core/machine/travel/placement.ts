@@ -1,36 +1,33 @@
 import { InputError } from '../../calculation/inputError'
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { travelBudget } from './calculation'
 
 /** How far the nut reaches from the bracket face that its flange sits on. */
-export const nutReach = (t: Trace) =>
-  t.once('nutReach', () => {
-    const screw = t.part('screw')
-    const bodyMm = Math.max(screw.nutBodyLengthMm, t.dimension('bracketThicknessMm'))
-    return t.axis.nutFacing === 'far'
-      ? { nutAheadMm: bodyMm, nutBehindMm: screw.nutFlangeThicknessMm }
-      : { nutAheadMm: screw.nutFlangeThicknessMm, nutBehindMm: bodyMm }
-  })
+export const nutReach = remembered((t: EvaluationContext) => {
+  const screw = t.part('screw')
+  const bodyMm = Math.max(screw.nutBodyLengthMm, t.dimension('bracketThicknessMm'))
+  return t.axis.nutFacing === 'far'
+    ? { nutAheadMm: bodyMm, nutBehindMm: screw.nutFlangeThicknessMm }
+    : { nutAheadMm: screw.nutFlangeThicknessMm, nutBehindMm: bodyMm }
+})
 
 /** The travel that is left, from the survey, the nut and what is chosen to make room. */
-export const travel = (t: Trace) =>
-  t.once('travel', () =>
-    t.figure('travel', travelBudget, {
-      supportSpanMm: t.dimension('supportSpanMm'),
-      wayTravelMm: t.dimension('wayTravelMm'),
-      ...nutReach(t),
-      ...t.axis.room,
-    }),
-  )
+export const travel = remembered((t: EvaluationContext) =>
+  t.figure('travel', travelBudget, {
+    supportSpanMm: t.dimension('supportSpanMm'),
+    wayTravelMm: t.dimension('wayTravelMm'),
+    ...nutReach(t),
+    ...t.axis.recesses,
+  }),
+)
 
 /** Where the bracket face stands at the two ends of what the screw allows, from the fixed block's face. */
-export const nutRange = (t: Trace) =>
-  t.once('nutRange', () => {
-    const { screwTravelMm } = travel(t)
-    const { room } = t.axis
-    const firstMm = nutReach(t).nutBehindMm + room.safetyFixedMm - room.recessFixedMm
-    return { firstMm, lastMm: firstMm + Math.max(0, screwTravelMm) }
-  })
+export const nutRange = remembered((t: EvaluationContext) => {
+  const { screwTravelMm } = travel(t)
+  const { recesses } = t.axis
+  const firstMm = nutReach(t).nutBehindMm + recesses.safetyFixedMm - recesses.recessFixedMm
+  return { firstMm, lastMm: firstMm + Math.max(0, screwTravelMm) }
+})
 
 /**
  * The longest stretch of screw that nothing holds, with the nut where that is worst.
@@ -40,19 +37,18 @@ export const nutRange = (t: Trace) =>
  *
  * @throws InputError when the blocks are so close that the nut cannot travel at all
  */
-export const freeLengthMm = (t: Trace) =>
-  t.once('freeLength', () => {
-    const { firstMm, lastMm } = nutRange(t)
-    const { nutAheadMm, nutBehindMm } = nutReach(t)
-    const spanMm = t.dimension('supportSpanMm')
-    const beyondMm = spanMm - firstMm - nutAheadMm
-    const beforeMm = lastMm - nutBehindMm
-    const { screwTravelMm } = travel(t)
-    if (screwTravelMm <= 0)
-      throw new InputError(
-        'supportSpanMm',
-        spanMm,
-        `more than ${spanMm - screwTravelMm} mm, which the nut and what is kept clear take up`,
-      )
-    return t.axis.ends === 'fixed-free' ? beyondMm : Math.max(beyondMm, beforeMm)
-  })
+export const freeLengthMm = remembered((t: EvaluationContext) => {
+  const { firstMm, lastMm } = nutRange(t)
+  const { nutAheadMm, nutBehindMm } = nutReach(t)
+  const spanMm = t.dimension('supportSpanMm')
+  const beyondMm = spanMm - firstMm - nutAheadMm
+  const beforeMm = lastMm - nutBehindMm
+  const { screwTravelMm } = travel(t)
+  if (screwTravelMm <= 0)
+    throw new InputError(
+      'supportSpanMm',
+      spanMm,
+      `more than ${spanMm - screwTravelMm} mm, which the nut and what is kept clear take up`,
+    )
+  return t.axis.ends === 'fixed-free' ? beyondMm : Math.max(beyondMm, beforeMm)
+})

@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { HAIR_MM } from '../../calculation/constants'
+import { TOLERANCE_MM } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
 import { normalBelow } from '../../calculation/normalLaw'
 import { choice, list, number, record } from '../../calculation/spec'
@@ -117,14 +117,14 @@ export const stackupChain = calculation({
 export function shimSet(rangeMm: number, stepMm: number, stockMm: readonly number[]): number[] | null {
   const sizes = stockMm.toSorted((a, b) => b - a)
   const set: number[] = []
-  for (let reachMm = 0; reachMm + HAIR_MM < rangeMm && set.length < MOST_SHIMS; ) {
-    const fine = sizes.filter(sizeMm => sizeMm <= reachMm + stepMm + HAIR_MM)
+  for (let reachMm = 0; reachMm + TOLERANCE_MM < rangeMm && set.length < MOST_SHIMS; ) {
+    const fine = sizes.filter(sizeMm => sizeMm <= reachMm + stepMm + TOLERANCE_MM)
     const leftMm = rangeMm - reachMm
-    const next = fine.findLast(sizeMm => sizeMm + HAIR_MM >= leftMm) ?? fine[0]
+    const next = fine.findLast(sizeMm => sizeMm + TOLERANCE_MM >= leftMm) ?? fine[0]
     if (next === undefined) return null
     set.push(next)
     reachMm += next
   }
   const sumMm = set.reduce((sum, one) => sum + one, 0)
-  return sumMm + HAIR_MM < rangeMm ? null : set.toSorted((a, b) => a - b)
+  return sumMm + TOLERANCE_MM < rangeMm ? null : set.toSorted((a, b) => a - b)
 }

@@ -1,5 +1,5 @@
 import { boundsOf, box, circle, cross, type Drawing, words } from '../../drawing/drawing'
-import type { Hole } from '../making'
+import type { Hole } from './model'
 
 /** The bung that guides a pilot drill where the metal is missing: seen from its end, and from its side. */
 export function bungDrawing(

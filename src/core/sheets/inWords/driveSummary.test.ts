@@ -1,14 +1,15 @@
 import { demoJobs } from '../../demo'
-import type { Axis } from '../../document/job'
+import type { Axis } from '../../document/axis'
+
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
 import { newAxis } from '../newJob'
-import { judgement } from './driveSummary'
+import { driveSummary } from './driveSummary'
 
 const axes = demoJobs().flatMap(({ job }) => job.axes)
 const named = (id: string) => axes.find(axis => axis.id === id) as Axis
 const said = (axis: Axis, units: 'mm' | 'inch' = 'mm') =>
-  judgement(axis, evaluateAxis(axis, CATALOGUE, units).findings, units)
+  driveSummary(axis, evaluateAxis(axis, CATALOGUE, units).findings, units)
 
 test('says what does not hold, what is generous and what is assumed', () => {
   const [first, generous, assumed, ...more] = said(named('skarrow-x'))

@@ -1,10 +1,11 @@
+import type { Axis } from '../../document/axis'
 import { DIMENSIONS } from '../../document/dimensions'
-import type { Axis } from '../../document/job'
+
 import { askFor } from '../../evaluation/check'
-import { type Finding, isOfDrive } from '../../evaluation/finding'
+import type { Finding } from '../../evaluation/finding'
+import { stillToMeasure } from '../../machine/stillToMeasure'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
-import { stillToMeasure } from '../nextAction'
 
 /** From this many times over on, a check is generous: something smaller or cheaper would hold too. */
 const GENEROUS = 3
@@ -34,8 +35,8 @@ const list = (names: string[]) =>
  * @param findings of the whole axis
  * @returns one to four sentences, the weightiest first
  */
-export function judgement(axis: Axis, findings: Finding[], units: UnitSystem): string[] {
-  const drive = findings.filter(isOfDrive)
+export function driveSummary(axis: Axis, findings: Finding[], units: UnitSystem): string[] {
+  const drive = findings.filter(({ ofDrive }) => ofDrive)
   const open = drive.find(({ state, missing }) => state === 'unknown' && missing)
   if (open?.missing) return [`The drive cannot be judged as a whole yet. ${askFor(open.missing)}`]
   const unclear = drive.filter(({ state, missing }) => state === 'unknown' && !missing)

@@ -1,5 +1,5 @@
 import { boundsOf, box, type Drawing, line, type Mark, words } from '../../drawing/drawing'
-import type { Trace } from '../../evaluation/context'
+import type { EvaluationContext } from '../../evaluation/context'
 
 /** One step of a screw from end to end. */
 export interface ScrewStep {
@@ -23,7 +23,7 @@ const locknutThreadMm = (boreMm: number) => Math.ceil(boreMm * 0.6 + 5)
  *
  * @throws NotKnown while a part or the span is not known
  */
-export function screwSteps(t: Trace): ScrewStep[] {
+export function screwSteps(t: EvaluationContext): ScrewStep[] {
   const screw = t.part('screw')
   const bearing = t.part('bearing')
   const belted = t.axis.drive.transmission === 'belt'

@@ -1,15 +1,16 @@
 import fc from 'fast-check'
 import { ostrey } from '../../demo/ostrey'
 import { skarrow } from '../../demo/skarrow'
-import type { Axis } from '../../document/job'
+import type { Axis } from '../../document/axis'
+
 import { boundsOf, type Mark } from '../../drawing/drawing'
-import { NotKnown, Trace } from '../../evaluation/context'
+import { EvaluationContext, NotKnown } from '../../evaluation/context'
 import { CATALOGUE } from '../../machine/parts'
 import { screwDrawing, screwSteps, totalLengthMm } from './drawing'
 
 const [X] = skarrow().job.axes as [Axis]
 const crossSlide = ostrey().job.axes.find(({ name }) => name === 'X') as Axis
-const stepsOf = (axis: Axis) => screwSteps(new Trace(axis, CATALOGUE))
+const stepsOf = (axis: Axis) => screwSteps(new EvaluationContext(axis, CATALOGUE))
 const withParts = (parts: Partial<Axis['parts']>): Axis => ({ ...X, parts: { ...X.parts, ...parts } })
 const withSpan = (value: number | null): Axis => ({
   ...X,

@@ -1,15 +1,15 @@
-import type { Trace } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { nutRange, nutReach } from '../../machine/travel/placement'
-import type { SectionStation } from '../making'
 import { clearanceSection, SECTION_SIDES, type SectionSide } from './calculation'
+import type { SectionStation } from './model'
 
 type Inputs = Parameters<typeof clearanceSection>[0]
 type Side = ReturnType<typeof clearanceSection>['left']
 
 /** The nut's outline across the screw: what is widest of body, flange and bracket, without what stands out of those. */
-export function nutEnvelope(t: Trace): { widthMm: number; heightMm: number } {
+export function nutEnvelope(t: EvaluationContext): { widthMm: number; heightMm: number } {
   const { nutBodyDiameterMm, nutFlangeDiameterMm } = t.part('screw')
-  const { bracketWidthMm, bracketHeightMm } = t.axis.making.section
+  const { bracketWidthMm, bracketHeightMm } = t.axis.section
   const nutMm = Math.max(nutBodyDiameterMm, nutFlangeDiameterMm)
   return { widthMm: Math.max(nutMm, bracketWidthMm), heightMm: Math.max(nutMm, bracketHeightMm) }
 }
@@ -31,8 +31,8 @@ function isWorse(a: Side, b: Side): boolean {
 }
 
 /** Inputs for one station; with what stands out counted on every side. */
-function inputsAt(t: Trace, station: SectionStation, standsOutMm: number): Inputs {
-  const { spacersMm, minimumGapMm, minimumWallMm } = t.axis.making.section
+function inputsAt(t: EvaluationContext, station: SectionStation, standsOutMm: number): Inputs {
+  const { spacersMm, minimumGapMm, minimumWallMm } = t.axis.section
   const { widthMm, heightMm } = nutEnvelope(t)
   return {
     envelopeWidthMm: widthMm + 2 * standsOutMm,
@@ -52,16 +52,16 @@ function inputsAt(t: Trace, station: SectionStation, standsOutMm: number): Input
 }
 
 /** How far the furthest of what stands out on a side does so; 0 where nothing does. */
-const standsOutOn = (t: Trace, side: SectionSide): number =>
-  t.axis.making.section.protrusions.reduce(
+const standsOutOn = (t: EvaluationContext, side: SectionSide): number =>
+  t.axis.section.protrusions.reduce(
     (most, one) => (one.side === side ? Math.max(most, one.standsOutMm) : most),
     0,
   )
 
 /** A station: each side with what stands out on it, and with nothing of what stands out on the others. */
-function sectionAt(t: Trace, station: SectionStation): SectionAt {
+function sectionAt(t: EvaluationContext, station: SectionStation): SectionAt {
   const sides: Record<SectionSide, Side> = clearanceSection.compute(inputsAt(t, station, 0))
-  for (const side of new Set(t.axis.making.section.protrusions.map(one => one.side)))
+  for (const side of new Set(t.axis.section.protrusions.map(one => one.side)))
     sides[side] = clearanceSection.compute(inputsAt(t, station, standsOutOn(t, side)))[side]
   const worst = SECTION_SIDES.reduce((a, b) => (isWorse(sides[b], sides[a]) ? b : a))
   return { station, sides, worst }
@@ -72,21 +72,19 @@ function sectionAt(t: Trace, station: SectionStation): SectionAt {
  *
  * @throws NotKnown without a screw or a measured span
  */
-export const sections = (t: Trace): SectionAt[] =>
-  t.once('sections', () => {
-    const { firstMm, lastMm } = nutRange(t)
-    const { nutAheadMm, nutBehindMm } = nutReach(t)
-    return t.axis.making.section.stations
-      .filter(({ positionMm }) => positionMm >= firstMm - nutBehindMm && positionMm <= lastMm + nutAheadMm)
-      .map(station => sectionAt(t, station))
-  })
+export const sections = remembered((t: EvaluationContext): SectionAt[] => {
+  const { firstMm, lastMm } = nutRange(t)
+  const { nutAheadMm, nutBehindMm } = nutReach(t)
+  return t.axis.section.stations
+    .filter(({ positionMm }) => positionMm >= firstMm - nutBehindMm && positionMm <= lastMm + nutAheadMm)
+    .map(station => sectionAt(t, station))
+})
 
 /** The station at which the nut is worst off, with its working; null where the nut comes past none. */
-export const worstSection = (t: Trace): SectionAt | null =>
-  t.once('worstSection', () => {
-    const [first, ...more] = sections(t)
-    if (!first) return null
-    const worst = more.reduce((a, b) => (isWorse(b.sides[b.worst], a.sides[a.worst]) ? b : a), first)
-    t.figure('section', clearanceSection, inputsAt(t, worst.station, standsOutOn(t, worst.worst)))
-    return worst
-  })
+export const worstSection = remembered((t: EvaluationContext): SectionAt | null => {
+  const [first, ...more] = sections(t)
+  if (!first) return null
+  const worst = more.reduce((a, b) => (isWorse(b.sides[b.worst], a.sides[a.worst]) ? b : a), first)
+  t.figure('section', clearanceSection, inputsAt(t, worst.station, standsOutOn(t, worst.worst)))
+  return worst
+})

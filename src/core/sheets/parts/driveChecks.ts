@@ -1,24 +1,23 @@
-import type { Check } from '../../evaluation/check'
+import { defineChecks } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure } from '../../evaluation/measures'
 import { handDrive, lostMotionBudget, powerLoss } from '../../machine/drive/stiffness'
 import { stall } from '../../machine/drive/strength'
+import { LIMITS } from './limits'
 
 /** Checks of the drive as a whole. */
-export const DRIVE_CHECKS: Check[] = [
-  {
-    checkId: 'axis.lostMotion',
+export const DRIVE_CHECKS = defineChecks({
+  'axis.lostMotion': {
     title: 'Lost motion, reckoned',
     subject: 'axis',
-    stage: 'size',
     judge(t, say) {
       const { totalUm, causes } = lostMotionBudget(t)
       const target = t.axis.goals.backlashTargetUm
       const [first] = causes
       return atMost(
         t,
-        'axis.lostMotion',
+        LIMITS['axis.lostMotion'],
         measure(totalUm, 'smallLength'),
         measure(target, 'smallLength'),
         `A reversal should lose ${say(totalUm, 'smallLength')}, against ${say(target, 'smallLength')} accepted. Most of it: ${(
@@ -27,16 +26,14 @@ export const DRIVE_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'axis.stallThrust',
+  'axis.stallThrust': {
     title: 'Thrust at a stall',
     subject: 'axis',
-    stage: 'size',
     judge(t, say) {
       const { thrustN, weakest } = stall(t)
       return atMost(
         t,
-        'axis.stallThrust',
+        LIMITS['axis.stallThrust'],
         measure(thrustN, 'force'),
         measure(weakest.bearsN, 'force'),
         `Run into a stop, the motor pushes with ${say(thrustN, 'force')}; the weakest that this meets is ${weakest.what}, which bears ${say(
@@ -46,11 +43,9 @@ export const DRIVE_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'axis.unpoweredDrop',
+  'axis.unpoweredDrop': {
     title: 'When power goes',
     subject: 'axis',
-    stage: 'size',
     judge(t, say) {
       if (t.dimension('inclineDeg') === 0) return null
       const { backdriveTorqueNm, holdingTorqueNm, drops } = powerLoss(t)
@@ -69,17 +64,15 @@ export const DRIVE_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'axis.handwheel',
+  'axis.handwheel': {
     title: 'Turning it by hand',
     subject: 'axis',
-    stage: 'size',
     judge(t, say) {
       if (!t.axis.drive.handwheelKept) return null
       const { rimForceN, motorShare } = handDrive(t)
-      const { holds } = limitsOf(t.axis, 'axis.handwheel')
+      const { holds } = limitsOf(t.axis, LIMITS['axis.handwheel'])
       return {
-        ...standing(t.axis, 'axis.handwheel', rimForceN),
+        ...standing(t.axis, LIMITS['axis.handwheel'], rimForceN),
         figure: measure(rimForceN, 'force'),
         limit: measure(holds, 'force'),
         use: rimForceN / holds,
@@ -91,4 +84,4 @@ export const DRIVE_CHECKS: Check[] = [
       }
     },
   },
-]
+})

@@ -1,24 +1,23 @@
-import type { Check } from '../../evaluation/check'
+import { defineChecks } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
 import { atLeast, atMost, measure, percent } from '../../evaluation/measures'
 import { forces, topSpeedRpm } from '../../machine/drive/load'
 import { leadAccuracy, nutLifeHours, strut, warmth, whip } from '../../machine/drive/strength'
+import { LIMITS } from './limits'
 
 /** How far apart the corrections of a controller's table are: it leaves that share of the variation in 300 mm. */
 const CORRECTION_EVERY_MM = 50
 
-export const SCREW_CHECKS: Check[] = [
-  {
-    checkId: 'screw.criticalSpeed',
+export const LEADSCREW_CHECKS = defineChecks({
+  'screw.criticalSpeed': {
     title: 'Whip of the screw',
     subject: 'screw',
-    stage: 'size',
     judge(t, say) {
       const rpm = topSpeedRpm(t)
       const { allowableSpeedRpm } = whip(t)
       return atMost(
         t,
-        'screw.criticalSpeed',
+        LIMITS['screw.criticalSpeed'],
         measure(rpm, 'rotation'),
         measure(allowableSpeedRpm, 'rotation'),
         `Top speed turns the screw at ${say(rpm, 'rotation')}; it may turn at ${say(
@@ -28,17 +27,15 @@ export const SCREW_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'screw.buckling',
+  'screw.buckling': {
     title: 'Buckling of the screw',
     subject: 'screw',
-    stage: 'size',
     judge(t, say) {
       const pushN = forces(t).maxN
       const { allowableLoadN, regime } = strut(t)
       return atMost(
         t,
-        'screw.buckling',
+        LIMITS['screw.buckling'],
         measure(pushN, 'force'),
         measure(allowableLoadN, 'force'),
         `The largest push is ${say(pushN, 'force')}; ${say(allowableLoadN, 'force')} is allowed, half of what bends it out (${
@@ -47,11 +44,9 @@ export const SCREW_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'screw.life',
+  'screw.life': {
     title: 'Life of the screw',
     subject: 'screw',
-    stage: 'size',
     judge(t, say) {
       const hours = nutLifeHours(t)
       if (hours === null) return null
@@ -61,24 +56,22 @@ export const SCREW_CHECKS: Check[] = [
         : `with ${percent(cuttingShare, say)} of the time at ${say(cuttingForceN, 'force')} of cutting force`
       return atLeast(
         t,
-        'screw.life',
+        LIMITS['screw.life'],
         measure(hours, 'hours'),
         measure(wantedLifeHours, 'hours'),
         `The nut is good for ${say(hours, 'hours')} of this work, against ${say(wantedLifeHours, 'hours')} wanted, ${work}.`,
       )
     },
   },
-  {
-    checkId: 'screw.leadAccuracy',
+  'screw.leadAccuracy': {
     title: 'Accuracy of the lead',
     subject: 'screw',
-    stage: 'size',
     judge(t, say) {
       const { travelToleranceUm, variation300Um } = leadAccuracy(t)
       const target = t.axis.goals.accuracyTargetUm
       const use = travelToleranceUm / target
       const leftUm = (variation300Um * CORRECTION_EVERY_MM) / 300
-      const { state, ...held } = standing(t.axis, 'screw.leadAccuracy', use)
+      const { state, ...held } = standing(t.axis, LIMITS['screw.leadAccuracy'], use)
       const mends = leftUm <= target
       const every = say(CORRECTION_EVERY_MM, 'length', 1)
       const over = `Class ${t.part('screw').toleranceClass} lets the lead be off by ${say(travelToleranceUm, 'smallLength')} over the travel, against ${say(target, 'smallLength')} accepted`
@@ -97,11 +90,9 @@ export const SCREW_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'screw.warmth',
+  'screw.warmth': {
     title: 'Growth of the screw in use',
     subject: 'screw',
-    stage: 'size',
     judge(t, say) {
       const { growthUm, pretensionN } = warmth(t)
       const { temperatureRiseK, accuracyTargetUm } = t.axis.goals
@@ -110,7 +101,7 @@ export const SCREW_CHECKS: Check[] = [
         const bearsN = t.part('bearing').staticCapacityN
         return atMost(
           t,
-          'screw.pretension',
+          LIMITS['screw.pretension'],
           measure(pretensionN, 'force'),
           measure(bearsN, 'force'),
           `Held at both ends, the screw needs ${say(pretensionN, 'force')} of pull, ${say(
@@ -121,7 +112,7 @@ export const SCREW_CHECKS: Check[] = [
       }
       return atMost(
         t,
-        'screw.warmth',
+        LIMITS['screw.warmth'],
         measure(growthUm, 'smallLength'),
         measure(accuracyTargetUm, 'smallLength'),
         `${warmer} warmer, the screw grows ${say(growthUm, 'smallLength')} over the travel, against ${say(
@@ -131,4 +122,4 @@ export const SCREW_CHECKS: Check[] = [
       )
     },
   },
-]
+})

@@ -1,10 +1,11 @@
-import type { Check, Judgement, Say } from '../../evaluation/check'
+import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure } from '../../evaluation/measures'
 import { beltLoad, beltRun, isBelted } from '../../machine/drive/transmission'
 import { couplerTorqueUse } from '../../machine/sizing/checkSums'
 import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
+import { LIMITS } from './limits'
 
 interface Shaft {
   of: string
@@ -29,12 +30,10 @@ function bores(shafts: Shaft[], takes: string, say: Say): Judgement {
 }
 
 /** Checks of what joins motor and screw: a coupler, or a belt on its pulleys. */
-export const LINK_CHECKS: Check[] = [
-  {
-    checkId: 'coupler.torque',
+export const LINK_CHECKS = defineChecks({
+  'coupler.torque': {
     title: 'Torque of the coupler',
     subject: 'coupler',
-    stage: 'size',
     judge(t, say) {
       if (isBelted(t)) return null
       const { ratedTorqueNm, serviceFactor } = t.part('coupler')
@@ -42,7 +41,7 @@ export const LINK_CHECKS: Check[] = [
       t.figure('couplerUse', couplerTorqueUse, { peakTorqueNm: peakNm, serviceFactor, ratedTorqueNm })
       return atMost(
         t,
-        'coupler.torque',
+        LIMITS['coupler.torque'],
         measure(peakNm * serviceFactor, 'torque'),
         measure(ratedTorqueNm, 'torque'),
         `The motor can put ${say(peakNm, 'torque')} into the coupler, ${say(
@@ -52,11 +51,9 @@ export const LINK_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'coupler.bores',
+  'coupler.bores': {
     title: 'Bores of the coupler',
     subject: 'coupler',
-    stage: 'size',
     judge(t, say) {
       if (isBelted(t)) return null
       const { smallestBoreMm: leastMm, largestBoreMm: mostMm } = t.part('coupler')
@@ -70,11 +67,9 @@ export const LINK_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'coupler.misalignment',
+  'coupler.misalignment': {
     title: 'Shafts out of line',
     subject: 'coupler',
-    stage: 'size',
     judge(t, say) {
       if (isBelted(t)) return null
       const { parallelLimitMm, angularLimitDeg, axialLimitMm, hubGapMm } = t.part('coupler')
@@ -89,7 +84,7 @@ export const LINK_CHECKS: Check[] = [
         axialLimitMm,
       })
       return {
-        ...standing(t.axis, 'coupler.misalignment', use),
+        ...standing(t.axis, LIMITS['coupler.misalignment'], use),
         figure: measure(use, 'share'),
         limit: measure(1, 'share'),
         use,
@@ -101,11 +96,9 @@ export const LINK_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'belt.pull',
+  'belt.pull': {
     title: 'Pull of the belt',
     subject: 'belt',
-    stage: 'size',
     judge(t, say) {
       if (!isBelted(t)) return null
       const { ratedPullN, serviceFactor } = t.part('belt')
@@ -114,7 +107,7 @@ export const LINK_CHECKS: Check[] = [
       const pullN = effectivePullN * serviceFactor
       return atMost(
         t,
-        'belt.pull',
+        LIMITS['belt.pull'],
         measure(pullN, 'force'),
         measure(ratedPullN, 'force'),
         `The motor can pull the belt with ${say(effectivePullN, 'force')}, ${say(pullN, 'force')} with the service factor of ${serviceFactor}; it is rated ${say(
@@ -127,17 +120,15 @@ export const LINK_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'belt.mesh',
+  'belt.mesh': {
     title: 'Teeth in mesh',
     subject: 'belt',
-    stage: 'size',
     judge(t, say) {
       if (!isBelted(t)) return null
       const { teethInMesh } = beltRun(t)
-      const wanted = limitsOf(t.axis, 'belt.mesh').holds
+      const wanted = limitsOf(t.axis, LIMITS['belt.mesh']).holds
       return {
-        ...standing(t.axis, 'belt.mesh', teethInMesh),
+        ...standing(t.axis, LIMITS['belt.mesh'], teethInMesh),
         figure: measure(teethInMesh, 'ratio'),
         limit: measure(wanted, 'ratio'),
         use: wanted / teethInMesh,
@@ -145,11 +136,9 @@ export const LINK_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'belt.bores',
+  'belt.bores': {
     title: 'Bores of the pulleys',
     subject: 'belt',
-    stage: 'size',
     judge(t, say) {
       if (!isBelted(t)) return null
       const { smallestBoreMm, largestBoreMm, largestScrewBoreMm } = t.part('belt')
@@ -171,4 +160,4 @@ export const LINK_CHECKS: Check[] = [
       )
     },
   },
-]
+})

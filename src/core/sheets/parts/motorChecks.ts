@@ -1,27 +1,26 @@
-import type { Check } from '../../evaluation/check'
-import type { Trace } from '../../evaluation/context'
+import { defineChecks } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure } from '../../evaluation/measures'
 import { steps } from '../../machine/drive/stiffness'
 import { inertiaMatch, torqueMargin } from '../../machine/drive/torque'
+import { LIMITS } from './limits'
 
 /** The limits that a motor's torque is held to: a motor that cannot lose steps needs less in hand. */
-export const torqueLimits = (t: Trace) =>
-  t.part('motor').loop === 'open' ? 'motor.torqueMargin.open' : 'motor.torqueMargin.closed'
+export const torqueLimits = (t: EvaluationContext) =>
+  LIMITS[t.part('motor').loop === 'open' ? 'motor.torqueMargin.open' : 'motor.torqueMargin.closed']
 
-export const MOTOR_CHECKS: Check[] = [
-  {
-    checkId: 'motor.torqueMargin',
+export const MOTOR_CHECKS = defineChecks({
+  'motor.torqueMargin': {
     title: 'Motor torque',
     subject: 'motor',
-    stage: 'size',
     judge(t, say) {
-      const check = torqueLimits(t)
-      const wanted = limitsOf(t.axis, check).holds
+      const limits = torqueLimits(t)
+      const wanted = limitsOf(t.axis, limits).holds
       const { margin, phase, speedRpm, requiredNm, availableNm } = torqueMargin(t)
       return {
-        ...standing(t.axis, check, margin),
+        ...standing(t.axis, limits, margin),
         figure: measure(availableNm, 'torque'),
         limit: measure(requiredNm * wanted, 'torque'),
         use: wanted / margin,
@@ -34,16 +33,14 @@ export const MOTOR_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'motor.inertiaRatio',
+  'motor.inertiaRatio': {
     title: 'Inertia of the load',
     subject: 'motor',
-    stage: 'size',
     judge(t, say) {
       const { ratio } = inertiaMatch(t)
-      const { holds } = limitsOf(t.axis, 'motor.inertiaRatio')
+      const { holds } = limitsOf(t.axis, LIMITS['motor.inertiaRatio'])
       return {
-        ...standing(t.axis, 'motor.inertiaRatio', ratio),
+        ...standing(t.axis, LIMITS['motor.inertiaRatio'], ratio),
         figure: measure(ratio, 'ratio'),
         limit: measure(holds, 'ratio'),
         use: ratio / holds,
@@ -51,18 +48,16 @@ export const MOTOR_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'motor.step',
+  'motor.step': {
     title: 'Size of a step',
     subject: 'motor',
-    stage: 'size',
     judge(t, say) {
       if (t.part('motor').loop === 'closed') return null
       const { fullStepUm, microstepUm, torquePerMicrostepNm } = steps(t)
       const target = t.axis.goals.accuracyTargetUm
       return atMost(
         t,
-        'motor.step',
+        LIMITS['motor.step'],
         measure(fullStepUm, 'smallLength'),
         measure(target, 'smallLength'),
         `A full step moves the table ${say(fullStepUm, 'smallLength')}, against ${say(
@@ -75,4 +70,4 @@ export const MOTOR_CHECKS: Check[] = [
       )
     },
   },
-]
+})

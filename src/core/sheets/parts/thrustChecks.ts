@@ -1,5 +1,5 @@
-import type { Check, Judgement, Say } from '../../evaluation/check'
-import type { Trace } from '../../evaluation/context'
+import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atLeast, atMost, measure, percent } from '../../evaluation/measures'
@@ -8,13 +8,14 @@ import { bearingLifeHours } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
 import { bearingPairShare } from '../../machine/sizing/bearing'
 import { nutSpeedValue, nutStaticSafety } from '../../machine/sizing/checkSums'
+import { LIMITS } from './limits'
 
 /** How many preloads' worth of load a pair is held to: opened, it has play again. */
 function keepsClosed(
   check: 'nut.preload' | 'bearing.preload',
   name: string,
   preload: number,
-  t: Trace,
+  t: EvaluationContext,
   say: Say,
 ): Judgement {
   const loadN = forces(t).maxN
@@ -25,7 +26,7 @@ function keepsClosed(
   // An axis without any load at all is held to a newton, so that there is something to divide by.
   const ratio = opensAtN / Math.max(1, loadN)
   return {
-    ...standing(t.axis, check, ratio),
+    ...standing(t.axis, LIMITS[check], ratio),
     figure: measure(loadN, 'force'),
     limit: measure(opensAtN, 'force'),
     use: loadN / opensAtN,
@@ -36,12 +37,10 @@ function keepsClosed(
 }
 
 /** Checks of the nut and of the bearings of the fixed end: what takes the thrust. */
-export const THRUST_CHECKS: Check[] = [
-  {
-    checkId: 'nut.speedValue',
+export const THRUST_CHECKS = defineChecks({
+  'nut.speedValue': {
     title: 'Speed of the nut',
     subject: 'nut',
-    stage: 'size',
     judge(t, say) {
       const { pitchDiameterMm, speedValueLimit, kind } = t.part('screw')
       const { speedValue } = t.figure('speedValue', nutSpeedValue, {
@@ -51,7 +50,7 @@ export const THRUST_CHECKS: Check[] = [
       })
       return atMost(
         t,
-        'nut.speedValue',
+        LIMITS['nut.speedValue'],
         measure(speedValue, 'ratio'),
         measure(speedValueLimit, 'ratio'),
         `Diameter times speed is ${say(speedValue, 'ratio', 0)} mm·rpm at ${say(topSpeedRpm(t), 'rotation')}; this nut takes ${say(
@@ -62,21 +61,19 @@ export const THRUST_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'nut.staticSafety',
+  'nut.staticSafety': {
     title: 'Static safety of the nut',
     subject: 'nut',
-    stage: 'size',
     judge(t, say) {
       const { staticCapacityN } = t.part('screw')
       const loadN = forces(t).maxN
-      const wanted = limitsOf(t.axis, 'nut.staticSafety').holds
+      const wanted = limitsOf(t.axis, LIMITS['nut.staticSafety']).holds
       const { safety } = t.figure('staticSafety', nutStaticSafety, {
         staticCapacityN,
         largestLoadN: Math.max(1, loadN),
       })
       return {
-        ...standing(t.axis, 'nut.staticSafety', safety),
+        ...standing(t.axis, LIMITS['nut.staticSafety'], safety),
         figure: measure(loadN, 'force'),
         limit: measure(staticCapacityN / wanted, 'force'),
         use: (wanted * loadN) / staticCapacityN,
@@ -88,34 +85,28 @@ export const THRUST_CHECKS: Check[] = [
       }
     },
   },
-  {
-    checkId: 'nut.preload',
+  'nut.preload': {
     title: 'Preload of the nut',
     subject: 'nut',
-    stage: 'size',
     judge: (t, say) => (preloadN(t) > 0 ? keepsClosed('nut.preload', 'nut', preloadN(t), t, say) : null),
   },
-  {
-    checkId: 'bearing.preload',
+  'bearing.preload': {
     title: 'Preload of the bearings',
     subject: 'bearing',
-    stage: 'size',
     judge: (t, say) =>
       t.part('bearing').axialPlayUm === 0
         ? keepsClosed('bearing.preload', 'bearing pair', t.part('bearing').preloadN, t, say)
         : null,
   },
-  {
-    checkId: 'bearing.life',
+  'bearing.life': {
     title: 'Life of the bearings',
     subject: 'bearing',
-    stage: 'size',
     judge(t, say) {
       const hours = bearingLifeHours(t)
       const { wantedLifeHours } = t.axis.goals
       return atLeast(
         t,
-        'bearing.life',
+        LIMITS['bearing.life'],
         measure(hours, 'hours'),
         measure(wantedLifeHours, 'hours'),
         `The bearings of the fixed end are good for ${say(hours, 'hours')}, against ${say(wantedLifeHours, 'hours')} wanted, with ${
@@ -124,11 +115,9 @@ export const THRUST_CHECKS: Check[] = [
       )
     },
   },
-  {
-    checkId: 'bearing.seat',
+  'bearing.seat': {
     title: 'Seat of the bearings',
     subject: 'bearing',
-    stage: 'size',
     judge(t, say) {
       const { boreMm } = t.part('bearing')
       const { rootDiameterMm } = t.part('screw')
@@ -144,4 +133,4 @@ export const THRUST_CHECKS: Check[] = [
       }
     },
   },
-]
+})

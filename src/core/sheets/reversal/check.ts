@@ -1,13 +1,11 @@
-import type { Check } from '../../evaluation/check'
+import { defineChecks } from '../../evaluation/check'
 import { reversal } from './calculation'
 import { judgeTest } from './judgeTest'
 
-export const PROVE_CHECKS: Check[] = [
-  {
-    checkId: 'prove.reversal',
+export const REVERSAL_CHECKS = defineChecks({
+  'prove.reversal': {
     title: 'Lost motion, measured',
     subject: 'proof',
-    stage: 'prove',
     judge(t, say) {
       const test = t.axis.tests.at(-1)
       if (!test) return null
@@ -50,4 +48,4 @@ export const PROVE_CHECKS: Check[] = [
       }
     },
   },
-]
+})

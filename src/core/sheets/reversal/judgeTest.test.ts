@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import type { ReversalTest } from '../../document/job'
 import { reversal } from './calculation'
-import { compareTests, judgeReversal, judgeTest, unexplained, worstStation } from './judgeTest'
+import { compareTests, judgeReversal, judgeTest, stationLosingMost, unexplained } from './judgeTest'
+import type { ReversalTest } from './model'
 
 const test3 = (...stations: [number, number[], number[]][]): ReversalTest => ({
   id: 't',
@@ -78,7 +78,7 @@ test('the order of the readings and a shift of the gauge do not matter', () => {
 
 test('a test is judged by its worst station and skips what is not read', () => {
   const mixed = test3([50, [1, 2, 1], [-2, -1, -2]], [150, [25, 26, 25], [-20, -21, -20]], [250, [1], []])
-  expect(worstStation(mixed)?.station.positionMm).toBe(150)
+  expect(stationLosingMost(mixed)?.station.positionMm).toBe(150)
   expect(judgeTest(mixed, 30)?.verdict.state).toBe('fails')
   expect(judgeTest(test3([50, [1], [2, 3]]), 30)).toBeNull()
 })

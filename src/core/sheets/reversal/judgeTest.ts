@@ -1,5 +1,5 @@
-import type { ReversalStation, ReversalTest } from '../../document/job'
 import { reversal } from './calculation'
+import type { ReversalStation, ReversalTest } from './model'
 
 /** Beyond this many readings from each side the answer is "close", not "read more". */
 const MOST_READINGS = 30
@@ -50,7 +50,7 @@ export function judgeReversal(
 }
 
 /** The station of a test that loses most, with its figures; null while no station has enough readings. */
-export function worstStation(test: ReversalTest) {
+export function stationLosingMost(test: ReversalTest) {
   const known = test.stations.flatMap(station => {
     const figures = stationReversal(station)
     return figures ? [{ station, figures }] : []
@@ -124,8 +124,8 @@ export function compareTests(before: ReversalTest, after: ReversalTest): Compari
     return a && b ? [compare(first.positionMm, a, b)] : []
   })
   if (shared.length) return shared
-  const a = worstStation(before)
-  const b = worstStation(after)
+  const a = stationLosingMost(before)
+  const b = stationLosingMost(after)
   return a && b ? [compare(null, a.figures, b.figures)] : []
 }
 

@@ -1,6 +1,6 @@
-import type { Check, Judgement, Say } from '../../evaluation/check'
+import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { screwLine } from './calculation'
-import { judgePlane, lineInputs, PLANES, type Plane } from './judgeRound'
+import { judgePlane, lineInputs, type Plane } from './judgeRound'
 
 const DIRECTION: Record<Plane, [grows: string, shrinks: string]> = {
   height: ['Raise', 'Lower'],
@@ -20,10 +20,8 @@ export function moveInWords(
 }
 
 const alignCheck = (plane: Plane): Check => ({
-  checkId: `align.${plane}`,
   title: plane === 'height' ? 'Screw line in height' : 'Screw line to the side',
   subject: 'line',
-  stage: 'align',
   judge(t, say): Judgement | null {
     const round = t.axis.rounds.at(-1)
     if (!round) return null
@@ -58,4 +56,7 @@ const alignCheck = (plane: Plane): Check => ({
   },
 })
 
-export const ALIGN_CHECKS: Check[] = PLANES.map(alignCheck)
+export const SCREW_LINE_CHECKS = defineChecks({
+  'align.height': alignCheck('height'),
+  'align.side': alignCheck('side'),
+})

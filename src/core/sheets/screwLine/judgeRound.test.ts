@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import type { AlignRound } from '../../document/job'
 import { screwLine } from './calculation'
 import { judgePlane, worstCorrectionUm } from './judgeRound'
+import type { AlignRound } from './model'
 
 const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound => ({
   id: 'r',

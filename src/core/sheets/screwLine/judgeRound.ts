@@ -1,5 +1,5 @@
-import type { AlignRound } from '../../document/job'
 import { screwLine } from './calculation'
+import type { AlignRound } from './model'
 
 export const PLANES = ['height', 'side'] as const
 export type Plane = (typeof PLANES)[number]

@@ -1,20 +1,23 @@
 import { InputError } from '../../calculation/inputError'
-import type { Axis } from '../../document/job'
-import { Trace } from '../../evaluation/context'
+import type { Axis } from '../../document/axis'
+import type { Catalogue, PartOf } from '../../document/parts/types'
+
+import type { EvaluationContext } from '../../evaluation/context'
 import { beltLoad, beltRun } from '../../machine/drive/transmission'
-import type { Catalogue, PartOf } from '../../machine/parts'
+
 import { printQuantity, say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import { type Parts, type Step, step } from './step'
 
 /** The steps from the screw's end to the motor: a coupler, or a belt in its place. */
-export function driveEnd(parts: Parts, axis: Axis, catalogue: Catalogue, units: UnitSystem): Step[] {
-  if (parts.belt) return beltEnd(parts.motor, new Trace(axis, catalogue), units)
-  return parts.coupler ? couplerEnd(parts.coupler, parts.motor, units) : []
+export function driveEnd(parts: Parts, context: EvaluationContext): Step[] {
+  if (parts.belt) return beltEnd(parts.motor, context)
+  return parts.coupler ? couplerEnd(parts.coupler, parts.motor, context.units) : []
 }
 
 /** What belt to take and how tight; pulleys that do not go between the centres leave it open. */
-function beltWords(t: Trace, units: UnitSystem) {
+function beltWords(t: EvaluationContext) {
+  const { units } = t
   try {
     const { beltTeeth, centreDistanceMm } = beltRun(t)
     const { strandTensionN, spanFrequencyHz } = beltLoad(t)
@@ -32,8 +35,9 @@ function beltWords(t: Trace, units: UnitSystem) {
   }
 }
 
-function beltEnd(motor: PartOf['motor'], t: Trace, units: UnitSystem): Step[] {
-  const { which, howTight } = beltWords(t, units)
+function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
+  const { units } = t
+  const { which, howTight } = beltWords(t)
   return [
     step(
       'hub-screw',

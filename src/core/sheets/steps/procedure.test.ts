@@ -1,6 +1,8 @@
-import type { Axis } from '../../document/job'
+import type { Axis } from '../../document/axis'
+import { SCREW_ENDS } from '../../document/kinds'
+
 import { CATALOGUE } from '../../machine/parts'
-import { SCREW_ENDS } from '../../machine/sizing/screw'
+
 import { newAxis } from '../newJob'
 import { blockedBy, boltStates, leansOn, procedure } from './procedure'
 import { BOLT_STATES, type Step } from './step'

@@ -1,8 +1,16 @@
-import type { Axis } from '../../document/job'
-import type { Catalogue } from '../../machine/parts'
-import type { UnitSystem } from '../../units/quantity'
+import type { Axis } from '../../document/axis'
+
+import type { EvaluationContext } from '../../evaluation/context'
 import { driveEnd } from './driveEnd'
-import { type BoltState, chosenParts, JOINTS, type Joint, type Parts, type Step, step } from './step'
+import {
+  type BoltState,
+  chosenParts,
+  DRIVE_JOINTS,
+  type DriveJoint,
+  type Parts,
+  type Step,
+  step,
+} from './step'
 
 const BEARINGS_HOW: Record<Parts['bearing']['arrangement'], string> = {
   'deep-groove': 'Either way round. The wave spring goes between the outer ring and the cover.',
@@ -21,16 +29,17 @@ const BEARINGS_HOW: Record<Parts['bearing']['arrangement'], string> = {
  * until both ends are in; threadlocker comes last.
  *
  * @returns the steps in order, or null while a part is not chosen
- * @example procedure(axis, CATALOGUE, 'mm')?.[0].id // 'isolate'
+ * @example procedure(context)?.[0].id // 'isolate'
  */
-export function procedure(axis: Axis, catalogue: Catalogue, units: UnitSystem): Step[] | null {
+export function procedure(context: EvaluationContext): Step[] | null {
+  const { axis, catalogue } = context
   const parts = chosenParts(axis, catalogue)
   if (!parts) return null
   return [
     ...ready(axis, parts),
     ...loose(axis, parts),
     ...tighten(axis),
-    ...driveEnd(parts, axis, catalogue, units),
+    ...driveEnd(parts, context),
     ...finish(axis),
   ]
 }
@@ -258,9 +267,9 @@ function finish(axis: Axis): Step[] {
 }
 
 /** The state of each joint's screws after the steps that are ticked. */
-export function boltStates(steps: Step[], ticks: Record<string, string>): Record<Joint, BoltState> {
-  const states = Object.fromEntries(Object.keys(JOINTS).map(joint => [joint, 'out'])) as Record<
-    Joint,
+export function boltStates(steps: Step[], ticks: Record<string, string>): Record<DriveJoint, BoltState> {
+  const states = Object.fromEntries(Object.keys(DRIVE_JOINTS).map(joint => [joint, 'out'])) as Record<
+    DriveJoint,
     BoltState
   >
   for (const one of steps) if (ticks[one.id]) Object.assign(states, one.bolts)

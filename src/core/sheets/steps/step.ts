@@ -1,11 +1,11 @@
-import type { Axis } from '../../document/job'
-import type { Catalogue, PartOf } from '../../machine/parts'
+import type { Axis } from '../../document/axis'
+import type { Catalogue, PartOf } from '../../document/parts/types'
 
 /** How far a joint's screws are done up, from not there to finished. */
 export const BOLT_STATES = ['out', 'loose', 'nipped', 'tight', 'torqued'] as const
 export type BoltState = (typeof BOLT_STATES)[number]
 
-export const JOINTS = {
+export const DRIVE_JOINTS = {
   nut: 'Nut to its bracket',
   fixedBlock: 'Fixed block to the casting',
   farBlock: 'Far block to the casting',
@@ -13,7 +13,7 @@ export const JOINTS = {
   motorFace: 'Motor face to its mount',
   motorHub: 'Coupler or pulley on the motor shaft',
 } as const
-export type Joint = keyof typeof JOINTS
+export type DriveJoint = keyof typeof DRIVE_JOINTS
 
 /** One step of the build, made for the parts of this axis. */
 export interface Step {
@@ -27,7 +27,7 @@ export interface Step {
   /** Nothing after it may be ticked until this is. */
   hold: boolean
   /** What this step does to the screws of each joint. */
-  bolts: Partial<Record<Joint, BoltState>>
+  bolts: Partial<Record<DriveJoint, BoltState>>
 }
 
 export interface Parts {

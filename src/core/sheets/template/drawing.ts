@@ -1,5 +1,5 @@
 import { boundsOf, box, circle, cross, type Drawing, line, type Mark, words } from '../../drawing/drawing'
-import type { BracketHole } from '../making'
+import type { BracketHole } from './model'
 
 /** Length of the bar by which a print is checked: a rule laid on it must read this. */
 export const CHECK_BAR_MM = 100

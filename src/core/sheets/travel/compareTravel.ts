@@ -1,7 +1,9 @@
 import { InputError } from '../../calculation/inputError'
-import type { Axis } from '../../document/job'
-import { NotKnown, Trace } from '../../evaluation/context'
-import type { Catalogue, PartOf } from '../../machine/parts'
+import type { Axis } from '../../document/axis'
+import type { Catalogue, PartOf } from '../../document/parts/types'
+
+import { type EvaluationContext, NotKnown } from '../../evaluation/context'
+
 import { travel } from '../../machine/travel/placement'
 
 /** One way to lay out an axis along its screw, with what it keeps and what it costs in metal. */
@@ -37,20 +39,20 @@ function otherNuts(screw: PartOf['screw'], catalogue: Catalogue): PartOf['screw'
  *
  * @throws NotKnown without a screw or its measured span
  */
-export function compareTravel(axis: Axis, catalogue: Catalogue): TravelWay[] {
-  const t = new Trace(axis, catalogue)
+export function compareTravel(t: EvaluationContext): TravelWay[] {
+  const { axis, catalogue } = t
   const screw = t.part('screw')
   const way = (name: string, one: Axis, movedMm = 0): TravelWay[] => {
     try {
-      const { travelMm } = travel(new Trace(one, catalogue))
-      return [{ name, travelMm, cutMm: one.room.recessFixedMm + one.room.recessFarMm, movedMm }]
+      const { travelMm } = travel(t.with(one))
+      return [{ name, travelMm, cutMm: one.recesses.recessFixedMm + one.recesses.recessFarMm, movedMm }]
     } catch (error) {
       if (error instanceof NotKnown || error instanceof InputError) return []
       throw error
     }
   }
-  const bare = { ...axis, room: { ...axis.room, recessFixedMm: 0, recessFarMm: 0 } }
-  const { recessNeededMm } = travel(new Trace(bare, catalogue))
+  const bare = { ...axis, recesses: { ...axis.recesses, recessFixedMm: 0, recessFarMm: 0 } }
+  const { recessNeededMm } = travel(t.with(bare))
   const span = axis.dimensions.supportSpanMm
   const moved: Axis = {
     ...bare,
@@ -59,7 +61,7 @@ export function compareTravel(axis: Axis, catalogue: Catalogue): TravelWay[] {
       supportSpanMm: { ...span, value: t.dimension('supportSpanMm') + recessNeededMm },
     },
   }
-  const hasRecess = axis.room.recessFixedMm + axis.room.recessFarMm > 0
+  const hasRecess = axis.recesses.recessFixedMm + axis.recesses.recessFarMm > 0
   return [
     ...way('As it is', axis),
     ...otherNuts(screw, catalogue).flatMap(one =>
@@ -70,7 +72,7 @@ export function compareTravel(axis: Axis, catalogue: Catalogue): TravelWay[] {
       ? [
           ...way('A recess that brings it all back', {
             ...bare,
-            room: { ...bare.room, recessFarMm: recessNeededMm },
+            recesses: { ...bare.recesses, recessFarMm: recessNeededMm },
           }),
           ...way('A block moved out, no recess', moved, recessNeededMm),
         ]

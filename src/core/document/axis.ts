@@ -1,0 +1,96 @@
+import {
+  choice,
+  flag,
+  force,
+  maybe,
+  plain,
+  type Row,
+  record,
+  rows,
+  share,
+  speed,
+  type ValueOf,
+  type ValuesOf,
+  words,
+  wordsOrNone,
+} from '../field/field'
+import { DIMENSION_RECORDS, DRIVE_SIZES, GOALS, RECESSES } from './dimensions'
+import { NUT_FACINGS, SCREW_ENDS, TRANSMISSIONS } from './kinds'
+
+/** Ids of the parts that are chosen. */
+export const CHOSEN_PARTS = record('Parts', {
+  screw: wordsOrNone('Screw and nut', 80),
+  bearing: wordsOrNone('Bearings', 80),
+  coupler: wordsOrNone('Coupler', 80),
+  belt: wordsOrNone('Belt', 80),
+  motor: wordsOrNone('Motor', 80),
+})
+export type ChosenParts = ValueOf<typeof CHOSEN_PARTS>
+
+export const ENDS = choice('How the ends are held', SCREW_ENDS, { blank: 'fixed-supported' })
+
+/** How the motor turns the screw, and how many screws there are. */
+export const DRIVE = record('Drive', {
+  transmission: choice('Motor to screw', TRANSMISSIONS),
+  /** Two screws, each with a motor of its own, share a gantry. */
+  screws: choice('Screws', [1, 2]),
+  /** Microsteps to a full step, as set on the driver. */
+  microsteps: plain('Microsteps', [1, 256], { whole: true, blank: 8 }),
+  /** Whether a handwheel stays on the far end of the screw. */
+  handwheelKept: flag('Handwheel kept'),
+})
+export type Drive = ValueOf<typeof DRIVE>
+
+/** Preload set on the nut; none leaves it as delivered. */
+export const PRELOAD_N = force('Preload of the nut', [0, 50_000], { orNone: true })
+
+/** One kind of work of a typical hour: the force of the nut along the screw, signed by its direction. */
+export const DUTY = rows(
+  'Work',
+  {
+    label: words('Work', 80),
+    forceN: force('Force', [-50_000, 50_000]),
+    speedMmPerMin: speed('Speed', [0, 100_000]),
+    timeShare: share('Share of the time', [0, 1]),
+  },
+  { most: 24 },
+)
+export type DutyRow = Row<ValuesOf<(typeof DUTY)['of']>>
+
+/** What every axis has; sheets add their own, each in its model. */
+export const AXIS_FIELDS = {
+  dimensions: record('Dimensions', DIMENSION_RECORDS),
+  goals: record('Goals', GOALS),
+  parts: CHOSEN_PARTS,
+  ends: ENDS,
+  drive: DRIVE,
+  /** Numbers that belong to a kind of drive, such as how far two screws are apart. */
+  driveSizes: record('Sizes of the drive', DRIVE_SIZES),
+  /** What a typical hour is made of; none reckons it from the goals. */
+  duty: maybe('Duty', DUTY),
+  preloadN: PRELOAD_N,
+  recesses: record('Recesses and stops', RECESSES),
+  /** The side of its bracket on which the nut's body stands. */
+  nutFacing: choice('Nut body stands towards', NUT_FACINGS),
+} as const
+
+/** Limits that the builder has set in place of the usual ones, with the reason. */
+export const OWN_LIMITS = record('Limits', {
+  holds: plain('It holds', [0.01, 1000]),
+  close: plain('It is close', [0.01, 1000]),
+  because: words('Because', 300, ''),
+})
+export type OwnLimits = ValueOf<typeof OWN_LIMITS>
+
+/** What the sheets keep on an axis: each adds its own to this interface in its `model.ts`. */
+// biome-ignore lint/suspicious/noEmptyInterface: filled by the models of the sheets
+export interface SheetFields {}
+
+export interface Axis extends ValuesOf<typeof AXIS_FIELDS>, SheetFields {
+  id: string
+  name: string
+  title: string
+  /** Limits of checks that the builder has changed, by the key of the limit. */
+  limits: Record<string, OwnLimits>
+}
+export type Dimension = Axis['dimensions']['dragN']

@@ -1,0 +1,18 @@
+// The few words that documents are made of, so that every room names things alike.
+
+export const PART_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor'] as const
+export type PartKind = (typeof PART_KINDS)[number]
+
+export const MACHINE_KINDS = ['mill', 'lathe', 'router'] as const
+export type MachineKind = (typeof MACHINE_KINDS)[number]
+
+/** How the two ends of a screw are held, softest first. */
+export const SCREW_ENDS = ['fixed-free', 'supported-supported', 'fixed-supported', 'fixed-fixed'] as const
+export type ScrewEnds = (typeof SCREW_ENDS)[number]
+
+export const TRANSMISSIONS = ['direct', 'belt'] as const
+export const NUT_FACINGS = ['far', 'fixed'] as const
+
+/** Where a value comes from. */
+export const PROVENANCES = ['measured', 'sheet', 'assumed'] as const
+export type Provenance = (typeof PROVENANCES)[number]

@@ -1,0 +1,21 @@
+/** A stored object of a version that may be long gone: nothing of its shape is taken for granted. */
+export type Plain = Record<string, unknown>
+
+export const isPlain = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+const isAxis = (value: unknown): value is Plain =>
+  isPlain(value) && isPlain(value.dimensions) && isPlain(value.goals) && isPlain(value.parts)
+
+/** A job with each of its axes brought up. */
+export const onEachAxis =
+  (bringUp: (axis: Plain) => Plain) =>
+  (job: Plain): Plain =>
+    Array.isArray(job.axes)
+      ? { ...job, axes: job.axes.map(axis => (isAxis(axis) ? bringUp(axis) : axis)) }
+      : job
+
+/** Whatever a change of the history holds, with each axis in it brought up. */
+export function axesWithin(value: unknown, bringUp: (axis: Plain) => Plain): unknown {
+  if (Array.isArray(value)) return value.map(one => axesWithin(one, bringUp))
+  return isAxis(value) ? bringUp(value) : value
+}

@@ -1,0 +1,22 @@
+import { length, numbers, record, type ValueOf } from '../field/field'
+import type { Edit } from './edit'
+
+/** What the builder owns that making room calls for. */
+export const SHOP = record('Shop', {
+  cutterSizesMm: numbers('Cutters at hand', length('Cutter', [0.5, 500]), 100),
+  shimStockMm: numbers('Shim stock at hand', length('Shim', [0.001, 10]), 100),
+})
+export type Shop = ValueOf<typeof SHOP>
+
+export const SHOP_TO_START: Shop = {
+  cutterSizesMm: [16, 20, 25, 32, 40, 50, 60],
+  shimStockMm: [0.02, 0.03, 0.05, 0.1, 0.2, 0.5],
+}
+
+/** Sets the sizes of a kind of tool or stock that the builder owns, smallest first and each once. */
+export const setShop = (kind: keyof Shop, sizesMm: readonly number[]): Edit => ({
+  label: SHOP.of[kind].label,
+  run: job => {
+    job.shop = { ...job.shop, [kind]: [...new Set(sizesMm)].toSorted((a, b) => a - b) }
+  },
+})

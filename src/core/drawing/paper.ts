@@ -1,0 +1,11 @@
+/** A cell on paper: words, or what stands out, words, and a note under them. */
+export type PaperCell = string | { strong: string; text?: string; note?: string }
+
+/** A titled table on paper, or what is said where there is nothing. */
+export interface PaperBlock {
+  /** The record is handed on; the work sheet goes to the machine. */
+  on: 'record' | 'worksheet'
+  title: string
+  rows: PaperCell[][]
+  empty: string
+}

@@ -1,0 +1,124 @@
+import { produce } from 'immer'
+import type { Axis } from '../document/axis'
+import type { Edit } from '../document/edit'
+import { axisOf, onAxis } from '../document/edits'
+import { applyPatches, diff, type Patch } from '../document/patch'
+import { say } from '../units/print'
+import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
+import type { EvaluationContext } from './context'
+import type { Finding, State } from './finding'
+
+/** A change of an axis, as one recipe: what is tried is what is applied. */
+export type Recipe = (axis: Axis) => void
+
+/** A change that may mend a check. */
+export interface Option {
+  change: Recipe
+  /** What to do, with its figure: "Top speed down to 2,100 mm/min". */
+  label: string
+  /** What is given up for it, where that is no figure. */
+  cost?: string
+  /** How the history and the log name it, where that is more than its label. */
+  done?: { label: string; entry: string }
+}
+/** An axis whose check is to be mended, and what any change would make of it. */
+export interface Trial {
+  context: EvaluationContext
+  checkId: string
+  after: (change: Recipe) => EvaluationContext
+}
+/** Finds changes of one kind that mend a check: none, or some. */
+export type RemedyFinder = (trial: Trial) => Option[]
+
+/** What a remedy does to another verdict. */
+export interface Effect {
+  checkId: string
+  title: string
+  from: State
+  to: State
+}
+/** A change that makes a check hold, as plain data: what it was tried with is what it applies. */
+export interface Remedy {
+  label: string
+  /** What it costs elsewhere: the wish that is given up, price, height, lost motion, torque. */
+  cost: string
+  /** Other verdicts whose state changes. */
+  effects: Effect[]
+  /** The state of this check afterwards. */
+  state: State
+  patches: Patch[]
+  done: Option['done'] | null
+}
+
+/** What a change makes of an axis; the axis given stays as it was. */
+export const changedAxis = (axis: Axis, change: Recipe): Axis =>
+  produce(axis, draft => {
+    change(draft)
+  })
+
+/** What a change does to an axis, as it is kept and applied. */
+export const patchesOf = (axis: Axis, changed: Axis): Patch[] => diff(axis, changed)
+
+/**
+ * The edit that applies a remedy to its axis.
+ *
+ * @throws StaleError, when it runs, where the axis was changed since in what the remedy replaces
+ */
+export const remedyEdit = (axis: Axis, { label, done, patches }: Remedy): Edit => ({
+  ...onAxis(axis, done?.label ?? label, () => {}),
+  run: job => {
+    const standing = axisOf(job, axis.id)
+    Object.assign(standing, applyPatches<Axis>(JSON.parse(JSON.stringify(standing)), patches))
+  },
+  ...(done && { entry: { axisId: axis.id, kind: 'part', text: done.entry } }),
+})
+
+/** A check that no longer applies (a plain nut has no preload to lose) no longer stands in the way. */
+const stateAfter = ({ after, checkId }: Trial, change: Recipe): State =>
+  after(change).finding(checkId)?.state ?? 'holds'
+export const mends = (trial: Trial, change: Recipe): boolean => stateAfter(trial, change) === 'holds'
+
+/** How many of the other checks fail; a remedy should not add to them. */
+export const failing = (findings: readonly Finding[], checkId: string): number =>
+  findings.filter(finding => finding.checkId !== checkId && finding.state === 'fails').length
+
+interface Solvable {
+  from: number
+  to: number
+  quantity: QuantityKind
+  change: (value: number) => Recipe
+  label: string
+  cost: string
+}
+
+/** Bisects a number for the smallest change that mends the check, then rounds it to what can be set. */
+export function solve(trial: Trial, { from, to, quantity, change, label, cost }: Solvable): Option[] {
+  if (from === to || !mends(trial, change(to))) return []
+  const { units } = trial.context
+  let bad = from
+  let good = to
+  for (let i = 0; i < 40; i++) {
+    const middle = (bad + good) / 2
+    if (mends(trial, change(middle))) good = middle
+    else bad = middle
+  }
+  const value = roundBeyond(good, to > from, quantity, units, to)
+  const found = mends(trial, change(value)) ? value : good
+  const verb = to > from ? 'up to' : 'down to'
+  return [{ change: change(found), label: `${label} ${verb} ${say(found, quantity, units)}`, cost }]
+}
+
+/** Rounds to three figures of the unit in use, away from the side where the check does not hold. */
+function roundBeyond(
+  value: number,
+  up: boolean,
+  quantity: QuantityKind,
+  units: UnitSystem,
+  end: number,
+): number {
+  const { perUnit } = quantityFacts(quantity)[units]
+  const shown = value / perUnit
+  const step = 10 ** (Math.floor(Math.log10(Math.max(Math.abs(shown), 1e-6))) - 2)
+  const rounded = (up ? Math.ceil(shown / step - 1e-9) : Math.floor(shown / step + 1e-9)) * step * perUnit
+  return up ? Math.min(rounded, end) : Math.max(rounded, end)
+}

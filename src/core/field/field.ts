@@ -1,0 +1,269 @@
+import type { QuantityKind } from '../units/quantity'
+
+// What a stored value is, said once: the type, the schema, the form, the columns, the blank row, the calculation's
+// input and the heading in a file all come from here. Nothing here needs the validation package: see schema.ts.
+
+/** A number in the base unit that its name carries, with the range in which it has a meaning. */
+export interface NumberField {
+  readonly is: 'number'
+  readonly label: string
+  /** How to get it, with what a small shop has. */
+  readonly help?: string
+  readonly quantity: QuantityKind
+  /** The unit of a plain number, where it has one, such as `rpm`. */
+  readonly unit?: string
+  readonly min: number
+  readonly max: number
+  readonly whole?: boolean
+  /** Whether there may be none: null then. */
+  readonly orNone?: boolean
+  /** What a new row starts with. */
+  readonly blank: number | null
+}
+/** One of a few words or numbers. */
+export interface ChoiceField<T extends string | number = string | number> {
+  readonly is: 'choice'
+  readonly label: string
+  readonly of: readonly T[]
+  /** How each is said to people; as it is stored where left out. */
+  readonly words?: { readonly [K in T]?: string }
+  readonly orNone?: boolean
+  readonly blank: T | null
+}
+export interface WordsField {
+  readonly is: 'words'
+  readonly label: string
+  readonly most: number
+  readonly orNone?: boolean
+  readonly blank: string | null
+}
+export interface FlagField {
+  readonly is: 'flag'
+  readonly label: string
+  readonly blank: boolean
+}
+/** A date and time, as `2026-11-02T18:30:00.000Z`. */
+export interface MomentField {
+  readonly is: 'moment'
+  readonly label: string
+  readonly orNone?: boolean
+  readonly blank: string | null
+}
+/** Points of speed and torque. */
+export interface CurveField {
+  readonly is: 'curve'
+  readonly label: string
+  readonly blank: null
+}
+/** A list of numbers, such as repeated readings: it is kept and replaced as a whole. */
+export interface NumbersField {
+  readonly is: 'numbers'
+  readonly label: string
+  readonly of: NumberField
+  readonly most: number
+}
+/** Rows of a table; each has an id, by which everything refers to it. */
+export interface RowsField<T extends Fields = Fields> {
+  readonly is: 'rows'
+  /** What a row is called: "Hole". */
+  readonly label: string
+  readonly of: T
+  readonly most: number
+  readonly least: number
+}
+export interface RecordField<T extends Fields = Fields> {
+  readonly is: 'record'
+  readonly label: string
+  readonly of: T
+}
+/** Something that is there or is not: null then. */
+export interface MaybeField<F extends Field = Field> {
+  readonly is: 'maybe'
+  readonly label: string
+  readonly of: F
+}
+/** Values by names that are not known beforehand; what a name may be is a pattern. */
+export interface MapField<F extends Field = Field> {
+  readonly is: 'map'
+  readonly label: string
+  readonly of: F
+  readonly key: RegExp
+}
+export type Field =
+  | NumberField
+  | ChoiceField
+  | WordsField
+  | FlagField
+  | MomentField
+  | CurveField
+  | NumbersField
+  | {
+      readonly is: 'rows'
+      readonly label: string
+      readonly of: Fields
+      readonly most: number
+      readonly least: number
+    }
+  | { readonly is: 'record'; readonly label: string; readonly of: Fields }
+  | { readonly is: 'maybe'; readonly label: string; readonly of: Field }
+  | { readonly is: 'map'; readonly label: string; readonly of: Field; readonly key: RegExp }
+export interface Fields {
+  readonly [name: string]: Field
+}
+
+/** A row of a table: its fields and the id that everything refers to. */
+export type Row<T> = T & { id: string }
+type OrNone<F, T> = F extends { orNone: true } ? T | null : T
+
+/** The value that a field describes. */
+export type ValueOf<F> = F extends { is: 'number' }
+  ? OrNone<F, number>
+  : F extends ChoiceField<infer T>
+    ? OrNone<F, T>
+    : F extends { is: 'words' | 'moment' }
+      ? OrNone<F, string>
+      : F extends { is: 'flag' }
+        ? boolean
+        : F extends { is: 'curve' }
+          ? { speedRpm: number; torqueNm: number }[] | null
+          : F extends { is: 'numbers' }
+            ? number[]
+            : F extends { is: 'rows'; of: infer T }
+              ? Row<ValuesOf<T>>[]
+              : F extends { is: 'record'; of: infer T }
+                ? ValuesOf<T>
+                : F extends { is: 'maybe'; of: infer T }
+                  ? ValueOf<T> | null
+                  : F extends { is: 'map'; of: infer T }
+                    ? Record<string, ValueOf<T>>
+                    : never
+/** The record that a set of fields describes. */
+export type ValuesOf<T> = { -readonly [K in keyof T]: ValueOf<T[K]> }
+
+/** A row of a table that a field describes. */
+export type RowOf<R extends { readonly of: Fields }> = Row<ValuesOf<R['of']>>
+
+type NumberMore = Partial<Pick<NumberField, 'help' | 'unit' | 'whole' | 'orNone' | 'blank'>>
+
+/**
+ * A kind of number field; what is left blank starts at 0, or at the nearest to it that the range allows.
+ *
+ * @example numberOf('length')('Grip', [0, 500]).max // 500
+ */
+export const numberOf =
+  (quantity: QuantityKind) =>
+  <const M extends NumberMore = Record<never, never>>(
+    label: string,
+    [min, max]: readonly [number, number],
+    more?: M,
+  ) =>
+    ({
+      is: 'number',
+      label,
+      quantity,
+      min,
+      max,
+      blank: more?.orNone ? null : Math.min(Math.max(0, min), max),
+      ...more,
+    }) as Omit<NumberField, 'orNone'> & {
+      readonly is: 'number'
+      readonly orNone: M extends { orNone: true } ? true : false
+    }
+
+/** The number fields of a set, for a grid of fields. */
+export const numberFields = <T extends Fields>(fields: T) =>
+  Object.fromEntries(Object.entries(fields).filter(([, field]) => field.is === 'number')) as {
+    readonly [K in keyof T as T[K] extends { readonly is: 'number' } ? K : never]: NumberField
+  }
+
+export const length = numberOf('length')
+export const smallLength = numberOf('smallLength')
+export const force = numberOf('force')
+export const speed = numberOf('speed')
+export const share = numberOf('share')
+export const angle = numberOf('angle')
+export const torque = numberOf('torque')
+export const plain = numberOf('ratio')
+
+export const choice = <
+  const T extends string | number,
+  const M extends Partial<Pick<ChoiceField<T>, 'words' | 'blank'>>,
+>(
+  label: string,
+  of: readonly T[],
+  more?: M,
+) => ({ is: 'choice' as const, label, of, blank: of[0] as T, ...more }) as unknown as ChoiceField<T>
+export const choiceOrNone = <const T extends string | number>(
+  label: string,
+  of: readonly T[],
+  words?: { readonly [K in T]?: string },
+) =>
+  ({ is: 'choice', label, of, words, orNone: true, blank: null }) as ChoiceField<T> & {
+    readonly orNone: true
+  }
+export const words = (label: string, most: number, blank = label) =>
+  ({ is: 'words', label, most, blank }) as const satisfies WordsField
+export const wordsOrNone = (label: string, most: number) =>
+  ({ is: 'words', label, most, orNone: true, blank: null }) as const satisfies WordsField
+export const flag = (label: string, blank = false) =>
+  ({ is: 'flag', label, blank }) as const satisfies FlagField
+export const moment = (label: string) => ({ is: 'moment', label, blank: '' }) as const satisfies MomentField
+export const momentOrNone = (label: string) =>
+  ({ is: 'moment', label, orNone: true, blank: null }) as const satisfies MomentField
+export const numbers = (label: string, of: NumberField, most: number) =>
+  ({ is: 'numbers', label, of, most }) as const satisfies NumbersField
+export const record = <const T extends Fields>(label: string, of: T) => ({ is: 'record', label, of }) as const
+export const maybe = <const F extends Field>(label: string, of: F) => ({ is: 'maybe', label, of }) as const
+export const map = <const F extends Field>(label: string, of: F, key: RegExp) =>
+  ({ is: 'map', label, of, key }) as const
+
+/** Most rows of a table, unless it says otherwise. */
+const MOST_ROWS = 100
+export const rows = <const T extends Fields>(label: string, of: T, { most = MOST_ROWS, least = 0 } = {}) =>
+  ({ is: 'rows', label, of, most, least }) as const
+
+/**
+ * What a field holds before anyone has typed into it.
+ *
+ * @example blankOf(rows('Hole', HOLE)) // []
+ */
+export function blankOf(field: Field): unknown {
+  switch (field.is) {
+    case 'numbers':
+    case 'rows':
+      return []
+    case 'record':
+      return blanks(field.of)
+    case 'maybe':
+      return null
+    case 'map':
+      return {}
+    default:
+      return field.blank
+  }
+}
+
+/** A record with every field blank. */
+export const blankRecord = <T extends Fields>(fields: T): ValuesOf<T> => blanks(fields) as ValuesOf<T>
+
+const blanks = (fields: Fields): unknown =>
+  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, blankOf(field)]))
+
+/**
+ * A new row with every field blank but those given.
+ *
+ * @param id of the row; ids are never used twice in a job
+ */
+export const blankRow = <R extends { readonly of: Fields }>(
+  { of }: R,
+  id: string,
+  given: Partial<ValuesOf<R['of']>> = {},
+): RowOf<R> => ({ ...(blanks(of) as object), ...given, id }) as unknown as RowOf<R>
+
+/**
+ * Rows with ids made of a word and their number, where ids must come out alike every time.
+ *
+ * @example numbered('hole', [{ label: 'A' }]) // [{ label: 'A', id: 'hole-1' }]
+ */
+export const numbered = <T extends object>(word: string, list: readonly T[]): Row<T>[] =>
+  list.map((row, index) => ({ ...row, id: `${word}-${index + 1}` }))

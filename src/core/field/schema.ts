@@ -1,0 +1,124 @@
+import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
+import type { Field, Fields, NumberField } from './field'
+
+// Schemas out of descriptions; each message says which field is wrong, what was got and what is taken.
+
+/** A message that says which field, what was got and what is accepted. */
+export const gotAndTakes =
+  (takes: string) =>
+  ({ path, value }: { path: string; value?: unknown }) => {
+    const got = value === undefined ? 'nothing' : JSON.stringify(value)
+    return `${path || 'the file'}: got ${got.length > 60 ? `${got.slice(0, 57)}...` : got}, takes ${takes}`
+  }
+
+export const shape = (fields: ObjectShape): Schema => {
+  const takes = gotAndTakes(`an object with ${Object.keys(fields).join(', ')}`)
+  return object(fields)
+    .noUnknown(
+      ({ path, unknown }) =>
+        `${path || 'the file'}: got the unknown field ${unknown}, takes ${Object.keys(fields).join(', ')}`,
+    )
+    .strict()
+    .default(undefined)
+    .typeError(takes)
+    .nonNullable(takes)
+    .required(takes) as unknown as Schema
+}
+export const listOf = (item: Schema, most: number, least = 0) => {
+  const takes = gotAndTakes(least > 0 ? `a list of ${least} to ${most}` : `a list of at most ${most}`)
+  return array(item).strict().typeError(takes).required(takes).min(least, takes).max(most, takes)
+}
+export const text = (most: number) => {
+  const takes = gotAndTakes(`a text of 1 to ${most} characters`)
+  return string().strict().typeError(takes).required(takes).max(most, takes)
+}
+const textOrNone = (most: number) => {
+  const takes = gotAndTakes(`a text of at most ${most} characters, or null`)
+  return string().strict().nullable().typeError(takes).defined(takes).max(most, takes)
+}
+
+function numberSchema({ min, max, whole, orNone }: NumberField): Schema {
+  const takes = gotAndTakes(
+    `a ${whole ? 'whole ' : ''}number from ${min} to ${max}${orNone ? ', or null' : ''}`,
+  )
+  const plain = number().strict().typeError(takes).min(min, takes).max(max, takes)
+  const sized = whole ? plain.integer(takes) : plain
+  return orNone ? sized.nullable().defined(takes) : sized.required(takes)
+}
+
+export const oneOf = (values: readonly (string | number)[]) => {
+  const takes = gotAndTakes(`one of ${values.join(', ')}`)
+  return mixed()
+    .required(takes)
+    .oneOf([...values], takes)
+}
+export const yesNo = () => {
+  const takes = gotAndTakes('true or false')
+  return boolean().strict().typeError(takes).required(takes)
+}
+const momentSchema = () => {
+  const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
+  return text(30).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, takes)
+}
+const orNull = (schema: Schema): Schema =>
+  lazy(value => (value === null ? mixed().nullable() : schema)) as unknown as Schema
+
+/** Names that fit the pattern, each with a value of the schema; any other name is an unknown field. */
+export const mapOf = (of: (key: string) => Schema | null): Schema =>
+  lazy((value: unknown) =>
+    shape(
+      Object.fromEntries(
+        Object.keys(typeof value === 'object' && value ? value : {}).flatMap(key => {
+          const schema = of(key)
+          return schema ? [[key, schema]] : []
+        }),
+      ),
+    ),
+  ) as unknown as Schema
+
+export const ROW_ID_LENGTH = 40
+
+/**
+ * The schema of a value that a field describes.
+ *
+ * @example schemaOf(length('Grip', [0, 500])).isValidSync(12) // true
+ */
+export function schemaOf(field: Field): Schema {
+  switch (field.is) {
+    case 'number':
+      return numberSchema(field)
+    case 'choice':
+      return field.orNone ? orNull(oneOf(field.of)) : oneOf(field.of)
+    case 'words':
+      return field.orNone ? textOrNone(field.most) : text(field.most)
+    case 'flag':
+      return yesNo()
+    case 'moment':
+      return field.orNone ? orNull(momentSchema()) : momentSchema()
+    case 'curve':
+      return mixed().nullable()
+    case 'numbers':
+      return listOf(numberSchema(field.of), field.most)
+    case 'rows':
+      return listOf(shape({ id: text(ROW_ID_LENGTH), ...schemasOf(field.of) }), field.most, field.least).test(
+        'ids',
+        function (value) {
+          const ids = (value ?? []).map(row => (row as { id?: unknown }).id)
+          const twice = ids.find((id, index) => ids.indexOf(id) < index)
+          return (
+            twice === undefined || this.createError({ message: `${this.path}: got the id ${twice} twice` })
+          )
+        },
+      )
+    case 'record':
+      return shape(schemasOf(field.of))
+    case 'maybe':
+      return orNull(schemaOf(field.of))
+    case 'map':
+      return mapOf(key => (field.key.test(key) ? schemaOf(field.of) : null))
+  }
+}
+
+/** The schemas of a set of fields, by name. */
+export const schemasOf = (fields: Fields): ObjectShape =>
+  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, schemaOf(field)]))

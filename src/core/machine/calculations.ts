@@ -1,0 +1,78 @@
+import type { CalculationFacts } from '../calculation/calculation'
+import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
+import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
+import { bearingAxialLife, bearingLife } from './sizing/bearingLife'
+import { beltCentres, beltLength, beltStiffness, beltTension } from './sizing/belt'
+import {
+  couplerTorqueUse,
+  inertiaRatio,
+  nutSpeedValue,
+  nutStaticSafety,
+  screwSpeed,
+  torqueMarginOf,
+} from './sizing/checkSums'
+import { couplerMisalignmentUse, couplerWindup } from './sizing/coupler'
+import { drilling, milling } from './sizing/cutting'
+import { reflectedInertia, requiredTorque } from './sizing/drive'
+import { gantryShare } from './sizing/gantry'
+import { handwheelForce } from './sizing/handwheel'
+import { axialForces, trapezoid } from './sizing/motion'
+import { stepperTorque, tableTorque } from './sizing/motor'
+import { frictionLag, stepResolution } from './sizing/motorSteps'
+import { nutStiffness } from './sizing/nut'
+import { buckling, criticalSpeed, screwAxialStiffness } from './sizing/screw'
+import { leadError, thermalGrowth } from './sizing/screwAccuracy'
+import { meanLoad, preloadedLife, screwLife } from './sizing/screwLife'
+import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './sizing/screwTorque'
+import { travelBudget } from './travel/calculation'
+
+/** Calculations that several sheets share, in the order of a drive. */
+export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
+  axialForces,
+  trapezoid,
+  milling,
+  drilling,
+  screwSpeed,
+  nutSpeedValue,
+  nutStaticSafety,
+  meanLoad,
+  screwLife,
+  preloadedLife,
+  criticalSpeed,
+  buckling,
+  screwEfficiency,
+  driveTorque,
+  backdriveTorque,
+  preloadTorque,
+  screwAxialStiffness,
+  thermalGrowth,
+  leadError,
+  nutStiffness,
+  bearingPairShare,
+  bearingPairStiffness,
+  bearingLife,
+  bearingAxialLife,
+  couplerWindup,
+  couplerMisalignmentUse,
+  couplerTorqueUse,
+  beltLength,
+  beltCentres,
+  beltTension,
+  beltStiffness,
+  stepperTorque,
+  tableTorque,
+  frictionLag,
+  stepResolution,
+  reflectedInertia,
+  requiredTorque,
+  torqueMarginOf,
+  inertiaRatio,
+  gantryShare,
+  handwheelForce,
+  axisStiffness,
+  naturalFrequency,
+  lostMotion,
+  stallThrust,
+  unpoweredDrop,
+  travelBudget,
+]

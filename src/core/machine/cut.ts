@@ -1,0 +1,23 @@
+/** One cut of the list, in the order in which they are made. */
+export interface Cut {
+  id: string
+  what: string
+  tool: string
+  guide: string
+  depthMm: number | null
+  wallLeftMm: number | null
+  /** Rough cuts only make room; true ones carry a part. */
+  finish: 'rough' | 'true'
+  /** Whether it can be made; where not, another way must be taken. */
+  fit: boolean
+  cautions: string[]
+}
+
+export const CAUTION = {
+  dust: 'Cast-iron dust: mask on, vacuum beside the cut, nothing blown about.',
+  eyes: 'Eye protection; gloves off while anything turns.',
+  collet: 'A cutter held in a collet creeps out: mark it, and look after every pass.',
+  grab: 'A hole saw grabs as it breaks through: clamp the casting, lowest speed, a stop behind it.',
+  heavy: 'The casting is heavy: support it so that it cannot tip as it gets lighter on one side.',
+  chips: 'Clean out every chip before anything is fitted: one under a block is a bent screw.',
+}

@@ -1,0 +1,86 @@
+import { TOLERANCE_MM } from '../../calculation/constants'
+import type { bearingStack } from './calculation'
+import type { BearingBlock, BlockBearing } from './model'
+
+/** Inputs of the calculation from what was measured of a block. */
+export const blockInputs = ({
+  bearings,
+  caliperMm: _,
+  ...block
+}: BearingBlock): Parameters<typeof bearingStack>[0] => ({
+  ...block,
+  bearingWidthsMm: bearings.map(({ widthMm }) => widthMm),
+})
+
+/**
+ * Shims of the stock that add up to what is missing, the thickest first; null where the stock does not reach within
+ * what the cover may stand proud.
+ *
+ * @param leastMm what is missing
+ * @param mostMm what would be too much
+ * @example shimsFor(0.13, 0.2, [0.02, 0.05, 0.1]) // [0.1, 0.05]
+ */
+export function shimsFor(leastMm: number, mostMm: number, stockMm: readonly number[]): number[] | null {
+  const sizes = stockMm.toSorted((a, b) => b - a)
+  const shims: number[] = []
+  let leftMm = leastMm
+  for (const sizeMm of sizes)
+    while (sizeMm <= leftMm + TOLERANCE_MM && shims.length < 12) {
+      shims.push(sizeMm)
+      leftMm -= sizeMm
+    }
+  const smallest = sizes.at(-1)
+  if (leftMm > TOLERANCE_MM && smallest !== undefined) {
+    shims.push(smallest)
+    leftMm -= smallest
+  }
+  const sumMm = shims.reduce((sum, one) => sum + one, 0)
+  return leftMm > TOLERANCE_MM || sumMm > mostMm + TOLERANCE_MM ? null : shims
+}
+
+/** Which way round a bearing stands, by the lands of its outer ring. */
+export type Orientation = 'wide-marked' | 'wide-other' | 'cannot-tell' | 'not-read'
+
+/**
+ * Which face of a bearing has the wide land of the outer ring: the one that takes the thrust.
+ *
+ * @returns cannot-tell where the two readings differ by no more than the calipers can tell
+ */
+export function orientation({ landMarkedMm, landOtherMm }: BlockBearing, caliperMm: number): Orientation {
+  if (landMarkedMm === null || landOtherMm === null) return 'not-read'
+  if (Math.abs(landMarkedMm - landOtherMm) <= 2 * caliperMm + TOLERANCE_MM) return 'cannot-tell'
+  return landMarkedMm > landOtherMm ? 'wide-marked' : 'wide-other'
+}
+
+/** How the two bearings of a block stand to each other. */
+export type Arrangement = 'back-to-back' | 'face-to-face'
+
+/** Which way round a bearing goes in: its wide land, and the face that has it. */
+export interface WayRound {
+  wideTowards: 'shoulder' | 'cover'
+  face: 'marked' | 'other'
+}
+
+/**
+ * Which way round each bearing of a pair goes into its block, the one at the cover first: back-to-back the wide lands
+ * of the outer rings meet, face-to-face they stand outward.
+ *
+ * @returns null for a bearing whose readings do not tell, and for each where the block holds no pair
+ * @example wayRound({ ...BLOCK_TO_START, bearings: [{ widthMm: 10, landMarkedMm: 2.3, landOtherMm: 1.5 },
+ *   { widthMm: 10, landMarkedMm: null, landOtherMm: null }] }, 'back-to-back')
+ *   // [{ wideTowards: 'shoulder', face: 'marked' }, null]
+ */
+export const wayRound = (
+  { bearings, caliperMm }: Pick<BearingBlock, 'bearings' | 'caliperMm'>,
+  arrangement: Arrangement,
+): (WayRound | null)[] =>
+  bearings.map((bearing, index) => {
+    const read = orientation(bearing, caliperMm)
+    if (bearings.length !== 2 || (read !== 'wide-marked' && read !== 'wide-other')) return null
+    const inward = index === 0 ? 'shoulder' : 'cover'
+    const outward = index === 0 ? 'cover' : 'shoulder'
+    return {
+      wideTowards: arrangement === 'back-to-back' ? inward : outward,
+      face: read === 'wide-marked' ? 'marked' : 'other',
+    }
+  })

@@ -1,0 +1,38 @@
+import { defineSheet } from '../sheet'
+import { bearingStack } from './calculation'
+import { BLOCK_CHECKS } from './check'
+import { blockInputs, shimsFor } from './inputs'
+import { type BearingBlock, MEASURED_BLOCK } from './model'
+import { spacer } from './remedies'
+
+/** Thickness that a block is short of and that the stock at hand does not make; null where nothing lacks. */
+function shimLacking(block: BearingBlock, stockMm: readonly number[]): number | null {
+  const { shimMm, proudMm, verdict } = bearingStack(blockInputs(block))
+  if (verdict !== 'shim' || shimsFor(shimMm, block.maximumProudMm - proudMm, stockMm)) return null
+  return Math.round(shimMm * 1000) / 1000
+}
+
+/** The stack of bearings in their block: whether the cover clamps them, and what makes it so. */
+export const bearingBlock = defineSheet({
+  id: 'bearingBlock',
+  stage: 'room',
+  title: 'Bearing block',
+  fields: { block: MEASURED_BLOCK },
+  calculations: [bearingStack],
+  checks: BLOCK_CHECKS,
+  remedies: { 'room.block': [spacer()] },
+  orders({ block }, { shop }) {
+    const shimMm = block && shimLacking(block, shop.shimStockMm)
+    return shimMm === null
+      ? []
+      : [
+          {
+            key: `shim:${shimMm}`,
+            what: `Shim stock that makes ${shimMm} mm`,
+            count: 1,
+            neededBy: 'room',
+            sheetEur: null,
+          },
+        ]
+  },
+})

@@ -1,0 +1,14 @@
+import { defineSheet } from '../sheet'
+import { stackupChain } from './calculation'
+import { CHAIN_CHECKS } from './check'
+import { CHAIN } from './model'
+
+/** Dimensions that add up to a gap that matters: made to size, or left adjustable. */
+export const chain = defineSheet({
+  id: 'chain',
+  stage: 'room',
+  title: 'Chain of dimensions',
+  fields: { chain: CHAIN },
+  calculations: [stackupChain],
+  checks: CHAIN_CHECKS,
+})

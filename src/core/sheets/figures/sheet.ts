@@ -1,0 +1,4 @@
+import { defineSheet } from '../sheet'
+
+/** Torque over speed, stiffness over travel, life against preload. */
+export const figures = defineSheet({ id: 'figures', stage: 'size', title: 'Charts' })

@@ -1,0 +1,44 @@
+import { defineSheet } from '../sheet'
+import { holeEnlarge } from './calculation'
+import { HOLE_CHECKS } from './check'
+import { holeCuts } from './cuts'
+import { holeInputs } from './inputs'
+import { HOLES } from './model'
+
+/** Holes of the casting that are bored larger: which cutter, what wall is left, and what guides the pilot. */
+export const holes = defineSheet({
+  id: 'holes',
+  stage: 'room',
+  title: 'Holes to enlarge',
+  fields: { holes: HOLES },
+  calculations: [holeEnlarge],
+  checks: HOLE_CHECKS,
+  cuts: holeCuts,
+  /** Bar for the bungs, and cutters that no hole can do without. */
+  orders: (axis, { shop }) =>
+    axis.holes.flatMap(hole => {
+      const { existingDiameterMm } = hole
+      const { neededDiameterMm, verdict } = holeEnlarge(holeInputs(hole, shop.cutterSizesMm))
+      const item = { count: 1, neededBy: 'room' as const, sheetEur: null }
+      return [
+        ...(existingDiameterMm > 0
+          ? [
+              {
+                ...item,
+                key: `bar:${existingDiameterMm}`,
+                what: `Round bar for guide bungs, ${existingDiameterMm} mm or a little more`,
+              },
+            ]
+          : []),
+        ...(verdict === 'no-cutter'
+          ? [
+              {
+                ...item,
+                key: `cutter:${neededDiameterMm}`,
+                what: `Hole cutter, ${neededDiameterMm} mm or a little more`,
+              },
+            ]
+          : []),
+      ]
+    }),
+})

@@ -1,0 +1,72 @@
+import { bearingBlock } from './bearingBlock/sheet'
+import { chain } from './chain/sheet'
+import { cuts } from './cuts/sheet'
+import { drive } from './drive/sheet'
+import { duty } from './duty/sheet'
+import { fasteners } from './fasteners/sheet'
+import { figures } from './figures/sheet'
+import { geometry } from './geometry/sheet'
+import { goals } from './goals/sheet'
+import { holes } from './holes/sheet'
+import { inWords } from './inWords/sheet'
+import { leadscrewEnds } from './leadscrewEnds/sheet'
+import { loads } from './loads/sheet'
+import { log } from './log/sheet'
+import { lostMotion } from './lostMotion/sheet'
+import { nutRoom } from './nutRoom/sheet'
+import { orders } from './orders/sheet'
+import { parts } from './parts/sheet'
+import { reversal } from './reversal/sheet'
+import { schools } from './schools/sheet'
+import { screwLine } from './screwLine/sheet'
+import { search } from './search/sheet'
+import type { Sheet } from './sheet'
+import { steps } from './steps/sheet'
+import { template } from './template/sheet'
+import { toMeasure } from './toMeasure/sheet'
+import { travel } from './travel/sheet'
+
+/** Every sheet, in the order of the work. Everything that the app knows of a sheet is folded out of this list. */
+const LISTED = [
+  toMeasure,
+  geometry,
+  loads,
+  goals,
+  inWords,
+  drive,
+  parts,
+  schools,
+  search,
+  duty,
+  figures,
+  lostMotion,
+  travel,
+  nutRoom,
+  holes,
+  cuts,
+  bearingBlock,
+  leadscrewEnds,
+  template,
+  fasteners,
+  chain,
+  orders,
+  steps,
+  screwLine,
+  reversal,
+  log,
+] as const
+
+type Listed = (typeof LISTED)[number]
+type KeysOf<T> = T extends unknown ? keyof T & string : never
+type In<K extends string> = Listed extends infer S
+  ? S extends { readonly [N in K]: infer T }
+    ? KeysOf<T>
+    : never
+  : never
+
+/** A misspelt id of a sheet, a check or a limit does not compile. */
+export type SheetId = Listed['id']
+export type CheckId = In<'checks'>
+export type LimitKey = In<'limits'>
+
+export const SHEETS: readonly (Sheet & { readonly id: SheetId })[] = LISTED

@@ -1,0 +1,64 @@
+import { choice, length, type RowOf, record, rows, type ValueOf } from '../../field/field'
+import { SECTION_SIDES, type SectionSide } from './calculation'
+
+export const SIDE_WORDS: Record<SectionSide, string> = {
+  left: 'on the left',
+  right: 'on the right',
+  ceiling: 'above',
+  floor: 'below',
+}
+
+const from = (label: string) => length(label, [0, 2000], { blank: 40 })
+const wall = (label: string) => length(label, [0, 500], { blank: 15 })
+
+/** The room around the screw axis at places along it, as measured from the fixed block's face. */
+export const STATIONS = rows('Station', {
+  positionMm: length('Along the screw', [-1000, 20_000], { blank: 100 }),
+  leftMm: from('To the left'),
+  rightMm: from('To the right'),
+  ceilingMm: from('To the ceiling'),
+  floorMm: from('To the floor'),
+  wallLeftMm: wall('Wall, left'),
+  wallRightMm: wall('Wall, right'),
+  wallCeilingMm: wall('Wall above'),
+  wallFloorMm: wall('Wall below'),
+})
+export type SectionStation = RowOf<typeof STATIONS>
+
+/** What stands out of the nut and its bracket, each on one side. */
+export const PROTRUSIONS = rows(
+  'Part that stands out',
+  {
+    what: choice('What stands out', ['grease fitting', 'screw heads', 'return tubes']),
+    standsOutMm: length('Stands out', [0.1, 100], { blank: 7 }),
+    side: choice('Where', SECTION_SIDES, { words: SIDE_WORDS, blank: 'ceiling' }),
+  },
+  { most: 8 },
+)
+export type Protrusion = RowOf<typeof PROTRUSIONS>
+
+/** What is around the nut, and what must be kept. */
+export const SECTION = record('Room around the nut', {
+  stations: STATIONS,
+  /** The nut's bracket or housing, across; 0 where the nut itself is the widest. */
+  bracketWidthMm: length('Bracket, width across the screw', [0, 1000]),
+  bracketHeightMm: length('Bracket, height across the screw', [0, 1000]),
+  protrusions: PROTRUSIONS,
+  /** Spacers under the carriages, which raise the table off the screw. */
+  spacersMm: length('Spacers under the carriages', [0, 200]),
+  minimumGapMm: length('Gap to keep', [0, 50], { blank: 1.5 }),
+  minimumWallMm: length('Wall to keep', [0, 100], { blank: 6 }),
+})
+export type Section = ValueOf<typeof SECTION>
+export type SectionField =
+  | 'bracketWidthMm'
+  | 'bracketHeightMm'
+  | 'spacersMm'
+  | 'minimumGapMm'
+  | 'minimumWallMm'
+
+declare module '../../document/axis' {
+  interface SheetFields {
+    section: Section
+  }
+}

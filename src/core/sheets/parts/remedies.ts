@@ -1,0 +1,43 @@
+import { counterbalance, driveSize, ends, goal, part, preload } from '../../machine/remedies'
+
+/** What may mend each check of the drive, in the order in which it is offered. */
+export const REMEDIES = {
+  'motor.torqueMargin': [
+    part('motor'),
+    part('belt'),
+    part('screw'),
+    goal('topSpeedMmPerMin'),
+    goal('accelerationMmPerS2'),
+    goal('cuttingForceN'),
+  ],
+  'screw.criticalSpeed': [ends(), part('screw'), goal('topSpeedMmPerMin')],
+  'screw.buckling': [ends(), part('screw'), goal('cuttingForceN')],
+  'nut.speedValue': [part('screw'), goal('topSpeedMmPerMin')],
+  'screw.life': [part('screw'), goal('cuttingForceN'), goal('wantedLifeHours')],
+  'nut.staticSafety': [part('screw'), goal('cuttingForceN')],
+  'nut.preload': [preload(), part('screw'), goal('cuttingForceN')],
+  'bearing.preload': [part('bearing'), goal('cuttingForceN')],
+  'coupler.torque': [part('coupler'), part('motor')],
+  'coupler.bores': [part('coupler'), part('bearing'), part('motor')],
+  'axis.lostMotion': [
+    part('coupler'),
+    part('screw'),
+    part('bearing'),
+    part('belt'),
+    part('motor'),
+    goal('backlashTargetUm'),
+  ],
+  'axis.unpoweredDrop': [counterbalance(), part('screw'), part('motor')],
+  'axis.stallThrust': [part('motor'), part('screw'), part('bearing'), ends()],
+  'axis.handwheel': [driveSize('handwheelRadiusMm'), part('motor'), part('belt'), part('screw')],
+  'motor.inertiaRatio': [part('motor'), part('belt'), part('screw')],
+  'motor.step': [part('belt'), part('motor'), part('screw'), goal('accuracyTargetUm')],
+  'screw.leadAccuracy': [part('screw'), goal('accuracyTargetUm')],
+  'screw.warmth': [ends(), goal('temperatureRiseK'), goal('accuracyTargetUm')],
+  'bearing.life': [part('bearing'), goal('cuttingForceN'), goal('wantedLifeHours')],
+  'bearing.seat': [part('bearing'), part('screw')],
+  'coupler.misalignment': [part('coupler')],
+  'belt.pull': [part('belt'), part('motor')],
+  'belt.mesh': [driveSize('beltCentresMm'), part('belt')],
+  'belt.bores': [part('belt'), part('motor'), part('bearing')],
+} as const

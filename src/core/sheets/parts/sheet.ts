@@ -1,0 +1,57 @@
+import type { DrivePart } from '../../drawing/driveLine'
+import type { Subject } from '../../evaluation/finding'
+import { neededParts } from '../../machine/neededParts'
+import { defineSheet } from '../sheet'
+import { DRIVE_CHECKS } from './driveChecks'
+import { LEADSCREW_CHECKS } from './leadscrewChecks'
+import { LIMITS } from './limits'
+import { LINK_CHECKS } from './linkChecks'
+import { MOTOR_CHECKS } from './motorChecks'
+import { REMEDIES } from './remedies'
+import { THRUST_CHECKS } from './thrustChecks'
+
+/** Subjects that stand on the drive line themselves. */
+const PART_OF: Partial<Record<Subject, DrivePart>> = {
+  screw: 'screw',
+  nut: 'nut',
+  bearing: 'bearing',
+  coupler: 'coupler',
+  belt: 'belt',
+  motor: 'motor',
+}
+
+/** The parts of the drive, and everything that a drive is held to. */
+export const parts = defineSheet({
+  id: 'parts',
+  stage: 'size',
+  title: 'Parts of the drive',
+  checks: { ...MOTOR_CHECKS, ...LEADSCREW_CHECKS, ...THRUST_CHECKS, ...LINK_CHECKS, ...DRIVE_CHECKS },
+  limits: LIMITS,
+  remedies: REMEDIES,
+  /** One finding a part, the worst. */
+  overlay({ findings }) {
+    const seen = new Set<DrivePart>()
+    const marks = findings.flatMap(({ subject, stage, title, state }) => {
+      const part = PART_OF[subject]
+      if (!part || stage !== 'size' || seen.has(part)) return []
+      seen.add(part)
+      return [{ part, state, text: title }]
+    })
+    return { marks }
+  },
+  orders: (axis, catalogue) =>
+    neededParts(axis).flatMap(kind => {
+      const part = catalogue[kind].get(axis.parts[kind] ?? '')
+      return part
+        ? [
+            {
+              key: `part:${part.id}`,
+              what: part.name,
+              count: axis.drive.screws,
+              neededBy: 'build' as const,
+              sheetEur: part.priceEur,
+            },
+          ]
+        : []
+    }),
+})

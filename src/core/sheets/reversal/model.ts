@@ -1,0 +1,28 @@
+import { moment, momentOrNone, numbers, type RowOf, rows, words } from '../../field/field'
+import { place, READING } from '../../machine/readings'
+
+/** Indicator readings of a reversal test at places of the table. */
+export const REVERSAL_STATIONS = rows(
+  'Station',
+  {
+    positionMm: place('Place of the table'),
+    approachPositiveUm: numbers('Coming up to it', READING, 200),
+    approachNegativeUm: numbers('Coming down to it', READING, 200),
+  },
+  { most: 200 },
+)
+export type ReversalStation = RowOf<typeof REVERSAL_STATIONS>
+
+export const TESTS = rows('Test', {
+  startedAt: moment('Started'),
+  finishedAt: momentOrNone('Finished'),
+  label: words('Name', 120),
+  stations: REVERSAL_STATIONS,
+})
+export type ReversalTest = RowOf<typeof TESTS>
+
+declare module '../../document/axis' {
+  interface SheetFields {
+    tests: ReversalTest[]
+  }
+}

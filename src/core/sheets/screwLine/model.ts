@@ -1,0 +1,29 @@
+import { moment, momentOrNone, type RowOf, rows } from '../../field/field'
+import { place, readingOrNone } from '../../machine/readings'
+
+/** Indicator readings of the screw at places along it. */
+export const ALIGN_STATIONS = rows(
+  'Place',
+  {
+    positionMm: place('Along the screw'),
+    heightUm: readingOrNone('Height'),
+    sideUm: readingOrNone('Side'),
+  },
+  { most: 200 },
+)
+export type AlignStation = RowOf<typeof ALIGN_STATIONS>
+
+/** Rounds of readings, each with the nut clamped at a place. */
+export const ROUNDS = rows('Round', {
+  startedAt: moment('Started'),
+  finishedAt: momentOrNone('Finished'),
+  clampedAtMm: place('Nut clamped at'),
+  stations: ALIGN_STATIONS,
+})
+export type AlignRound = RowOf<typeof ROUNDS>
+
+declare module '../../document/axis' {
+  interface SheetFields {
+    rounds: AlignRound[]
+  }
+}

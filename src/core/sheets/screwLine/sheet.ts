@@ -1,0 +1,57 @@
+import { format } from 'date-fns'
+import { goal } from '../../machine/remedies'
+import { say } from '../../units/print'
+import { defineSheet } from '../sheet'
+import { screwLine as screwLineFigure } from './calculation'
+import { SCREW_LINE_CHECKS } from './check'
+import { judgePlane, worstCorrectionUm } from './judgeRound'
+import { ROUNDS } from './model'
+
+/** The line of the screw, read round by round, and which block to move. */
+export const screwLine = defineSheet({
+  id: 'screwLine',
+  stage: 'align',
+  title: 'Line of the screw',
+  fields: { rounds: ROUNDS },
+  calculations: [screwLineFigure],
+  checks: SCREW_LINE_CHECKS,
+  remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
+  overlay({ axis, units }) {
+    const round = axis.rounds.at(-1)
+    const spanMm = axis.dimensions.supportSpanMm.value
+    if (!round || spanMm === null) return {}
+    const advice = judgePlane(round, 'height', spanMm, axis.goals.alignmentTargetUm)
+    if (advice.kind === 'too-few') return {}
+    const { correctionFixedUm, correctionFarUm } = advice.line
+    // What must be raised stands low.
+    const stands = (correctionUm: number) =>
+      `${say(Math.abs(correctionUm), 'smallLength', units)} ${correctionUm > 0 ? 'low' : 'high'}`
+    return {
+      bend: {
+        fixedUm: -correctionFixedUm,
+        farUm: -correctionFarUm,
+        label: 'dashed: the screw in height, much enlarged',
+      },
+      marks: [
+        { part: 'bearing', text: stands(correctionFixedUm) },
+        { part: 'far', text: stands(correctionFarUm) },
+      ],
+    }
+  },
+  paper({ axis, units }) {
+    const small = (um: number | null) => (um === null ? '–' : say(um, 'smallLength', units))
+    const rows = axis.rounds.map((round, index) => {
+      const worst = worstCorrectionUm(round, axis.dimensions.supportSpanMm.value ?? 0)
+      const read = round.stations.map(
+        ({ positionMm, heightUm, sideUm }) =>
+          `${say(positionMm, 'length', units, 1)}: ${small(heightUm)} / ${small(sideUm)}`,
+      )
+      return [
+        `Round ${index + 1}`,
+        format(new Date(round.startedAt), 'd MMM yyyy HH:mm'),
+        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
+      ]
+    })
+    return [{ on: 'record', title: 'Alignment rounds', rows, empty: 'None yet.' }]
+  },
+})

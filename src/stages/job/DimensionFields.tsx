@@ -1,0 +1,55 @@
+import { chakra } from '@chakra-ui/react'
+import { memo, useCallback } from 'react'
+import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
+import { setDimension } from '@/core/document/edits'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { SelectField } from '@/ui/fields/SelectField'
+import { useEdit, useUnits } from './JobContext'
+import { useAxis, useAxisNow } from './useAxis'
+
+const SOURCES = SOURCE.of.map(value => ({ value, label: SOURCE.words?.[value] ?? value }))
+
+/** The dimensions of a group, each with where it comes from and how to measure it. */
+export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[DimensionKey]['group'] }) {
+  return (
+    <chakra.div display="grid" gap="3" data-readings>
+      {DIMENSION_KEYS.filter(key => DIMENSIONS[key].group === group).map(key => (
+        <DimensionField key={key} dimension={key} />
+      ))}
+    </chakra.div>
+  )
+}
+
+const DimensionField = memo(function DimensionField({ dimension: key }: { dimension: DimensionKey }) {
+  const { value, provenance } = useAxis(axis => axis.dimensions[key])
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const { label, quantity, min, max, help } = DIMENSIONS[key]
+  const open = provenance === 'assumed' || value === null
+  const onValue = useCallback(
+    (next: number | null, mergeKey: string) => edit(setDimension(axisNow(), key, next, 'measured', mergeKey)),
+    [edit, key, axisNow],
+  )
+  return (
+    <QuantityField
+      label={label}
+      kind={quantity}
+      units={units}
+      min={min}
+      max={max}
+      optional
+      value={value}
+      onValue={onValue}
+      hint={open ? `To measure: ${help}` : undefined}
+    >
+      <SelectField
+        label={`Where ${label.toLowerCase()} comes from`}
+        hideLabel
+        value={provenance}
+        options={SOURCES}
+        onChange={next => edit(setDimension(axisNow(), key, value, next))}
+      />
+    </QuantityField>
+  )
+})

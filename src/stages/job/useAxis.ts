@@ -1,0 +1,60 @@
+import { startTransition, useCallback, useEffect, useState } from 'react'
+import type { Axis } from '@/core/document/axis'
+import type { Job } from '@/core/document/job'
+import { useJobContext, useSessionState } from './JobContext'
+
+/** A part of the axis at work; `select` must return a part of the document, not a new object. */
+export function useAxis<T>(select: (axis: Axis) => T): T {
+  const { session, axisId } = useJobContext()
+  return useSessionState(session, ({ job }) => select(axisIn(job, axisId)))
+}
+
+/** How long typing must rest before what is not looked at meanwhile follows it. */
+const TYPING_RESTS_MS = 250
+
+/** A part of the job that follows when the typing rests, and any other edit at once. */
+function useSettled<T>(select: (job: Job | null) => T): T {
+  const { session } = useJobContext()
+  const [settled, setSettled] = useState<T>(() => select(session.getState().job))
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const settle = () => startTransition(() => setSettled(() => select(session.getState().job)))
+    const follow = () => {
+      clearTimeout(timer)
+      if (session.isTyping) timer = setTimeout(settle, TYPING_RESTS_MS)
+      else settle()
+    }
+    settle()
+    const stop = session.subscribe(follow)
+    return () => {
+      clearTimeout(timer)
+      stop()
+    }
+  }, [session, select])
+  return settled
+}
+
+/** The axis at work for what is not looked at while a value is typed. */
+export function useSettledAxis(): Axis {
+  const { session, axisId } = useJobContext()
+  const select = useCallback((job: Job | null) => axisIn(job, axisId), [axisId])
+  const settled = useSettled(select)
+  return settled.id === axisId ? settled : axisIn(session.getState().job, axisId)
+}
+
+const NO_AXES: Axis[] = []
+const axesOf = (job: Job | null) => job?.axes ?? NO_AXES
+/** Every axis of the job, for what is not looked at while a value is typed. */
+export const useSettledAxes = (): Axis[] => useSettled(axesOf)
+
+/** The axis as it stands now, for handlers that must not render again with it. */
+export function useAxisNow(): () => Axis {
+  const { session, axisId } = useJobContext()
+  return useCallback(() => axisIn(session.getState().job, axisId), [session, axisId])
+}
+
+function axisIn(job: Job | null, axisId: string): Axis {
+  const axis = job?.axes.find(({ id }) => id === axisId) ?? job?.axes[0]
+  if (!axis) throw new Error(`The job has no axis ${axisId}.`)
+  return axis
+}

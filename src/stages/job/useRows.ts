@@ -1,0 +1,75 @@
+import { useMemo } from 'react'
+import type { Axis } from '@/core/document/axis'
+import { onAxis } from '@/core/document/edits'
+import { newId } from '@/core/document/id'
+import { blankOf, type Fields } from '@/core/field/field'
+import type { RowActions } from '@/ui/table/RowsTable'
+import { useEdit } from './JobContext'
+import { useAxis, useAxisNow } from './useAxis'
+
+/** A table that a field describes: what a row is called, and its fields. */
+interface Described {
+  readonly is: 'rows'
+  readonly label: string
+  readonly of: Fields
+  readonly most: number
+}
+/** A table with its rows, and what can be done with them. */
+export interface Rows<R extends { id: string }> extends RowActions<R> {
+  of: Described
+  rows: readonly R[]
+}
+
+/**
+ * The rows of a table of the axis at work, and what a table needs to change them, each by its id. It renders again only
+ * when these rows change, whatever other sheets do.
+ *
+ * @param pick where the rows are; the same function every time
+ * @param fresh what a new row starts with besides what its description says
+ */
+export function useRows<R extends { id: string }>(
+  of: Described,
+  pick: (axis: Axis) => R[],
+  fresh?: (rows: readonly R[]) => Partial<R>,
+): Rows<R> {
+  const rows = useAxis(pick)
+  const axisNow = useAxisNow()
+  const edit = useEdit()
+  const actions = useMemo((): RowActions<R> => {
+    const name = of.label
+    const change = (label: string, run: (rows: R[]) => void, mergeKey?: string) =>
+      edit(onAxis(axisNow(), label, draft => run(pick(draft)), { mergeKey }))
+    return {
+      onChange: (id, part, mergeKey) =>
+        change(
+          name,
+          draft => {
+            const row = draft.find(one => one.id === id)
+            if (row) Object.assign(row, part)
+          },
+          mergeKey,
+        ),
+      onAdd: () =>
+        change(`${name} added`, draft => {
+          draft.push({ ...(blankOf({ ...of, is: 'record' }) as R), ...fresh?.(draft), id: newId() })
+        }),
+      onRemove: id =>
+        change(`${name} taken out`, draft => {
+          const place = draft.findIndex(one => one.id === id)
+          if (place >= 0) draft.splice(place, 1)
+        }),
+    }
+  }, [of, pick, fresh, edit, axisNow])
+  return { of, rows, ...actions }
+}
+
+/** An edit of the axis as it stands when it is made, by a field's label. */
+export function useChange() {
+  const axisNow = useAxisNow()
+  const edit = useEdit()
+  return useMemo(
+    () => (label: string, run: (axis: Axis) => void, mergeKey?: string) =>
+      edit(onAxis(axisNow(), label, run, { mergeKey })),
+    [axisNow, edit],
+  )
+}

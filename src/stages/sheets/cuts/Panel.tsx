@@ -1,0 +1,76 @@
+import { chakra } from '@chakra-ui/react'
+import { attempt } from '@/core/evaluation/attempt'
+import { cutList } from '@/core/sheets/cutList'
+import { say } from '@/core/units/print'
+import { LinkButton } from '@/ui/controls'
+import { Figures, Panel } from '@/ui/Panel'
+import { useJob } from '../../job/JobContext'
+import { addressOf } from '../../job/place'
+import { useSettledEvaluation } from '../../job/useEvaluation'
+
+/** What is cut, in order, with tool, guide, depth, wall left and cautions; the few true faces told apart. */
+export function CutsPanel() {
+  const context = useSettledEvaluation()
+  const { axis, units } = context
+  const jobId = useJob(job => job.id)
+  const cuts = attempt(() => cutList(context))
+  const length = (mm: number) => say(Math.max(0, mm), 'length', units, 1)
+  return (
+    <Panel
+      title="Cut list"
+      action={
+        <LinkButton href={addressOf({ jobId, axisId: axis.id, stage: 'worksheet' })} variant="outline">
+          Work sheet to print
+        </LinkButton>
+      }
+      note="In this order: what only makes room first, then holes, then the few faces that must be true, when nothing that follows can spring them."
+    >
+      {!cuts.value ? (
+        <chakra.p color="quiet">{cuts.ask}</chakra.p>
+      ) : (
+        <chakra.ol display="grid" gap="3">
+          {cuts.value.map((cut, index) => (
+            <chakra.li
+              key={cut.id}
+              borderLeftWidth="4px"
+              borderColor={cut.fit ? (cut.finish === 'true' ? 'lamp' : 'edge') : 'fails'}
+              pl="3"
+              data-cut={cut.id}
+            >
+              <chakra.p fontWeight={700}>
+                {index + 1}. {cut.what}
+                <chakra.span fontWeight={400} color={cut.fit ? 'quiet' : 'fails'}>
+                  {cut.fit
+                    ? cut.finish === 'true'
+                      ? ' · must be true'
+                      : ' · rough is fine'
+                    : ' · not fit to cut'}
+                </chakra.span>
+              </chakra.p>
+              <chakra.p fontSize="14px">
+                {cut.tool}. Guide: {cut.guide}.
+                {cut.depthMm !== null && (
+                  <>
+                    {' '}
+                    Depth <Figures>{length(cut.depthMm)}</Figures>.
+                  </>
+                )}
+                {cut.wallLeftMm !== null && (
+                  <>
+                    {' '}
+                    Wall left <Figures>{length(cut.wallLeftMm)}</Figures>.
+                  </>
+                )}
+              </chakra.p>
+              <chakra.p fontSize="13px" color="quiet">
+                {cut.fit
+                  ? cut.cautions.join(' ')
+                  : 'The wall that is left would be too thin. See the ways out of its verdict.'}
+              </chakra.p>
+            </chakra.li>
+          ))}
+        </chakra.ol>
+      )}
+    </Panel>
+  )
+}

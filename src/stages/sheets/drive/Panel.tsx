@@ -1,0 +1,102 @@
+import { chakra } from '@chakra-ui/react'
+import { DRIVE_SIZES, type DriveSizeKey } from '@/core/document/dimensions'
+import { setDrive, setDriveSize } from '@/core/machine/driveEdits'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Panel } from '@/ui/Panel'
+import { AxisField } from '../../job/AxisField'
+import { useEdit } from '../../job/JobContext'
+import { useSettledAxis } from '../../job/useAxis'
+
+const TRANSMISSION_OPTIONS = [
+  { value: 'direct', label: 'by a coupler' },
+  { value: 'belt', label: 'by a toothed belt' },
+] as const
+const SCREW_OPTIONS = [
+  { value: '1', label: 'one' },
+  { value: '2', label: 'two, sharing a gantry' },
+] as const
+const HANDWHEEL_OPTIONS = [
+  { value: 'off', label: 'taken off' },
+  { value: 'kept', label: 'kept' },
+] as const
+const MICROSTEPS = ['1', '2', '4', '8', '10', '16', '32', '64', '128', '256'] as const
+
+/** How the motor turns the screw, how many screws there are, and whether the handwheel stays. */
+export function DrivePanel() {
+  const axis = useSettledAxis()
+  const edit = useEdit()
+  const { transmission, screws, handwheelKept, microsteps } = axis.drive
+  const microstepOptions = [...new Set([...MICROSTEPS, String(microsteps)])].map(value => ({
+    value,
+    label: value === '1' ? 'full steps' : `${value} to a step`,
+  }))
+  return (
+    <Panel title="Kind of drive">
+      <chakra.div
+        display="grid"
+        gap="3"
+        gridTemplateColumns="repeat(auto-fit, minmax(176px, 1fr))"
+        alignItems="start"
+      >
+        <SelectField
+          label="Motor to screw"
+          value={transmission}
+          options={TRANSMISSION_OPTIONS}
+          onChange={value =>
+            edit(
+              setDrive(
+                axis,
+                { transmission: value },
+                value === 'belt' ? 'Driven by a belt' : 'Driven by a coupler',
+              ),
+            )
+          }
+        />
+        {transmission === 'belt' && <SizeField size="beltCentresMm" />}
+        <SelectField
+          label="Screws"
+          value={screws === 2 ? '2' : '1'}
+          options={SCREW_OPTIONS}
+          onChange={value =>
+            edit(
+              setDrive(axis, { screws: value === '2' ? 2 : 1 }, value === '2' ? 'Two screws' : 'One screw'),
+            )
+          }
+        />
+        {screws === 2 && <SizeField size="screwSpacingMm" />}
+        {screws === 2 && <SizeField size="offCentreMm" />}
+        <SelectField
+          label="Handwheel"
+          value={handwheelKept ? 'kept' : 'off'}
+          options={HANDWHEEL_OPTIONS}
+          onChange={value =>
+            edit(
+              setDrive(
+                axis,
+                { handwheelKept: value === 'kept' },
+                value === 'kept' ? 'Handwheel kept' : 'Handwheel taken off',
+              ),
+            )
+          }
+        />
+        {handwheelKept && <SizeField size="handwheelRadiusMm" />}
+        <SelectField
+          label="Microsteps of the driver"
+          value={String(microsteps)}
+          options={microstepOptions}
+          onChange={value => edit(setDrive(axis, { microsteps: Number(value) }, `Microsteps: ${value}`))}
+        />
+      </chakra.div>
+    </Panel>
+  )
+}
+
+function SizeField({ size }: { size: DriveSizeKey }) {
+  return (
+    <AxisField
+      field={DRIVE_SIZES[size]}
+      select={axis => axis.driveSizes[size]}
+      edit={(axis, value, mergeKey) => setDriveSize(axis, size, value, mergeKey)}
+    />
+  )
+}

@@ -1,0 +1,156 @@
+import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Axis } from '@/core/document/axis'
+import { newId } from '@/core/document/id'
+import { blankRow } from '@/core/field/field'
+import { type JudgedJoint, judgeJoint, lacksScrews } from '@/core/machine/joints/joint'
+import { type BoltedJoint, JOINTS } from '@/core/machine/joints/model'
+import { withSpares } from '@/core/orders/orders'
+import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { useUnits } from '../../job/JobContext'
+import { useAxis } from '../../job/useAxis'
+import { useChange } from '../../job/useRows'
+import { WorkingButton } from '../../job/WorkingButton'
+import { inSlot, JointFields } from './JointFields'
+
+const jointsOf = (axis: Axis) => axis.joints
+
+/** The screws of every joint: which length, which drills, how tight, and those that came too short or too long. */
+export function FastenersPanel() {
+  const joints = useAxis(jointsOf)
+  const change = useChange()
+  const [open, setOpen] = useState<string | null>(null)
+  const judged = joints.map(judgeJoint)
+  const count = joints.length + 1
+  const add = (label: string, given: Partial<BoltedJoint>) => {
+    const joint = blankRow(JOINTS, newId(), given)
+    change(label, axis => {
+      axis.joints.push(joint)
+    })
+    setOpen(joint.id)
+  }
+  const full = joints.length >= JOINTS.most
+  return (
+    <Panel
+      title="Screws"
+      note="Grip is what the screw goes through before it reaches the thread. Torques are for oiled threads and seven tenths of the strength, held to what the tapped thread bears; tighten crosswise, in two goes."
+      action={<WorkingButton checkId="room.joints" of="the screws" />}
+    >
+      {judged.length > 0 && <Schedule judged={judged} open={open} onOpen={setOpen} />}
+      <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3">
+        <Button
+          variant="outline"
+          disabled={full}
+          onClick={() => add('Joint added', { label: `Joint ${count}` })}
+        >
+          Another joint
+        </Button>
+        <Button
+          variant="outline"
+          disabled={full}
+          onClick={() =>
+            add('Joint with slot nuts added', {
+              ...inSlot(JOINTS.of.thread.blank ?? 'M6'),
+              label: `Slot nuts ${count}`,
+            })
+          }
+        >
+          Another joint with slot nuts
+        </Button>
+      </chakra.div>
+      {judged.length > 0 && (
+        <chakra.p mt="3" fontSize="14px">
+          To order, with spares: {totals(judged).join('; ') || 'nothing'}.
+        </chakra.p>
+      )}
+    </Panel>
+  )
+}
+
+interface ScheduleProps {
+  judged: JudgedJoint[]
+  open: string | null
+  onOpen: (jointId: string | null) => void
+}
+
+const stateOf = ({ chosenMm, supplied }: JudgedJoint) =>
+  chosenMm === null ? 'fails' : supplied && supplied.verdict !== 'ok' ? 'close' : 'holds'
+
+/** A row for each joint; the one that is open has its fields under it. */
+function Schedule({ judged, open, onOpen }: ScheduleProps) {
+  const units = useUnits()
+  const length = (mm: number | null | undefined) => (mm == null ? '–' : say(mm, 'length', units, 1))
+  const columns: TableColumn<JudgedJoint>[] = [
+    { id: 'joint', head: 'Joint', widthPx: 120, cell: ({ joint }) => joint.label },
+    {
+      id: 'take',
+      head: 'Take',
+      figures: true,
+      cell: ({ joint, chosenMm }) => `${joint.count} × ${joint.thread} × ${chosenMm ?? 'none'}`,
+    },
+    {
+      id: 'engagement',
+      head: 'Goes in, needs',
+      figures: true,
+      cell: ({ chosen }) => `${length(chosen?.engagementMm)}, ${length(chosen?.requiredMm)}`,
+    },
+    {
+      id: 'tap',
+      head: 'Tap drill',
+      figures: true,
+      cell: ({ joint, drills }) => (joint.slotNuts ? '–' : length(drills.tapDrillMm)),
+    },
+    { id: 'hole', head: 'Hole', figures: true, cell: ({ drills }) => length(drills.clearanceHoleMm) },
+    {
+      id: 'torque',
+      head: 'Torque',
+      figures: true,
+      title: ({ tight }) => (tight?.limitedBy === 'tapped-thread' ? 'held to the tapped thread' : undefined),
+      cell: ({ tight }) => (tight ? say(tight.torqueNm, 'torque', units, 1) : '–'),
+    },
+    { id: 'verdict', head: 'Verdict', cell: one => <StateMark state={stateOf(one)} /> },
+    {
+      id: 'change',
+      head: <chakra.span srOnly>Change</chakra.span>,
+      cell: ({ joint }) => {
+        const isOpen = open === joint.id
+        return (
+          <Button
+            variant="quiet"
+            aria-expanded={isOpen}
+            aria-label={`${isOpen ? 'Close' : 'Change'}: ${joint.label}`}
+            onClick={() => onOpen(isOpen ? null : joint.id)}
+          >
+            {isOpen ? 'Close' : 'Change'}
+          </Button>
+        )
+      },
+    },
+  ]
+  return (
+    <DataTable
+      label="Screws joint by joint"
+      columns={columns}
+      rows={judged}
+      rowId={({ joint }) => joint.id}
+      leastPx={660}
+      detail={({ joint }) => open === joint.id && <JointFields joint={joint} onGone={() => onOpen(null)} />}
+    />
+  )
+}
+
+/** Screws by thread, length and class over all joints, and slot nuts: a tenth more, and one at least. */
+function totals(judged: JudgedJoint[]): string[] {
+  const counts = new Map<string, number>()
+  const add = (name: string, count: number) => counts.set(name, (counts.get(name) ?? 0) + count)
+  for (const one of judged) {
+    const { joint, chosenMm } = one
+    if (lacksScrews(one)) add(`${joint.thread} × ${chosenMm}, ${joint.propertyClass}`, joint.count)
+    if (joint.slotNuts) add(`${joint.thread} slot nuts`, joint.count)
+  }
+  return [...counts].map(([name, count]) => `${withSpares(count)} ${name}`)
+}

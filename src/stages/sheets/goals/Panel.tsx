@@ -1,0 +1,39 @@
+import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
+import { GOAL_KEYS, GOALS } from '@/core/document/dimensions'
+import { setGoal } from '@/core/document/edits'
+import { Button } from '@/ui/controls'
+import { Panel } from '@/ui/Panel'
+import { AxisField } from '../../job/AxisField'
+
+const CuttingDialog = dynamic(() => import('./CuttingDialog').then(module => module.CuttingDialog), {
+  ssr: false,
+})
+
+/** What the builder wants from the axis. */
+export function GoalsPanel() {
+  const [cutting, setCutting] = useState(false)
+  return (
+    <Panel
+      title="What you want from it"
+      action={
+        <Button variant="quiet" onClick={() => setCutting(true)}>
+          Force from the cut
+        </Button>
+      }
+    >
+      {cutting && <CuttingDialog onClose={() => setCutting(false)} />}
+      <chakra.div display="grid" gap="3" data-readings>
+        {GOAL_KEYS.map(key => (
+          <AxisField
+            key={key}
+            field={GOALS[key]}
+            select={axis => axis.goals[key]}
+            edit={(axis, value, mergeKey) => setGoal(axis, key, value, mergeKey)}
+          />
+        ))}
+      </chakra.div>
+    </Panel>
+  )
+}

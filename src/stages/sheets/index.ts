@@ -1,0 +1,39 @@
+import dynamic from 'next/dynamic'
+import type { ComponentType } from 'react'
+import type { SheetId } from '@/core/sheets'
+import { GeometryPanel } from './geometry/Panel'
+import { GoalsPanel } from './goals/Panel'
+import { LoadsPanel } from './loads/Panel'
+import { ToMeasurePanel } from './toMeasure/Panel'
+
+const later = (load: () => Promise<ComponentType>) => dynamic(load, { ssr: false })
+
+/** The panel of every sheet; the compiler sees that none is missing. Those of the first stage come with the app. */
+export const PANELS: Record<SheetId, ComponentType> = {
+  toMeasure: ToMeasurePanel,
+  geometry: GeometryPanel,
+  loads: LoadsPanel,
+  goals: GoalsPanel,
+  inWords: later(() => import('./inWords/Panel').then(module => module.InWordsPanel)),
+  drive: later(() => import('./drive/Panel').then(module => module.DrivePanel)),
+  parts: later(() => import('./parts/Panel').then(module => module.PartsPanel)),
+  schools: later(() => import('./schools/Panel').then(module => module.SchoolsPanel)),
+  search: later(() => import('./search/Panel').then(module => module.SearchPanel)),
+  duty: later(() => import('./duty/Panel').then(module => module.DutyPanel)),
+  figures: later(() => import('./figures/Panel').then(module => module.FiguresPanel)),
+  lostMotion: later(() => import('./lostMotion/Panel').then(module => module.LostMotionPanel)),
+  travel: later(() => import('./travel/Panel').then(module => module.TravelPanel)),
+  nutRoom: later(() => import('./nutRoom/Panel').then(module => module.NutRoomPanel)),
+  holes: later(() => import('./holes/Panel').then(module => module.HolesPanel)),
+  cuts: later(() => import('./cuts/Panel').then(module => module.CutsPanel)),
+  bearingBlock: later(() => import('./bearingBlock/Panel').then(module => module.BearingBlockPanel)),
+  leadscrewEnds: later(() => import('./leadscrewEnds/Panel').then(module => module.LeadscrewEndsPanel)),
+  template: later(() => import('./template/Panel').then(module => module.TemplatePanel)),
+  fasteners: later(() => import('./fasteners/Panel').then(module => module.FastenersPanel)),
+  chain: later(() => import('./chain/Panel').then(module => module.ChainPanel)),
+  orders: later(() => import('./orders/Panel').then(module => module.OrdersPanel)),
+  steps: later(() => import('./steps/Panel').then(module => module.StepsPanel)),
+  screwLine: later(() => import('./screwLine/Panel').then(module => module.ScrewLinePanel)),
+  reversal: later(() => import('./reversal/Panel').then(module => module.ReversalPanel)),
+  log: later(() => import('./log/Panel').then(module => module.LogPanel)),
+}

@@ -1,0 +1,60 @@
+import { chakra } from '@chakra-ui/react'
+import { attempt } from '@/core/evaluation/attempt'
+import { type ScrewStep, screwDrawing, screwSteps, totalLengthMm } from '@/core/sheets/leadscrewEnds/drawing'
+import { say } from '@/core/units/print'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { DrawingSheet } from '../../job/DrawingSheet'
+import { useJob } from '../../job/JobContext'
+import { useSettledEvaluation } from '../../job/useEvaluation'
+
+type Line = Pick<ScrewStep, 'name' | 'lengthMm'> & Partial<ScrewStep>
+
+const linesOf = (steps: ScrewStep[]): Line[] => [
+  ...steps,
+  { name: 'Whole length', lengthMm: totalLengthMm(steps) },
+]
+
+/** The ends of the screw as they are turned, out of the parts that are chosen. */
+export function LeadscrewEndsPanel() {
+  const context = useSettledEvaluation()
+  const { axis, units } = context
+  const jobName = useJob(job => job.name)
+  const steps = attempt(() => screwSteps(context))
+  const fit = (context.finding('coupler.bores') ?? context.finding('belt.bores'))?.sentence
+  const length = (mm: number | undefined) => (mm === undefined ? '' : say(mm, 'length', units))
+  const columns: TableColumn<Line>[] = [
+    { id: 'name', head: 'Step', cell: step => step.name },
+    { id: 'diameter', head: 'Diameter', figures: true, cell: step => length(step.diameterMm) },
+    {
+      id: 'tolerance',
+      head: 'Tolerance',
+      cell: step => <chakra.span fontFamily="mono">{step.tolerance}</chakra.span>,
+    },
+    { id: 'length', head: 'Length', figures: true, cell: step => length(step.lengthMm) },
+    { id: 'note', head: 'To heed', cell: step => <chakra.span color="quiet">{step.note}</chakra.span> },
+  ]
+  return (
+    <Panel
+      title="Ends of the screw"
+      note="From the coupler to the far end, out of the bearings, the coupler and the span that you chose. Check it against the maker's sheets of your parts before anyone cuts."
+    >
+      {!steps.value ? (
+        <chakra.p color="quiet">{steps.ask}</chakra.p>
+      ) : (
+        <>
+          <DataTable
+            label="Steps of the screw"
+            columns={columns}
+            rows={linesOf(steps.value)}
+            rowId={({ name }) => name}
+            isStrong={({ diameterMm }) => diameterMm === undefined}
+            leastPx={560}
+          />
+          {fit && <chakra.p mt="2">{fit}</chakra.p>}
+          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axis.name}: screw`, steps.value)} />
+        </>
+      )}
+    </Panel>
+  )
+}

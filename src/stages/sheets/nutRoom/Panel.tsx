@@ -1,0 +1,126 @@
+import { chakra } from '@chakra-ui/react'
+import type { Axis } from '@/core/document/axis'
+import { attempt } from '@/core/evaluation/attempt'
+import { numberFields } from '@/core/field/field'
+import { SECTION_SIDES, type SectionSide } from '@/core/sheets/nutRoom/calculation'
+import { PROTRUSIONS, SECTION, type SectionStation, SIDE_WORDS, STATIONS } from '@/core/sheets/nutRoom/model'
+import { sections, worstSection } from '@/core/sheets/nutRoom/sections'
+import { say } from '@/core/units/print'
+import { FieldGrid } from '@/ui/fields/FieldGrid'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { RowsTable } from '@/ui/table/RowsTable'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { useUnits } from '../../job/JobContext'
+import { useAxis } from '../../job/useAxis'
+import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useChange, useRows } from '../../job/useRows'
+import { WorkingButton } from '../../job/WorkingButton'
+import { SectionView } from './SectionView'
+
+const FIGURES = numberFields(SECTION.of)
+const STATE_OF = { clear: 'holds', cut: 'close', 'too-thin': 'fails' } as const
+const stationsOf = (axis: Axis) => axis.section.stations
+const protrusionsOf = (axis: Axis) => axis.section.protrusions
+
+/** The next place along the screw, with the room of the one before it to be corrected. */
+const nextStation = (stations: readonly SectionStation[]): Partial<SectionStation> => {
+  const last = stations.at(-1)
+  if (!last) return {}
+  const { id: _, ...room } = last
+  return { ...room, positionMm: last.positionMm + 50 }
+}
+
+/** The room around the nut: measured at stations along the screw, judged, and drawn where it is tightest. */
+export function NutRoomPanel() {
+  const units = useUnits()
+  const section = useAxis(axis => axis.section)
+  const change = useChange()
+  const protrusions = useRows(PROTRUSIONS, protrusionsOf)
+  const stations = useRows(STATIONS, stationsOf, nextStation)
+  return (
+    <Panel
+      title="Room around the nut"
+      note="Measure from the screw axis to each wall of the casting, and how thick the wall is, at a few places along the screw: a bar of the screw's diameter through the bores makes the axis. Seen from the fixed end."
+      action={<WorkingButton checkId="room.section" of="the room around the nut" />}
+    >
+      <chakra.div mb="4">
+        <FieldGrid
+          fields={FIGURES}
+          values={section}
+          units={units}
+          onValue={(key, value, mergeKey) =>
+            change(
+              FIGURES[key].label,
+              axis => {
+                axis.section[key] = value
+              },
+              mergeKey,
+            )
+          }
+        />
+      </chakra.div>
+      <chakra.div mb="4" role="group" aria-label="What stands out of the nut">
+        <RowsTable
+          {...protrusions}
+          units={units}
+          addLabel="Grease fitting, screw heads or tubes that stand out"
+        />
+      </chakra.div>
+      <RowsTable {...stations} units={units} addLabel="Another place along the screw" />
+      <Worst />
+    </Panel>
+  )
+}
+
+/** The tightest place: drawn to scale, with gap, cut and wall side by side. */
+function Worst() {
+  const context = useSettledEvaluation()
+  const units = useUnits()
+  const found = attempt(() => ({
+    worst: worstSection(context),
+    count: sections(context).length,
+    screw: context.part('screw'),
+  }))
+  if (context.axis.section.stations.length === 0)
+    return <chakra.p color="quiet">Nothing is measured yet: whether the nut fits is not known.</chakra.p>
+  if (!found.value) return <chakra.p color="quiet">{found.ask}</chakra.p>
+  const { worst, count, screw } = found.value
+  if (!worst) return <chakra.p color="quiet">The nut comes past none of these places.</chakra.p>
+  const { station, sides } = worst
+  const length = (mm: number) => say(mm, 'length', units, 1)
+  const columns: TableColumn<{ side: SectionSide }>[] = [
+    { id: 'side', head: 'Side', cell: ({ side }) => SIDE_WORDS[side] },
+    { id: 'gap', head: 'Gap', figures: true, cell: ({ side }) => length(sides[side].gapMm) },
+    { id: 'cut', head: 'To cut', figures: true, cell: ({ side }) => length(sides[side].cutMm) },
+    { id: 'wall', head: 'Wall left', figures: true, cell: ({ side }) => length(sides[side].wallAfterMm) },
+    {
+      id: 'verdict',
+      head: 'Verdict',
+      cell: ({ side }) => <StateMark state={STATE_OF[sides[side].verdict]} />,
+    },
+  ]
+  return (
+    <chakra.div
+      display="grid"
+      gap="4"
+      mt="4"
+      alignItems="center"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.2fr)' }}
+    >
+      <figure>
+        <SectionView axis={context.axis} at={worst} screw={screw} units={units} />
+        <chakra.figcaption fontSize="13px" color="quiet">
+          {length(station.positionMm)} along the screw, the tightest of {count}; to scale, hatched where metal
+          must go.
+        </chakra.figcaption>
+      </figure>
+      <DataTable
+        columns={columns}
+        rows={SECTION_SIDES.map(side => ({ side }))}
+        rowId={({ side }) => side}
+        isStrong={({ side }) => side === worst.worst}
+      />
+    </chakra.div>
+  )
+}

@@ -1,0 +1,46 @@
+import type { Axis } from '@/core/document/axis'
+import type { PartOf } from '@/core/document/parts/types'
+
+import { SECTION_SIDES } from '@/core/sheets/nutRoom/calculation'
+import type { SectionAt } from '@/core/sheets/nutRoom/sections'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import { SectionDrawing } from '@/ui/drawings/SectionDrawing'
+
+interface Props {
+  axis: Axis
+  at: SectionAt
+  screw: PartOf['screw']
+  units: UnitSystem
+}
+
+/** The casting around the nut at one place along the screw, to scale. */
+export function SectionView({ axis, at: { station, sides }, screw, units }: Props) {
+  const { section } = axis
+  return (
+    <SectionDrawing
+      label={`Section ${say(station.positionMm, 'length', units, 1)} along the screw, to scale`}
+      room={{
+        leftMm: station.leftMm,
+        rightMm: station.rightMm,
+        ceilingMm: station.ceilingMm + section.spacersMm,
+        floorMm: station.floorMm,
+      }}
+      walls={{
+        leftMm: station.wallLeftMm,
+        rightMm: station.wallRightMm,
+        ceilingMm: station.wallCeilingMm,
+        floorMm: station.wallFloorMm,
+      }}
+      screwMm={screw.nominalDiameterMm}
+      nutMm={Math.max(screw.nutBodyDiameterMm, screw.nutFlangeDiameterMm)}
+      bracket={{ widthMm: section.bracketWidthMm, heightMm: section.bracketHeightMm }}
+      protrusions={section.protrusions}
+      cuts={SECTION_SIDES.filter(side => sides[side].cutMm > 0).map(side => ({
+        side,
+        depthMm: sides[side].cutMm,
+        fit: sides[side].verdict !== 'too-thin',
+      }))}
+    />
+  )
+}

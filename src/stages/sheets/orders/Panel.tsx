@@ -1,0 +1,167 @@
+import { chakra } from '@chakra-ui/react'
+import { FileDown, FileUp } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import { ORDER_STATES, type OrderState } from '@/core/document/job'
+import { setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
+import { type OrderLine, orderList } from '@/core/orders/orders'
+import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
+import { Button } from '@/ui/controls'
+import { FilePicker } from '@/ui/FilePicker'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { download, fileName } from '../../job/download'
+import { useEdit, useJob } from '../../job/JobContext'
+import { useSettledAxes } from '../../job/useAxis'
+import { useCatalogue } from '../../job/useEvaluation'
+
+const STATES = ORDER_STATES.map(value => ({ value, label: value }))
+const MOOD_CHOICES = MOODS.map(value => ({ value, label: value }))
+const NEEDED_BY = { room: 'Make room', build: 'Build' } as const
+
+/** Asks the supplier that ships with the app. @throws Error that says what it answered instead */
+async function ask(lines: OrderLine[], mood: Mood): Promise<Quote[]> {
+  const answer = await fetch('/api/supplier', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ mood, items: lines.map(({ key, sheetEur }) => ({ key, sheetEur })) }),
+  })
+  const body = (await answer.json()) as { quotes?: Quote[]; error?: string }
+  if (!answer.ok || !body.quotes) throw new Error(body.error ?? `It answered with ${answer.status}.`)
+  return body.quotes
+}
+
+/** What the whole machine needs: asked for, ordered, arrived or missing, with prices and lead times. */
+export function OrdersPanel() {
+  // When the typing rests: what a key changes in one table is not reckoned for the whole machine at each stroke.
+  const axes = useSettledAxes()
+  const orders = useJob(job => job.orders)
+  const jobName = useJob(job => job.name)
+  const catalogue = useCatalogue()
+  const edit = useEdit()
+  const [mood, setMood] = useState<Mood>('as usual')
+  const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
+  const [asking, setAsking] = useState(false)
+  const lines = useMemo(() => orderList({ axes, orders }, catalogue), [axes, orders, catalogue])
+
+  const askNow = async () => {
+    setAsking(true)
+    try {
+      const quotes = await ask(lines, mood)
+      edit(takeQuotes(quotes))
+      const lacking = lines.length - quotes.length
+      setSaid({
+        bad: lacking > 0,
+        text:
+          lacking > 0
+            ? `It has ${quotes.length} of ${lines.length}; what it lacks stays as it was.`
+            : `It has all ${quotes.length}.`,
+      })
+    } catch (error) {
+      setSaid({
+        bad: true,
+        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed: the prices here are those of before.`,
+      })
+    }
+    setAsking(false)
+  }
+  const save = async () => {
+    const { writeOrdersCsv } = await import('@/core/formats/ordersCsv')
+    download(fileName(`${jobName} orders`, 'csv'), writeOrdersCsv(lines), 'text/csv;charset=utf-8')
+  }
+  const take = async (file: File) => {
+    const { readOrdersCsv } = await import('@/core/formats/ordersCsv')
+    try {
+      const { states, wrong } = readOrdersCsv(await file.text(), new Set(lines.map(({ key }) => key)))
+      const what = new Map(lines.map(line => [line.key, line.what]))
+      if (states.length > 0)
+        edit(
+          setOrderStates(
+            states.map(one => ({ ...one, what: what.get(one.key) ?? one.key })),
+            file.name.slice(0, 80),
+          ),
+        )
+      const first = wrong[0]
+      setSaid({
+        bad: wrong.length > 0,
+        text: `${states.length} lines noted.${
+          first
+            ? ` ${wrong.length} are wrong; line ${first.line}: got ${first.got}, takes ${first.takes}.`
+            : ''
+        }`,
+      })
+    } catch (error) {
+      setSaid({
+        bad: true,
+        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+      })
+    }
+  }
+  const columns: TableColumn<OrderLine>[] = [
+    { id: 'what', head: 'What', cell: line => line.what },
+    { id: 'for', head: 'For', cell: line => line.axes.join(', ') || 'all' },
+    { id: 'count', head: 'How many', figures: true, cell: line => line.count },
+    { id: 'by', head: 'Needed by', cell: line => NEEDED_BY[line.neededBy] },
+    {
+      id: 'price',
+      head: 'Price of one',
+      figures: true,
+      cell: ({ priceEur }) => (priceEur === null ? '–' : `€${priceEur.toFixed(2)}`),
+    },
+    { id: 'days', head: 'Days', figures: true, cell: ({ leadDays }) => leadDays ?? '–' },
+    {
+      id: 'state',
+      head: 'State',
+      cell: ({ key, what, state }) => (
+        <SelectField
+          label={`State of ${what}`}
+          hideLabel
+          value={state}
+          options={STATES}
+          onChange={(next: OrderState) => edit(setOrderStates([{ key, what, state: next }]))}
+        />
+      ),
+    },
+  ]
+  const totalEur = lines.reduce((sum, { priceEur, count }) => sum + (priceEur ?? 0) * count, 0)
+  const lastDays = Math.max(
+    0,
+    ...lines.filter(({ state }) => state !== 'arrived').map(({ leadDays }) => leadDays ?? 0),
+  )
+  return (
+    <Panel
+      title="Order list"
+      note="For the whole machine: parts that are chosen, screws and slot nuts with spares, taps, bar for bungs, cutters that nobody here owns, and what is used up. The supplier is made up and ships with the app."
+    >
+      <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
+        <SelectField label="The supplier today" value={mood} options={MOOD_CHOICES} onChange={setMood} />
+        <Button variant="lamp" disabled={asking} onClick={() => void askNow()}>
+          {asking ? 'Asking…' : 'Ask for prices'}
+        </Button>
+        <Button variant="outline" onClick={() => void save()}>
+          <FileDown size={16} aria-hidden /> Save the list
+        </Button>
+        <FilePicker label="Order file" accept=".csv,text/csv,text/plain" onFile={file => void take(file)}>
+          <FileUp size={16} aria-hidden /> Take a list
+        </FilePicker>
+      </chakra.div>
+      <chakra.p role="status" mt="2" fontWeight={700} color={said?.bad ? 'fails' : 'quiet'}>
+        {said?.text}
+      </chakra.p>
+      <chakra.div mt="2">
+        <DataTable
+          label="Order list of the machine"
+          columns={columns}
+          rows={lines}
+          rowId={({ key }) => key}
+          leastPx={640}
+          rowProps={({ key }) => ({ 'data-order': key })}
+        />
+      </chakra.div>
+      <chakra.p mt="2" fontSize="14px">
+        In all about €{Math.round(totalEur)} as far as prices are known
+        {lastDays > 0 ? `; the last of it comes in ${lastDays} days if it is ordered today` : ''}.
+      </chakra.p>
+    </Panel>
+  )
+}

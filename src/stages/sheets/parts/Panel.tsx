@@ -1,0 +1,119 @@
+import { chakra } from '@chakra-ui/react'
+import { useCallback, useMemo, useState } from 'react'
+import type { Axis } from '@/core/document/axis'
+import { type PartKind, SCREW_ENDS, type ScrewEnds } from '@/core/document/kinds'
+import type { PartOf } from '@/core/document/parts/types'
+import { setEnds, setPreload } from '@/core/machine/driveEdits'
+import { neededParts } from '@/core/machine/neededParts'
+import type { PartVerdict } from '@/core/sheets/judgeParts'
+import { Button } from '@/ui/controls'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Panel } from '@/ui/Panel'
+import { judgeWorker } from '@/workers/client'
+import { useEdit, useUnits } from '../../job/JobContext'
+import { KIND_WORDS } from '../../job/kindWords'
+import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
+import { useCatalogue, useTask } from '../../job/useEvaluation'
+import { useAnswer } from '../../job/useRun'
+import { PartList } from './PartList'
+
+const ENDS_WORDS: Record<ScrewEnds, string> = {
+  'fixed-free': 'fixed at one end, free at the other',
+  'supported-supported': 'supported at both ends',
+  'fixed-supported': 'fixed at one end, supported at the other',
+  'fixed-fixed': 'fixed at both ends',
+}
+
+/** The parts of the drive: each kind to choose from, with what every part would do to the verdicts. */
+export function PartsPanel() {
+  const axis = useSettledAxis()
+  const edit = useEdit()
+  const catalogue = useCatalogue()
+  const kinds = neededParts(axis)
+  const firstOpen = kinds.find(kind => axis.parts[kind] === null) ?? 'screw'
+  const [picked, setKind] = useState<PartKind>(firstOpen)
+  const kind = kinds.includes(picked) ? picked : firstOpen
+  const verdicts = usePartVerdicts(axis, kind)
+  const screw = catalogue.screw.get(axis.parts.screw ?? '')
+  return (
+    <Panel title="Parts of the drive">
+      <chakra.div
+        role="group"
+        aria-label="Kind of part"
+        display="grid"
+        gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }}
+        gap="2"
+        mb="3"
+      >
+        {kinds.map(one => {
+          const chosen = catalogue[one].get(axis.parts[one] ?? '')
+          return (
+            <Button
+              key={one}
+              variant={one === kind ? 'lamp' : 'outline'}
+              aria-pressed={one === kind}
+              onClick={() => setKind(one)}
+              flexDirection="column"
+              alignItems="flex-start"
+              justifyContent="flex-start"
+              gap="0"
+              py="1.5"
+              textAlign="left"
+            >
+              <span>{KIND_WORDS[one]}</span>
+              <chakra.span fontWeight={400} fontSize="13px">
+                {chosen?.name ?? 'not chosen yet'}
+              </chakra.span>
+            </Button>
+          )
+        })}
+      </chakra.div>
+      {kind === 'screw' && (
+        <chakra.div display="flex" flexWrap="wrap" gap="4" mb="3">
+          <SelectField
+            label="How the ends are held"
+            value={axis.ends}
+            options={SCREW_ENDS.map(value => ({ value, label: ENDS_WORDS[value] }))}
+            onChange={ends => edit(setEnds(axis, ends))}
+          />
+          {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}
+        </chakra.div>
+      )}
+      <PartList key={kind} axis={axis} kind={kind} verdicts={verdicts} />
+    </Panel>
+  )
+}
+
+/** What each part of a kind would do to the verdicts, worked out beside the screen; the last answer stays meanwhile. */
+function usePartVerdicts(axis: Axis, kind: PartKind): ReadonlyMap<string, PartVerdict> | null {
+  const task = useTask(axis)
+  const ask = useCallback(() => judgeWorker().judgeParts(task, kind), [task, kind])
+  const judged = useAnswer(ask, kind)
+  return useMemo(() => judged && new Map(judged.map(one => [one.partId, one])), [judged])
+}
+
+/** The preload that is set on a preloaded nut, instead of the one it is delivered with. */
+function PreloadField({ screw }: { screw: PartOf['screw'] }) {
+  const axisNow = useAxisNow()
+  const preloadN = useAxis(axis => axis.preloadN)
+  const units = useUnits()
+  const edit = useEdit()
+  return (
+    <QuantityField
+      label="Preload of the nut"
+      kind="force"
+      units={units}
+      min={1}
+      max={0.1 * (screw.dynamicCapacityN ?? 0)}
+      value={preloadN ?? screw.preloadN}
+      onValue={(value, mergeKey) => value !== null && edit(setPreload(axisNow(), value, mergeKey))}
+    >
+      {preloadN !== null && (
+        <Button variant="quiet" onClick={() => edit(setPreload(axisNow(), null))}>
+          As delivered
+        </Button>
+      )}
+    </QuantityField>
+  )
+}

@@ -1,0 +1,79 @@
+import { chakra } from '@chakra-ui/react'
+import { FileDown, FileUp, Plus } from 'lucide-react'
+import dynamic from 'next/dynamic'
+import { useMemo, useState } from 'react'
+import type { Axis } from '@/core/document/axis'
+import type { PartKind } from '@/core/document/kinds'
+import type { PartOf } from '@/core/document/parts/types'
+import { choosePart } from '@/core/machine/driveEdits'
+import { removeOwnPart } from '@/core/machine/parts/partEdits'
+import type { PartVerdict } from '@/core/sheets/judgeParts'
+import { Button } from '@/ui/controls'
+import { FilePicker } from '@/ui/FilePicker'
+import { download, fileName } from '../../job/download'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { KIND_WORDS } from '../../job/kindWords'
+import { useAxisNow } from '../../job/useAxis'
+import { useCatalogue } from '../../job/useEvaluation'
+import { PartTable } from './PartTable'
+import { partRows } from './partRows'
+
+// Forms and files come after the table: they load when they are asked for.
+const PartDialog = dynamic(() => import('./PartDialog').then(module => module.PartDialog), { ssr: false })
+const PartsFileDialog = dynamic(() => import('./PartsFileDialog').then(module => module.PartsFileDialog), {
+  ssr: false,
+})
+
+interface Props {
+  axis: Axis
+  kind: PartKind
+  verdicts: ReadonlyMap<string, PartVerdict> | null
+}
+
+/** Parts of a kind to choose from, with the builder's own among them: added, copied, changed, and taken from files. */
+export function PartList({ axis, kind, verdicts }: Props) {
+  const catalogue = useCatalogue()
+  const own = useJob(job => job.ownParts[kind]) as readonly PartOf[PartKind][]
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const [form, setForm] = useState<{ from: PartOf[PartKind] | null; isNew: boolean } | null>(null)
+  const [file, setFile] = useState<File | null>(null)
+  const rows = useMemo(
+    () => partRows(catalogue, kind, units, new Set(own.map(({ id }) => id))),
+    [catalogue, kind, units, own],
+  )
+  const partOf = (partId: string) => catalogue[kind].get(partId) as PartOf[PartKind]
+  const save = async () => {
+    const { writePartsCsv } = await import('@/core/formats/partsCsv')
+    const name = fileName(`${KIND_WORDS[kind]} parts`, 'csv')
+    download(name, writePartsCsv(kind, [...catalogue[kind].values()] as never), 'text/csv;charset=utf-8')
+  }
+  return (
+    <>
+      <PartTable
+        kind={kind}
+        rows={rows}
+        verdicts={verdicts}
+        chosenId={axis.parts[kind]}
+        onChoose={partId => edit(choosePart(axisNow(), catalogue, kind, partId))}
+        onCopy={partId => setForm({ from: partOf(partId), isNew: true })}
+        onChange={partId => setForm({ from: partOf(partId), isNew: false })}
+        onRemove={partId => edit(removeOwnPart(kind, partOf(partId)))}
+      />
+      <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3" pt="3" borderTopWidth="1px">
+        <Button variant="outline" onClick={() => setForm({ from: null, isNew: true })}>
+          <Plus size={16} aria-hidden /> Add one of your own
+        </Button>
+        <FilePicker label="Parts file" accept=".csv,text/csv,text/plain" onFile={setFile}>
+          <FileUp size={16} aria-hidden /> Take from a file
+        </FilePicker>
+        <Button variant="outline" onClick={save}>
+          <FileDown size={16} aria-hidden /> Save these as a file
+        </Button>
+      </chakra.div>
+      {form && <PartDialog kind={kind} {...form} onClose={() => setForm(null)} />}
+      {file && <PartsFileDialog file={file} onClose={() => setFile(null)} />}
+    </>
+  )
+}

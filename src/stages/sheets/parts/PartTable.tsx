@@ -1,0 +1,176 @@
+import { chakra } from '@chakra-ui/react'
+import { CopyPlus, Pencil, Trash2 } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import type { PartKind } from '@/core/document/kinds'
+import { STATE_WORDS, STATES } from '@/core/evaluation/finding'
+import type { PartVerdict } from '@/core/sheets/judgeParts'
+import { Button } from '@/ui/controls'
+import { TextField } from '@/ui/fields/TextField'
+import { Figures } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { StateShape } from '@/ui/verdicts/StateMark'
+import { columnHeads, type PartRow, rowsNamed } from './partRows'
+
+interface Props {
+  kind: PartKind
+  rows: PartRow[]
+  /** What each would do to the verdicts; null while that is not worked out. */
+  verdicts: ReadonlyMap<string, PartVerdict> | null
+  chosenId: string | null
+  onChoose: (partId: string | null) => void
+  onCopy: (partId: string) => void
+  onChange: (partId: string) => void
+  onRemove: (partId: string) => void
+}
+
+/** So many rows are shown at first: a screenful. */
+const FIRST_ROWS = 12
+
+/** Worst first, and the most of them first; what is not judged yet comes last. */
+const urgency = (verdict: PartVerdict | undefined) =>
+  verdict ? STATES.indexOf(verdict.worst) * 100 - verdict.worstCount : Number.POSITIVE_INFINITY
+
+/** "2 fail", "1 close". */
+const would = ({ worst, worstCount }: PartVerdict) =>
+  `${worstCount} ${worst === 'fails' && worstCount > 1 ? 'fail' : STATE_WORDS[worst].toLowerCase()}`
+
+/** Parts of a kind to choose from, each with what it would do to the verdicts. */
+export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...own }: Props) {
+  const [typed, setTyped] = useState('')
+  const [isWhole, setWhole] = useState(false)
+  const named = useMemo(() => rowsNamed(all, typed), [all, typed])
+  const [first, second] = columnHeads(kind)
+  const columns: TableColumn<PartRow>[] = [
+    {
+      id: 'name',
+      head: 'Part',
+      value: row => row.name,
+      cell: row => (
+        <>
+          <chakra.strong display="block">{row.name}</chakra.strong>
+          <chakra.span color="quiet" fontSize="13px">
+            {row.maker}
+            {row.isOwn && <chakra.strong color="lamp"> · your own</chakra.strong>}
+          </chakra.span>
+        </>
+      ),
+    },
+    {
+      id: 'first',
+      head: first,
+      value: row => row.first.value,
+      cell: row => <Figures>{row.first.text}</Figures>,
+    },
+    {
+      id: 'second',
+      head: second,
+      value: row => row.second.value,
+      cell: row => <Figures>{row.second.text}</Figures>,
+    },
+    {
+      id: 'price',
+      head: 'Price',
+      value: row => row.priceEur,
+      cell: row => <Figures>€{row.priceEur}</Figures>,
+    },
+    {
+      id: 'worst',
+      head: 'Would give',
+      value: row => urgency(verdicts?.get(row.id)),
+      title: row => verdicts?.get(row.id)?.worstTitles,
+      cell: row => <WouldGive verdict={verdicts?.get(row.id)} />,
+    },
+    {
+      id: 'take',
+      head: <chakra.span srOnly>Take</chakra.span>,
+      cell: row => {
+        const chosen = row.id === chosenId
+        return (
+          <chakra.div display="flex" justifyContent="flex-end" alignItems="center">
+            <OwnButtons row={row} {...own} />
+            <Button
+              variant={chosen ? 'quiet' : 'outline'}
+              minW="70px"
+              aria-pressed={chosen}
+              aria-label={chosen ? `${row.name}, taken; put back` : `Take ${row.name}`}
+              onClick={() => onChoose(chosen ? null : row.id)}
+            >
+              {chosen ? 'Taken' : 'Take'}
+            </Button>
+          </chakra.div>
+        )
+      },
+    },
+  ]
+  const isChosen = (row: PartRow) => row.id === chosenId
+  return (
+    <>
+      <chakra.div maxW="320px" mb="2">
+        <TextField
+          label="Find a part"
+          value={typed}
+          onChange={event => setTyped(event.currentTarget.value)}
+        />
+      </chakra.div>
+      <DataTable
+        columns={columns}
+        rows={named}
+        rowId={row => row.id}
+        // The part that is taken stands first, wherever the order would put it.
+        isFirst={isChosen}
+        isMarked={isChosen}
+        most={isWhole ? undefined : FIRST_ROWS}
+        leastPx={560}
+        rowProps={row => ({ 'data-part-row': row.id })}
+      />
+      {named.length === 0 && <chakra.p color="quiet">No part of this kind is named so.</chakra.p>}
+      {named.length > FIRST_ROWS && (
+        <Button variant="quiet" mt="2" onClick={() => setWhole(before => !before)}>
+          {isWhole ? `Show the first ${FIRST_ROWS}` : `Show all ${named.length}`}
+        </Button>
+      )}
+    </>
+  )
+}
+
+function WouldGive({ verdict }: { verdict: PartVerdict | undefined }) {
+  if (!verdict) return <chakra.span color="quiet">judging…</chakra.span>
+  return (
+    <chakra.span display="flex" gap="1.5" alignItems="center">
+      <StateShape state={verdict.worst} />
+      {verdict.worst === 'holds' ? 'all hold' : would(verdict)}
+    </chakra.span>
+  )
+}
+
+/** What can be done to a part besides taking it. */
+function OwnButtons({
+  row: { id, name, isOwn },
+  onCopy,
+  onChange,
+  onRemove,
+}: { row: PartRow } & Pick<Props, 'onCopy' | 'onChange' | 'onRemove'>) {
+  const icon = { variant: 'quiet', px: '2', minW: '44px' } as const
+  return (
+    <>
+      {isOwn && (
+        <>
+          <Button {...icon} aria-label={`Take ${name} out of the parts`} onClick={() => onRemove(id)}>
+            <Trash2 size={16} aria-hidden />
+          </Button>
+          <Button {...icon} aria-label={`Change ${name}`} onClick={() => onChange(id)}>
+            <Pencil size={16} aria-hidden />
+          </Button>
+        </>
+      )}
+      <Button
+        {...icon}
+        aria-label={`Copy ${name} to change it`}
+        title="Copy to change"
+        onClick={() => onCopy(id)}
+      >
+        <CopyPlus size={16} aria-hidden />
+      </Button>
+    </>
+  )
+}

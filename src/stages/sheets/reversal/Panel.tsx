@@ -1,0 +1,185 @@
+import { chakra } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import { Plus } from 'lucide-react'
+import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import type { Axis } from '@/core/document/axis'
+import { newId } from '@/core/document/id'
+import { STATE_WORDS } from '@/core/evaluation/finding'
+import { blankRow } from '@/core/field/field'
+import { spreadMm } from '@/core/machine/readings'
+import { addTestStation, finishTest, removeTest, startTest } from '@/core/sheets/reversal/edits'
+import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
+import { Button } from '@/ui/controls'
+import { TextField } from '@/ui/fields/TextField'
+import { Panel } from '@/ui/Panel'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { useEdit, useUnits, whole } from '../../job/JobContext'
+import { useAxis } from '../../job/useAxis'
+import { useEvaluation } from '../../job/useEvaluation'
+
+import { WorkingButton } from '../../job/WorkingButton'
+import { Comparison } from './Comparison'
+import { ReversalStationCard } from './ReversalStationCard'
+import { Unexplained } from './Unexplained'
+
+const HOW_TO =
+  'Indicator on the head, tip on the table. Go past the place from below, come back up to it, read; then past it from above and back down, read. Five times from either side, at two or more places.'
+
+/** What a reversal loses, measured, test by test. */
+export function ReversalPanel() {
+  const axis = useAxis(whole)
+  const [shownId, setShownId] = useState<string | null>(null)
+  const shown = axis.tests.find(({ id }) => id === shownId) ?? axis.tests.at(-1)
+  return (
+    <>
+      {axis.tests.length > 1 && (
+        <chakra.nav aria-label="Tests" display="flex" gap="2" flexWrap="wrap">
+          {axis.tests.map(test => (
+            <Button
+              key={test.id}
+              variant={test === shown ? 'lamp' : 'outline'}
+              aria-pressed={test === shown}
+              onClick={() => setShownId(test.id)}
+              maxW="260px"
+            >
+              <chakra.span overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
+                {test.label}
+              </chakra.span>
+              <chakra.span fontWeight={400}>{format(new Date(test.startedAt), 'd MMM')}</chakra.span>
+            </Button>
+          ))}
+        </chakra.nav>
+      )}
+      {shown && <Test key={shown.id} axis={axis} test={shown} latest={shown === axis.tests.at(-1)} />}
+      {axis.tests.length > 1 && <Comparison />}
+      <NewTest axis={axis} onStart={() => setShownId(null)} />
+    </>
+  )
+}
+
+function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
+  const edit = useEdit()
+  const { register, handleSubmit, reset } = useForm({ defaultValues: { label: '' } })
+  const travelMm = axis.dimensions.wayTravelMm.value ?? axis.goals.wantedTravelMm
+  const submit = handleSubmit(({ label }) => {
+    const before = axis.tests.at(-1)
+    const places =
+      before?.stations.map(station => station.positionMm) ?? spreadMm(travelMm * 0.15, travelMm * 0.85, 3)
+    const test: ReversalTest = {
+      id: newId(),
+      startedAt: new Date().toISOString(),
+      finishedAt: null,
+      label: label.trim().slice(0, TESTS.of.label.most) || `Test ${axis.tests.length + 1}`,
+      stations: places.map(positionMm => blankRow(REVERSAL_STATIONS, newId(), { positionMm })),
+    }
+    edit(startTest(axis, test))
+    reset()
+    onStart()
+  })
+  return (
+    <Panel
+      title={axis.tests.length ? 'Test again' : 'First test'}
+      note={
+        axis.tests.length
+          ? 'After each change, test again at the same places: only so can the change be proved.'
+          : HOW_TO
+      }
+    >
+      <chakra.form onSubmit={submit} display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
+        <chakra.div flex="1 1 220px" maxW="360px">
+          <TextField
+            label="What is new since the last one"
+            maxLength={TESTS.of.label.most}
+            placeholder={axis.tests.length ? 'Bearing changed' : 'As first built'}
+            {...register('label')}
+          />
+        </chakra.div>
+        <Button variant="lamp" type="submit">
+          Start a test
+        </Button>
+      </chakra.form>
+    </Panel>
+  )
+}
+
+function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: boolean }) {
+  const units = useUnits()
+  const edit = useEdit()
+  const evaluation = useEvaluation()
+  const verdict = latest ? evaluation.finding('prove.reversal') : null
+  const closed = test.finishedAt !== null
+  const close = () =>
+    edit(
+      finishTest(
+        axis,
+        test.id,
+        new Date().toISOString(),
+        `Reversal “${test.label}”: ${verdict ? `${STATE_WORDS[verdict.state].toLowerCase()}. ${verdict.sentence}` : 'closed.'}`,
+      ),
+    )
+  const nextPlaceMm = (test.stations.at(-1)?.positionMm ?? 0) + 50
+  return (
+    <Panel
+      title={`Test: ${test.label}`}
+      note={
+        closed
+          ? `Closed ${format(new Date(test.finishedAt ?? test.startedAt), 'd MMM yyyy HH:mm')}.`
+          : `${HOW_TO} Enter goes to the next reading.`
+      }
+      action={
+        closed ? undefined : (
+          <chakra.div display="flex" gap="2" flexWrap="wrap">
+            <Button variant="danger" onClick={() => edit(removeTest(axis, test.id))}>
+              Delete the test
+            </Button>
+            <Button variant="lamp" onClick={close}>
+              Close the test
+            </Button>
+          </chakra.div>
+        )
+      }
+    >
+      {verdict && (
+        <chakra.div bg="raised" borderRadius="6px" p="3" mb="3">
+          <chakra.div display="flex" justifyContent="space-between" gap="2">
+            <StateMark state={verdict.state} />
+            <WorkingButton checkId={verdict.checkId} of="the measured lost motion" />
+          </chakra.div>
+          <p>{verdict.sentence}</p>
+          <Unexplained />
+        </chakra.div>
+      )}
+      <chakra.div display="grid" gap="3">
+        {test.stations.map((station, index) => (
+          <ReversalStationCard
+            key={station.id}
+            axis={axis}
+            test={test}
+            station={station}
+            index={index}
+            units={units}
+            closed={closed}
+          />
+        ))}
+      </chakra.div>
+      {!closed && (
+        <chakra.div mt="3">
+          <Button
+            onClick={() =>
+              edit(
+                addTestStation(
+                  axis,
+                  test.id,
+                  blankRow(REVERSAL_STATIONS, newId(), { positionMm: nextPlaceMm }),
+                ),
+              )
+            }
+          >
+            <Plus size={16} aria-hidden /> Another station
+          </Button>
+        </chakra.div>
+      )}
+    </Panel>
+  )
+}

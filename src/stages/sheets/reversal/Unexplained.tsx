@@ -1,0 +1,25 @@
+import { attempt } from '@/core/evaluation/attempt'
+import { lostMotionBudget } from '@/core/machine/drive/stiffness'
+import { judgeTest, unexplained } from '@/core/sheets/reversal/judgeTest'
+import { say } from '@/core/units/print'
+import { useEvaluation } from '../../job/useEvaluation'
+
+/** The latest test against what the parts should lose: whether there is a fault to look for. */
+export function Unexplained() {
+  const context = useEvaluation()
+  const { axis, units } = context
+  const test = axis.tests.at(-1)
+  const judged = test && judgeTest(test, axis.goals.backlashTargetUm)
+  const budget = attempt(() => lostMotionBudget(context))
+  if (!judged || !budget.value) return null
+  const small = (um: number) => say(um, 'smallLength', units)
+  const { totalUm } = budget.value
+  const rest = unexplained(judged.figures, totalUm)
+  return (
+    <p>
+      {rest.counts
+        ? `The parts account for ${small(totalUm)} of it. The other ${small(rest.um)} are a fault to find: try the nut screws, the block screws, the bearing locknut and the coupler hubs with the indicator on each in turn, then the gib.`
+        : `The parts account for ${small(totalUm)}: no fault shows beyond them.`}
+    </p>
+  )
+}

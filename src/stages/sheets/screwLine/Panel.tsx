@@ -1,0 +1,233 @@
+import { chakra } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import { Plus } from 'lucide-react'
+import dynamic from 'next/dynamic'
+import type { Axis } from '@/core/document/axis'
+import { newId } from '@/core/document/id'
+import type { EvaluationContext } from '@/core/evaluation/context'
+import { STATE_WORDS } from '@/core/evaluation/finding'
+import { blankRow } from '@/core/field/field'
+import { spreadMm } from '@/core/machine/readings'
+import type { CheckId } from '@/core/sheets'
+import {
+  addAlignStation,
+  finishRound,
+  removeRound,
+  setClampedAt,
+  startRound,
+} from '@/core/sheets/screwLine/edits'
+import { worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
+import { ALIGN_STATIONS, type AlignRound } from '@/core/sheets/screwLine/model'
+import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
+import { QuantityField } from '@/ui/fields/QuantityField'
+import { Panel } from '@/ui/Panel'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { useEdit, useUnits, whole } from '../../job/JobContext'
+import { useAxis } from '../../job/useAxis'
+import { useEvaluation, useSettledEvaluation } from '../../job/useEvaluation'
+
+import { WorkingButton } from '../../job/WorkingButton'
+import { AlignReadings } from './AlignReadings'
+
+const RoundsChart = dynamic(() => import('./RoundsChart').then(module => module.RoundsChart), {
+  ssr: false,
+  loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
+})
+
+/** The line of the screw, round by round: which block to move, and by how much. */
+export function ScrewLinePanel() {
+  const axis = useAxis(whole)
+  const edit = useEdit()
+  const spanMm = axis.dimensions.supportSpanMm.value
+  const last = axis.rounds.at(-1)
+  if (spanMm === null)
+    return (
+      <Panel title="Alignment">
+        <p>Measure first, under Survey: between the inner faces of the bearing blocks.</p>
+      </Panel>
+    )
+  const start = () => edit(startRound(axis, newRound(axis, spanMm)))
+  return (
+    <>
+      {last && (
+        <Round
+          key={last.id}
+          axis={axis}
+          round={last}
+          number={axis.rounds.length}
+          spanMm={spanMm}
+          onNext={start}
+        />
+      )}
+      {!last && (
+        <Panel
+          title="First round"
+          note="Clamp the nut near the fixed end. Ride a dial indicator on the table, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you."
+        >
+          <Button variant="lamp" onClick={start}>
+            Start a round
+          </Button>
+        </Panel>
+      )}
+      {axis.rounds.length > 0 && <Rounds spanMm={spanMm} />}
+    </>
+  )
+}
+
+function newRound(axis: Axis, spanMm: number): AlignRound {
+  const before = axis.rounds.at(-1)
+  const clampedAtMm = before?.clampedAtMm ?? Math.round(spanMm * 0.08)
+  const places =
+    before?.stations.map(station => station.positionMm) ?? spreadMm(clampedAtMm, spanMm * 0.85, 4)
+  return {
+    id: newId(),
+    startedAt: new Date().toISOString(),
+    finishedAt: null,
+    clampedAtMm,
+    stations: places.map(positionMm => blankRow(ALIGN_STATIONS, newId(), { positionMm })),
+  }
+}
+
+interface RoundProps {
+  axis: Axis
+  round: AlignRound
+  number: number
+  spanMm: number
+  onNext: () => void
+}
+
+/** The round that is being read, with what it says to do. */
+function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
+  const units = useUnits()
+  const edit = useEdit()
+  const advice = planesOf(useEvaluation())
+  const closed = round.finishedAt !== null
+  const close = () => {
+    // Written to the log in the units of the job, as it was read on the screen.
+    const summary = `Round ${number}. ${advice.map(({ title, state, sentence }) => `${title}: ${STATE_WORDS[state].toLowerCase()}. ${sentence}`).join(' ')}`
+    edit(finishRound(axis, round.id, new Date().toISOString(), summary))
+  }
+  return (
+    <Panel
+      title={`Round ${number}`}
+      note="Places are measured along the screw from the fixed block. A larger reading means higher, or nearer to you. The nut stays clamped, so the screw turns about that point."
+      action={
+        closed ? (
+          <Button variant="lamp" onClick={onNext}>
+            Start the next round
+          </Button>
+        ) : (
+          <chakra.div display="flex" gap="2">
+            <Button variant="danger" onClick={() => edit(removeRound(axis, round.id))}>
+              Delete the round
+            </Button>
+            <Button variant="lamp" onClick={close}>
+              Close the round
+            </Button>
+          </chakra.div>
+        )
+      }
+    >
+      <chakra.div display="grid" gap="3" data-readings>
+        <chakra.div maxW="340px">
+          <QuantityField
+            label="Nut clamped at"
+            kind="length"
+            units={units}
+            min={0}
+            max={spanMm}
+            value={round.clampedAtMm}
+            disabled={closed}
+            onValue={(value, mergeKey) =>
+              value !== null && edit(setClampedAt(axis, round.id, value, mergeKey))
+            }
+          />
+        </chakra.div>
+        <AlignReadings axis={axis} round={round} spanMm={spanMm} />
+        {!closed && (
+          <chakra.div>
+            <Button
+              onClick={() =>
+                edit(
+                  addAlignStation(
+                    axis,
+                    round.id,
+                    blankRow(ALIGN_STATIONS, newId(), { positionMm: Math.round(spanMm / 2) }),
+                  ),
+                )
+              }
+            >
+              <Plus size={16} aria-hidden /> Another place
+            </Button>
+          </chakra.div>
+        )}
+      </chakra.div>
+      <chakra.section aria-label="What to do" mt="4" display="grid" gap="2">
+        {advice.map(finding => (
+          <chakra.div key={finding.checkId} bg="raised" borderRadius="6px" p="3">
+            <chakra.div display="flex" justifyContent="space-between" gap="2" flexWrap="wrap">
+              <chakra.strong>{finding.title}</chakra.strong>
+              <chakra.span display="inline-flex" gap="3" alignItems="center">
+                <WorkingButton checkId={finding.checkId} of={finding.title.toLowerCase()} />
+                <StateMark state={finding.state} />
+              </chakra.span>
+            </chakra.div>
+            <p>{finding.sentence}</p>
+          </chakra.div>
+        ))}
+        <chakra.p color="quiet" fontSize="14px">
+          To raise a block, put shim stock under it; to lower it, take shim out or relieve its seat. Loosen
+          only the block you move, with the nut run up to it.
+        </chakra.p>
+      </chakra.section>
+    </Panel>
+  )
+}
+
+/** The findings of the two planes. */
+const planesOf = (context: EvaluationContext) =>
+  (['align.height', 'align.side'] as const satisfies CheckId[]).flatMap(
+    checkId => context.finding(checkId) ?? [],
+  )
+
+/** All rounds, and how they converge. */
+function Rounds({ spanMm }: { spanMm: number }) {
+  const context = useSettledEvaluation()
+  const { axis, units } = context
+  const rows = axis.rounds.map((round, index) => ({
+    number: index + 1,
+    at: round.startedAt,
+    worstUm: worstCorrectionUm(round, spanMm),
+    states: planesOf(context.with({ ...axis, rounds: [round] })),
+  }))
+  return (
+    <Panel title="Rounds so far">
+      <chakra.ul display="grid" gap="1.5" fontSize="14px" mb="3">
+        {rows.map(row => (
+          <chakra.li key={row.number} display="flex" gap="3" flexWrap="wrap" alignItems="center">
+            <chakra.strong>Round {row.number}</chakra.strong>
+            <chakra.span color="quiet">{format(new Date(row.at), 'd MMM HH:mm')}</chakra.span>
+            <chakra.span fontFamily="mono">
+              {row.worstUm === null
+                ? 'not read yet'
+                : `largest correction ${say(row.worstUm, 'smallLength', units)}`}
+            </chakra.span>
+            {row.states.map(finding => (
+              <chakra.span key={finding.checkId} display="inline-flex" gap="1.5">
+                {finding.checkId === 'align.height' ? 'height' : 'side'} <StateMark state={finding.state} />
+              </chakra.span>
+            ))}
+          </chakra.li>
+        ))}
+      </chakra.ul>
+      {rows.length > 1 && (
+        <RoundsChart
+          rounds={rows.map(row => row.worstUm)}
+          targetUm={axis.goals.alignmentTargetUm}
+          units={units}
+        />
+      )}
+    </Panel>
+  )
+}

@@ -1,0 +1,88 @@
+import { chakra } from '@chakra-ui/react'
+import type { Axis } from '@/core/document/axis'
+import { takeDrive } from '@/core/machine/driveEdits'
+import type { DrivePoint } from '@/core/search/field'
+import { axisWith } from '@/core/search/levels'
+import { Button } from '@/ui/controls'
+import { Panel } from '@/ui/Panel'
+import { startSearch } from '@/workers/client'
+import type { SearchOutcome } from '@/workers/protocol'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { RunProgress } from '../../job/RunProgress'
+import { useAxisNow, useSettledAxis } from '../../job/useAxis'
+import { useCatalogue } from '../../job/useEvaluation'
+import { useRun } from '../../job/useRun'
+import { driveWords } from './driveWords'
+import { SearchChart } from './SearchChart'
+import { SearchTable } from './SearchTable'
+import { WhyNotField } from './WhyNotField'
+
+/** Searches the whole parts list for drives that nothing beats, shows them, and takes one. */
+export function SearchPanel() {
+  const axis = useSettledAxis()
+  const units = useUnits()
+  const edit = useEdit()
+  const catalogue = useCatalogue()
+  const ownParts = useJob(job => job.ownParts)
+  const shop = useJob(job => job.shop)
+  const axisNow = useAxisNow()
+
+  const { run, start, stop } = useRun<{ axis: Axis; outcome: SearchOutcome }>()
+  const search = () => {
+    const searched = axisNow()
+    start(onProgress => {
+      const { done, cancel } = startSearch({ axis: searched, ownParts, shop, units }, onProgress)
+      return { done: done.then(outcome => outcome && { axis: searched, outcome }), cancel }
+    })
+  }
+  const found = run.kind === 'done' ? run.value : null
+  const take = (point: DrivePoint) => {
+    const now = axisNow()
+    edit(takeDrive(now, axisWith(now, point), `Taken from the search: ${driveWords(point, catalogue)}.`))
+  }
+
+  return (
+    <Panel
+      title="Search the parts list"
+      note="Every screw, way to hold its ends, bearing set, coupler or belt, and motor, put together in every way. What stays is what nothing else beats at once on price, worst margin, lost motion and height under the table."
+      action={
+        run.kind === 'running' ? (
+          <Button onClick={stop}>Stop</Button>
+        ) : (
+          <Button variant="lamp" onClick={search}>
+            {found ? 'Search again' : 'Search'}
+          </Button>
+        )
+      }
+    >
+      <RunProgress run={run} doing="Searching…">
+        {found && (
+          <chakra.p fontSize="14px" mb="3">
+            {found.outcome.points.length.toLocaleString('en')} drives out of{' '}
+            {found.outcome.combinations.toLocaleString('en')} are beaten by nothing.
+            {found.axis !== axis && ' The axis has changed since: search again for what suits it now.'}
+          </chakra.p>
+        )}
+      </RunProgress>
+      {found?.outcome.whyNothing && (
+        <>
+          <chakra.p fontWeight={700}>No drive of this list holds. On the nearest one:</chakra.p>
+          <chakra.ul pl="5" listStyleType="disc" fontSize="14px">
+            {found.outcome.whyNothing.map(({ title, sentence }) => (
+              <li key={title}>
+                <strong>{title}</strong>: {sentence}
+              </li>
+            ))}
+          </chakra.ul>
+        </>
+      )}
+      {found && found.outcome.points.length > 0 && (
+        <>
+          <SearchChart points={found.outcome.points} units={units} onTake={take} />
+          <SearchTable points={found.outcome.points} axis={axis} units={units} onTake={take} />
+          <WhyNotField axis={found.axis} units={units} points={found.outcome.points} onTake={take} />
+        </>
+      )}
+    </Panel>
+  )
+}

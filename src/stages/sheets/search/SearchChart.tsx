@@ -1,0 +1,133 @@
+import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import {
+  CartesianGrid,
+  Legend,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts'
+import type { DrivePoint } from '@/core/search/field'
+import { say } from '@/core/units/print'
+import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { chartColors } from '@/ui/charts'
+import { SelectField } from '@/ui/fields/SelectField'
+import { useCatalogue } from '../../job/useEvaluation'
+
+import { driveWords } from './driveWords'
+
+const MERITS = [
+  { value: 'margin', label: 'worst margin', quantity: 'ratio' },
+  { value: 'lostMotionUm', label: 'lost motion', quantity: 'smallLength' },
+  { value: 'heightMm', label: 'height under the table', quantity: 'length' },
+] as const
+type Merit = (typeof MERITS)[number]['value']
+
+interface Props {
+  points: DrivePoint[]
+  units: UnitSystem
+  onTake: (point: DrivePoint) => void
+}
+
+/** Price against one of the other merits; every point is a drive that can be taken. Its figures are in the table. */
+export function SearchChart({ points, units, onTake }: Props) {
+  const [merit, setMerit] = useState<Merit>('margin')
+  const { label, quantity } = MERITS.find(({ value }) => value === merit) as (typeof MERITS)[number]
+  const { unit, perUnit } = quantityFacts(quantity)[units]
+  const rowsOf = (wanted: (point: DrivePoint) => boolean) =>
+    points.filter(wanted).map(point => ({ point, priceEur: point.priceEur, merit: point[merit] / perUnit }))
+  const take = (entry: { payload?: { point: DrivePoint } }) => entry.payload && onTake(entry.payload.point)
+  const axisLabel = unit ? `${label}, ${unit}` : label
+  return (
+    <chakra.div mb="3">
+      <SelectField label="Price against" value={merit} options={MERITS} onChange={setMerit} />
+      <chakra.div
+        height="280px"
+        mt="2"
+        role="img"
+        aria-label={`Chart of price against ${label}; its figures are in the table below`}
+      >
+        <ResponsiveContainer width="100%" height="100%">
+          <ScatterChart margin={{ top: 8, right: 16, bottom: 22, left: 8 }} accessibilityLayer={false}>
+            <CartesianGrid stroke={chartColors.line} />
+            <XAxis
+              dataKey="priceEur"
+              type="number"
+              domain={['auto', 'auto']}
+              stroke={chartColors.quiet}
+              label={{ value: 'price, €', position: 'insideBottom', offset: -12, fill: chartColors.quiet }}
+            />
+            <YAxis
+              dataKey="merit"
+              type="number"
+              width={66}
+              stroke={chartColors.quiet}
+              label={{
+                value: axisLabel,
+                angle: -90,
+                position: 'insideLeft',
+                dy: 50,
+                fill: chartColors.quiet,
+              }}
+            />
+            <Tooltip
+              content={({ payload }) => <PointCard point={payload?.[0]?.payload?.point} units={units} />}
+              cursor={{ stroke: chartColors.edge }}
+            />
+            <Legend
+              verticalAlign="top"
+              height={30}
+              formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+            />
+            <Scatter
+              name="everything holds"
+              data={rowsOf(({ margin }) => margin >= 1)}
+              fill={chartColors.holds}
+              isAnimationActive={false}
+              cursor="pointer"
+              onClick={take}
+            />
+            <Scatter
+              name="something is close"
+              data={rowsOf(({ margin }) => margin < 1)}
+              shape="triangle"
+              legendType="triangle"
+              fill={chartColors.close}
+              isAnimationActive={false}
+              cursor="pointer"
+              onClick={take}
+            />
+          </ScatterChart>
+        </ResponsiveContainer>
+      </chakra.div>
+      <chakra.p fontSize="13px" color="quiet">
+        Pick a point to take its drive; one undo takes it back.
+      </chakra.p>
+    </chakra.div>
+  )
+}
+
+function PointCard({ point, units }: { point: DrivePoint | undefined; units: UnitSystem }) {
+  const catalogue = useCatalogue()
+  if (!point) return null
+  return (
+    <chakra.div
+      bg="panel"
+      borderWidth="1px"
+      borderColor="edge"
+      borderRadius="6px"
+      p="2"
+      maxW="320px"
+      fontSize="13px"
+    >
+      <chakra.p fontWeight={700}>
+        €{Math.round(point.priceEur)}, margin {say(point.margin, 'ratio', units, 2)}, loses{' '}
+        {say(point.lostMotionUm, 'smallLength', units)}
+      </chakra.p>
+      <p>{driveWords(point, catalogue)}</p>
+    </chakra.div>
+  )
+}

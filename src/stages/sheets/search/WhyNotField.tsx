@@ -1,0 +1,122 @@
+import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Axis } from '@/core/document/axis'
+import type { PartKind } from '@/core/document/kinds'
+import type { DrivePoint } from '@/core/search/field'
+import type { WhyNot } from '@/core/search/whyNot'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+import { Button } from '@/ui/controls'
+import { SelectField } from '@/ui/fields/SelectField'
+import { startWhyNot } from '@/workers/client'
+import { useCatalogue, useTask } from '../../job/useEvaluation'
+
+import { useRun } from '../../job/useRun'
+import { driveWords } from './driveWords'
+
+const KINDS: { value: PartKind; label: string }[] = [
+  { value: 'screw', label: 'screw' },
+  { value: 'bearing', label: 'bearings' },
+  { value: 'coupler', label: 'coupler' },
+  { value: 'belt', label: 'belt' },
+  { value: 'motor', label: 'motor' },
+]
+
+interface Props {
+  axis: Axis
+  units: UnitSystem
+  points: DrivePoint[]
+  onTake: (point: DrivePoint) => void
+}
+
+/** Asks why a part that the builder has in mind is not among the drives that nothing beats. */
+export function WhyNotField({ axis, units, points, onTake }: Props) {
+  const [kind, setKind] = useState<PartKind>('screw')
+  const [partId, setPartId] = useState(axis.parts.screw ?? '')
+  const { run, start, clear } = useRun<WhyNot>()
+  const catalogue = useCatalogue()
+  const task = useTask(axis)
+  const parts = [...catalogue[kind].values()].map(({ id, name }) => ({ value: id, label: name }))
+  const asked = catalogue[kind].has(partId) ? partId : (parts[0]?.value ?? '')
+
+  const ask = () => start(() => startWhyNot(task, kind, asked, points))
+  return (
+    <chakra.section aria-label="Why not this part" mt="4" pt="3" borderTopWidth="1px">
+      <chakra.h3 fontWeight={700} mb="2">
+        Why not the one I have in mind?
+      </chakra.h3>
+      <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
+        <SelectField
+          label="Kind of part"
+          value={kind}
+          options={KINDS}
+          onChange={next => {
+            setKind(next)
+            setPartId(axis.parts[next] ?? '')
+            clear()
+          }}
+        />
+        <SelectField
+          label="Part"
+          value={asked}
+          options={parts}
+          onChange={next => {
+            setPartId(next)
+            clear()
+          }}
+        />
+        <Button variant="outline" onClick={ask} disabled={run.kind === 'running'}>
+          Ask
+        </Button>
+      </chakra.div>
+      <chakra.div role="status" mt="2" fontSize="14px">
+        {run.kind === 'running' && 'Trying it with everything that goes with it…'}
+        {run.kind === 'failed' && `It did not come to an end: ${run.message}.`}
+        {run.kind === 'done' && <Answer answer={run.value} units={units} onTake={onTake} />}
+      </chakra.div>
+    </chakra.section>
+  )
+}
+
+function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; onTake: Props['onTake'] }) {
+  const catalogue = useCatalogue()
+  const merits = (point: DrivePoint) =>
+    `€${Math.round(point.priceEur)}, worst margin ${say(point.margin, 'ratio', units, 2)}, ${say(
+      point.lostMotionUm,
+      'smallLength',
+      units,
+    )} lost, ${say(point.heightMm, 'length', units)} high`
+  switch (answer.kind) {
+    case 'chosen':
+      return <p>It is among them: {answer.points.length} of these drives have it.</p>
+    case 'beaten':
+      return (
+        <>
+          <p>
+            It works, but something else is nowhere worse and somewhere better. With it: {merits(answer.its)}.
+            Instead: {merits(answer.by)}, which is {driveWords(answer.by, catalogue)}.
+          </p>
+          <Button variant="quiet" onClick={() => onTake(answer.its)}>
+            Take it all the same
+          </Button>
+        </>
+      )
+    case 'fails':
+      return (
+        <>
+          <p>
+            {answer.nearest
+              ? `Nothing that goes with it holds. Nearest: ${driveWords(answer.nearest, catalogue)}. There:`
+              : 'It fails whatever goes with it:'}
+          </p>
+          <chakra.ul pl="5" listStyleType="disc">
+            {answer.fails.map(({ title, sentence }) => (
+              <li key={title}>
+                <strong>{title}</strong>: {sentence}
+              </li>
+            ))}
+          </chakra.ul>
+        </>
+      )
+  }
+}

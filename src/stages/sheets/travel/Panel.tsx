@@ -1,0 +1,125 @@
+import { chakra } from '@chakra-ui/react'
+import { RECESS_KEYS, RECESSES } from '@/core/document/dimensions'
+import { setNutFacing, setRecess } from '@/core/document/edits'
+import { attempt } from '@/core/evaluation/attempt'
+import { nutReach, travel } from '@/core/machine/travel/placement'
+import { say } from '@/core/units/print'
+import { SelectField } from '@/ui/fields/SelectField'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { AxisField } from '../../job/AxisField'
+import { useEdit, useUnits } from '../../job/JobContext'
+import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useSettledEvaluation } from '../../job/useEvaluation'
+import { WorkingButton } from '../../job/WorkingButton'
+import { TravelCompared } from './TravelCompared'
+
+const FACINGS = [
+  { value: 'far', label: 'the far end' },
+  { value: 'fixed', label: 'the fixed end' },
+] as const
+
+/** Recesses and stops, and what travel they leave. */
+export function TravelPanel() {
+  const facing = useAxis(axis => axis.nutFacing)
+  const axisNow = useAxisNow()
+  const edit = useEdit()
+  return (
+    <>
+      <chakra.div
+        display="grid"
+        gap="3"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) minmax(0, 1.1fr)' }}
+        alignItems="start"
+      >
+        <Panel
+          title="Recesses and stops"
+          note="A recess lets the nut enter a bore in the casting. What is kept clear holds soft limit, switch and hard stop apart."
+        >
+          <chakra.div display="grid" gap="3" data-readings>
+            {RECESS_KEYS.map(key => (
+              <AxisField
+                key={key}
+                field={RECESSES[key]}
+                select={axis => axis.recesses[key]}
+                edit={(axis, value, mergeKey) => setRecess(axis, key, value, mergeKey)}
+              />
+            ))}
+            <SelectField
+              label="Nut body stands towards"
+              value={facing}
+              options={FACINGS}
+              onChange={next => edit(setNutFacing(axisNow(), next))}
+            />
+          </chakra.div>
+        </Panel>
+        <Budget />
+      </chakra.div>
+      <TravelCompared />
+    </>
+  )
+}
+
+interface Line {
+  label: string
+  mm: number
+  sign: '' | '+' | '−' | '='
+}
+
+/** The travel budget as a sum, line by line. */
+function Budget() {
+  const context = useSettledEvaluation()
+  const units = useUnits()
+  const budget = attempt(() => ({
+    ...travel(context),
+    ...nutReach(context),
+    spanMm: context.dimension('supportSpanMm'),
+    wayMm: context.dimension('wayTravelMm'),
+  }))
+  if (!budget.value)
+    return (
+      <Panel title="Travel budget">
+        <chakra.p color="quiet">{budget.ask}</chakra.p>
+      </Panel>
+    )
+  const { value } = budget
+  const { recesses } = context.axis
+  const length = (mm: number) => say(mm, 'length', units, 1)
+  const lines: Line[] = [
+    { label: 'Between the blocks', mm: value.spanMm, sign: '' },
+    { label: 'Recesses', mm: recesses.recessFixedMm + recesses.recessFarMm, sign: '+' },
+    { label: 'Nut, towards the far end', mm: value.nutAheadMm, sign: '−' },
+    { label: 'Nut, towards the fixed end', mm: value.nutBehindMm, sign: '−' },
+    { label: 'Kept clear at both ends', mm: recesses.safetyFixedMm + recesses.safetyFarMm, sign: '−' },
+    { label: 'The screw allows', mm: value.screwTravelMm, sign: '=' },
+    { label: 'The ways allow', mm: value.wayMm, sign: '' },
+    { label: 'Travel left: the smaller', mm: value.travelMm, sign: '=' },
+    { label: 'Lost', mm: value.lostMm, sign: '' },
+  ]
+  const columns: TableColumn<Line>[] = [
+    { id: 'label', head: 'Line', cell: line => line.label },
+    { id: 'mm', head: 'Length', figures: true, cell: ({ sign, mm }) => `${sign} ${length(mm)}` },
+  ]
+  return (
+    <Panel title="Travel budget" action={<WorkingButton checkId="room.travel" of="the travel budget" />}>
+      <DataTable
+        label="Travel budget, line by line"
+        columns={columns}
+        rows={lines}
+        rowId={({ label }) => label}
+        isStrong={({ sign }) => sign === '='}
+        hideHead
+        fontSize="15px"
+      />
+      <chakra.p mt="3" fontSize="14px">
+        {value.lostMm > 0
+          ? `${length(value.lostMm)} of the ways goes unused. A recess of ${length(value.recessNeededMm)} in all would bring it back; a shorter nut or a wider span does the same.`
+          : 'Nothing is lost: the ways end the travel, not the screw.'}
+      </chakra.p>
+      <chakra.p mt="2" fontSize="14px" color="quiet">
+        Before cutting a recess: check the wall that is left, clamp the casting, wear eye protection, and do
+        not breathe cast-iron dust.
+      </chakra.p>
+    </Panel>
+  )
+}

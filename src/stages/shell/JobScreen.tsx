@@ -1,0 +1,140 @@
+'use client'
+import { chakra } from '@chakra-ui/react'
+import dynamic from 'next/dynamic'
+import { useCallback, useEffect } from 'react'
+import type { Job } from '@/core/document/job'
+import { getDatabase } from '@/store/database'
+import { exportJob } from '@/store/exportJob'
+import type { JobSession } from '@/store/session'
+import { Button, LinkButton } from '@/ui/controls'
+import { Notice } from '@/ui/frame/Notice'
+import { download, fileName } from '../job/download'
+import { JobContextProvider, useSessionState } from '../job/JobContext'
+import { go, usePlace } from '../job/place'
+import { JobFrame } from './JobFrame'
+import { useSession } from './useSession'
+
+// Paper comes when it is asked for.
+const RecordScreen = dynamic(() => import('../record/RecordScreen').then(module => module.RecordScreen), {
+  ssr: false,
+})
+const WorksheetScreen = dynamic(
+  () => import('../record/WorksheetScreen').then(module => module.WorksheetScreen),
+  {
+    ssr: false,
+  },
+)
+
+/** Everything of one open job: its stages, or a sheet of an axis to print. */
+export function JobScreen() {
+  const place = usePlace()
+  return place ? <OpenJob key={place.jobId} jobId={place.jobId} /> : null
+}
+
+function OpenJob({ jobId }: { jobId: string }) {
+  const session = useSession(jobId)
+  const status = useSessionState(session, state => state.status)
+  const problem = useSessionState(session, state => state.problem)
+  const place = usePlace()
+  const axisId = useSessionState(session, ({ job }) => idOfAxis(job, place?.axisId ?? null))
+  const stage = place?.stage ?? 'survey'
+
+  // An address without an axis, or with one that was removed, leads to the first one.
+  useEffect(() => {
+    if (axisId && place && place.axisId !== axisId)
+      window.history.replaceState(
+        null,
+        '',
+        `/job/${encodeURIComponent(jobId)}/${encodeURIComponent(axisId)}/${stage}`,
+      )
+  }, [axisId, place, jobId, stage])
+
+  if (status === 'loading' && !problem) return <Plain>Opening the job…</Plain>
+  if (status !== 'ready' || !axisId)
+    return (
+      <Plain>
+        <Notice
+          title={problem?.title ?? 'This job is not in this browser'}
+          actions={
+            <LinkButton href="/" variant="outline">
+              All jobs
+            </LinkButton>
+          }
+        >
+          {problem?.advice ??
+            'It was deleted, or it was made in another browser: import its file from the list of jobs.'}
+        </Notice>
+      </Plain>
+    )
+  return (
+    <JobContextProvider session={session} axisId={axisId}>
+      {stage === 'record' ? (
+        <RecordScreen onBack={() => go({ jobId, axisId, stage: 'log' })} />
+      ) : stage === 'worksheet' ? (
+        <WorksheetScreen onBack={() => go({ jobId, axisId, stage: 'room' })} />
+      ) : (
+        <>
+          <Troubles session={session} />
+          <JobFrame session={session} jobId={jobId} axisId={axisId} stage={stage} />
+        </>
+      )}
+    </JobContextProvider>
+  )
+}
+
+/** The id of the axis that is asked for, or of the first one. */
+const idOfAxis = (job: Job | null, wanted: string | null) =>
+  (job?.axes.find(({ id }) => id === wanted) ?? job?.axes[0])?.id
+
+function Plain({ children }: { children: React.ReactNode }) {
+  return (
+    <chakra.main maxW="760px" mx="auto" p="6">
+      {children}
+    </chakra.main>
+  )
+}
+
+/** What went wrong with saving, and what can be done about it. */
+function Troubles({ session }: { session: JobSession }) {
+  const problem = useSessionState(session, state => state.problem)
+  const conflict = useSessionState(session, state => state.conflict)
+  const exportNow = useCallback(async () => {
+    const { job } = session.getState()
+    if (job)
+      download(fileName(job.name, 'json'), await exportJob(getDatabase(), job.id, job), 'application/json')
+  }, [session])
+  return (
+    <chakra.div display="grid" gap="2" px="3" pt={problem || conflict ? '3' : '0'}>
+      {problem && (
+        <Notice
+          title={`Not saved. ${problem.title}`}
+          actions={
+            <>
+              <Button variant="lamp" onClick={exportNow}>
+                Export now
+              </Button>
+              <Button onClick={session.retry}>Save again</Button>
+            </>
+          }
+        >
+          {problem.advice}
+        </Notice>
+      )}
+      {conflict && (
+        <Notice
+          title={conflict.message}
+          actions={
+            <>
+              <Button onClick={session.insist}>Put mine in</Button>
+              <Button variant="quiet" onClick={session.giveWay}>
+                Keep theirs
+              </Button>
+            </>
+          }
+        >
+          What the other tab saved is shown; nothing of it was overwritten.
+        </Notice>
+      )}
+    </chakra.div>
+  )
+}

@@ -1,0 +1,166 @@
+import { skarrow } from '@/core/demo/skarrow'
+import type { Axis } from '@/core/document/axis'
+import { MACHINE_KINDS, PART_KINDS } from '@/core/document/kinds'
+import { STAGES } from '@/core/document/stages'
+import { driveLine } from '@/core/drawing/driveLine'
+import { CATALOGUE } from '@/core/machine/parts'
+import { evaluateAxis } from '@/core/sheets/evaluateAxis'
+import { newAxis, newJob } from '@/core/sheets/newJob'
+import { overlayOf } from '@/core/sheets/overlay'
+
+import type { UnitSystem } from '@/core/units/quantity'
+import { fileName } from '../job/download'
+
+import { addressOf } from '../job/place'
+import { columnHeads, partRows, rowsNamed } from '../sheets/parts/partRows'
+import { keyName } from './useKeys'
+
+const NONE: ReadonlySet<string> = new Set()
+const [X, Y] = skarrow().job.axes as [Axis, Axis]
+const bare = newAxis({ name: 'A', title: 'New' })
+const overlay = (axis: Axis, stage: (typeof STAGES)[number], units: UnitSystem = 'mm') =>
+  overlayOf(stage, {
+    axis,
+    catalogue: CATALOGUE,
+    units,
+    evaluation: evaluateAxis(axis, CATALOGUE, units),
+    line: driveLine(axis, CATALOGUE, 0.5),
+  })
+const texts = (axis: Axis, stage: (typeof STAGES)[number], units?: UnitSystem) => {
+  const { marks, spans } = overlay(axis, stage, units)
+  return [...marks.map(mark => `${mark.part}: ${mark.text}`), ...spans.map(span => span.label)]
+}
+
+describe('what each stage lays on the drive line', () => {
+  test('survey: the span that everything hangs on, or that it is to be measured', () => {
+    expect(texts(X, 'survey')).toEqual(['between the blocks 548.2 mm'])
+    expect(texts(X, 'survey', 'inch')).toEqual(['between the blocks 21.5827 in'])
+    const unmeasured: Axis = {
+      ...X,
+      dimensions: { ...X.dimensions, supportSpanMm: { value: null, provenance: 'assumed' } },
+    }
+    expect(texts(unmeasured, 'survey')).toEqual(['between the blocks: to measure'])
+  })
+
+  test('size: one finding a part, the worst, with its state', () => {
+    const { marks } = overlay(X, 'size')
+    expect(new Set(marks.map(mark => mark.part)).size).toBe(marks.length)
+    expect(marks.find(mark => mark.part === 'coupler')).toEqual({
+      part: 'coupler',
+      state: 'fails',
+      text: 'Torque of the coupler',
+    })
+    expect(marks.find(mark => mark.part === 'motor')?.state).toBe('close')
+  })
+
+  test('make room: what the screw allows, where it allows it', () => {
+    const { spans, marks } = overlay(X, 'room')
+    expect(marks).toEqual([{ part: 'nut', state: 'holds', text: 'travel 412.6 mm' }])
+    const [allowed] = spans
+    expect((allowed?.toMm ?? 0) - (allowed?.fromMm ?? 0)).toBeCloseTo(441.2, 9)
+    expect(allowed?.label).toBe('the screw allows 441.2 mm')
+  })
+
+  test('build: how far the screws of each joint are done up', () => {
+    expect(texts(X, 'build')).toEqual([
+      'motor: screws tight',
+      'coupler: screws tight',
+      'bearing: screws torqued',
+      'nut: screws torqued',
+      'far: screws torqued',
+    ])
+    expect(texts(Y, 'build')).toEqual(texts(X, 'build').map(text => text.replace(/tight|torqued/, 'out')))
+    expect(texts({ ...X, ends: 'fixed-free' }, 'build').join()).not.toContain('far:')
+  })
+
+  test('align: how the blocks stand, low where they must be raised', () => {
+    const { bend, marks } = overlay(X, 'align')
+    expect(marks.map(mark => mark.text)).toEqual(['1 µm high', '12.3 µm low'])
+    expect(bend?.farUm).toBeLessThan(0)
+    expect(overlay(Y, 'align')).toEqual({ marks: [], spans: [], zones: [], bend: null })
+  })
+
+  test('prove: what the parts should lose where they lose it, and what was measured', () => {
+    expect(texts(X, 'prove')).toEqual([
+      'screw: wind-up under friction 4.9 µm',
+      'motor: lag of the motor 4.4 µm',
+      'way: measured 43.6 µm',
+    ])
+  })
+
+  test('an axis of which nothing is known gets nothing wrong, in either system', () => {
+    for (const stage of STAGES)
+      for (const units of ['mm', 'inch'] as const) expect(() => overlay(bare, stage, units)).not.toThrow()
+    expect(texts(bare, 'room')).toEqual([])
+    expect(texts(bare, 'prove')).toEqual([])
+  })
+})
+
+describe('the table of parts', () => {
+  test('lists every part of a kind with its figures, in the units of the job', () => {
+    for (const kind of PART_KINDS) {
+      expect(partRows(CATALOGUE, kind, 'mm', NONE).map(({ id }) => id)).toEqual([...CATALOGUE[kind].keys()])
+      expect(columnHeads(kind)).toHaveLength(2)
+    }
+    const row = partRows(CATALOGUE, 'screw', 'inch', NONE).find(({ id }) => id === 'ball-20-5-double')
+    expect(row?.first).toEqual({ text: '0.1969 in', value: 5 })
+  })
+
+  test('is narrowed down by words of name and maker, in any order', () => {
+    const rows = partRows(CATALOGUE, 'screw', 'mm', NONE)
+    expect(rowsNamed(rows, ' DOUBLE 25 x ').every(({ name }) => /25 x \d+, double/.test(name))).toBe(true)
+    expect(rowsNamed(rows, 'brackwater ground').length).toBeGreaterThan(5)
+    expect(rowsNamed(rows, '')).toEqual(rows)
+    expect(rowsNamed(rows, 'chalk')).toEqual([])
+  })
+})
+
+describe('keys', () => {
+  const press = (key: string, more: Partial<KeyboardEvent> = {}) =>
+    keyName({ key, code: '', ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...more })
+  test.each<[string, string]>([
+    [press('z', { ctrlKey: true }), 'Ctrl Z'],
+    [press('Z', { ctrlKey: true, shiftKey: true }), 'Ctrl Shift Z'],
+    [press('z', { metaKey: true }), 'Ctrl Z'],
+    [press('?', { shiftKey: true }), '?'],
+    [press(']'), ']'],
+    [press('n'), 'N'],
+    [press('™', { altKey: true, code: 'Digit2' }), 'Alt 2'],
+    [press('Enter'), 'Enter'],
+  ])('are named as the help names them: %s', (name, expected) => {
+    expect(name).toBe(expected)
+  })
+})
+
+describe('addresses and file names', () => {
+  test('an address holds job, axis and stage, whatever their ids', () => {
+    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'align' })).toBe('/job/a/b/align')
+    expect(addressOf({ jobId: 'a', axisId: null, stage: 'align' })).toBe('/job/a')
+    expect(addressOf({ jobId: 'a/../b', axisId: '?#', stage: 'log' })).toBe('/job/a%2F..%2Fb/%3F%23/log')
+  })
+
+  test.each([
+    ['Skarrow 8', 'skarrow-8.json'],
+    ['Ärger / mit: der Säge', 'arger-mit-der-sage.json'],
+    ['../../etc', 'etc.json'],
+    ['机床', 'job.json'],
+    ['  ', 'job.json'],
+  ])('%s is exported as %s', (name, file) => {
+    expect(fileName(name, 'json')).toBe(file)
+  })
+})
+
+test('a new job of each kind of machine has its usual axes, all of it assumed and nothing chosen', () => {
+  const names = MACHINE_KINDS.map(kind => newJob('New', kind, 'mm', '2026-11-25T08:00:00.000Z'))
+  expect(names.map(job => job.axes.map(axis => axis.name).join(''))).toEqual(['XYZ', 'ZX', 'XYZ'])
+  for (const job of names)
+    for (const axis of job.axes) {
+      expect(new Set(Object.values(axis.dimensions).map(({ provenance }) => provenance))).toEqual(
+        new Set(['assumed']),
+      )
+      expect(Object.values(axis.parts)).toEqual([null, null, null, null, null])
+      expect(axis.dimensions.supportSpanMm.value).toBeGreaterThan(axis.goals.wantedTravelMm)
+      const open = evaluateAxis(axis, CATALOGUE, 'mm').findings
+      expect(open.every(({ state, missing }) => state === 'unknown' && missing !== null)).toBe(true)
+    }
+})

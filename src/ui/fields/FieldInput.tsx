@@ -1,0 +1,100 @@
+import { useCallback } from 'react'
+import type { Field } from '@/core/field/field'
+import type { UnitSystem } from '@/core/units/quantity'
+import { QuantityField } from './QuantityField'
+import { SelectField } from './SelectField'
+import { TextField } from './TextField'
+
+interface Props {
+  field: Field
+  label?: string
+  value: unknown
+  units: UnitSystem
+  onValue: (value: unknown, mergeKey?: string) => void
+  /** For the cells of a table. */
+  hideLabel?: boolean
+  dense?: boolean
+  disabled?: boolean
+  options?: readonly { value: string; label: string }[]
+}
+
+const NONE = 'null'
+
+/** The field for a value as its description has it: a figure with its unit, words, or a choice. */
+export function FieldInput({ field, label = field.label, value, units, onValue, options, ...look }: Props) {
+  switch (field.is) {
+    case 'number':
+      return (
+        <NumberInput
+          field={field}
+          label={label}
+          value={value as number | null}
+          units={units}
+          onValue={onValue}
+          {...look}
+        />
+      )
+    case 'words':
+      return (
+        <TextField
+          label={label}
+          hideLabel={look.hideLabel}
+          disabled={look.disabled}
+          // Anew where another tab or an undo has set other words.
+          key={String(value)}
+          defaultValue={String(value ?? '')}
+          maxLength={field.most}
+          onBlur={event => {
+            const typed = event.currentTarget.value.trim()
+            if (typed && typed !== value) onValue(typed)
+          }}
+        />
+      )
+    case 'choice':
+      return (
+        <SelectField
+          label={label}
+          hideLabel={look.hideLabel}
+          value={String(value)}
+          options={
+            options ?? field.of.map(one => ({ value: String(one), label: field.words?.[one] ?? String(one) }))
+          }
+          onChange={next => onValue(next === NONE ? null : field.of.find(one => String(one) === next))}
+        />
+      )
+    default:
+      return null
+  }
+}
+
+type NumberProps = Omit<Props, 'field' | 'value' | 'label' | 'options'> & {
+  field: Extract<Field, { is: 'number' }>
+  label: string
+  value: number | null
+}
+
+/** Whole numbers are rounded as they come; a figure that must be there is not taken away. */
+function NumberInput({ field, label, value, units, onValue, dense, ...look }: NumberProps) {
+  const { quantity, min, max, whole, orNone } = field
+  const put = useCallback(
+    (next: number | null, mergeKey: string) => {
+      if (next === null && !orNone) return
+      onValue(next !== null && whole ? Math.round(next) : next, mergeKey)
+    },
+    [onValue, orNone, whole],
+  )
+  return (
+    <QuantityField
+      label={label}
+      kind={quantity}
+      units={units}
+      min={min}
+      max={max}
+      optional={orNone}
+      value={value}
+      onValue={put}
+      hideUnit={dense}
+      {...look}
+    />
+  )
+}

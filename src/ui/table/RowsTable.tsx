@@ -1,0 +1,112 @@
+import { chakra } from '@chakra-ui/react'
+import { Trash2 } from 'lucide-react'
+import { memo, useMemo } from 'react'
+import type { Field, Fields, Row } from '@/core/field/field'
+import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { Button } from '../controls'
+import { FieldInput } from '../fields/FieldInput'
+import { DataTable, type TableColumn } from './DataTable'
+
+/** What can be done with the rows of a table; each is found by its id. */
+export interface RowActions<R> {
+  onChange: (id: string, change: Partial<R>, mergeKey?: string) => void
+  onAdd: () => void
+  onRemove: (id: string) => void
+}
+
+interface Props<R extends { id: string }> extends RowActions<R> {
+  /** The rows' description: columns, ranges and words come from it. */
+  of: { readonly label: string; readonly of: Fields; readonly most: number }
+  rows: readonly R[]
+  units: UnitSystem
+  least?: number
+  addLabel: string
+  /** Choices of a column that are fewer or said otherwise than its description has them. */
+  options?: { readonly [key: string]: readonly { value: string; label: string }[] }
+}
+
+/** With more columns than this the units go up into the heads. */
+const MOST_WIDE = 5
+/** Words longer than this want room. */
+const LONG_WORDS = 60
+
+const widthPx = (field: Field, dense: boolean) =>
+  field.is === 'words' && field.most >= LONG_WORDS ? 170 : field.is === 'choice' ? 112 : dense ? 74 : 112
+
+/** A head with the unit of its column: "To the left, mm". */
+const headOf = (field: Field, units: UnitSystem, dense: boolean): string => {
+  const unit = field.is === 'number' && dense ? (field.unit ?? quantityFacts(field.quantity)[units].unit) : ''
+  return unit ? `${field.label}, ${unit}` : field.label
+}
+
+type AnyRow = Row<Record<string, unknown>>
+
+/** Rows of figures, words and choices, typed one after another; each cell keeps what cannot be read, with its error. */
+function RowsTableOf<R extends { id: string }>(props: Props<R>) {
+  const { of, rows, units, least = 0, addLabel, options, onChange, onAdd, onRemove } = props
+  const name = of.label.toLowerCase()
+  const fields = Object.entries(of.of)
+  const dense = fields.length > MOST_WIDE
+  const columns = useMemo((): TableColumn<AnyRow>[] => {
+    const change = onChange as (id: string, part: Record<string, unknown>, mergeKey?: string) => void
+    return [
+      ...Object.entries(of.of).map(
+        ([key, field]): TableColumn<AnyRow> => ({
+          id: key,
+          head: headOf(field, units, dense),
+          widthPx: widthPx(field, dense),
+          cell: (row, index) => (
+            <FieldInput
+              field={field}
+              label={`${field.label}, ${name} ${index + 1}`}
+              value={row[key]}
+              units={units}
+              dense={dense}
+              hideLabel
+              options={options?.[key]}
+              onValue={(value, mergeKey) => change(row.id, { [key]: value }, mergeKey)}
+            />
+          ),
+        }),
+      ),
+      {
+        id: 'out',
+        head: <chakra.span srOnly>Take out</chakra.span>,
+        widthPx: 44,
+        cell: (row, index) => (
+          <Button
+            variant="quiet"
+            px="2"
+            disabled={rows.length <= least}
+            aria-label={`Take out ${name} ${index + 1}`}
+            onClick={() => onRemove(row.id)}
+          >
+            <Trash2 size={16} aria-hidden />
+          </Button>
+        ),
+      },
+    ]
+  }, [of, units, dense, name, options, rows.length, least, onChange, onRemove])
+  return (
+    <>
+      {rows.length > 0 && (
+        <chakra.div
+          data-readings
+          css={{ '& td': { borderTopWidth: 0, px: '0.5', py: '1', verticalAlign: 'top' } }}
+        >
+          <DataTable
+            label={`Rows of ${name}s`}
+            columns={columns}
+            rows={rows as unknown as AnyRow[]}
+            rowId={row => row.id}
+            leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, dense) + 4, 48)}
+          />
+        </chakra.div>
+      )}
+      <Button variant="outline" mt="1" disabled={rows.length >= of.most} onClick={onAdd}>
+        {addLabel}
+      </Button>
+    </>
+  )
+}
+export const RowsTable = memo(RowsTableOf) as typeof RowsTableOf

@@ -1,0 +1,11 @@
+import { expose } from 'comlink'
+import { catalogueOf } from '@/core/machine/parts'
+import { judgeParts } from '@/core/sheets/judgeParts'
+import { remediesFor } from '@/core/sheets/remedies'
+import type { JudgeWorker } from './protocol'
+
+const worker: JudgeWorker = {
+  remedies: ({ axis, units, ...job }, checkId) => remediesFor(axis, catalogueOf(job), units, checkId),
+  judgeParts: ({ axis, units, ...job }, kind) => judgeParts(axis, catalogueOf(job), kind, units),
+}
+expose(worker)
