@@ -202,7 +202,7 @@ describe('making room', () => {
     const { status, stdout } = dusk(['room', mill, '--axis', 'X'])
     expect(status).toBe(0)
     const { cuts, screw, joints } = JSON.parse(stdout)
-    expect(cuts.map(({ id }: { id: string }) => id).slice(0, 2)).toEqual(['recess-far', 'hole-0'])
+    expect(cuts.map(({ id }: { id: string }) => id).slice(0, 2)).toEqual(['recess-far', 'hole hole-1'])
     expect(cuts.at(-1).finish).toBe('true')
     expect(screw.totalLengthMm).toBeCloseTo(639.7, 6)
     expect(joints[2]).toMatchObject({ chosenMm: 25, supplied: { verdict: 'short' } })

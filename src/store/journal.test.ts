@@ -1,6 +1,7 @@
 import { skarrow } from '@/core/demo/skarrow'
 import { runEdit } from '@/core/document/edit'
 import { addNote } from '@/core/document/logEdits'
+import { SCHEMA_VERSION } from '@/core/document/version'
 import type { Pending } from './journal'
 
 /** Local storage as a browser has it, which may be full or blocked. */
@@ -22,7 +23,7 @@ const pendingOf = (text: string): Pending => {
     id: text,
     at: '2026-11-25T09:00:00.000Z',
   })
-  return { change, entry }
+  return { change, entries: entry ? [entry] : [], version: SCHEMA_VERSION }
 }
 
 let storage: FakeStorage

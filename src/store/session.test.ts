@@ -1,4 +1,5 @@
 import type { Axis } from '@/core/document/axis'
+import { SCHEMA_VERSION } from '@/core/document/version'
 import 'fake-indexeddb/auto'
 import { skarrow } from '@/core/demo/skarrow'
 import { runEdit } from '@/core/document/edit'
@@ -130,7 +131,7 @@ describe('the journal', () => {
     const left = change(777)
     localStorage.setItem(
       'dusk-journal:closed-tab',
-      JSON.stringify([{ change: left.change, entry: left.entry }]),
+      JSON.stringify([{ change: left.change, entries: [], version: SCHEMA_VERSION }]),
     )
     const session = await open()
     expect(session.getState().job?.axes[0]?.goals.cuttingForceN).toBe(777)
@@ -158,7 +159,9 @@ describe('the journal', () => {
         },
       },
     })
-    expect(() => writeJournal([{ change: change(1).change, entry: null }])).not.toThrow()
+    expect(() =>
+      writeJournal([{ change: change(1).change, entries: [], version: SCHEMA_VERSION }]),
+    ).not.toThrow()
   })
 })
 
@@ -169,7 +172,7 @@ describe('two tabs', () => {
       id: newId(),
       at: new Date().toISOString(),
     })
-    await commitChange(db, change, entry)
+    await commitChange(db, change, entry ? [entry] : [])
   }
 
   test('the later edit of one field does not win in silence: it is shown, and the builder decides', async () => {

@@ -1,6 +1,6 @@
 import { liveQuery, type Subscription } from 'dexie'
 import {
-  applyChange,
+  insistOn,
   type Change,
   type Edit,
   isEmptyChange,
@@ -125,7 +125,7 @@ export class JobSession {
     if (!conflict) return
     this.edit({
       label: conflict.change.label,
-      run: job => Object.assign(job, applyChange(job, conflict.change)),
+      run: job => Object.assign(job, insistOn(job, conflict.change)),
     })
   }
   readonly giveWay = (): void => this.set({ conflict: null })

@@ -30,7 +30,7 @@ afterEach(() => db.delete())
 /** Saves what a command does to the job as the tab sees it. */
 async function commit(command: Edit, seen = job) {
   const { change, entry } = runEdit(seen, command, { id: newId(), at: new Date().toISOString() })
-  const row = await commitChange(db, change, entry)
+  const row = await commitChange(db, change, entry ? [entry] : [])
   job = row.job
   return change
 }
@@ -90,7 +90,7 @@ test('a deleted note comes back by undo', async () => {
 
 test('a change left over from a closed tab is saved once, however often it is tried', async () => {
   const change = await commit(setGoal(X(), 'cuttingForceN', 700))
-  const { revision } = await commitChange(db, change, null)
+  const { revision } = await commitChange(db, change)
   expect(revision).toBe(2)
 })
 

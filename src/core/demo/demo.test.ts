@@ -1,5 +1,5 @@
+import { remedied } from '../evaluation/remedy'
 import { catalogueOf } from '../machine/parts'
-import { withChange } from '../sheets/choice'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { remediesFor } from '../sheets/remedies'
 import { jobSchema } from '../sheets/schema'
@@ -30,9 +30,9 @@ test('every log entry belongs to its job, and to an axis that it has', () => {
 
 test('on each machine an axis is measured for its room and has its screws', () => {
   for (const { job } of jobs)
-    expect(
-      job.axes.some(({ making }) => making.section.stations.length >= 3 && making.joints.length > 0),
-    ).toBe(true)
+    expect(job.axes.some(({ section, joints }) => section.stations.length >= 3 && joints.length > 0)).toBe(
+      true,
+    )
 })
 
 test.each([
@@ -52,8 +52,8 @@ test('the axis that cannot be cut as wished has another way, which fits', () => 
   if (!job || !axis) throw new Error('the demo is not there')
   const ways = remediesFor(axis, catalogueOf(job), job.units, 'room.section')
   expect(ways.length).toBeGreaterThan(0)
-  for (const { choice } of ways) {
-    const { findings } = evaluateAxis(withChange(axis, choice), catalogueOf(job), job.units)
+  for (const way of ways) {
+    const { findings } = evaluateAxis(remedied(axis, way), catalogueOf(job), job.units)
     expect(findings.find(({ checkId }) => checkId === 'room.section')?.state).toBe('holds')
   }
 })

@@ -1,14 +1,16 @@
+import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
 import { setLimits } from '../evaluation/limitEdits'
 import * as drive from '../machine/driveEdits'
 import { CATALOGUE } from '../machine/parts'
 import { putOwnPart, takeParts } from '../machine/parts/partEdits'
 import { setOrderStates, takeQuotes } from '../orders/orderEdits'
-import { editOfChange } from '../sheets/choiceCommand'
-import { setMaking } from '../sheets/makingCommands'
+import { LIMITS } from '../sheets/evaluateAxis'
 import { newAxis } from '../sheets/newJob'
-import * as readings from '../sheets/readingCommands'
+import * as reversal from '../sheets/reversal/edits'
 import { jobSchema } from '../sheets/schema'
+import * as screwLine from '../sheets/screwLine/edits'
+import { tickStep } from '../sheets/steps/edits'
 import type { Axis } from './axis'
 import {
   applyChange,
@@ -19,10 +21,12 @@ import {
   runEdit,
   stillApplies,
   takeBack,
+  undoingChange,
 } from './edit'
 import * as commands from './edits'
 import * as log from './logEdits'
 import type { PartOf } from './parts/types'
+import { StaleError } from './patch'
 import { setShop } from './shop'
 
 const OWN: PartOf['coupler'] = { ...([...CATALOGUE.coupler.values()][0] as PartOf['coupler']), id: 'own-1' }
@@ -40,48 +44,57 @@ const every: Edit[] = [
   commands.renameAxis(X, 'U', 'Upper table'),
   commands.setDimension(X, 'movingMassKg', null, 'assumed'),
   commands.setGoal(X, 'topSpeedMmPerMin', 2500),
-  commands.setRoom(X, 'recessFarMm', 20),
+  commands.setRecess(X, 'recessFarMm', 20),
   commands.setNutFacing(X, 'fixed'),
   drive.setPreload(X, 500),
   drive.setEnds(X, 'fixed-fixed'),
   drive.choosePart(X, CATALOGUE, 'screw', 'ball-25-5-double'),
   commands.setCut(X, 412.34, 288),
-  setLimits(X, 'screw.buckling', 'Buckling', { holds: 0.5, close: 0.7, because: 'Crashes.' }, 'mm'),
+  setLimits(X, LIMITS['screw.buckling'], 'Buckling', { holds: 0.5, close: 0.7, because: 'Crashes.' }, 'mm'),
   putOwnPart('coupler', OWN, true),
   takeParts('coupler', [OWN, { ...OWN, id: 'own-2' }], 'attic.csv'),
-  setMaking(X, 'A hole', making => making.holes.splice(0, 1)),
-  setMaking(X, 'No block', making => Object.assign(making, { block: null })),
+  commands.onAxis(X, 'A hole', axis => axis.holes.splice(0, 1)),
+  commands.onAxis(X, 'The other way round', axis => axis.joints.reverse()),
+  commands.onAxis(X, 'No block', axis => Object.assign(axis, { block: null })),
   setShop('cutterSizesMm', [32, 16, 16]),
   takeQuotes([{ key: 'use:dye', priceEur: 9.5, leadDays: 3 }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'missing' }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'arrived' }], 'noted.csv'),
-  editOfChange(X, CATALOGUE, { kind: 'fitting', index: 0, side: 'left' }, 'fitting to the left'),
-  editOfChange(X, CATALOGUE, { kind: 'section', field: 'spacersMm', value: 4 }, 'spacers'),
-  editOfChange(X, CATALOGUE, { kind: 'spacer', outerSpacerMm: 7.5 }, 'another spacer'),
-  editOfChange(X, CATALOGUE, { kind: 'screws' }, 'the right screws'),
   drive.setDrive(X, { transmission: 'belt' }, 'Driven by a belt'),
   drive.setDriveSize(X, 'beltCentresMm', 140),
-  drive.setDuty(X, [{ label: 'Cutting', forceN: 500, speedMmPerMin: 300, timeShare: 1 }]),
+  drive.setDuty(X, [{ id: 'w', label: 'Cutting', forceN: 500, speedMmPerMin: 300, timeShare: 1 }]),
   drive.takeDrive(X, { ...X, ends: 'fixed-fixed' }, 'Taken from the search.'),
   drive.choosePart(X, CATALOGUE, 'motor', null),
-  log.tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
-  log.tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
-  readings.startRound(X, { id: 'n', startedAt: stamp.at, finishedAt: null, clampedAtMm: 10, stations: [] }),
-  readings.setClampedAt(X, 'round-1', 55),
-  readings.addAlignStation(X, 'round-1', { positionMm: 5, heightUm: null, sideUm: null }),
-  readings.setAlignReading(X, 'round-1', 0, { heightUm: 7 }),
-  readings.finishRound(X, 'round-3', stamp.at, 'done'),
-  readings.removeRound(X, 'round-2'),
-  readings.startTest(X, { id: 'n', startedAt: stamp.at, finishedAt: null, label: 'n', stations: [] }),
-  readings.addTestStation(X, 'test-2', { positionMm: 5, approachPositiveUm: [], approachNegativeUm: [] }),
-  readings.setTestReading(X, 'test-2', { station: 0, approach: 'approachPositiveUm', index: 5 }, 22),
-  readings.setTestReading(X, 'test-2', { station: 0, approach: 'approachPositiveUm', index: 0 }, null),
-  readings.setTestPlace(X, 'test-2', 1, 210),
-  readings.finishTest(X, 'test-2', stamp.at, 'done'),
-  readings.removeTest(X, 'test-1'),
-  editOfChange(X, CATALOGUE, { kind: 'goal', goal: 'cuttingForceN', value: 600 }, 'less force'),
-  editOfChange(X, CATALOGUE, { kind: 'room', room: 'recessFarMm', value: 20 }, 'recess'),
-  editOfChange(X, CATALOGUE, { kind: 'preload', preloadN: 900 }, 'preload'),
+  tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
+  tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
+  screwLine.startRound(X, { id: 'n', startedAt: stamp.at, finishedAt: null, clampedAtMm: 10, stations: [] }),
+  screwLine.setClampedAt(X, 'round-1', 55),
+  screwLine.addAlignStation(X, 'round-1', { id: 'p', positionMm: 5, heightUm: null, sideUm: null }),
+  screwLine.setAlignReading(X, 'round-1', 'place-1', { heightUm: 7 }),
+  screwLine.finishRound(X, 'round-3', stamp.at, 'done'),
+  screwLine.removeRound(X, 'round-2'),
+  reversal.startTest(X, { id: 'n', startedAt: stamp.at, finishedAt: null, label: 'n', stations: [] }),
+  reversal.addTestStation(X, 'test-2', {
+    id: 's',
+    positionMm: 5,
+    approachPositiveUm: [],
+    approachNegativeUm: [],
+  }),
+  reversal.setTestReading(
+    X,
+    'test-2',
+    { stationId: 'station-1', approach: 'approachPositiveUm', index: 5 },
+    22,
+  ),
+  reversal.setTestReading(
+    X,
+    'test-2',
+    { stationId: 'station-1', approach: 'approachPositiveUm', index: 0 },
+    null,
+  ),
+  reversal.setTestPlace(X, 'test-2', 'station-2', 210),
+  reversal.finishTest(X, 'test-2', stamp.at, 'done'),
+  reversal.removeTest(X, 'test-1'),
 ]
 
 test.each(every.map(command => [command.label, command] as const))(
@@ -128,7 +141,12 @@ describe('two tabs', () => {
 
   test('two readings added to one list at once are both kept', () => {
     const add = (value: number) =>
-      readings.setTestReading(X, 'test-2', { station: 0, approach: 'approachPositiveUm', index: 5 }, value)
+      reversal.setTestReading(
+        X,
+        'test-2',
+        { stationId: 'station-1', approach: 'approachPositiveUm', index: 5 },
+        value,
+      )
     const theirs = run(add(21)).job
     const change = run(add(22)).change
     expect(stillApplies(theirs, change)).toBe(true)
@@ -150,4 +168,81 @@ test('typing in one field joins to one change, whatever was typed between', () =
   expect(takeBack(three.job, merged)).toEqual(job)
   const other: Change = run(commands.setGoal(X, 'cuttingForceN', 1), three.job).change
   expect(takeBack(applyChange(three.job, other), mergeChanges(merged, other))).toEqual(job)
+})
+
+describe('rows are found by their ids', () => {
+  const joints = (of: typeof job) => of.axes[0]?.joints.map(({ label, gripMm }) => [label, gripMm])
+  const grip = (id: string, gripMm: number) =>
+    commands.onAxis(X, 'Grip', axis => {
+      const joint = axis.joints.find(one => one.id === id)
+      if (joint) joint.gripMm = gripMm
+    })
+  const without = (id: string) =>
+    commands.onAxis(X, 'Joint taken out', axis => {
+      axis.joints = axis.joints.filter(one => one.id !== id)
+    })
+  const [first, second] = X.joints as [Axis['joints'][number], Axis['joints'][number]]
+
+  test('a change of one row lands on it when another tab has taken a row out before it', () => {
+    // Two joints alike but for their names: only their ids tell them apart.
+    const alike = run(grip(second.id, first.gripMm)).job
+    const mine = run(grip(second.id, 19), alike).change
+    const theirs = run(without(first.id), alike).job
+    expect(stillApplies(theirs, mine)).toBe(true)
+    const both = applyChange(theirs, mine)
+    expect(joints(both)?.[0]).toEqual([second.label, 19])
+    expect(joints(both)?.slice(1)).toEqual(joints(alike)?.slice(2))
+  })
+
+  test('a change of a row that another tab has taken out is refused, not put on its neighbour', () => {
+    const mine = run(grip(first.id, 19)).change
+    const theirs = run(without(first.id)).job
+    expect(stillApplies(theirs, mine)).toBe(false)
+    expect(() => applyChange(theirs, mine)).toThrow(StaleError)
+  })
+
+  test('taking back a change never hits another row', () => {
+    const { job: mine, change } = run(grip(second.id, 19))
+    const theirs = run(without(first.id), mine).job
+    expect(joints(takeBack(theirs, change))).toEqual(joints(run(without(first.id)).job))
+    const { job: gone, change: taking } = run(without(second.id))
+    const moved = run(grip(first.id, 3), gone).job
+    expect(joints(takeBack(moved, taking))).toEqual(joints(run(grip(first.id, 3)).job))
+  })
+
+  test('whatever is done to a list in one tab and to another row of it in the other, both stand', () => {
+    const ids = X.joints.map(({ id }) => id)
+    fc.assert(
+      fc.property(fc.shuffledSubarray(ids, { minLength: 2 }), fc.nat(40), ([one, other], gripMm) => {
+        const mine = run(grip(one as string, gripMm)).change
+        const both = applyChange(run(without(other as string)).job, mine)
+        expect(both.axes[0]?.joints.find(({ id }) => id === one)?.gripMm).toBe(gripMm)
+        expect(both.axes[0]?.joints.some(({ id }) => id === other)).toBe(false)
+      }),
+    )
+  })
+
+  test('two rows added at once are both kept, and a row put back stands where it stood', () => {
+    const add = (id: string) =>
+      commands.onAxis(X, 'Joint added', axis => {
+        axis.joints.push({ ...first, id })
+      })
+    const theirs = run(add('theirs')).job
+    const both = applyChange(theirs, run(add('mine')).change)
+    expect(both.axes[0]?.joints.map(({ id }) => id)).toEqual([
+      ...X.joints.map(({ id }) => id),
+      'theirs',
+      'mine',
+    ])
+    const { job: gone, change } = run(without(second.id))
+    expect(takeBack(gone, change)).toEqual(job)
+  })
+})
+
+test('what is taken back later is a change of its own, and its lines of the log go with it', () => {
+  const { job: after, change } = run(drive.setEnds(X, 'fixed-fixed'))
+  const later = run(commands.setGoal(X, 'cuttingForceN', 1), after).job
+  const undoing = undoingChange(change, { id: 'u', at: stamp.at })
+  expect(applyChange(later, undoing)).toEqual(run(commands.setGoal(X, 'cuttingForceN', 1)).job)
+  expect(undoing).toMatchObject({ hides: change.shows, shows: [], mergeKey: null })
 })

@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import type { Job, LogEntry } from './job'
-import { applyPatches, diff, inverse, joinPatches, type Patch, StaleError } from './patch'
+import { applyPatches, diff, forcePatches, inverse, joinPatches, type Patch, StaleError } from './patch'
 
 /** A change of a job by name, as one recipe; what it does is recorded as patches, so that it has an inverse. */
 export interface Edit {
@@ -90,6 +90,13 @@ export function stillApplies(job: Job, change: Pick<Change, 'patches'>): boolean
     throw error
   }
 }
+
+/**
+ * A job with a change put in whatever stands there now; what no longer has a place is left out.
+ *
+ * For a builder who was shown that another tab changed the same, and wants this all the same.
+ */
+export const insistOn = (job: Job, { patches }: Pick<Change, 'patches'>): Job => forcePatches(job, patches)
 
 /** The change that takes another back, as a new act of its own: for what was not the last thing done. */
 export const undoingChange = (change: Change, stamp: { id: string; at: string }): Change => ({

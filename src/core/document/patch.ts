@@ -1,5 +1,3 @@
-import equal from 'fast-deep-equal'
-
 /**
  * One value that a change replaces. A step of the path is a key, or the id of a row where it stands in a list of rows,
  * so that a patch finds its row wherever it has moved to, and finds none where another has taken its place.
@@ -16,6 +14,19 @@ export interface Patch {
   order?: { was: string[]; now: string[] }
   /** Of a list of plain values, such as repeated readings: what is put in place of what, from where; null at the end. */
   splice?: { at: number | null; was: unknown[]; now: unknown[] }
+}
+
+/**
+ * Whether two pieces of a document are the same. Not by a package: those tell lists of one window from lists of another,
+ * as they come out of a copy, and a document is plain data wherever it was made.
+ */
+export function equal(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true
+  if (Array.isArray(a))
+    return Array.isArray(b) && a.length === b.length && a.every((one, index) => equal(one, b[index]))
+  if (!isPlain(a) || !isPlain(b)) return false
+  const keys = Object.keys(a)
+  return keys.length === Object.keys(b).length && keys.every(key => key in b && equal(a[key], b[key]))
 }
 
 /** What a patch would replace is not what stands there any more. */
@@ -173,6 +184,25 @@ function spliced(value: unknown, { path, splice }: Patch): unknown {
   if (!standsAt(at)) throw new StaleError(path)
   return value.toSpliced(at, was.length, ...now)
 }
+
+/** A document with patches put in over whatever stands there; a patch whose place is gone does nothing. */
+export const forcePatches = <T>(document: T, patches: readonly Patch[]): T =>
+  patches.reduce((value: unknown, patch) => {
+    try {
+      return put(value, { ...patch, ...(patch.splice || patch.order ? {} : { was: at(value, patch.path) }) }, 0)
+    } catch (error) {
+      if (error instanceof StaleError) return value
+      throw error
+    }
+  }, document) as T
+
+/** What stands at a path; nothing where the path leads nowhere. */
+const at = (value: unknown, path: readonly string[]): unknown =>
+  path.reduce(
+    (inside: unknown, step) =>
+      isRows(inside) ? inside.find(({ id }) => id === step) : isPlain(inside) ? inside[step] : undefined,
+    value,
+  )
 
 /** Joins patches of one act of typing: of one field only the first value before and the last value after count. */
 export function joinPatches(first: readonly Patch[], then: readonly Patch[]): Patch[] {

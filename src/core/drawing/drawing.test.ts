@@ -16,10 +16,11 @@ import { writeSvg } from './svg'
 
 const [X] = skarrow().job.axes as [Axis]
 const outline = { widthMm: 60, heightMm: 62 }
-const template = bracketTemplate('Skarrow 8, X: nut bracket', X.making.bracketHoles, outline, 36)
+const template = bracketTemplate('Skarrow 8, X: nut bracket', X.bracketHoles, outline, 36)
 const POINTS_PER_MM = 72 / 25.4
 
 const hole: fc.Arbitrary<BracketHole> = fc.record({
+  id: fc.uuid(),
   label: fc.constantFrom('1', 'A & B', 'top <left>'),
   xMm: fc.double({ min: -200, max: 200, noNaN: true }),
   yMm: fc.double({ min: -200, max: 200, noNaN: true }),

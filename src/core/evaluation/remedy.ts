@@ -1,7 +1,7 @@
-import { produce } from 'immer'
+import { current, produce } from 'immer'
 import type { Axis } from '../document/axis'
 import type { Edit } from '../document/edit'
-import { axisOf, onAxis } from '../document/edits'
+import { onAxis } from '../document/edits'
 import { applyPatches, diff, type Patch } from '../document/patch'
 import { say } from '../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
@@ -60,17 +60,23 @@ export const changedAxis = (axis: Axis, change: Recipe): Axis =>
 export const patchesOf = (axis: Axis, changed: Axis): Patch[] => diff(axis, changed)
 
 /**
+ * An axis with a remedy applied; the axis given stays as it was.
+ *
+ * @throws StaleError where the axis was changed since in what the remedy replaces
+ */
+export const remedied = (axis: Axis, { patches }: Pick<Remedy, 'patches'>): Axis =>
+  applyPatches(axis, patches)
+
+/**
  * The edit that applies a remedy to its axis.
  *
  * @throws StaleError, when it runs, where the axis was changed since in what the remedy replaces
  */
-export const remedyEdit = (axis: Axis, { label, done, patches }: Remedy): Edit => ({
-  ...onAxis(axis, done?.label ?? label, () => {}),
-  run: job => {
-    const standing = axisOf(job, axis.id)
-    Object.assign(standing, applyPatches<Axis>(JSON.parse(JSON.stringify(standing)), patches))
-  },
-  ...(done && { entry: { axisId: axis.id, kind: 'part', text: done.entry } }),
+export const remedyEdit = (axis: Axis, remedy: Remedy): Edit => ({
+  ...onAxis(axis, remedy.done?.label ?? remedy.label, draft => {
+    Object.assign(draft, remedied(current(draft), remedy))
+  }),
+  ...(remedy.done && { entry: { axisId: axis.id, kind: 'part', text: remedy.done.entry } }),
 })
 
 /** A check that no longer applies (a plain nut has no preload to lose) no longer stands in the way. */

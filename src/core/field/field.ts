@@ -63,13 +63,15 @@ export interface NumbersField {
   readonly most: number
 }
 /** Rows of a table; each has an id, by which everything refers to it. */
-export interface RowsField<T extends Fields = Fields> {
+export interface RowsField<R extends { id: string } = { id: string }> {
   readonly is: 'rows'
   /** What a row is called: "Hole". */
   readonly label: string
-  readonly of: T
+  readonly of: Fields
   readonly most: number
   readonly least: number
+  /** The type of a row; there is no such value. */
+  readonly row?: R
 }
 export interface RecordField<T extends Fields = Fields> {
   readonly is: 'record'
@@ -97,13 +99,7 @@ export type Field =
   | MomentField
   | CurveField
   | NumbersField
-  | {
-      readonly is: 'rows'
-      readonly label: string
-      readonly of: Fields
-      readonly most: number
-      readonly least: number
-    }
+  | RowsField
   | { readonly is: 'record'; readonly label: string; readonly of: Fields }
   | { readonly is: 'maybe'; readonly label: string; readonly of: Field }
   | { readonly is: 'map'; readonly label: string; readonly of: Field; readonly key: RegExp }
@@ -128,8 +124,8 @@ export type ValueOf<F> = F extends { is: 'number' }
           ? { speedRpm: number; torqueNm: number }[] | null
           : F extends { is: 'numbers' }
             ? number[]
-            : F extends { is: 'rows'; of: infer T }
-              ? Row<ValuesOf<T>>[]
+            : F extends { is: 'rows'; row?: infer R }
+              ? NonNullable<R>[]
               : F extends { is: 'record'; of: infer T }
                 ? ValuesOf<T>
                 : F extends { is: 'maybe'; of: infer T }
@@ -141,7 +137,7 @@ export type ValueOf<F> = F extends { is: 'number' }
 export type ValuesOf<T> = { -readonly [K in keyof T]: ValueOf<T[K]> }
 
 /** A row of a table that a field describes. */
-export type RowOf<R extends { readonly of: Fields }> = Row<ValuesOf<R['of']>>
+export type RowOf<F extends { readonly row?: { id: string } }> = NonNullable<F['row']>
 
 type NumberMore = Partial<Pick<NumberField, 'help' | 'unit' | 'whole' | 'orNone' | 'blank'>>
 
@@ -219,8 +215,11 @@ export const map = <const F extends Field>(label: string, of: F, key: RegExp) =>
 
 /** Most rows of a table, unless it says otherwise. */
 const MOST_ROWS = 100
-export const rows = <const T extends Fields>(label: string, of: T, { most = MOST_ROWS, least = 0 } = {}) =>
-  ({ is: 'rows', label, of, most, least }) as const
+export const rows = <const T extends Fields>(
+  label: string,
+  of: T,
+  { most = MOST_ROWS, least = 0 } = {},
+): Omit<RowsField<Row<ValuesOf<T>>>, 'of'> & { readonly of: T } => ({ is: 'rows', label, of, most, least })
 
 /**
  * What a field holds before anyone has typed into it.
@@ -246,7 +245,7 @@ export function blankOf(field: Field): unknown {
 /** A record with every field blank. */
 export const blankRecord = <T extends Fields>(fields: T): ValuesOf<T> => blanks(fields) as ValuesOf<T>
 
-const blanks = (fields: Fields): unknown =>
+const blanks = (fields: Fields): Record<string, unknown> =>
   Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, blankOf(field)]))
 
 /**
@@ -254,11 +253,11 @@ const blanks = (fields: Fields): unknown =>
  *
  * @param id of the row; ids are never used twice in a job
  */
-export const blankRow = <R extends { readonly of: Fields }>(
-  { of }: R,
+export const blankRow = <R extends { id: string }>(
+  { of }: { readonly of: Fields; readonly row?: R },
   id: string,
-  given: Partial<ValuesOf<R['of']>> = {},
-): RowOf<R> => ({ ...(blanks(of) as object), ...given, id }) as unknown as RowOf<R>
+  given: Partial<R> = {},
+): R => ({ ...blanks(of), ...given, id }) as R
 
 /**
  * Rows with ids made of a word and their number, where ids must come out alike every time.

@@ -1,14 +1,18 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
-import { runEdit } from '../document/edit'
+import { applyChange, runEdit, takeBack } from '../document/edit'
 import { setGoal } from '../document/edits'
+import type { Job } from '../document/job'
 import { MACHINE_KINDS } from '../document/kinds'
-import { migrate, migrateChange } from '../document/migrations'
+import { migrate, type Stored } from '../document/migrations'
+import { changeFromV3 } from '../document/migrations/v3'
 import type { PartOf } from '../document/parts/types'
+import { SCHEMA_VERSION } from '../document/version'
 import { CATALOGUE } from '../machine/parts'
 import { newJob } from '../sheets/newJob'
+import { jobSchema } from '../sheets/schema'
 import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from './jobFile'
 import { type JobFile, writeJobFile } from './writeJobFile'
 
@@ -85,8 +89,8 @@ test.each<[string, string, string]>([
   ],
   [
     'a length below zero',
-    edited(copy => Object.assign(axisOf(copy).room as object, { recessFarMm: -1 })),
-    'job.axes[0].room.recessFarMm: got -1, takes a number from 0 to 500',
+    edited(copy => Object.assign(axisOf(copy).recesses as object, { recessFarMm: -1 })),
+    'job.axes[0].recesses.recessFarMm: got -1, takes a number from 0 to 500',
   ],
   [
     'a missing goal',
@@ -128,7 +132,17 @@ test.each<[string, string, string]>([
   [
     'a patch with another operation',
     edited(copy => Object.assign(copy.history[0]?.patches[0] as object, { op: 'eval' })),
-    'history[0].patches[0].op: got "eval", takes one of replace, add, remove',
+    'takes a patch with path, was and now',
+  ],
+  [
+    'a patch into what all objects share',
+    edited(copy => Object.assign(copy.history[0]?.patches[0] as object, { path: ['axes', '__proto__', 'x'] })),
+    '"__proto__"',
+  ],
+  [
+    'a row twice',
+    edited(copy => (copy.job.axes[0]?.joints as object[]).push(copy.job.axes[0]?.joints[0] as object)),
+    'job.axes[0].joints: got the id joint-1 twice',
   ],
   ['no entries', edited(copy => delete (copy as Partial<JobFile>).entries), 'entries: got nothing'],
   ['hostile depth', `${'['.repeat(200_000)}${']'.repeat(200_000)}`, ''],
@@ -143,19 +157,105 @@ test('a file far too large is refused before it is read', () => {
 })
 
 describe('migrations', () => {
+  const named = (change: (job: Record<string, unknown>) => Record<string, unknown>) => (stored: Stored) => ({
+    ...stored,
+    job: change(stored.job),
+  })
   const steps = [
-    { from: 1, migrate: (job: Record<string, unknown>) => ({ ...job, title: job.name }) },
-    { from: 2, migrate: ({ name: _, ...job }: Record<string, unknown>) => job },
+    { from: 1, migrate: named(({ ...old }) => ({ ...old, title: old.name })) },
+    { from: 2, migrate: named(({ name: _, ...old }) => old) },
   ]
+  const up = (old: Record<string, unknown>, of = steps) => migrate({ job: old, history: [] }, of, 3).job
   test('run step by step up to the present version', () => {
-    expect(migrate({ schemaVersion: 1, name: 'a' }, steps, 3)).toEqual({ schemaVersion: 3, title: 'a' })
-    expect(migrate({ schemaVersion: 2, name: 'a', title: 'b' }, steps, 3)).toEqual({
-      schemaVersion: 3,
-      title: 'b',
-    })
+    expect(up({ schemaVersion: 1, name: 'a' })).toEqual({ schemaVersion: 3, title: 'a' })
+    expect(up({ schemaVersion: 2, name: 'a', title: 'b' })).toEqual({ schemaVersion: 3, title: 'b' })
   })
   test('a gap is an error', () => {
-    expect(() => migrate({ schemaVersion: 1 }, steps.slice(1), 3)).toThrow('from which no step leads to 2')
+    expect(() => up({ schemaVersion: 1 }, steps.slice(1))).toThrow('from which no step leads to 2')
+  })
+})
+
+const FIXTURES = join(__dirname, '..', 'document', 'migrations', 'fixtures')
+describe.each(readdirSync(FIXTURES))('the fixture %s', name => {
+  const old = readFileSync(join(FIXTURES, name), 'utf8')
+  const before = JSON.parse(old) as { job: { schemaVersion: number }; history: { undone: boolean }[] }
+  const file = readJobFile(old)
+
+  test('is read, and reads back the same once it is written', () => {
+    expect(before.job.schemaVersion).toBeLessThan(SCHEMA_VERSION)
+    expect(file.job.schemaVersion).toBe(SCHEMA_VERSION)
+    expect(readJobFile(writeJobFile(file))).toEqual(file)
+  })
+
+  test('has its whole history, and goes back and forth through every change of it', () => {
+    expect(file.history.map(({ undone }) => undone)).toEqual(before.history.map(({ undone }) => undone))
+    const done = file.history.filter(({ undone }) => !undone)
+    const states = [file.job]
+    for (const one of done.toReversed()) states.unshift(takeBack(states[0] as Job, one))
+    for (const [index, one] of done.entries()) {
+      expect(() => jobSchema.validateSync(states[index], { strict: true })).not.toThrow()
+      expect(applyChange(states[index] as Job, one)).toEqual(states[index + 1])
+    }
+    const redone = file.history.filter(({ undone }) => undone)
+    expect(() => redone.reduce(applyChange, file.job)).not.toThrow()
+  })
+
+  test('gives every row an id of its own', () => {
+    const rows = file.job.axes.flatMap(axis => [
+      ...axis.section.stations,
+      ...axis.section.protrusions,
+      ...axis.holes,
+      ...(axis.block?.bearings ?? []),
+      ...axis.joints,
+      ...axis.bracketHoles,
+      ...axis.chain.links,
+      ...(axis.duty ?? []),
+      ...[...axis.rounds, ...axis.tests].flatMap(({ stations }) => stations as { id: string }[]),
+    ])
+    expect(new Set(rows.map(({ id }) => id)).size).toBe(rows.length)
+    expect(rows.every(({ id }) => id.length > 0)).toBe(true)
+  })
+})
+
+describe('a job of version 3', () => {
+  const read = (name: string) => readJobFile(readFileSync(join(FIXTURES, name), 'utf8'))
+  test('as first written, with one grease fitting and no slot nuts, comes up as the one last written', () => {
+    const [first, last] = [read('job-v3-first.json'), read('job-v3.json')]
+    expect(first.job.axes[0]?.section.protrusions).toMatchObject([
+      { what: 'grease fitting', standsOutMm: 7, side: 'floor' },
+    ])
+    expect(first.job.axes[1]?.section.protrusions).toEqual([])
+    for (const axis of first.job.axes) for (const { slotNuts } of axis.joints) expect(slotNuts).toBe(false)
+    expect(first.job.axes.map(({ holes }) => holes)).toEqual(last.job.axes.map(({ holes }) => holes))
+  })
+
+  test('keeps the rows of its history apart: the joint taken out comes back as itself', () => {
+    const { job: now, history } = read('job-v3.json')
+    const [, taken, grip] = history
+    if (!taken || !grip) throw new Error('the fixture has no such change')
+    const joint = now.axes[0]?.joints[0]
+    expect(grip.patches).toEqual([
+      { path: ['axes', 'skarrow-x', 'joints', joint?.id, 'gripMm'], was: 20, now: 13 },
+    ])
+    expect(taken.patches).toMatchObject([
+      { path: ['axes', 'skarrow-x', 'joints', expect.any(String)], before: joint?.id },
+    ])
+  })
+
+  test('a change that was not saved before the app was newer finds its row by its place for the last time', () => {
+    const { job: now } = read('job-v3.json')
+    const second = now.axes[0]?.joints[1]
+    const change = changeFromV3(
+      { ...now },
+      {
+        patches: [{ op: 'replace', path: ['axes', 0, 'making', 'joints', 1, 'gripMm'], value: 17 }],
+        inverse: [],
+      },
+      () => 'fresh',
+    )
+    expect(change.patches).toEqual([
+      { path: ['axes', 'skarrow-x', 'joints', second?.id, 'gripMm'], was: second?.gripMm, now: 17 },
+    ])
   })
 })
 
@@ -172,17 +272,27 @@ describe('a job of version 1', () => {
       motor: null,
     })
     expect(axis?.variants).toEqual([])
-    expect(axis).toMatchObject(whole.job.axes[0] as object)
+    const { room, ...same } = whole.job.axes[0] as Record<string, object>
+    expect(axis).toMatchObject({ ...same, recesses: room })
   })
 
   test('has whole axes in its history too: an axis put back by an undo can be read', () => {
-    const change = {
-      patches: [{ op: 'remove' as const, path: ['axes', 1] }],
-      inverse: [{ op: 'add' as const, path: ['axes', 1], value: whole.job.axes[1] }],
+    const { job: old } = whole as unknown as { job: Record<string, unknown> & { axes: object[] } }
+    const removed = {
+      id: 'c',
+      undone: false,
+      patches: [{ op: 'remove', path: ['axes', 1] }],
+      inverse: [{ op: 'add', path: ['axes', 1], value: old.axes[1] }],
     }
-    const [put] = migrateChange(change, 1).inverse
-    expect(put?.value).toMatchObject({ drive: { screws: 1 }, duty: null, parts: { belt: null } })
-    expect(migrateChange(change, 3)).toEqual(change)
+    const left = { ...old, axes: old.axes.slice(0, 1) }
+    const { history } = migrate({ job: left, history: [removed] })
+    const { patches } = history[0] as { patches: { was: unknown }[] }
+    expect(patches[0]?.was).toMatchObject({
+      drive: { screws: 1 },
+      duty: null,
+      parts: { belt: null },
+      joints: [],
+    })
   })
 })
 
@@ -193,9 +303,12 @@ describe('a job of version 2', () => {
     const { job: after, history } = readJobFile(old)
     expect(after.ownParts).toEqual({ screw: [], bearing: [], coupler: [], belt: [], motor: [] })
     expect(after.axes.map(({ limits }) => limits)).toEqual(before.axes.map(() => ({})))
-    for (const [index, axis] of after.axes.entries()) expect(axis).toMatchObject(before.axes[index] as object)
+    for (const [index, axis] of after.axes.entries()) {
+      const { room, ...same } = before.axes[index] as unknown as Record<string, object>
+      expect(axis).toMatchObject({ ...same, recesses: room })
+    }
     expect(after.axes[0]?.variants).toHaveLength(1)
-    expect(history[0]?.inverse[0]?.value).toMatchObject({ limits: {} })
+    expect(history).toHaveLength((JSON.parse(old) as JobFile).history.length)
   })
 })
 

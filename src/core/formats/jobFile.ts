@@ -38,17 +38,17 @@ export function readJobFile(text: string): JobFile {
     )
   if (!isObject(file.job))
     throw new JobFileError(gotAndTakes('a job document')({ path: 'job', value: file.job }))
-  const isOld = (file.job as { schemaVersion?: unknown }).schemaVersion !== SCHEMA_VERSION
-  const history = plainRows('history', file.history)
+  const version = Number((file.job as { schemaVersion?: unknown }).schemaVersion)
+  const isOld = version < SCHEMA_VERSION
   const stored = guard(() =>
-    migrate({ job: file.job as Record<string, unknown>, history: isOld ? history : [] }),
+    migrate({ job: file.job as Record<string, unknown>, history: isOld ? plainRows('history', file.history) : [] }),
   )
   const job = check<Job>('job', jobSchema, stored.job)
   const ids = job.axes.map(axis => axis.id)
   if (ids.length === 0) throw new JobFileError('job.axes: got an empty list, takes at least one axis')
   if (new Set(ids).size < ids.length) throw new JobFileError('job.axes: two axes have the same id')
   const entries = rows<LogEntry>('entries', entrySchema, file.entries, job.id)
-  const changes = rows<Change>('history', changeSchema, isOld ? stored.history : history, job.id)
+  const changes = rows<Change>('history', changeSchema, isOld ? stored.history : file.history, job.id)
   return { format: 'dusk-bench-job', job, entries, history: changes }
 }
 

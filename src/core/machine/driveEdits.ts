@@ -2,10 +2,8 @@ import type { Axis, Drive, DutyRow } from '../document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '../document/dimensions'
 import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
-import { LONGEST_LINE } from '../document/job'
 import type { PartKind, ScrewEnds } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
-import type { Variant } from '../sheets/schools/model'
 
 export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: string): Edit =>
   onAxis(

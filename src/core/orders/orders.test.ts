@@ -53,7 +53,7 @@ describe('the order list', () => {
     expect(of('tap:M6')).toMatchObject({ count: 1, neededBy: 'room', axes: ['X', 'Y'] })
     const [x] = router.axes
     if (!x) throw new Error('the demo has no axis')
-    const slotsOnly = { ...x, making: { ...x.making, joints: x.making.joints.filter(one => one.slotNuts) } }
+    const slotsOnly = { ...x, joints: x.joints.filter(one => one.slotNuts) }
     const fewer = neededItems({ ...router, axes: [slotsOnly] }, catalogueOf(router))
     expect(fewer.some(({ key }) => key.startsWith('tap:'))).toBe(false)
   })
@@ -61,13 +61,13 @@ describe('the order list', () => {
   test('has bar for each bung that guides a pilot drill, and none for a hole that is not there yet', () => {
     expect(line(skarrow, 'bar:25.4')).toMatchObject({ count: 1, neededBy: 'room', axes: ['X'] })
     const [axis] = skarrow.axes
-    const [hole] = axis?.making.holes ?? []
+    const [hole] = axis?.holes ?? []
     if (!axis || !hole) throw new Error('the demo has no hole')
     const withHoles = (holes: (typeof hole)[]): Job => ({
       ...skarrow,
-      axes: [{ ...axis, making: { ...axis, holes } }],
+      axes: [{ ...axis, holes }],
     })
-    expect(line(withHoles([hole, { ...hole, label: 'Another' }]), 'bar:25.4')?.count).toBe(2)
+    expect(line(withHoles([hole, { ...hole, id: 'another', label: 'Another' }]), 'bar:25.4')?.count).toBe(2)
     const keys = listOf(withHoles([{ ...hole, existingDiameterMm: 0 }])).map(({ key }) => key)
     expect(keys.filter(key => key.startsWith('bar:'))).toEqual([])
   })
@@ -84,12 +84,12 @@ describe('the order list', () => {
 
   test('has shim stock where none at hand makes what a block is short of', () => {
     const [axis] = skarrow.axes
-    const block = axis?.making.block
+    const block = axis?.block
     if (!axis || !block) throw new Error('the demo has no block')
     const loose: Job = {
       ...skarrow,
       shop: { ...skarrow.shop, shimStockMm: [0.5] },
-      axes: [{ ...axis, making: { ...axis, block: { ...block, outerSpacerMm: 7.94 } } }],
+      axes: [{ ...axis, block: { ...block, outerSpacerMm: 7.94 } }],
     }
     expect(neededItems(loose, catalogueOf(loose)).map(({ key }) => key)).toContain('shim:0.05')
     expect(neededItems(skarrow, catalogueOf(skarrow)).some(({ key }) => key.startsWith('shim:'))).toBe(false)

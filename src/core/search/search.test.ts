@@ -5,7 +5,6 @@ import { PART_KINDS, type PartKind } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
 
 import { NotKnown } from '../evaluation/context'
-import { isOfDrive } from '../evaluation/finding'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { newAxis } from '../sheets/newJob'
@@ -64,7 +63,7 @@ const smallList = fc
 
 /** What the checks themselves say of a drive. */
 function judgedWhole(axis: Axis, catalogue: Catalogue, point: DrivePoint) {
-  const drive = evaluateAxis(axisWith(axis, point), catalogue, 'mm').findings.filter(isOfDrive)
+  const drive = evaluateAxis(axisWith(axis, point), catalogue, 'mm').findings.filter(({ ofDrive }) => ofDrive)
   return {
     feasible: drive.every(({ state }) => state !== 'fails' && state !== 'unknown'),
     margin: Math.min(...drive.flatMap(({ margin }) => margin ?? [])),

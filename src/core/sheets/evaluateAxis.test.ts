@@ -3,15 +3,17 @@ import type { Axis } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import { EvaluationContext } from '../evaluation/context'
 import { type Finding, grade } from '../evaluation/finding'
+import { remedied } from '../evaluation/remedy'
 import { costWords } from '../machine/costs'
 import { driveEur, driveHeightMm } from '../machine/drive/price'
 import { lostMotionBudget } from '../machine/drive/stiffness'
 import { CATALOGUE } from '../machine/parts'
+import { stillToMeasure } from '../machine/stillToMeasure'
 import { say } from '../units/print'
-import { withChange } from './choice'
+import type { CheckId } from '.'
 import { evaluateAxis, LIMITS } from './evaluateAxis'
 import { newAxis } from './newJob'
-import { nextForAxis, stillToMeasure } from './nextAction'
+import { nextForAxis } from './nextAction'
 import { registry } from './registry'
 import { remediesFor } from './remedies'
 
@@ -70,10 +72,10 @@ describe.each(Object.entries(states))('%s', (checkId, [holds, close, fails]) => 
 
   test('has a way out that mends it, and that says what it does elsewhere', () => {
     for (const axis of [close, fails]) {
-      const ways = remediesFor(axis, CATALOGUE, 'mm', checkId)
+      const ways = remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId)
       expect(ways.length).toBeGreaterThan(0)
       for (const way of ways) {
-        const after = evaluate(withChange(axis, way.choice)).findings
+        const after = evaluate(remedied(axis, way)).findings
         expect(after.find(one => one.checkId === checkId)?.state ?? 'holds').toBe('holds')
         for (const effect of way.effects) {
           expect(after.find(one => one.checkId === effect.checkId)?.state).toBe(effect.to)
@@ -86,11 +88,14 @@ describe.each(Object.entries(states))('%s', (checkId, [holds, close, fails]) => 
 
 test('a solved way out is the smallest change: a little less does not mend it', () => {
   const axis = goals(X, { topSpeedMmPerMin: 20_000 })
-  const way = remediesFor(axis, CATALOGUE, 'mm', 'nut.speedValue').find(one => one.choice.kind === 'goal')
-  if (way?.choice.kind !== 'goal') throw new Error('no such way')
+  const way = remediesFor(axis, CATALOGUE, 'mm', 'nut.speedValue').find(({ label }) =>
+    label.startsWith('Top speed'),
+  )
+  if (!way) throw new Error('no such way')
+  const { topSpeedMmPerMin } = remedied(axis, way).goals
   // 0.9 of 60,000 over 20.5 mm, times the lead of 5 mm.
-  expect(way.choice.value).toBeLessThanOrEqual((0.9 * 60_000 * 5) / 20.5)
-  expect(way.choice.value).toBeGreaterThan(((0.9 * 60_000 * 5) / 20.5) * 0.99)
+  expect(topSpeedMmPerMin).toBeLessThanOrEqual((0.9 * 60_000 * 5) / 20.5)
+  expect(topSpeedMmPerMin).toBeGreaterThan(((0.9 * 60_000 * 5) / 20.5) * 0.99)
 })
 
 test('a way out says what it costs elsewhere, in figures that the changed axis has', () => {
@@ -98,18 +103,18 @@ test('a way out says what it costs elsewhere, in figures that the changed axis h
     const t = new EvaluationContext(axis, CATALOGUE)
     return { eur: driveEur(t), heightMm: driveHeightMm(t), lostUm: lostMotionBudget(t).totalUm }
   }
-  const said = remediesFor(X, CATALOGUE, 'mm', 'screw.leadAccuracy').find(
-    ({ choice }) => choice.kind === 'part',
+  const said = remediesFor(X, CATALOGUE, 'mm', 'screw.leadAccuracy').find(({ done }) =>
+    done?.entry.startsWith('Chosen'),
   )
   if (!said) throw new Error('no such way')
-  const [was, is] = [merits(X), merits(withChange(X, said.choice))]
+  const [was, is] = [merits(X), merits(remedied(X, said))]
   expect(said.cost).toContain(`€${Math.round(is.eur - was.eur)} more`)
   const lower = was.lostUm - is.lostUm
   expect(said.cost).toContain(
     `loses ${say(Math.abs(lower), 'smallLength', 'mm')} ${lower > 0 ? 'less' : 'more'}`,
   )
   // A way back gives back what the way there costs.
-  const changed = withChange(X, said.choice)
+  const changed = remedied(X, said)
   const there = costWords(
     new EvaluationContext(X, CATALOGUE),
     new EvaluationContext(changed, CATALOGUE),
@@ -121,7 +126,7 @@ test('a way out says what it costs elsewhere, in figures that the changed axis h
     there.map(text => text.replace(/more|less|higher|lower/, word => turned[word as keyof typeof turned])),
   )
   const slower = remediesFor(goals(X, { topSpeedMmPerMin: 20_000 }), CATALOGUE, 'mm', 'nut.speedValue').find(
-    ({ choice }) => choice.kind === 'goal',
+    ({ label }) => label.startsWith('Top speed'),
   )
   expect(slower?.cost).toMatch(/^a wish given up/)
   expect(costWords(new EvaluationContext(X, CATALOGUE), new EvaluationContext(X, CATALOGUE), 'mm')).toEqual(

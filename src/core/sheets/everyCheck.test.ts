@@ -5,9 +5,9 @@ import { GOAL_KEYS, GOALS } from '../document/dimensions'
 import { type PART_KINDS, SCREW_ENDS } from '../document/kinds'
 
 import type { State } from '../evaluation/finding'
+import { remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
-
-import { withChange } from './choice'
+import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { remediesFor } from './remedies'
 
@@ -110,8 +110,9 @@ test.each(SIZING)('%s is seen in every state that it knows', checkId => {
 test.each(SIZING)('%s has a way out that makes it hold', checkId => {
   const broken = [...(seen.get(checkId)?.fails ?? []), ...(seen.get(checkId)?.close ?? [])]
   const mended = broken.some(axis =>
-    remediesFor(axis, CATALOGUE, 'mm', checkId).some(({ choice, state }) => {
-      const after = evaluateAxis(withChange(axis, choice), CATALOGUE, 'mm').findings
+    remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId).some(remedy => {
+      const { state } = remedy
+      const after = evaluateAxis(remedied(axis, remedy), CATALOGUE, 'mm').findings
       const now = after.find(finding => finding.checkId === checkId)?.state ?? 'holds'
       expect(now).toBe(state)
       return now === 'holds'

@@ -2,7 +2,6 @@ import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { PART_KINDS } from '../document/kinds'
 
-import { isOfDrive } from '../evaluation/finding'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from './evaluateAxis'
 import { judgeParts } from './judgeParts'
@@ -16,7 +15,7 @@ test('every part of a kind is judged as if it were taken', () => {
     for (const { partId, worst, worstCount } of judged.filter((_, index) => index % 5 === 0)) {
       const taken = { ...X, parts: { ...X.parts, [kind]: partId }, preloadN: null }
       const { findings } = evaluateAxis(taken, CATALOGUE, 'mm')
-      const drive = findings.filter(isOfDrive)
+      const drive = findings.filter(({ ofDrive }) => ofDrive)
       expect(drive.filter(({ state }) => state === worst)).toHaveLength(worstCount)
       expect(worst).toBe(drive[0]?.state)
     }

@@ -3,6 +3,8 @@ import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import type { PartOf } from '../document/parts/types'
 import { EvaluationContext } from '../evaluation/context'
+import { remedied } from '../evaluation/remedy'
+import { blankRecord, blankRow, numbered } from '../field/field'
 import {
   fastenerChooseLength,
   fastenerEngagement,
@@ -15,13 +17,13 @@ import { tighteningTurns } from '../machine/joints/tightening'
 import { CATALOGUE } from '../machine/parts'
 import { drawChain, evenRandom } from '../simulate/monteCarlo'
 import { blockInputs, orientation, shimsFor, wayRound } from './bearingBlock/inputs'
+import { BEARINGS, BLOCK } from './bearingBlock/model'
 import { type Contributor, shimSet, stackupChain } from './chain/calculation'
 import { contributors } from './chain/inputs'
-import { withChange } from './choice'
 import { cutList } from './cutList'
 import { evaluateAxis } from './evaluateAxis'
 import { bungDrawing } from './holes/drawing'
-import { BLOCK_TO_START, NO_MAKING } from './making'
+import { blankSheets } from './newJob'
 import type { Protrusion, Section, SectionStation } from './nutRoom/model'
 
 import { nutEnvelope, sections, worstSection } from './nutRoom/sections'
@@ -31,6 +33,7 @@ import { compareTravel } from './travel/compareTravel'
 const [X] = skarrow().job.axes as [Axis]
 const screw = CATALOGUE.screw.get(X.parts.screw ?? '') as PartOf['screw']
 const wide: SectionStation = {
+  id: 'wide',
   positionMm: 200,
   leftMm: 50,
   rightMm: 50,
@@ -41,11 +44,26 @@ const wide: SectionStation = {
   wallCeilingMm: 20,
   wallFloorMm: 20,
 }
-const fitting = (side: Protrusion['side']): Protrusion => ({ what: 'grease fitting', standsOutMm: 8, side })
-const axisWith = (section: Partial<Section>, more: Partial<Axis['making']> = {}): Axis => ({
-  ...X,
-  making: { ...NO_MAKING, section: { ...NO_MAKING.section, ...section }, ...more },
+const fitting = (side: Protrusion['side']): Protrusion => ({
+  id: `fitting-${side}`,
+  what: 'grease fitting',
+  standsOutMm: 8,
+  side,
 })
+const NOTHING = blankSheets()
+const axisWith = (section: Partial<Section>, more: Partial<Axis> = {}): Axis => {
+  const { holes, block, joints, bracketHoles, chain } = NOTHING
+  return {
+    ...X,
+    holes,
+    block,
+    joints,
+    bracketHoles,
+    chain,
+    section: { ...NOTHING.section, ...section },
+    ...more,
+  }
+}
 const find = (axis: Axis, checkId: string, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, CATALOGUE, units).findings.find(one => one.checkId === checkId)
 
@@ -77,8 +95,8 @@ describe('room around the nut', () => {
     const half = screw.nutFlangeDiameterMm / 2
     const more: Protrusion[] = [
       fitting('floor'),
-      { what: 'screw heads', standsOutMm: 5, side: 'floor' },
-      { what: 'return tubes', standsOutMm: 11, side: 'left' },
+      { id: 'heads', what: 'screw heads', standsOutMm: 5, side: 'floor' },
+      { id: 'tubes', what: 'return tubes', standsOutMm: 11, side: 'left' },
     ]
     const at = (protrusions: Protrusion[]) => sections(t({ stations: [wide], protrusions }))[0]
     expect(at(more)?.sides.floor.gapMm).toBeCloseTo(50 - half - 8, 12)
@@ -92,14 +110,15 @@ describe('room around the nut', () => {
     const tight = { stations: [{ ...wide, ceilingMm: 34 }] }
     const ways = (what: Protrusion['what']) =>
       remediesFor(
-        axisWith({ ...tight, protrusions: [{ what, standsOutMm: 8, side: 'ceiling' }] }),
+        axisWith({ ...tight, protrusions: [{ id: 'one', what, standsOutMm: 8, side: 'ceiling' }] }),
         CATALOGUE,
         'mm',
         'room.section',
-      ).map(({ choice }) => choice.kind)
-    expect(ways('grease fitting')).toContain('fitting')
-    expect(ways('screw heads')).not.toContain('fitting')
-    expect(ways('return tubes')).not.toContain('fitting')
+      ).map(({ label }) => label)
+    const turned = expect.stringMatching(/^Grease fitting/)
+    expect(ways('grease fitting')).toContainEqual(turned)
+    expect(ways('screw heads')).not.toContainEqual(turned)
+    expect(ways('return tubes')).not.toContainEqual(turned)
   })
 
   test('leaves out what the nut never comes past, and finds the worst of the rest', () => {
@@ -130,8 +149,7 @@ describe('room around the nut', () => {
       expect(find(axis, 'room.section')?.state).toBe(state)
       const ways = remediesFor(axis, CATALOGUE, 'mm', 'room.section')
       if (state !== 'holds') expect(ways.length).toBeGreaterThan(0)
-      for (const { choice } of ways)
-        expect(find(withChange(axis, choice), 'room.section')?.state).toBe('holds')
+      for (const way of ways) expect(find(remedied(axis, way), 'room.section')?.state).toBe('holds')
     }
     const turned = remediesFor(
       axisWith({ stations: [{ ...wide, ceilingMm: 34 }], protrusions: [fitting('ceiling')] }),
@@ -139,7 +157,7 @@ describe('room around the nut', () => {
       'mm',
       'room.section',
     )
-    expect(turned.map(({ choice }) => choice.kind)).toContain('fitting')
+    expect(turned.map(({ label }) => label)).toContainEqual(expect.stringMatching(/^Grease fitting/))
   })
 
   test('a larger casting is never worse, wherever it grows', () => {
@@ -164,7 +182,7 @@ describe('room around the nut', () => {
 })
 
 describe('the cut list', () => {
-  const holes = [
+  const holes = numbered('hole', [
     {
       label: 'Bore',
       existingDiameterMm: 25,
@@ -192,22 +210,22 @@ describe('the cut list', () => {
       minimumWallMm: 6,
       depthMm: 28,
     },
-  ]
+  ])
   const low = (positionMm: number) => ({ ...wide, positionMm, ceilingMm: 29 })
   const axis = {
     ...axisWith({ stations: [low(300), wide, low(250), { ...wide, positionMm: 350 }, low(400)] }, { holes }),
-    room: { ...X.room, recessFarMm: 12 },
+    recesses: { ...X.recesses, recessFarMm: 12 },
   }
-  const cuts = cutList(new EvaluationContext(axis, CATALOGUE), 'mm')
+  const cuts = cutList(new EvaluationContext(axis, CATALOGUE))
 
   test('makes room first, then holes, then the true faces, and joins neighbours into one cut', () => {
     expect(cuts.map(({ id }) => id)).toEqual([
       'recess-far',
       'section-ceiling-250',
       'section-ceiling-400',
-      'hole-0',
-      'hole-1',
-      'hole-2',
+      'hole hole-1',
+      'hole hole-2',
+      'hole hole-3',
       'seat-fixed',
       'seat-far',
       'seat-bracket',
@@ -223,7 +241,7 @@ describe('the cut list', () => {
   })
 
   test('speaks in the units of the job', () => {
-    const inInches = cutList(new EvaluationContext(axis, CATALOGUE), 'inch')
+    const inInches = cutList(new EvaluationContext(axis, CATALOGUE, 'inch'))
     expect(inInches.find(({ id }) => id === 'section-ceiling-250')?.what).toBe(
       'Relieve the ceiling from 9.8425 in to 11.811 in along the screw',
     )
@@ -235,15 +253,21 @@ describe('the cut list', () => {
   })
 
   test('says what is not fit to cut, and warns at every cut', () => {
-    expect(cuts.filter(({ fit }) => !fit).map(({ id }) => id)).toEqual(['hole-1', 'hole-2'])
+    expect(cuts.filter(({ fit }) => !fit).map(({ id }) => id)).toEqual(['hole hole-2', 'hole hole-3'])
     for (const { cautions } of cuts) expect(cautions.join(' ')).toMatch(/Eye protection/)
-    expect(cuts.find(({ id }) => id === 'hole-0')?.guide).toContain('2 mm off its middle')
-    expect(cuts.find(({ id }) => id === 'hole-0')?.cautions.join(' ')).toMatch(/grabs/)
+    expect(cuts.find(({ id }) => id === 'hole hole-1')?.guide).toContain('2 mm off its middle')
+    expect(cuts.find(({ id }) => id === 'hole hole-1')?.cautions.join(' ')).toMatch(/grabs/)
   })
 })
 
 describe('the bearing block', () => {
-  const block = { ...BLOCK_TO_START, boreDepthMm: 30, outerSpacerMm: 7, coverSpigotMm: 3 }
+  const block = {
+    ...blankRecord(BLOCK.of),
+    bearings: [blankRow(BEARINGS, 'a'), blankRow(BEARINGS, 'b')],
+    boreDepthMm: 30,
+    outerSpacerMm: 7,
+    coverSpigotMm: 3,
+  }
   const withBlock = (change: Partial<typeof block>) => axisWith({}, { block: { ...block, ...change } })
 
   test('clamps, asks for a shim of the stock, or for another spacer', () => {
@@ -253,8 +277,9 @@ describe('the bearing block', () => {
     const proud = withBlock({ outerSpacerMm: 7.2 })
     expect(find(proud, 'room.block')?.sentence).toContain('Take the spacer down to 7.03 mm.')
     const [way] = remediesFor(proud, CATALOGUE, 'mm', 'room.block')
-    expect(way?.choice).toEqual({ kind: 'spacer', outerSpacerMm: 7.03 })
-    expect(find(withChange(proud, way?.choice as never), 'room.block')?.state).toBe('holds')
+    if (!way) throw new Error('no remedy')
+    expect(remedied(proud, way).block?.outerSpacerMm).toBe(7.03)
+    expect(find(remedied(proud, way), 'room.block')?.state).toBe('holds')
   })
 
   test('shims add up to what is missing, and never to more than the cover bears', () => {
@@ -274,7 +299,7 @@ describe('the bearing block', () => {
 
   test('a bearing is turned by readings that calipers can tell apart, or not at all', () => {
     const read = (landMarkedMm: number | null, landOtherMm: number | null) =>
-      orientation({ widthMm: 10, landMarkedMm, landOtherMm }, 0.02)
+      orientation({ landMarkedMm, landOtherMm }, 0.02)
     expect(read(2.3, 1.5)).toBe('wide-marked')
     expect(read(1.5, 2.3)).toBe('wide-other')
     expect(read(2.04, 2)).toBe('cannot-tell')
@@ -314,6 +339,7 @@ describe('the bearing block', () => {
 
 describe('screws', () => {
   const joint: BoltedJoint = {
+    id: 'joint',
     label: 'Block',
     thread: 'M6',
     material: 'cast-iron',
@@ -356,7 +382,8 @@ describe('screws', () => {
     expect(find(withJoint({ suppliedMm: 40 }), 'room.joints')?.sentence).toContain('bottom out')
     const short = withJoint({ suppliedMm: 20 })
     const [way] = remediesFor(short, CATALOGUE, 'mm', 'room.joints')
-    expect(withChange(short, way?.choice as never).making.joints[0]?.suppliedMm).toBe(30)
+    if (!way) throw new Error('no remedy')
+    expect(remedied(short, way).joints[0]?.suppliedMm).toBe(30)
     expect(find(withJoint({ threadDepthMm: 5 }), 'room.joints')?.state).toBe('fails')
     expect(judgeJoint({ ...joint, suppliedMm: 30 }).chosenMm).toBe(30)
   })
@@ -406,7 +433,7 @@ describe('the chain of dimensions', () => {
   })
 
   test('many draws agree with the formula within their own noise', () => {
-    const chain = X.making.chain
+    const chain = X.chain
     const { lowerLimitMm, upperLimitMm } = chain
     const inputs = { contributors: contributors(X, chain), lowerLimitMm, upperLimitMm }
     const formula = stackupChain(inputs)
@@ -484,12 +511,13 @@ describe('the chain of dimensions', () => {
     expect(share(0.2)).toBeCloseTo(0.954499736, 8)
     expect(share(0.6)).toBeCloseTo(0.999999998, 8)
     const span = {
+      id: 'span',
       label: 'Span',
       dimension: 'supportSpanMm' as const,
       nominalMm: 1,
       plusMm: 0.1,
       minusMm: 0.1,
-      direction: 1,
+      direction: 1 as const,
       distribution: 'normal' as const,
     }
     expect(contributors(X, { links: [span], lowerLimitMm: 0, upperLimitMm: 1 })[0]?.nominalMm).toBe(
@@ -560,11 +588,12 @@ describe('tightening', () => {
 })
 
 describe('travel compared', () => {
-  const ways = (axis: Axis) => Object.fromEntries(compareTravel(axis, CATALOGUE).map(way => [way.name, way]))
+  const ways = (axis: Axis) =>
+    Object.fromEntries(compareTravel(new EvaluationContext(axis, CATALOGUE)).map(way => [way.name, way]))
   const short: Axis = {
     ...X,
     dimensions: { ...X.dimensions, supportSpanMm: { value: 460, provenance: 'measured' } },
-    room: { ...X.room, recessFarMm: 0 },
+    recesses: { ...X.recesses, recessFarMm: 0 },
   }
 
   test('a shorter nut keeps more, a recess or a moved block bring all of it back', () => {
@@ -590,12 +619,15 @@ describe('travel compared', () => {
       dimensions: { ...short.dimensions, supportSpanMm: { value: 900, provenance: 'measured' } },
     }
     expect(Object.keys(ways(long)).some(name => name.includes('recess'))).toBe(false)
-    expect(() => compareTravel({ ...X, parts: { ...X.parts, screw: null } }, CATALOGUE)).toThrow()
+    expect(() =>
+      compareTravel(new EvaluationContext({ ...X, parts: { ...X.parts, screw: null } }, CATALOGUE)),
+    ).toThrow()
   })
 })
 
 test('the bung is drawn to size, its pilot off the middle by as much as the new centre', () => {
   const { marks } = bungDrawing('Bung', {
+    id: 'bore',
     label: 'Bore',
     existingDiameterMm: 25.4,
     requiredDiameterMm: 32,

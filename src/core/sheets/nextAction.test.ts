@@ -6,11 +6,14 @@ import type { LogEntry } from '../document/job'
 import type { PartKind } from '../document/kinds'
 import { addNote, deleteEntry, mendFix } from '../document/logEdits'
 import { linesOfAxis, openFixes } from '../document/logLines'
+import { EvaluationContext } from '../evaluation/context'
+import { remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
-import { withChange } from './choice'
+import { stillToMeasure } from '../machine/stillToMeasure'
+import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { newAxis, newJob } from './newJob'
-import { nextForAxis, nextForJob, stillToMeasure } from './nextAction'
+import { nextForAxis, nextForJob } from './nextAction'
 import { remediesFor } from './remedies'
 import { entrySchema, jobSchema } from './schema'
 import { procedure } from './steps/procedure'
@@ -51,7 +54,7 @@ describe('what an axis needs next', () => {
   })
 
   test('follows the steps as they are ticked, to the stage where each is done', () => {
-    const steps = procedure(sound, CATALOGUE, 'mm') ?? []
+    const steps = procedure(new EvaluationContext(sound, CATALOGUE)) ?? []
     const stages = steps.map((_, done) => {
       const ticks = Object.fromEntries(steps.slice(0, done).map(({ id }) => [id, '2026-11-01T08:00:00.000Z']))
       return next({ ...sound, ticks })
@@ -62,7 +65,7 @@ describe('what an axis needs next', () => {
   })
 
   test('is to measure the lost motion while no test holds, and nothing when one does', () => {
-    const steps = procedure(sound, CATALOGUE, 'mm') ?? []
+    const steps = procedure(new EvaluationContext(sound, CATALOGUE)) ?? []
     const ticks = Object.fromEntries(steps.map(({ id }) => [id, '2026-11-01T08:00:00.000Z']))
     expect(next({ ...sound, ticks })).toMatchObject({ stage: 'prove', text: 'X: measure the lost motion' })
     const proved: Axis = {
@@ -74,7 +77,9 @@ describe('what an axis needs next', () => {
           startedAt: '2026-11-02T08:00:00.000Z',
           finishedAt: null,
           label: 'At last',
-          stations: [{ positionMm: 60, approachPositiveUm: [6, 7, 6], approachNegativeUm: [-6, -5, -6] }],
+          stations: [
+            { id: 's', positionMm: 60, approachPositiveUm: [6, 7, 6], approachNegativeUm: [-6, -5, -6] },
+          ],
         },
       ],
     }
@@ -151,7 +156,7 @@ describe('documents that ship with the app', () => {
   })
 
   test('the demo is in order: steps ticked in their order, rounds that converge, dates that follow', () => {
-    const steps = (procedure(X, CATALOGUE, 'mm') ?? []).map(({ id }) => id)
+    const steps = (procedure(new EvaluationContext(X, CATALOGUE)) ?? []).map(({ id }) => id)
     const ticked = Object.keys(X.ticks)
     expect(ticked).toEqual(steps.slice(0, ticked.length))
     expect(Object.values(X.ticks)).toEqual(Object.values(X.ticks).toSorted())
@@ -174,23 +179,24 @@ describe('ways out of the demo', () => {
   )
 
   test.each(all)('%s has one, which leaves everything else of the axis as it is', (_, axis, checkId) => {
-    const ways = remediesFor(axis, CATALOGUE, 'mm', checkId)
+    const ways = remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId)
     expect(ways.length).toBeGreaterThan(0)
-    for (const { choice, state, label, cost } of ways) {
+    for (const way of ways) {
+      const { state, label, cost } = way
       expect(state).toBe('holds')
       expect(label.length).toBeGreaterThan(3)
       expect(cost.length).toBeGreaterThan(3)
-      const after = withChange(axis, choice)
+      const after = remedied(axis, way)
       const { dimensions, ticks, rounds, tests, nutFacing } = axis
       expect(after).toMatchObject({ dimensions, ticks, rounds, tests, nutFacing })
-      const changed = (['parts', 'ends', 'goals', 'room', 'preloadN', 'making'] as const).filter(
-        key => JSON.stringify(after[key]) !== JSON.stringify(axis[key]),
-      )
+      const changed = (
+        ['parts', 'ends', 'goals', 'recesses', 'preloadN', 'section', 'block', 'joints'] as const
+      ).filter(key => JSON.stringify(after[key]) !== JSON.stringify(axis[key]))
       expect(changed).toHaveLength(1)
     }
   })
 
   test('what holds has none to look for, and a check that nobody knows has none', () => {
-    expect(remediesFor(X, CATALOGUE, 'mm', 'no.such.check')).toEqual([])
+    expect(remediesFor(X, CATALOGUE, 'mm', 'no.such.check' as CheckId)).toEqual([])
   })
 })

@@ -1,5 +1,5 @@
 import type { Axis } from '../document/axis'
-import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from '../document/dimensions'
+import { DIMENSION_KEYS, DIMENSIONS } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'

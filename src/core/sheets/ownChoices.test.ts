@@ -44,7 +44,7 @@ describe('parts of the builder', () => {
     expect(axisOf(without).parts.coupler).toBeNull()
   })
 
-  test('come from a file in one patch, new ones after the others, known ones in place of the old', () => {
+  test('come from a file with a patch for each, new ones after the others, known ones in place of the old', () => {
     const first = done(job, putOwnPart('coupler', strong, true))
     const { job: next, change } = runEdit(
       first,
@@ -62,7 +62,7 @@ describe('parts of the builder', () => {
       ['own-strong', 7],
       ['own-b', coupler.priceEur],
     ])
-    expect(change.patches).toHaveLength(1)
+    expect(change.patches.map(({ path }) => path[2])).toEqual(['own-strong', 'own-b'])
     expect(takeBack(next, change)).toEqual(first)
   })
 })
@@ -70,7 +70,7 @@ describe('parts of the builder', () => {
 describe('limits of checks', () => {
   const own = { holds: 1.2, close: 1.5, because: 'A spare lies in the drawer.' }
   const set = (limits: typeof own | null, from = job) =>
-    done(from, setLimits(axisOf(from), 'coupler.torque', 'Torque of the coupler', limits, 'mm'))
+    done(from, setLimits(axisOf(from), LIMITS['coupler.torque'], 'Torque of the coupler', limits, 'mm'))
 
   test('decide the verdict, its margin and its note, on this axis alone', () => {
     const before = stateOf(job, 'coupler.torque')
@@ -86,19 +86,19 @@ describe('limits of checks', () => {
   test('of every check are in order, and say why they are so', () => {
     for (const key of Object.keys(LIMITS) as LimitKey[]) {
       const { holds, close, why, of } = LIMITS[key]
-      expect({ key, problem: limitsProblem(key, holds, close) }).toEqual({ key, problem: null })
+      expect({ key, problem: limitsProblem(LIMITS[key], holds, close) }).toEqual({ key, problem: null })
       expect({ key, said: why.length > 30 && of.length > 10 }).toEqual({ key, said: true })
-      expect(limitsOf(axisOf(job), key)).toMatchObject({ holds, close })
+      expect(limitsOf(axisOf(job), LIMITS[key])).toMatchObject({ holds, close })
     }
-    expect(limitWords('axis.handwheel', LIMITS['axis.handwheel'], 'inch')).toBe(
+    expect(limitWords(LIMITS['axis.handwheel'], LIMITS['axis.handwheel'], 'inch')).toBe(
       'holds up to 6.7 lbf, close up to 13.5 lbf',
     )
   })
 
   test('are refused in the wrong order or out of range', () => {
-    expect(limitsProblem('screw.buckling', 0.9, 0.8)?.field).toBe('close')
-    expect(limitsProblem('nut.staticSafety', 1, 2)?.field).toBe('close')
-    expect(limitsProblem('screw.buckling', 0, 1)).toMatchObject({ field: 'holds' })
-    expect(limitsProblem('screw.buckling', 1, Number.NaN)).toMatchObject({ field: 'close' })
+    expect(limitsProblem(LIMITS['screw.buckling'], 0.9, 0.8)?.field).toBe('close')
+    expect(limitsProblem(LIMITS['nut.staticSafety'], 1, 2)?.field).toBe('close')
+    expect(limitsProblem(LIMITS['screw.buckling'], 0, 1)).toMatchObject({ field: 'holds' })
+    expect(limitsProblem(LIMITS['screw.buckling'], 1, Number.NaN)).toMatchObject({ field: 'close' })
   })
 })

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
+import { numbered } from '../field/field'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from './evaluateAxis'
 import type { ReversalTest } from './reversal/model'
@@ -20,7 +21,7 @@ describe('lost motion', () => {
       startedAt: '2026-11-20T10:00:00.000Z',
       finishedAt: null,
       label: 'Test',
-      stations: [{ positionMm: 120, approachPositiveUm, approachNegativeUm }],
+      stations: [{ id: 's', positionMm: 120, approachPositiveUm, approachNegativeUm }],
     }
     return { ...X, tests: [test], goals: { ...X.goals, backlashTargetUm: targetUm } }
   }
@@ -100,7 +101,10 @@ describe('the screw line', () => {
       startedAt: '2026-11-20T10:00:00.000Z',
       finishedAt: null,
       clampedAtMm: 100,
-      stations: stations.map(([positionMm, heightUm, sideUm]) => ({ positionMm, heightUm, sideUm })),
+      stations: numbered(
+        'place',
+        stations.map(([positionMm, heightUm, sideUm]) => ({ positionMm, heightUm, sideUm })),
+      ),
     }
     return {
       ...X,

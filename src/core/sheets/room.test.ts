@@ -127,8 +127,14 @@ describe('where the nut stands', () => {
         const { firstMm, lastMm } = nutRange(t)
         const { nutAheadMm, nutBehindMm } = nutReach(t)
         const spanMm = t.dimension('supportSpanMm')
-        expect(firstMm - nutBehindMm).toBeCloseTo(axis.room.safetyFixedMm - axis.room.recessFixedMm, 9)
-        expect(spanMm - lastMm - nutAheadMm).toBeCloseTo(axis.room.safetyFarMm - axis.room.recessFarMm, 9)
+        expect(firstMm - nutBehindMm).toBeCloseTo(
+          axis.recesses.safetyFixedMm - axis.recesses.recessFixedMm,
+          9,
+        )
+        expect(spanMm - lastMm - nutAheadMm).toBeCloseTo(
+          axis.recesses.safetyFarMm - axis.recesses.recessFarMm,
+          9,
+        )
       }),
     )
   })
@@ -171,7 +177,7 @@ describe('where the nut stands', () => {
 
 describe('drive line', () => {
   test('is to scale: every part has the size of its sheet', () => {
-    const line = driveLine(X, CATALOGUE, 0.5)
+    const line = driveLine(new EvaluationContext(X, CATALOGUE), 0.5)
     const screw = CATALOGUE.screw.get('ball-20-5-double')
     const bearing = CATALOGUE.bearing.get('back-12')
     const motor = CATALOGUE.motor.get('step-57-22')
@@ -198,7 +204,7 @@ describe('drive line', () => {
   test('whatever the parts: in order from motor to far end, nothing outside the drawing, nothing inside out', () => {
     fc.assert(
       fc.property(chosenAxis, share, (axis, position) => {
-        const line = driveLine(axis, CATALOGUE, position)
+        const line = driveLine(new EvaluationContext(axis, CATALOGUE), position)
         for (const box of line.boxes) {
           expect(box.widthMm).toBeGreaterThan(0)
           expect(box.heightMm).toBeGreaterThan(0)
@@ -224,8 +230,8 @@ describe('drive line', () => {
   test('run from end to end, the nut goes from one limit to the other, evenly', () => {
     fc.assert(
       fc.property(chosenAxis, share, (axis, position) => {
-        const at = (place: number) => driveLine(axis, CATALOGUE, place).nutAtMm
-        const { limits } = driveLine(axis, CATALOGUE, 0)
+        const at = (place: number) => driveLine(new EvaluationContext(axis, CATALOGUE), place).nutAtMm
+        const { limits } = driveLine(new EvaluationContext(axis, CATALOGUE), 0)
         expect(at(0)).toBe(limits?.firstMm)
         expect(at(1)).toBeCloseTo(limits?.lastMm ?? Number.NaN, 9)
         expect(at(position)).toBeCloseTo(at(0) + position * (at(1) - at(0)), 9)
@@ -235,7 +241,7 @@ describe('drive line', () => {
 
   test('the flange sits against its bracket on the side away from the body', () => {
     for (const nutFacing of ['far', 'fixed'] as const) {
-      const line = driveLine({ ...X, nutFacing }, CATALOGUE, 0.3)
+      const line = driveLine(new EvaluationContext({ ...X, nutFacing }, CATALOGUE), 0.3)
       const flange = one(line, 'nut', 'flange')
       const bracket = one(line, 'nut', 'bracket')
       const body = one(line, 'nut', 'body')
@@ -250,7 +256,7 @@ describe('drive line', () => {
   })
 
   test('of an axis without parts every part is drawn in a usual size, and said to be guessed', () => {
-    const line = driveLine(newAxis({ name: 'A', title: 'New' }), CATALOGUE, 0.5)
+    const line = driveLine(new EvaluationContext(newAxis({ name: 'A', title: 'New' }), CATALOGUE), 0.5)
     expect(new Set(line.boxes.map(box => box.part))).toEqual(
       new Set(DRIVE_PARTS.filter(part => part !== 'belt')),
     )
@@ -266,7 +272,7 @@ describe('drive line', () => {
       drive: { ...X.drive, transmission: 'belt' },
       driveSizes: { ...X.driveSizes, beltCentresMm: 130 },
     }
-    const line = driveLine(belted, CATALOGUE, 0.5)
+    const line = driveLine(new EvaluationContext(belted, CATALOGUE), 0.5)
     expect(boxes(line, 'coupler')).toEqual([])
     const middles = boxes(line, 'belt')
       .filter(({ role }) => role === 'body')
@@ -286,9 +292,13 @@ describe('drive line', () => {
       drive: { ...X.drive, handwheelKept: true },
       driveSizes: { ...X.driveSizes, handwheelRadiusMm: 55 },
     }
-    const wheel = driveLine(kept, CATALOGUE, 0).boxes.find(({ role }) => role === 'handwheel')
+    const wheel = driveLine(new EvaluationContext(kept, CATALOGUE), 0).boxes.find(
+      ({ role }) => role === 'handwheel',
+    )
     expect(wheel?.heightMm).toBe(110)
     expect(wheel?.xMm).toBeGreaterThan(548.2)
-    expect(driveLine(X, CATALOGUE, 0).boxes.some(({ role }) => role === 'handwheel')).toBe(false)
+    expect(
+      driveLine(new EvaluationContext(X, CATALOGUE), 0).boxes.some(({ role }) => role === 'handwheel'),
+    ).toBe(false)
   })
 })

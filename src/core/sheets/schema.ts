@@ -77,6 +77,9 @@ export const jobSchema = shape({
 /** A line of the log. */
 export const entrySchema = schemaOf(LOG_ENTRY)
 
+/** A change can take a whole file of parts, some fields of each. */
+const MOST_PATCHES = 25_000
+
 const list = (takes: string, most: number) => listOf(mixed().test('one', gotAndTakes(takes), isPatch), most)
 
 /** A patch as it is stored: a path of keys and ids, and what it replaces by what. */
@@ -109,7 +112,7 @@ export const changeSchema: Schema = shape({
     mergeKey: wordsOrNone('Act of typing', 200),
     undone: flag('Undone'),
   }),
-  patches: list('a patch with path, was and now', 1000),
+  patches: list('a patch with path, was and now', MOST_PATCHES),
   shows: listOf(text(41), 100),
   hides: listOf(text(41), 100),
 })

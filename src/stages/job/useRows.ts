@@ -2,21 +2,14 @@ import { useMemo } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { onAxis } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
-import { blankOf, type Fields } from '@/core/field/field'
+import { blankRow, type RowsField } from '@/core/field/field'
 import type { RowActions } from '@/ui/table/RowsTable'
 import { useEdit } from './JobContext'
 import { useAxis, useAxisNow } from './useAxis'
 
-/** A table that a field describes: what a row is called, and its fields. */
-interface Described {
-  readonly is: 'rows'
-  readonly label: string
-  readonly of: Fields
-  readonly most: number
-}
 /** A table with its rows, and what can be done with them. */
 export interface Rows<R extends { id: string }> extends RowActions<R> {
-  of: Described
+  of: RowsField<R>
   rows: readonly R[]
 }
 
@@ -28,7 +21,7 @@ export interface Rows<R extends { id: string }> extends RowActions<R> {
  * @param fresh what a new row starts with besides what its description says
  */
 export function useRows<R extends { id: string }>(
-  of: Described,
+  of: RowsField<R>,
   pick: (axis: Axis) => R[],
   fresh?: (rows: readonly R[]) => Partial<R>,
 ): Rows<R> {
@@ -51,7 +44,7 @@ export function useRows<R extends { id: string }>(
         ),
       onAdd: () =>
         change(`${name} added`, draft => {
-          draft.push({ ...(blankOf({ ...of, is: 'record' }) as R), ...fresh?.(draft), id: newId() })
+          draft.push(blankRow(of, newId(), fresh?.(draft)))
         }),
       onRemove: id =>
         change(`${name} taken out`, draft => {

@@ -8,9 +8,8 @@ import { paperOf } from '@/core/sheets/paper'
 import { procedure } from '@/core/sheets/steps/procedure'
 import { say } from '@/core/units/print'
 import { useEntries } from '@/store/hooks'
-import { useJob, useUnits, whole } from '../job/JobContext'
-import { useAxis } from '../job/useAxis'
-import { useCatalogue, useEvaluation } from '../job/useEvaluation'
+import { useJob, whole } from '../job/JobContext'
+import { useEvaluation } from '../job/useEvaluation'
 import { Block, Pairs, PaperBlocks, PaperScreen, Td } from './paper'
 
 const LINES_OF_LOG = 14

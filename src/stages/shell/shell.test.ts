@@ -3,6 +3,7 @@ import type { Axis } from '@/core/document/axis'
 import { MACHINE_KINDS, PART_KINDS } from '@/core/document/kinds'
 import { STAGES } from '@/core/document/stages'
 import { driveLine } from '@/core/drawing/driveLine'
+import { EvaluationContext } from '@/core/evaluation/context'
 import { CATALOGUE } from '@/core/machine/parts'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { newAxis, newJob } from '@/core/sheets/newJob'
@@ -19,13 +20,11 @@ const NONE: ReadonlySet<string> = new Set()
 const [X, Y] = skarrow().job.axes as [Axis, Axis]
 const bare = newAxis({ name: 'A', title: 'New' })
 const overlay = (axis: Axis, stage: (typeof STAGES)[number], units: UnitSystem = 'mm') =>
-  overlayOf(stage, {
-    axis,
-    catalogue: CATALOGUE,
-    units,
-    evaluation: evaluateAxis(axis, CATALOGUE, units),
-    line: driveLine(axis, CATALOGUE, 0.5),
-  })
+  overlayOf(
+    stage,
+    evaluateAxis(axis, CATALOGUE, units),
+    driveLine(new EvaluationContext(axis, CATALOGUE), 0.5),
+  )
 const texts = (axis: Axis, stage: (typeof STAGES)[number], units?: UnitSystem) => {
   const { marks, spans } = overlay(axis, stage, units)
   return [...marks.map(mark => `${mark.part}: ${mark.text}`), ...spans.map(span => span.label)]

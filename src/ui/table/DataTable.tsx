@@ -125,7 +125,7 @@ export function DataTable<R extends object>({
   )
 }
 
-const Spacer = ({ px }: { px: number }) => <tr aria-hidden="true" style={{ height: px }} />
+const Spacer = ({ px }: { px: number }) => <tr style={{ height: px }} />
 
 /** Scrolls sideways; a long table scrolls in itself and lays out only the rows in sight. */
 function TableScroll({
@@ -150,7 +150,6 @@ function TableScroll({
   const to = (items.at(-1)?.index ?? Math.min(count, 24)) + 1
   return (
     // Scrolled by the keyboard too.
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable
     <SideScroll
       ref={box}
       maxH={`${SCROLL_PX}px`}

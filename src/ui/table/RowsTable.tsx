@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { Trash2 } from 'lucide-react'
 import { memo, useMemo } from 'react'
-import type { Field, Fields, Row } from '@/core/field/field'
+import type { Field, Row, RowsField } from '@/core/field/field'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
 import { FieldInput } from '../fields/FieldInput'
@@ -16,7 +16,7 @@ export interface RowActions<R> {
 
 interface Props<R extends { id: string }> extends RowActions<R> {
   /** The rows' description: columns, ranges and words come from it. */
-  of: { readonly label: string; readonly of: Fields; readonly most: number }
+  of: RowsField<R>
   rows: readonly R[]
   units: UnitSystem
   least?: number

@@ -1,6 +1,5 @@
-import equal from 'fast-deep-equal'
 import { applyPatches, enablePatches, type Patch as PlacePatch } from 'immer'
-import { diff, type Patch } from '../patch'
+import { diff, equal, type Patch } from '../patch'
 import { isPlain, onEachAxis, type Plain } from './plain'
 
 enablePatches()
@@ -55,29 +54,26 @@ const rowWithId = (list: unknown, id: unknown) =>
   Array.isArray(list) ? list.find(one => isRow(one) && one.id === id) : undefined
 
 /** Gives every row without an id the one of its like in a later state of the document, or a new one. */
-function withIds(axis: Plain, later: Plain | undefined, fresh: () => string): Plain {
-  return TABLES.reduce<unknown>(
-    (value, path) =>
-      onTable(value, path, later, (rows, others) => {
-        const taken = new Set(rows.map(({ id }) => id))
-        const like = (row: Row, index: number) => {
-          const free = (one: Row | undefined) =>
-            one !== undefined && one.id !== undefined && !taken.has(one.id)
-          const same = others.find(
-            one => free(one) && equal({ ...one, id: undefined }, { ...row, id: undefined }),
-          )
-          const there = free(others[index]) ? others[index] : undefined
-          return same ?? there
-        }
-        return rows.map((row, index) => {
-          if (row.id !== undefined) return row
-          const id = like(row, index)?.id ?? fresh()
-          taken.add(id)
-          return { ...row, id }
-        })
-      }),
+const withIds = (axis: Plain, later: Plain | undefined, fresh: () => string): Plain =>
+  TABLES.reduce<unknown>(
+    (value, path) => onTable(value, path, later, (rows, others) => identified(rows, others, fresh)),
     axis,
   ) as Plain
+
+function identified(rows: Row[], others: Row[], fresh: () => string): Row[] {
+  const taken = new Set(rows.map(({ id }) => id))
+  const free = (one: Row | undefined): one is Row => one?.id !== undefined && !taken.has(one.id)
+  const give = (row: Row, like: Row | undefined): Row => {
+    if (row.id !== undefined || !free(like)) return row
+    taken.add(like.id)
+    return { ...row, id: like.id }
+  }
+  const isLike = (row: Row) => (one: Row) => free(one) && equal({ ...one, id: null }, { ...row, id: null })
+  // Those that are the same all through first, then those that stand in the same place.
+  return rows
+    .map(row => give(row, others.find(isLike(row))))
+    .map((row, index) => give(row, others[index]))
+    .map(row => (row.id === undefined ? { ...row, id: fresh() } : row))
 }
 
 /** An axis of either shape of version 3 in the one that was written last. */

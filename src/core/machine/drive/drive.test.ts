@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { demoJobs } from '../../demo'
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
-
 import { EvaluationContext } from '../../evaluation/context'
+import { numbered } from '../../field/field'
 import { CATALOGUE } from '../parts'
 import { nutRange } from '../travel/placement'
 import { duty, dutyLines, forces, loadShare, topSpeedRpm } from './load'
@@ -114,14 +114,14 @@ describe('duty', () => {
   })
 
   test('of one’s own counts as typed, and is shared out over two screws', () => {
-    const own = [{ label: 'Roughing', forceN: 2000, speedMmPerMin: 500, timeShare: 1 }]
+    const own = [{ id: 'r', label: 'Roughing', forceN: 2000, speedMmPerMin: 500, timeShare: 1 }]
     expect(duty(on({ ...X, duty: own }))).toEqual([{ forceN: 2000, speedRpm: 100, timeShare: 1 }])
     expect(duty(on({ ...gantry(0), duty: own }))[0]?.forceN).toBe(1000)
     expect(nutLifeHours(on({ ...X, duty: own }))).toBeLessThan(nutLifeHours(on(X)) ?? 0)
   })
 
   test('does not rest on the order of its rows, nor on the scale of its shares', () => {
-    const rows = dutyLines(on(X))
+    const rows = numbered('work', dutyLines(on(X)))
     const life = (axis: Axis) => nutLifeHours(on(axis)) ?? 0
     expect(life({ ...X, duty: rows.toReversed() })).toBeCloseTo(life({ ...X, duty: rows }), 6)
     const halved = rows.map(row => ({ ...row, timeShare: row.timeShare / 2 }))

@@ -46,7 +46,10 @@ export type Orientation = 'wide-marked' | 'wide-other' | 'cannot-tell' | 'not-re
  *
  * @returns cannot-tell where the two readings differ by no more than the calipers can tell
  */
-export function orientation({ landMarkedMm, landOtherMm }: BlockBearing, caliperMm: number): Orientation {
+export function orientation(
+  { landMarkedMm, landOtherMm }: Pick<BlockBearing, 'landMarkedMm' | 'landOtherMm'>,
+  caliperMm: number,
+): Orientation {
   if (landMarkedMm === null || landOtherMm === null) return 'not-read'
   if (Math.abs(landMarkedMm - landOtherMm) <= 2 * caliperMm + TOLERANCE_MM) return 'cannot-tell'
   return landMarkedMm > landOtherMm ? 'wide-marked' : 'wide-other'
@@ -71,7 +74,7 @@ export interface WayRound {
  *   // [{ wideTowards: 'shoulder', face: 'marked' }, null]
  */
 export const wayRound = (
-  { bearings, caliperMm }: Pick<BearingBlock, 'bearings' | 'caliperMm'>,
+  { bearings, caliperMm }: { bearings: readonly Omit<BlockBearing, 'id'>[]; caliperMm: number },
   arrangement: Arrangement,
 ): (WayRound | null)[] =>
   bearings.map((bearing, index) => {

@@ -11,7 +11,7 @@ export function holeCuts(t: EvaluationContext): Cut[] {
     const { cutterMm, wallAfterMm, verdict } = holeEnlarge(holeInputs(hole, t.shop.cutterSizesMm))
     const bung = hole.existingDiameterMm > 0
     return {
-      id: `hole-${hole.id}`,
+      id: `hole ${hole.id}`,
       what: `${hole.label}: enlarge to ${length(cutterMm ?? hole.requiredDiameterMm)}`,
       tool: cutterMm === null ? 'No cutter at hand is large enough' : `Hole cutter ${length(cutterMm)}`,
       guide: bung

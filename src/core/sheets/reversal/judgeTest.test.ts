@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { numbered } from '../../field/field'
 import { reversal } from './calculation'
 import { compareTests, judgeReversal, judgeTest, stationLosingMost, unexplained } from './judgeTest'
 import type { ReversalTest } from './model'
@@ -8,11 +9,14 @@ const test3 = (...stations: [number, number[], number[]][]): ReversalTest => ({
   startedAt: '',
   finishedAt: null,
   label: 'test',
-  stations: stations.map(([positionMm, approachPositiveUm, approachNegativeUm]) => ({
-    positionMm,
-    approachPositiveUm,
-    approachNegativeUm,
-  })),
+  stations: numbered(
+    'station',
+    stations.map(([positionMm, approachPositiveUm, approachNegativeUm]) => ({
+      positionMm,
+      approachPositiveUm,
+      approachNegativeUm,
+    })),
+  ),
 })
 const judge = (reversalUm: number, standardUncertaintyUm: number, readings = 5, targetUm = 30) =>
   judgeReversal({ reversalUm, standardUncertaintyUm }, readings, targetUm)

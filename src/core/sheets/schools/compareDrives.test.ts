@@ -3,6 +3,7 @@ import type { Axis } from '../../document/axis'
 import { runEdit } from '../../document/edit'
 import type { Job } from '../../document/job'
 import { CATALOGUE } from '../../machine/parts'
+import { evaluateAxis } from '../evaluateAxis'
 import { newAxis } from '../newJob'
 import { compareDrives } from './compareDrives'
 import { dropVariant, keepVariant, takeVariant } from './edits'
@@ -11,7 +12,7 @@ import type { Variant } from './model'
 const job = skarrow().job
 const X = job.axes[0] as Axis
 const rowsOf = (axis: Axis, units: 'mm' | 'inch' = 'mm') =>
-  Object.fromEntries(compareDrives(axis, CATALOGUE, units).rows.map(row => [row.label, row]))
+  Object.fromEntries(compareDrives(evaluateAxis(axis, CATALOGUE, units)).rows.map(row => [row.label, row]))
 const run = (command: Parameters<typeof runEdit>[1]): { job: Job; axis: Axis; text: string } => {
   const result = runEdit(job, command, { id: 'c', at: '2026-11-25T09:00:00.000Z' })
   return { job: result.job, axis: result.job.axes[0] as Axis, text: result.entry?.text ?? '' }
@@ -26,7 +27,7 @@ test('schools stand side by side over the rows that matter, with their differenc
   expect(rows['Back-drive']?.values[0]).toMatch(/^the load can turn it, at 9\d%$/)
   expect(rows.Upkeep?.values[2]).toContain('nip the nut up as it wears')
   expect(rows['To be machined']?.differs).toBe(false)
-  expect(compareDrives(X, CATALOGUE, 'mm').states[0]).toBe('fails')
+  expect(compareDrives(evaluateAxis(X, CATALOGUE, 'mm')).states[0]).toBe('fails')
 })
 
 test('the causes of lost motion add up to the whole, for every drive', () => {
@@ -39,7 +40,7 @@ test('the causes of lost motion add up to the whole, for every drive', () => {
 })
 
 test('a drive with a part missing has dashes, not errors', () => {
-  const { rows } = compareDrives(newAxis({ name: 'A', title: 'New' }), CATALOGUE, 'inch')
+  const { rows } = compareDrives(evaluateAxis(newAxis({ name: 'A', title: 'New' }), CATALOGUE, 'inch'))
   expect(rows.find(({ label }) => label === 'Price')?.values).toEqual(['–'])
 })
 

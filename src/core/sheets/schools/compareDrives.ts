@@ -1,6 +1,5 @@
 import { InputError } from '../../calculation/inputError'
 import type { Axis } from '../../document/axis'
-import type { Catalogue } from '../../document/parts/types'
 import { type EvaluationContext, NotKnown } from '../../evaluation/context'
 import { STATE_WORDS, type State, worstState } from '../../evaluation/finding'
 import { driveEur, driveHeightMm } from '../../machine/drive/price'

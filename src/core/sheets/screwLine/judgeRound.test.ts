@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { numbered } from '../../field/field'
 import { screwLine } from './calculation'
 import { judgePlane, worstCorrectionUm } from './judgeRound'
 import type { AlignRound } from './model'
@@ -8,7 +9,10 @@ const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound
   startedAt: '',
   finishedAt: null,
   clampedAtMm,
-  stations: heights.map(([positionMm, heightUm]) => ({ positionMm, heightUm, sideUm: null })),
+  stations: numbered(
+    'place',
+    heights.map(([positionMm, heightUm]) => ({ positionMm, heightUm, sideUm: null })),
+  ),
 })
 const judge = (heights: [number, number | null][], targetUm = 20) =>
   judgePlane(round(heights), 'height', 500, targetUm)

@@ -1,6 +1,5 @@
 import { InputError } from '../../calculation/inputError'
-import type { Axis } from '../../document/axis'
-import type { Catalogue, PartOf } from '../../document/parts/types'
+import type { PartOf } from '../../document/parts/types'
 
 import type { EvaluationContext } from '../../evaluation/context'
 import { beltLoad, beltRun } from '../../machine/drive/transmission'

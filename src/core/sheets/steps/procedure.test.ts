@@ -1,5 +1,6 @@
 import type { Axis } from '../../document/axis'
 import { SCREW_ENDS } from '../../document/kinds'
+import { EvaluationContext } from '../../evaluation/context'
 
 import { CATALOGUE } from '../../machine/parts'
 
@@ -35,7 +36,7 @@ const builds = ['ball-20-5-double', 'ball-16-5-single', 'ground-25-5-offset', 's
       LINKS.flatMap(link => [0, 90].map(incline => axisWith(screw, 'back-12', link, ends, incline))),
     ),
 )
-const stepsOf = (axis: Axis): Step[] => procedure(axis, CATALOGUE, 'mm') ?? []
+const stepsOf = (axis: Axis): Step[] => procedure(new EvaluationContext(axis, CATALOGUE)) ?? []
 const at = (steps: Step[], id: string) => steps.findIndex(step => step.id === id)
 const inOrder = (steps: Step[], ...ids: string[]) => {
   const places = ids.map(id => at(steps, id))
@@ -130,7 +131,9 @@ test('the steps speak of the parts that were chosen', () => {
       'motor-hub',
     ),
   ).toContain('set screw, on a filed flat')
-  expect(procedure({ ...jaw, parts: { ...jaw.parts, motor: null } }, CATALOGUE, 'mm')).toBeNull()
+  expect(
+    procedure(new EvaluationContext({ ...jaw, parts: { ...jaw.parts, motor: null } }, CATALOGUE)),
+  ).toBeNull()
 })
 
 describe('a belt drive', () => {
@@ -156,6 +159,6 @@ describe('a belt drive', () => {
   test('is not ready while no belt is chosen, whatever coupler was chosen before', () => {
     const axis = belted(140)
     const without = { ...axis, parts: { ...axis.parts, belt: null, coupler: 'disc-34' } }
-    expect(procedure(without, CATALOGUE, 'mm')).toBeNull()
+    expect(procedure(new EvaluationContext(without, CATALOGUE))).toBeNull()
   })
 })

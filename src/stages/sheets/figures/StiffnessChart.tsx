@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
 import { stiffnessOverTravel } from '@/core/machine/drive/stiffness'
 import { say } from '@/core/units/print'
-import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { quantityFacts } from '@/core/units/quantity'
 import { ChartFigures, chartColors } from '@/ui/charts'
 import { SelectField } from '@/ui/fields/SelectField'
 import { LineFigure } from '@/ui/LineFigure'
@@ -17,7 +17,7 @@ const SHOWN = [
 /** Stiffness or natural frequency of the drive over its travel. */
 export function StiffnessChart() {
   const context = useSettledEvaluation()
-  const { axis, units } = context
+  const { units } = context
   const [shown, setShown] = useState<(typeof SHOWN)[number]['value']>('stiffnessNPerUm')
   const curve = attempt(() => stiffnessOverTravel(context))
   if (!curve.value) return <chakra.p color="quiet">{curve.ask}</chakra.p>

@@ -14,8 +14,7 @@ import {
 } from '@/core/sheets/steps/step'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { useEdit, useUnits, whole } from '../../job/JobContext'
-import { useAxis } from '../../job/useAxis'
+import { useEdit } from '../../job/JobContext'
 import { useEvaluation } from '../../job/useEvaluation'
 
 /** The steps that build the axis, in their order. */
