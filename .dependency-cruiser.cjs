@@ -3,14 +3,56 @@ const only = (name, from, allowed, comment) => ({
   name,
   comment,
   severity: 'error',
-  from: { path: from },
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
   to: { path: '^src/', pathNot: allowed },
 })
+
+/** The rooms of the core, from the ground up: each knows only those before it. */
+const CORE = [
+  'units',
+  'field',
+  'calculation',
+  'document',
+  'evaluation',
+  'machine',
+  'drawing',
+  'sheets',
+  'search',
+  'schedule',
+  'simulate',
+  'diagnose',
+  'orders',
+  'formats',
+  'demo',
+]
+const coreRooms = CORE.map((room, index) =>
+  only(
+    `core-${room}`,
+    folder(`core/${room}`),
+    folder(`core/(${CORE.slice(0, index + 1).join('|')})`),
+    'A room of the core imports only those listed before it.',
+  ),
+)
 
 /** Arrows point down: app -> stages -> ui, store, workers -> core. */
 module.exports = {
   forbidden: [
     only('core-is-alone', folder('core'), folder('core'), 'The core imports nothing above it.'),
+    ...coreRooms,
+    {
+      name: 'core-room-is-listed',
+      comment: 'Every folder of the core stands in the list of its rooms.',
+      severity: 'error',
+      from: {},
+      to: { path: '^src/core/', pathNot: folder(`core/(${CORE.join('|')})`) },
+    },
+    {
+      name: 'sheet-not-to-sheet',
+      comment: 'No sheet imports another; what sheets share lies in machine, drawing and evaluation.',
+      severity: 'error',
+      from: { path: '^src/core/sheets/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/sheets/', pathNot: '^src/core/sheets/($1/|sheet\\.ts$)' },
+    },
     only(
       'store-on-core',
       folder('store'),
@@ -24,11 +66,37 @@ module.exports = {
       'The ui knows no stage and no store.',
     ),
     only(
+      'workers-on-core',
+      folder('workers'),
+      `${folder('workers')}|${folder('core')}`,
+      'A worker is a thin file over the core.',
+    ),
+    only(
       'stages-below-app',
       folder('stages'),
       `${folder('(stages|ui|store|workers|core)')}`,
       'Stages know nothing of the routes.',
     ),
+    only(
+      'job-below-sheets',
+      folder('stages/job'),
+      `${folder('(ui|store|workers|core)')}|${folder('stages/job')}`,
+      'How screens read and change the job knows no screen.',
+    ),
+    {
+      name: 'panel-not-to-panel',
+      comment: 'The panel of a sheet imports no other panel, and not the shell.',
+      severity: 'error',
+      from: { path: '^src/stages/sheets/([^/]+)/' },
+      to: { path: '^src/stages/', pathNot: '^src/stages/(sheets/$1|job|log)/' },
+    },
+    {
+      name: 'stage-not-to-stage',
+      comment: 'A stage never imports another stage; what stages share stands in job.',
+      severity: 'error',
+      from: { path: '^src/stages/(home|log|record)/' },
+      to: { path: '^src/stages/', pathNot: '^src/stages/($1|job)/' },
+    },
     {
       name: 'core-without-interface',
       comment: 'The core runs anywhere: no React, no DOM library, no database, no Node.',
@@ -41,13 +109,6 @@ module.exports = {
       severity: 'error',
       from: { path: folder('core'), pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
-    },
-    {
-      name: 'stage-not-to-stage',
-      comment: 'A stage never imports another stage; what stages share stands beside their folders.',
-      severity: 'error',
-      from: { path: '^src/stages/([^/]+)/' },
-      to: { path: '^src/stages/([^/]+)/', pathNot: '^src/stages/$1/' },
     },
     {
       name: 'no-circles',

@@ -1,5 +1,6 @@
 import { askFor } from '@/core/evaluation/check'
-import { NotKnown } from '@/core/evaluation/context'
+import { NotKnown } from '@/core/evaluation/notKnown'
+
 import { COMMANDS, isCommand } from './commands'
 
 const lines = Object.values(COMMANDS).map(({ usage, about }) => `dusk ${usage.padEnd(24)} ${about}`)

@@ -1,12 +1,5 @@
 import { liveQuery, type Subscription } from 'dexie'
-import {
-  insistOn,
-  type Change,
-  type Edit,
-  isEmptyChange,
-  mergeChanges,
-  runEdit,
-} from '@/core/document/edit'
+import { type Change, type Edit, insistOn, isEmptyChange, mergeChanges, runEdit } from '@/core/document/edit'
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
 import { SCHEMA_VERSION } from '@/core/document/version'

@@ -97,7 +97,7 @@ test('wrong figures say so beside their cell, and a station less is taken back',
     {},
     `${AROUND} [aria-label^="Station"]`,
   )
-  await bench.click('button', 'Undo: A station less, axis X')
+  await bench.click('button', 'Undo: Station taken out, axis X')
   await bench.page.waitForFunction(
     selector => document.querySelectorAll(selector).length === 5,
     {},

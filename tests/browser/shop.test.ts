@@ -46,7 +46,7 @@ test('a new job asks for what it lacks, sheet by sheet, and starts each from not
   await bench.becomes('room.chain', 'close')
   // A chain of one link of 10 mm has no business between -0.05 and 0.05 mm.
   await bench.sees('0% would fall within the limits', '[data-check="room.chain"]')
-  for (const label of ['A link more', 'A joint more', 'Bearing block', 'A hole more', 'A station more'])
+  for (const label of ['Link added', 'Joint added', 'Bearing block', 'Hole added', 'Station added'])
     await bench.click('button', `Undo: ${label}, axis X`)
   await bench.sees('Nothing is measured yet', AROUND)
   expect(bench.errors).toEqual([])
@@ -91,8 +91,8 @@ test('what is made is kept over a reload, with its undo, and goes with the job i
   await bench.click('button', 'Export Skarrow 8')
   const { path, text } = await saved()
   const { job } = JSON.parse(text)
-  expect(job.axes[0].making.section.stations[2].leftMm).toBe(20)
-  expect(job.axes[0].making.joints[3]).toMatchObject({ label: 'Motor plate', slotNuts: true })
+  expect(job.axes[0].section.stations[2].leftMm).toBe(20)
+  expect(job.axes[0].joints[3]).toMatchObject({ label: 'Motor plate', slotNuts: true })
   expect(job.orders['use:dye']).toMatchObject({ state: 'ordered' })
 
   // On another machine of the shop, which has never seen the job.
@@ -109,7 +109,7 @@ test('what is made is kept over a reload, with its undo, and goes with the job i
   await bench.go(place)
   await bench.click('button', 'Undo: Marking dye and scriber: ordered')
   await bench.click('button', 'Undo: What the screws go into, axis X')
-  await bench.click('button', 'Undo: Room around the nut, axis X')
+  await bench.click('button', 'Undo: To the left, station, axis X')
   await bench.becomes('room.section', 'holds')
   expect(bench.errors).toEqual([])
 })

@@ -25,7 +25,6 @@ export const CHOSEN_PARTS = record('Parts', {
   belt: wordsOrNone('Belt', 80),
   motor: wordsOrNone('Motor', 80),
 })
-export type ChosenParts = ValueOf<typeof CHOSEN_PARTS>
 
 export const ENDS = choice('How the ends are held', SCREW_ENDS, { blank: 'fixed-supported' })
 

@@ -189,7 +189,11 @@ function spliced(value: unknown, { path, splice }: Patch): unknown {
 export const forcePatches = <T>(document: T, patches: readonly Patch[]): T =>
   patches.reduce((value: unknown, patch) => {
     try {
-      return put(value, { ...patch, ...(patch.splice || patch.order ? {} : { was: at(value, patch.path) }) }, 0)
+      return put(
+        value,
+        { ...patch, ...(patch.splice || patch.order ? {} : { was: at(value, patch.path) }) },
+        0,
+      )
     } catch (error) {
       if (error instanceof StaleError) return value
       throw error

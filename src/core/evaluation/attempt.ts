@@ -1,6 +1,6 @@
 import { InputError } from '../calculation/inputError'
 import { askFor } from './check'
-import { NotKnown } from './context'
+import { NotKnown } from './notKnown'
 
 /** A result, or in words what it still needs. */
 export type Result<T> = { value: T; ask?: undefined } | { value?: undefined; ask: string }

@@ -5,8 +5,9 @@ import type { PartKind } from '../document/kinds'
 import type { Stage } from '../document/stages'
 import { say } from '../units/print'
 import type { QuantityKind } from '../units/quantity'
-import { type EvaluationContext, type Missing, NotKnown } from './context'
+import type { EvaluationContext } from './context'
 import type { Finding, Measure, Subject } from './finding'
+import { type Missing, NotKnown } from './notKnown'
 
 /** What a check finds: the part of a finding that is its own judgement. */
 export interface Judgement {

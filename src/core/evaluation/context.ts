@@ -7,23 +7,7 @@ import type { Shop } from '../document/shop'
 import type { UnitSystem } from '../units/quantity'
 import { isOfDrive, judgeCheck, type ListedCheck } from './check'
 import { byUrgency, type Finding } from './finding'
-
-/** What is missing before a figure can be had: a dimension to measure, or a part to choose. */
-export type Missing = { dimension: DimensionKey } | { part: PartKind }
-
-/** Thrown by a figure that needs something nobody knows yet. */
-export class NotKnown extends Error {
-  readonly missing: Missing
-  constructor(missing: Missing) {
-    // Thrown at every key stroke while parts are open: remembering where from would cost more than the judging.
-    const limit = Error.stackTraceLimit
-    Error.stackTraceLimit = 0
-    super('not known yet')
-    Error.stackTraceLimit = limit
-    this.name = 'NotKnown'
-    this.missing = missing
-  }
-}
+import { NotKnown } from './notKnown'
 
 /** One worked figure: which calculation, what went in and what came out. */
 export interface Figure {

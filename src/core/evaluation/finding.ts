@@ -2,10 +2,9 @@ import type { Axis, OwnLimits } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import type { Provenance } from '../document/kinds'
 import type { Stage } from '../document/stages'
-
 import type { QuantityKind } from '../units/quantity'
-import type { Missing } from './context'
 import { type LimitFacts, type Limits, limitsOf } from './limits'
+import type { Missing } from './notKnown'
 
 /** Worst first. */
 export const STATES = ['fails', 'close', 'unknown', 'holds'] as const

@@ -73,24 +73,6 @@ export interface RowsField<R extends { id: string } = { id: string }> {
   /** The type of a row; there is no such value. */
   readonly row?: R
 }
-export interface RecordField<T extends Fields = Fields> {
-  readonly is: 'record'
-  readonly label: string
-  readonly of: T
-}
-/** Something that is there or is not: null then. */
-export interface MaybeField<F extends Field = Field> {
-  readonly is: 'maybe'
-  readonly label: string
-  readonly of: F
-}
-/** Values by names that are not known beforehand; what a name may be is a pattern. */
-export interface MapField<F extends Field = Field> {
-  readonly is: 'map'
-  readonly label: string
-  readonly of: F
-  readonly key: RegExp
-}
 export type Field =
   | NumberField
   | ChoiceField

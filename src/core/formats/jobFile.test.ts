@@ -136,12 +136,17 @@ test.each<[string, string, string]>([
   ],
   [
     'a patch into what all objects share',
-    edited(copy => Object.assign(copy.history[0]?.patches[0] as object, { path: ['axes', '__proto__', 'x'] })),
+    edited(copy =>
+      Object.assign(copy.history[0]?.patches[0] as object, { path: ['axes', '__proto__', 'x'] }),
+    ),
     '"__proto__"',
   ],
   [
     'a row twice',
-    edited(copy => (copy.job.axes[0]?.joints as object[]).push(copy.job.axes[0]?.joints[0] as object)),
+    edited(copy => {
+      const { joints } = copy.job.axes[0] as Axis
+      joints.push(joints[0] as (typeof joints)[number])
+    }),
     'job.axes[0].joints: got the id joint-1 twice',
   ],
   ['no entries', edited(copy => delete (copy as Partial<JobFile>).entries), 'entries: got nothing'],

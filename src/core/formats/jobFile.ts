@@ -41,7 +41,10 @@ export function readJobFile(text: string): JobFile {
   const version = Number((file.job as { schemaVersion?: unknown }).schemaVersion)
   const isOld = version < SCHEMA_VERSION
   const stored = guard(() =>
-    migrate({ job: file.job as Record<string, unknown>, history: isOld ? plainRows('history', file.history) : [] }),
+    migrate({
+      job: file.job as Record<string, unknown>,
+      history: isOld ? plainRows('history', file.history) : [],
+    }),
   )
   const job = check<Job>('job', jobSchema, stored.job)
   const ids = job.axes.map(axis => axis.id)

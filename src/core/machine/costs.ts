@@ -1,5 +1,6 @@
 import { InputError } from '../calculation/inputError'
-import { type EvaluationContext, NotKnown } from '../evaluation/context'
+import type { EvaluationContext } from '../evaluation/context'
+import { NotKnown } from '../evaluation/notKnown'
 import { say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
 import { driveEur, driveHeightMm } from './drive/price'

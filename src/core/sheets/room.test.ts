@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { SCREW_ENDS } from '../document/kinds'
-
 import { type Box, DRIVE_PARTS, type DrivePart, driveLine } from '../drawing/driveLine'
-import { EvaluationContext, NotKnown } from '../evaluation/context'
+import { EvaluationContext } from '../evaluation/context'
+import { NotKnown } from '../evaluation/notKnown'
 import { CATALOGUE } from '../machine/parts'
 
 import { travelBudget } from '../machine/travel/calculation'

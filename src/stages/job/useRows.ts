@@ -35,7 +35,7 @@ export function useRows<R extends { id: string }>(
     return {
       onChange: (id, part, mergeKey) =>
         change(
-          name,
+          [...Object.keys(part).map(key => of.of[key]?.label ?? key), name.toLowerCase()].join(', '),
           draft => {
             const row = draft.find(one => one.id === id)
             if (row) Object.assign(row, part)

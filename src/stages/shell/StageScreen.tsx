@@ -7,12 +7,10 @@ import { PANELS } from '../sheets'
 import { SheetList } from './SheetList'
 
 /** Sheets that stand beside others where there is room; the rest take the whole width. */
-const BESIDE: Partial<
-  Record<SheetId, { gridColumn: { base: string; xl: string }; gridRow?: { xl: string } }>
-> = {
-  geometry: { gridColumn: { base: '1', xl: '1' } },
-  loads: { gridColumn: { base: '1', xl: '1' } },
-  goals: { gridColumn: { base: '1', xl: '2' }, gridRow: { xl: 'span 2' } },
+const BESIDE: Partial<Record<SheetId, { gridColumn: { xl: string }; gridRow: { xl: string } }>> = {
+  geometry: { gridColumn: { xl: '1' }, gridRow: { xl: '2' } },
+  loads: { gridColumn: { xl: '1' }, gridRow: { xl: '3' } },
+  goals: { gridColumn: { xl: '2' }, gridRow: { xl: '2 / span 2' } },
 }
 const WHOLE = { gridColumn: '1 / -1' }
 /** From so many sheets on, a list of them stands on top to go to each. */

@@ -1,31 +1,5 @@
 import type { DrivePart } from '@/core/drawing/driveLine'
-import type { State } from '@/core/evaluation/finding'
-
-/** A finding of the stage, laid on a part of the drive line. */
-export interface Mark {
-  part: DrivePart
-  text: string
-  state?: State
-}
-/** A length measured out under the drive line. */
-export interface Span {
-  fromMm: number
-  toMm: number
-  label: string
-  tone: 'ink' | 'close' | 'fails' | 'lamp'
-}
-/** A stretch of the screw that the nut keeps out of, so that soft limit, switch and hard stop stand apart. */
-export interface Zone {
-  fromMm: number
-  toMm: number
-}
-/** The line of the screw as read, bent away from true for the eye. */
-export interface Bend {
-  label: string
-  /** Offsets in um at the fixed and the far block, up on the screen. */
-  fixedUm: number
-  farUm: number
-}
+import type { Mark, Span } from '@/core/drawing/overlay'
 
 /** A mark with its place on the drawing, in px. */
 export interface Placed extends Mark {

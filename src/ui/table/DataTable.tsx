@@ -47,6 +47,8 @@ interface Props<R> {
   /** Shows so many rows at first. */
   most?: number
   hideHead?: boolean
+  /** Columns keep to their widths, whatever stands in them. */
+  fixed?: boolean
   fontSize?: string
 }
 
@@ -65,6 +67,7 @@ export function DataTable<R extends object>({
   isFirst,
   most,
   hideHead,
+  fixed,
   fontSize = '14px',
   ...row
 }: Props<R>) {
@@ -90,7 +93,13 @@ export function DataTable<R extends object>({
   return (
     <TableScroll count={shown.length}>
       {(from, to, abovePx, belowPx) => (
-        <chakra.table width="100%" fontSize={fontSize} minW={leastPx && `${leastPx}px`} aria-label={label}>
+        <chakra.table
+          width="100%"
+          tableLayout={fixed ? 'fixed' : undefined}
+          fontSize={fontSize}
+          minW={leastPx && `${leastPx}px`}
+          aria-label={label}
+        >
           {!hideHead && (
             <thead>
               <tr>

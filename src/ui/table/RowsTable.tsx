@@ -99,6 +99,8 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
             columns={columns}
             rows={rows as unknown as AnyRow[]}
             rowId={row => row.id}
+            fixed
+            rowProps={(_, index) => ({ 'aria-label': `${of.label} ${index + 1}` })}
             leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, dense) + 4, 48)}
           />
         </chakra.div>

@@ -50,5 +50,3 @@ export function catalogueOf({ ownParts, shop }: { ownParts: OwnParts; shop: Shop
   catalogues.set(ownParts, { shop, catalogue })
   return catalogue
 }
-
-export type { Catalogue, OwnParts, PartOf, PartsList } from '../../document/parts/types'

@@ -1,7 +1,8 @@
 import type { Edit } from '../../document/edit'
 import type { Job } from '../../document/job'
 import type { PartKind } from '../../document/kinds'
-import { MOST_OWN_PARTS, type PartOf } from './'
+import type { PartOf } from '../../document/parts/types'
+import { MOST_OWN_PARTS } from '.'
 
 const listOf = <K extends PartKind>(job: Job, kind: K) => job.ownParts[kind] as PartOf[K][]
 

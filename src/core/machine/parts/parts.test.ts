@@ -2,9 +2,9 @@ import { PART_KINDS, type PartKind } from '../../document/kinds'
 import { checkPart } from '../../document/parts/checkPart'
 import { fieldsOf } from '../../document/parts/fields'
 import { cellsOf, curveText, readPart } from '../../document/parts/readPart'
+import type { PartOf } from '../../document/parts/types'
 import { SHOP_TO_START } from '../../document/shop'
-
-import { CATALOGUE, catalogueOf, NO_OWN_PARTS, type PartOf } from './'
+import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '.'
 
 const screws = [...CATALOGUE.screw.values()]
 const bearings = [...CATALOGUE.bearing.values()]

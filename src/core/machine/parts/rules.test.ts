@@ -2,7 +2,8 @@ import type { PartKind } from '../../document/kinds'
 
 import { checkPart } from '../../document/parts/checkPart'
 import { curveBreaks } from '../../document/parts/rules'
-import { CATALOGUE, type PartOf } from './'
+import type { PartOf } from '../../document/parts/types'
+import { CATALOGUE } from '.'
 
 /** A part that ships, with some figures changed. */
 const changed = <K extends PartKind>(kind: K, id: string, change: Partial<PartOf[K]>) => ({

@@ -1,7 +1,7 @@
 import { PART_KINDS, type PartKind } from '../../document/kinds'
-
+import type { PartOf } from '../../document/parts/types'
 import { say } from '../../units/print'
-import { CATALOGUE, type PartOf } from './'
+import { CATALOGUE } from '.'
 import { partSheet, type SheetRow } from './sheet'
 
 const parts = PART_KINDS.flatMap(kind =>

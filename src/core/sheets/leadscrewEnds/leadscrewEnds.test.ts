@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { ostrey } from '../../demo/ostrey'
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
-
 import { boundsOf, type Mark } from '../../drawing/drawing'
-import { EvaluationContext, NotKnown } from '../../evaluation/context'
+import { EvaluationContext } from '../../evaluation/context'
+import { NotKnown } from '../../evaluation/notKnown'
 import { CATALOGUE } from '../../machine/parts'
 import { screwDrawing, screwSteps, totalLengthMm } from './drawing'
 

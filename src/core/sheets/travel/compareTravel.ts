@@ -1,8 +1,8 @@
 import { InputError } from '../../calculation/inputError'
 import type { Axis } from '../../document/axis'
 import type { Catalogue, PartOf } from '../../document/parts/types'
-
-import { type EvaluationContext, NotKnown } from '../../evaluation/context'
+import type { EvaluationContext } from '../../evaluation/context'
+import { NotKnown } from '../../evaluation/notKnown'
 
 import { travel } from '../../machine/travel/placement'
 
