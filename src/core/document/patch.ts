@@ -86,7 +86,8 @@ function diffRows(before: readonly Row[], after: readonly Row[], path: string[])
   const patches: Patch[] = []
   for (const [index, row] of before.entries())
     if (!wanted.has(row.id))
-      patches.push({ path: [...path, row.id], was: row, before: nextOf(before, index, wanted) })
+      // From the front, so that the row before which it stood is there still when it is put back.
+      patches.push({ path: [...path, row.id], was: row, before: before[index + 1]?.id ?? null })
   for (const row of after) {
     const stood = standing.get(row.id)
     if (stood) patches.push(...diff(stood, row, [...path, row.id]))
@@ -103,10 +104,6 @@ function diffRows(before: readonly Row[], after: readonly Row[], path: string[])
     patches.push({ path, order: { was: before.map(({ id }) => id), now: after.map(({ id }) => id) } })
   return patches
 }
-
-/** The id of the first row after a place that stays; null where none does. */
-const nextOf = (rows: readonly Row[], index: number, staying: ReadonlyMap<string, Row>): string | null =>
-  rows.slice(index + 1).find(({ id }) => staying.has(id))?.id ?? null
 
 /** What takes a list of patches back, last first. */
 export const inverse = (patches: readonly Patch[]): Patch[] =>
