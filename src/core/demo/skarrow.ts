@@ -124,6 +124,7 @@ const X: Axis = {
   preloadN: null,
   recesses: { recessFixedMm: 0, recessFarMm: 12, safetyFixedMm: 5, safetyFarMm: 5 },
   nutFacing: 'far',
+  stopping: { reactionS: 0.02, decelerationMmPerS2: null },
   limits: {},
   ...FITTED_SKARROW_X,
   ticks: Object.fromEntries(
@@ -234,6 +235,7 @@ const Y: Axis = {
     motor: 'step-57-12',
   },
   variants: [],
+  stopping: { reactionS: null, decelerationMmPerS2: null },
   recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ticks: {},
   rounds: [],

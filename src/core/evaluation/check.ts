@@ -49,7 +49,9 @@ const PART_WORDS: Record<PartKind, string> = {
 export const askFor = (missing: Missing): string =>
   'part' in missing
     ? `Choose ${PART_WORDS[missing.part]} first.`
-    : `Measure first: ${DIMENSIONS[missing.dimension].label.toLowerCase()}.`
+    : 'sheet' in missing
+      ? `Enter first: ${missing.what}.`
+      : `Measure first: ${DIMENSIONS[missing.dimension].label.toLowerCase()}.`
 
 /**
  * Judges one check of an axis.

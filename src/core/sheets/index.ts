@@ -22,6 +22,7 @@ import { screwLine } from './screwLine/sheet'
 import { search } from './search/sheet'
 import type { Sheet } from './sheet'
 import { steps } from './steps/sheet'
+import { stopping } from './stopping/sheet'
 import { template } from './template/sheet'
 import { toMeasure } from './toMeasure/sheet'
 import { travel } from './travel/sheet'
@@ -41,6 +42,7 @@ const LISTED = [
   figures,
   lostMotion,
   travel,
+  stopping,
   nutRoom,
   holes,
   cuts,

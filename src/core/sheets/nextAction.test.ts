@@ -190,7 +190,7 @@ describe('ways out of the demo', () => {
       const { dimensions, ticks, rounds, tests, nutFacing } = axis
       expect(after).toMatchObject({ dimensions, ticks, rounds, tests, nutFacing })
       const changed = (
-        ['parts', 'ends', 'goals', 'recesses', 'preloadN', 'section', 'block', 'joints'] as const
+        ['parts', 'ends', 'goals', 'recesses', 'preloadN', 'section', 'block', 'joints', 'stopping'] as const
       ).filter(key => JSON.stringify(after[key]) !== JSON.stringify(axis[key]))
       expect(changed).toHaveLength(1)
     }

@@ -110,6 +110,8 @@ export const QUANTITIES = {
     inch: { unit: '°F', perUnit: 5 / 9, decimals: 1 },
     accepts: { k: 1, '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
   },
+  /** Base: s. */
+  duration: { ...same('s', 3), accepts: { s: 1, ms: 0.001, sec: 1 } },
   /** Base: Hz. */
   frequency: { ...same('Hz', 0), accepts: { hz: 1 } },
   /** Base: N/um. */

@@ -31,3 +31,13 @@ export const go = (place: Place): void => window.history.pushState(null, '', add
 
 /** Where a sheet stands on its stage, to go to it. */
 export const sheetPlace = (sheet: SheetId): string => `sheet-${sheet}`
+
+/** Brings a sheet into sight, as soon as its stage is there. */
+export function goToSheet(sheet: SheetId): void {
+  const goOn = (triesLeft: number) => {
+    const place = document.getElementById(sheetPlace(sheet))
+    if (place) place.scrollIntoView({ block: 'start' })
+    else if (triesLeft > 0) requestAnimationFrame(() => goOn(triesLeft - 1))
+  }
+  goOn(60)
+}

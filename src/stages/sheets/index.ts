@@ -23,6 +23,7 @@ export const PANELS: Record<SheetId, ComponentType> = {
   figures: later(() => import('./figures/Panel').then(module => module.FiguresPanel)),
   lostMotion: later(() => import('./lostMotion/Panel').then(module => module.LostMotionPanel)),
   travel: later(() => import('./travel/Panel').then(module => module.TravelPanel)),
+  stopping: later(() => import('./stopping/Panel').then(module => module.StoppingPanel)),
   nutRoom: later(() => import('./nutRoom/Panel').then(module => module.NutRoomPanel)),
   holes: later(() => import('./holes/Panel').then(module => module.HolesPanel)),
   cuts: later(() => import('./cuts/Panel').then(module => module.CutsPanel)),

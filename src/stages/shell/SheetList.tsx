@@ -3,7 +3,7 @@ import { STATE_WORDS, worstState } from '@/core/evaluation/finding'
 import type { SheetId } from '@/core/sheets'
 import { Button } from '@/ui/controls'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { sheetPlace } from '../job/place'
+import { goToSheet } from '../job/place'
 import { useSettledEvaluation } from '../job/useEvaluation'
 
 /** Where everything on a long stage is, and how each sheet stands. */
@@ -14,12 +14,7 @@ export function SheetList({ sheets }: { sheets: readonly { id: SheetId; title: s
       {sheets.map(({ id, title }) => {
         const state = worstState(findings.filter(({ sheet }) => sheet === id))
         return (
-          <Button
-            key={id}
-            variant="outline"
-            px="3"
-            onClick={() => document.getElementById(sheetPlace(id))?.scrollIntoView({ block: 'start' })}
-          >
+          <Button key={id} variant="outline" px="3" onClick={() => goToSheet(id)}>
             {title}
             {state && <StateShape state={state} label={STATE_WORDS[state]} />}
           </Button>

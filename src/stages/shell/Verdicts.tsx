@@ -5,12 +5,13 @@ import { StaleError } from '@/core/document/patch'
 import type { Stage } from '@/core/document/stages'
 import type { Finding } from '@/core/evaluation/finding'
 import { type Remedy, remedyEdit } from '@/core/evaluation/remedy'
-import type { CheckId, LimitKey } from '@/core/sheets'
+import type { CheckId, LimitKey, SheetId } from '@/core/sheets'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
 import { judgeWorker } from '@/workers/client'
 import { useEdit, useJobContext, useUnits, whole } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
+import { goToSheet } from '../job/place'
 import { useAxis, useAxisNow } from '../job/useAxis'
 import { useEvaluation, useSettledEvaluation, useTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
@@ -43,7 +44,10 @@ export function Verdicts({ onStage }: { onStage: (stage: Stage) => void }) {
     [apply],
   )
   const onMissing = useCallback(
-    (missing: NonNullable<Finding['missing']>) => onStage('part' in missing ? 'size' : 'survey'),
+    (missing: NonNullable<Finding['missing']>) => {
+      onStage('part' in missing ? 'size' : 'sheet' in missing ? missing.stage : 'survey')
+      if ('sheet' in missing) goToSheet(missing.sheet as SheetId)
+    },
     [onStage],
   )
 

@@ -140,7 +140,7 @@ const Actions = memo(function Actions({
       )}
       {missing && (
         <button type="button" className={styles.button} onClick={() => onMissing(missing)}>
-          {'part' in missing ? 'Choose it' : 'Measure it'}
+          {'part' in missing ? 'Choose it' : 'sheet' in missing ? 'Enter it' : 'Measure it'}
         </button>
       )}
     </div>

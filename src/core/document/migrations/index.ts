@@ -3,6 +3,7 @@ import { axesWithin, type Plain } from './plain'
 import { axisFromV1, jobFromV1 } from './v1'
 import { axisFromV2, jobFromV2 } from './v2'
 import { fromV3 } from './v3'
+import { fromV4 } from './v4'
 
 /** A stored job with the history of its changes, of one version. */
 export interface Stored {
@@ -40,6 +41,7 @@ export const MIGRATIONS: Migration[] = [
   { from: 1, migrate: ofAxes(jobFromV1, axisFromV1) },
   { from: 2, migrate: ofAxes(jobFromV2, axisFromV2) },
   { from: 3, migrate: ({ job, history }) => fromV3(job, history) },
+  { from: 4, migrate: ({ job, history }) => fromV4(job, history) },
 ]
 
 /**
@@ -48,7 +50,7 @@ export const MIGRATIONS: Migration[] = [
  * @param steps the migrations to use, and the version they end at
  * @returns the document with its new version; its fields are not checked here
  * @throws Error naming the version found and those that can be read
- * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 4
+ * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 5
  */
 export function migrate(
   stored: Stored,

@@ -1,0 +1,62 @@
+import { type Check, defineChecks } from '../../evaluation/check'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { defineLimits } from '../../evaluation/limits'
+import { atLeast, measure } from '../../evaluation/measures'
+import { NotKnown } from '../../evaluation/notKnown'
+import { limitsStopping } from './calculation'
+
+export const LIMITS = defineLimits({
+  'limits.stopping': {
+    sense: 'at-least',
+    holds: 1.5,
+    close: 1,
+    of: 'Length kept clear for each millimetre that the axis needs to stop',
+    quantity: 'ratio',
+    why: 'Soft limit, switch and hard stop lie within what is kept clear. Half as much again is kept for a switch that is set a little late and a drive that slows less hard when it is hot.',
+  },
+})
+
+/** How far the axis runs on at its top speed. @throws NotKnown until the reaction of the controller is known */
+export const stoppingMm = remembered((t: EvaluationContext) => {
+  const { reactionS, decelerationMmPerS2 } = t.axis.stopping
+  if (reactionS === null)
+    throw new NotKnown({
+      sheet: 'stopping',
+      stage: 'room',
+      what: 'how long the controller takes from the switch to the first slowing step',
+    })
+  return t.figure('stopping', limitsStopping, {
+    speedMmPerS: t.axis.goals.topSpeedMmPerMin / 60,
+    decelerationMmPerS2: decelerationMmPerS2 ?? t.axis.goals.accelerationMmPerS2,
+    reactionS,
+  }).distanceMm
+})
+
+export const ENDS = ['fixed', 'far'] as const
+export type End = (typeof ENDS)[number]
+export const SAFETY_OF = { fixed: 'safetyFixedMm', far: 'safetyFarMm' } as const
+
+const endCheck = (end: End): Check => ({
+  title: `Room to stop at the ${end} end`,
+  subject: 'travel',
+  judge(t, say) {
+    const needsMm = stoppingMm(t)
+    const keptMm = t.axis.recesses[SAFETY_OF[end]]
+    const braking =
+      t.axis.stopping.decelerationMmPerS2 === null
+        ? 'slowing down as hard as it speeds up'
+        : 'at what is set for a limit'
+    return atLeast(
+      t,
+      LIMITS['limits.stopping'],
+      measure(keptMm, 'length'),
+      measure(needsMm, 'length'),
+      `${say(keptMm, 'length', 1)} is kept clear at the ${end} end; from ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the axis needs ${say(needsMm, 'length', 1)} to stop, ${braking}.`,
+    )
+  },
+})
+
+export const STOPPING_CHECKS = defineChecks({
+  'stopping.fixed': endCheck('fixed'),
+  'stopping.far': endCheck('far'),
+})

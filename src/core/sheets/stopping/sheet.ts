@@ -1,0 +1,39 @@
+import { attempt } from '../../evaluation/attempt'
+import { say } from '../../units/print'
+import { defineSheet } from '../sheet'
+import { limitsStopping } from './calculation'
+import { LIMITS, STOPPING_CHECKS, stoppingMm } from './check'
+import { STOPPING } from './model'
+import { remediesAt } from './remedies'
+
+const TONES = { holds: 'ink', close: 'close', fails: 'fails', unknown: 'ink' } as const
+
+/** From soft limit to switch to hard stop there must be room to stop in. */
+export const stopping = defineSheet({
+  id: 'stopping',
+  stage: 'room',
+  title: 'Room to stop',
+  fields: { stopping: STOPPING },
+  calculations: [limitsStopping],
+  checks: STOPPING_CHECKS,
+  limits: LIMITS,
+  remedies: { 'stopping.fixed': remediesAt('fixed'), 'stopping.far': remediesAt('far') },
+  /** How far the axis runs on beyond where it turns back, at both ends; nothing while that is not known. */
+  overlay(context, { limits, spanMm }) {
+    const distanceMm = limits && attempt(() => stoppingMm(context)).value
+    if (!distanceMm) return {}
+    const { recessFixedMm, recessFarMm, safetyFixedMm, safetyFarMm } = context.axis.recesses
+    const fixedMm = safetyFixedMm - recessFixedMm
+    const farMm = spanMm + recessFarMm - safetyFarMm
+    const label = `stops within ${say(distanceMm, 'length', context.units, 1)}`
+    const toneOf = (checkId: keyof typeof STOPPING_CHECKS) =>
+      TONES[context.finding(checkId)?.state ?? 'unknown']
+    return {
+      spans: [
+        { fromMm: fixedMm - distanceMm, toMm: fixedMm, tone: toneOf('stopping.fixed'), label },
+        { fromMm: farMm, toMm: farMm + distanceMm, tone: toneOf('stopping.far'), label },
+      ],
+    }
+  },
+  report: context => attempt(() => ({ distanceMm: stoppingMm(context) })).value ?? null,
+})
