@@ -13,24 +13,10 @@ import { createJob, deleteJob, putBack } from './jobs'
 import { takeLeftovers, writeJournal } from './journal'
 import { describeProblem } from './problem'
 import { JobSession } from './session'
+import { fakeStorage, until } from './sessionTools'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
-
-/** As much of local storage as the journal needs. */
-function fakeStorage() {
-  const store: Record<string, string> = {}
-  const hidden = (value: unknown) => ({ value, enumerable: false })
-  return Object.defineProperties(store, {
-    getItem: hidden((key: string) => store[key] ?? null),
-    setItem: hidden((key: string, value: string) => {
-      store[key] = value
-    }),
-    removeItem: hidden((key: string) => {
-      delete store[key]
-    }),
-  }) as unknown as Storage
-}
 
 let db: DuskDatabase
 let job: Job
@@ -49,10 +35,6 @@ afterEach(async () => {
   await db.delete()
 })
 
-const until = async (fine: () => boolean | Promise<boolean>) => {
-  for (let i = 0; i < 300 && !(await fine()); i++) await new Promise(done => setTimeout(done, 10))
-  expect(await fine()).toBe(true)
-}
 async function open() {
   const session = new JobSession(db, job.id)
   sessions.push(session.subscribe(() => {}))

@@ -62,10 +62,9 @@ export const askFor = (missing: Missing): string =>
 export function judgeCheck(t: EvaluationContext, check: ListedCheck): Finding | null {
   const { value: judgement, reads } = t.watch(() => judgeOrAsk(t, check))
   if (!judgement) return null
-  const restsOn = Array.from(reads.dimensions, dimension => ({
-    dimension,
-    provenance: t.axis.dimensions[dimension].provenance,
-  }))
+  const restsOn: Finding['restsOn'] = []
+  for (const dimension of reads.dimensions)
+    restsOn.push({ dimension, provenance: t.axis.dimensions[dimension].provenance })
   // Written out field by field: this runs for every check at every key stroke.
   return {
     checkId: check.checkId,
@@ -83,7 +82,7 @@ export function judgeCheck(t: EvaluationContext, check: ListedCheck): Finding | 
     ownLimits: ownLimitsOf(t, judgement.limitKey),
     sentence: judgement.sentence,
     missing: judgement.missing ?? null,
-    because: Array.from(reads.figures),
+    because: [...reads.figures],
     restsOn,
   }
 }

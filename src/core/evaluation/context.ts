@@ -120,6 +120,11 @@ export class EvaluationContext {
     return finding
   }
 
+  /** The checks that this axis is held to. */
+  get checkIds(): Iterable<string> {
+    return this.checks.keys()
+  }
+
   /** Every finding, worst first; checks that do not apply are left out. */
   get findings(): Finding[] {
     if (!this.sorted) {
@@ -149,8 +154,10 @@ export class EvaluationContext {
   }
 
   private join(reads: Reads) {
-    for (const key of reads.dimensions) this.open.dimensions.add(key)
-    for (const name of reads.figures) this.open.figures.add(name)
+    const { dimensions, figures } = this.open
+    // Asking for the size first is cheaper than an iterator that has nothing to give: most reads are few.
+    if (reads.dimensions.size) for (const key of reads.dimensions) dimensions.add(key)
+    if (reads.figures.size) for (const name of reads.figures) figures.add(name)
   }
 }
 

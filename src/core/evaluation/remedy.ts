@@ -6,7 +6,7 @@ import { applyPatches, diff, type Patch } from '../document/patch'
 import { say } from '../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
 import type { EvaluationContext } from './context'
-import type { Finding, State } from './finding'
+import type { State } from './finding'
 
 /** A change of an axis, as one recipe: what is tried is what is applied. */
 export type Recipe = (axis: Axis) => void
@@ -84,9 +84,25 @@ const stateAfter = ({ after, checkId }: Trial, change: Recipe): State =>
   after(change).finding(checkId)?.state ?? 'holds'
 export const mends = (trial: Trial, change: Recipe): boolean => stateAfter(trial, change) === 'holds'
 
-/** How many of the other checks fail; a remedy should not add to them. */
-export const failing = (findings: readonly Finding[], checkId: string): number =>
-  findings.filter(finding => finding.checkId !== checkId && finding.state === 'fails').length
+/**
+ * Which of the other checks fail; a remedy should not add to them.
+ *
+ * @param fewerThan more than that is no use: judging stops there, and nothing is returned
+ * @param likely checks that are judged first, because they failed for a change like this one
+ */
+export function broken(
+  { context, checkId }: Pick<Trial, 'context' | 'checkId'>,
+  fewerThan: number,
+  likely: readonly string[] = [],
+): string[] | null {
+  const failing: string[] = []
+  for (const other of new Set([...likely, ...context.checkIds])) {
+    if (other === checkId || context.finding(other)?.state !== 'fails') continue
+    failing.push(other)
+    if (failing.length >= fewerThan) return null
+  }
+  return failing
+}
 
 interface Solvable {
   from: number

@@ -9,7 +9,7 @@ import {
   type RecessKey,
 } from '../document/dimensions'
 import { type PartKind, SCREW_ENDS } from '../document/kinds'
-import { failing, mends, type Option, type RemedyFinder, solve } from '../evaluation/remedy'
+import { broken, mends, type Option, type RemedyFinder, solve } from '../evaluation/remedy'
 import { putPart } from './driveEdits'
 
 // Ways to mend a check that several sheets share: another part, a wish given up, more room.
@@ -23,19 +23,23 @@ export function part(kind: PartKind): RemedyFinder {
     const candidates = [...catalogue[kind].values()]
       .filter(({ id }) => id !== now.id)
       .toSorted((a, b) => a.priceEur - b.priceEur)
-    let best: { option: Option; broken: number } | null = null
+    let best: { option: Option; breaks: string[] } | null = null
     for (const { id, name } of candidates) {
       const change: Option['change'] = draft => putPart(draft, kind, id)
       const context = trial.after(change)
       if ((context.finding(trial.checkId)?.state ?? 'holds') !== 'holds') continue
-      const broken = failing(context.findings, trial.checkId)
-      if (best && broken >= best.broken) continue
+      const breaks = broken(
+        { context, checkId: trial.checkId },
+        best?.breaks.length ?? Number.POSITIVE_INFINITY,
+        best?.breaks,
+      )
+      if (!breaks) continue
       best = {
-        broken,
+        breaks,
         option: { change, label: name, done: { label: `${name} chosen`, entry: `Chosen: ${name}.` } },
       }
       // Nothing breaks less than nothing, and what comes now costs more.
-      if (broken === 0) break
+      if (breaks.length === 0) break
     }
     return best ? [best.option] : []
   }
