@@ -1,22 +1,36 @@
-import { useState } from 'react'
+import { useCallback, useState } from 'react'
+import type { CheckId } from '@/core/sheets'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { Button } from '@/ui/controls'
-import { useUnits } from './JobContext'
 import { LaterWorking } from './LaterWorking'
-import { useSettledAxis } from './useAxis'
-import { evaluationOf, useCatalogue } from './useEvaluation'
+import { useSettledEvaluation, useWorkedOut } from './useEvaluation'
+
+interface Props {
+  checkId: CheckId
+  of: string
+}
 
 /** Opens the working behind a figure of the stage; not there while the figure cannot be had. */
-export function WorkingButton({ checkId, of }: { checkId: string; of: string }) {
-  const { findings, figures } = evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
+export function WorkingButton({ checkId, of }: Props) {
+  const has = useCallback(
+    (evaluation: Evaluation) => (evaluation.finding(checkId)?.because.length ?? 0) > 0,
+    [checkId],
+  )
+  const isThere = useWorkedOut(has)
   const [open, setOpen] = useState(false)
-  const finding = findings.find(one => one.checkId === checkId)
-  if (!finding || finding.because.length === 0) return null
+  if (!isThere) return null
   return (
     <>
       <Button variant="quiet" aria-label={`Working of ${of}`} onClick={() => setOpen(true)}>
         Working
       </Button>
-      {open && <LaterWorking finding={finding} figures={figures} onClose={() => setOpen(false)} />}
+      {open && <Opened checkId={checkId} onClose={() => setOpen(false)} />}
     </>
   )
+}
+
+function Opened({ checkId, onClose }: { checkId: CheckId; onClose: () => void }) {
+  const evaluation = useSettledEvaluation()
+  const finding = evaluation.finding(checkId)
+  return finding && <LaterWorking finding={finding} figures={evaluation.figures} onClose={onClose} />
 }

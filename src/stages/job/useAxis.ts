@@ -1,4 +1,5 @@
-import { startTransition, useCallback, useEffect, useState } from 'react'
+import equal from 'fast-deep-equal'
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
 import { useJobContext, useSessionState } from './JobContext'
@@ -42,10 +43,23 @@ export function useSettledAxis(): Axis {
   return settled.id === axisId ? settled : axisIn(session.getState().job, axisId)
 }
 
-const NO_AXES: Axis[] = []
-const axesOf = (job: Job | null) => job?.axes ?? NO_AXES
-/** Every axis of the job, for what is not looked at while a value is typed. */
-export const useSettledAxes = (): Axis[] => useSettled(axesOf)
+/**
+ * Plain data worked out of the job when the typing rests; renders again only when it differs.
+ *
+ * @param work the same function as long as it gives the same for the same job
+ */
+export function useSettledResult<T>(work: (job: Job) => T): T {
+  const last = useRef<T>(undefined)
+  const select = useCallback(
+    (job: Job | null) => {
+      const next = work(job as Job)
+      if (!equal(last.current, next)) last.current = next
+      return last.current as T
+    },
+    [work],
+  )
+  return useSettled(select)
+}
 
 /** The axis as it stands now, for handlers that must not render again with it. */
 export function useAxisNow(): () => Axis {
@@ -53,7 +67,8 @@ export function useAxisNow(): () => Axis {
   return useCallback(() => axisIn(session.getState().job, axisId), [session, axisId])
 }
 
-function axisIn(job: Job | null, axisId: string): Axis {
+/** The axis at work in a job. */
+export function axisIn(job: Job | null, axisId: string): Axis {
   const axis = job?.axes.find(({ id }) => id === axisId) ?? job?.axes[0]
   if (!axis) throw new Error(`The job has no axis ${axisId}.`)
   return axis

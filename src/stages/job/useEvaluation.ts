@@ -1,12 +1,12 @@
-import { useMemo } from 'react'
+import { useCallback, useMemo } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Catalogue } from '@/core/document/parts/types'
 import { catalogueOf } from '@/core/machine/parts'
 import { type Evaluation, evaluateAxis } from '@/core/sheets/evaluateAxis'
 import type { UnitSystem } from '@/core/units/quantity'
 import type { AxisTask } from '@/workers/protocol'
-import { useJob, useUnits, whole } from './JobContext'
-import { useAxis, useSettledAxis } from './useAxis'
+import { useJob, useJobContext, useUnits, whole } from './JobContext'
+import { axisIn, useAxis, useSettledAxis, useSettledResult } from './useAxis'
 
 /** The parts that this job can choose from. */
 export const useCatalogue = (): Catalogue =>
@@ -42,3 +42,21 @@ export const useEvaluation = (): Evaluation => evaluationOf(useAxis(whole), useC
 /** The evaluation for what is not looked at while a value is typed: it follows when the typing rests. */
 export const useSettledEvaluation = (): Evaluation =>
   evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
+
+/**
+ * Plain data out of the evaluation, when the typing rests; renders again only when it differs, whatever else the
+ * evaluation holds.
+ *
+ * @param work the same function every time
+ */
+export function useWorkedOut<T>(work: (evaluation: Evaluation) => T): T {
+  const { axisId } = useJobContext()
+  const catalogue = useCatalogue()
+  const units = useUnits()
+  return useSettledResult(
+    useCallback(
+      job => work(evaluationOf(axisIn(job, axisId), catalogue, units)),
+      [work, axisId, catalogue, units],
+    ),
+  )
+}

@@ -9,6 +9,7 @@ import type { JobSession } from '@/store/session'
 import { Frame, type StageTab, StageTabs } from '@/ui/frame/Frame'
 import { Header } from '@/ui/frame/Header'
 import { SavedNote } from '@/ui/frame/SavedNote'
+import { useToastsWanted } from '@/ui/toasts'
 import { useJob, useJobDigest, useSessionState, useUnits } from '../job/JobContext'
 import { go } from '../job/place'
 import { useSettledAxis } from '../job/useAxis'
@@ -40,6 +41,7 @@ export function JobFrame({ session, jobId, axisId, stage }: Props) {
   const onAxis = useCallback((next: string) => go({ jobId, axisId: next, stage }), [jobId, stage])
   const actions = useActions({ session, jobId, axisId, onStage, onAxis, onOverlay: setOverlaid })
   useKeys(actions, overlaid === null)
+  const toastsWanted = useToastsWanted()
   const close = () => setOverlaid(null)
   return (
     <>
@@ -51,7 +53,7 @@ export function JobFrame({ session, jobId, axisId, stage }: Props) {
       >
         <StageScreen key={`${axisId} ${stage}`} stage={stage} />
       </Frame>
-      <Toaster />
+      {toastsWanted && <Toaster />}
       {overlaid === 'palette' && <Palette open actions={actions} onClose={close} />}
       {overlaid === 'help' && <KeyHelp open actions={actions} onClose={close} />}
       {overlaid === 'note' && <QuickNote axisId={axisId} onClose={close} />}

@@ -6,6 +6,7 @@ import type { Stage } from '@/core/document/stages'
 import type { Finding } from '@/core/evaluation/finding'
 import { type Remedy, remedyEdit } from '@/core/evaluation/remedy'
 import type { CheckId, LimitKey, SheetId } from '@/core/sheets'
+import { readyToasts } from '@/ui/toasts'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
 import { judgeWorker } from '@/workers/client'
@@ -32,10 +33,10 @@ export function Verdicts({ onStage }: { onStage: (stage: Stage) => void }) {
   const remedies = useRemedies(axis, mendable ? (opened as CheckId) : null)
   const apply = useApply()
 
-  const onRemedies = useCallback(
-    (checkId: string) => setOpened(before => (before === checkId ? null : checkId)),
-    [],
-  )
+  const onRemedies = useCallback((checkId: string) => {
+    readyToasts()
+    setOpened(before => (before === checkId ? null : checkId))
+  }, [])
   const onApply = useCallback(
     (remedy: Remedy) => {
       void apply(remedy)
@@ -95,7 +96,6 @@ function useApply() {
   const { session } = useJobContext()
   return useCallback(
     async (remedy: Remedy) => {
-      // The toaster comes with the first thing that it has to say.
       const { ACTION_MS, toaster } = await import('@/ui/toaster')
       let changeId: string | null
       try {

@@ -1,25 +1,30 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import { cutList } from '@/core/sheets/cutList'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { say } from '@/core/units/print'
 import { LinkButton } from '@/ui/controls'
 import { Figures, Panel } from '@/ui/Panel'
-import { useJob } from '../../job/JobContext'
+import { useJob, useUnits } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useWorkedOut } from '../../job/useEvaluation'
+
+const cutsOf = (evaluation: Evaluation) => ({
+  axisId: evaluation.axis.id,
+  cuts: attempt(() => cutList(evaluation)),
+})
 
 /** What is cut, in order, with tool, guide, depth, wall left and cautions; the few true faces told apart. */
 export function CutsPanel() {
-  const context = useSettledEvaluation()
-  const { axis, units } = context
+  const { axisId, cuts } = useWorkedOut(cutsOf)
+  const units = useUnits()
   const jobId = useJob(job => job.id)
-  const cuts = attempt(() => cutList(context))
   const length = (mm: number) => say(Math.max(0, mm), 'length', units, 1)
   return (
     <Panel
       title="Cut list"
       action={
-        <LinkButton href={addressOf({ jobId, axisId: axis.id, stage: 'worksheet' })} variant="outline">
+        <LinkButton href={addressOf({ jobId, axisId, stage: 'worksheet' })} variant="outline">
           Work sheet to print
         </LinkButton>
       }

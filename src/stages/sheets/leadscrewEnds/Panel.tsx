@@ -1,12 +1,13 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { type ScrewStep, screwDrawing, screwSteps, totalLengthMm } from '@/core/sheets/leadscrewEnds/drawing'
 import { say } from '@/core/units/print'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { DrawingSheet } from '../../job/DrawingSheet'
-import { useJob } from '../../job/JobContext'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useJob, useUnits } from '../../job/JobContext'
+import { useWorkedOut } from '../../job/useEvaluation'
 
 type Line = Pick<ScrewStep, 'name' | 'lengthMm'> & Partial<ScrewStep>
 
@@ -15,13 +16,17 @@ const linesOf = (steps: ScrewStep[]): Line[] => [
   { name: 'Whole length', lengthMm: totalLengthMm(steps) },
 ]
 
+const turned = (evaluation: Evaluation) => ({
+  axisName: evaluation.axis.name,
+  steps: attempt(() => screwSteps(evaluation)),
+  fit: (evaluation.finding('coupler.bores') ?? evaluation.finding('belt.bores'))?.sentence,
+})
+
 /** The ends of the screw as they are turned, out of the parts that are chosen. */
 export function LeadscrewEndsPanel() {
-  const context = useSettledEvaluation()
-  const { axis, units } = context
+  const { axisName, steps, fit } = useWorkedOut(turned)
+  const units = useUnits()
   const jobName = useJob(job => job.name)
-  const steps = attempt(() => screwSteps(context))
-  const fit = (context.finding('coupler.bores') ?? context.finding('belt.bores'))?.sentence
   const length = (mm: number | undefined) => (mm === undefined ? '' : say(mm, 'length', units))
   const columns: TableColumn<Line>[] = [
     { id: 'name', head: 'Step', cell: step => step.name },
@@ -52,7 +57,7 @@ export function LeadscrewEndsPanel() {
             leastPx={560}
           />
           {fit && <chakra.p mt="2">{fit}</chakra.p>}
-          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axis.name}: screw`, steps.value)} />
+          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axisName}: screw`, steps.value)} />
         </>
       )}
     </Panel>

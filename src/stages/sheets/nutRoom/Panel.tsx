@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { attempt } from '@/core/evaluation/attempt'
 import { numberFields } from '@/core/field/field'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { SECTION_SIDES, type SectionSide } from '@/core/sheets/nutRoom/calculation'
 import { PROTRUSIONS, SECTION, type SectionStation, SIDE_WORDS, STATIONS } from '@/core/sheets/nutRoom/model'
 import { sections, worstSection } from '@/core/sheets/nutRoom/sections'
@@ -13,7 +14,7 @@ import { RowsTable } from '@/ui/table/RowsTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useUnits } from '../../job/JobContext'
 import { useAxis } from '../../job/useAxis'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useWorkedOut } from '../../job/useEvaluation'
 import { useChange, useRows } from '../../job/useRows'
 import { WorkingButton } from '../../job/WorkingButton'
 import { SectionView } from './SectionView'
@@ -73,16 +74,20 @@ export function NutRoomPanel() {
   )
 }
 
+const tightest = (evaluation: Evaluation) => ({
+  section: evaluation.axis.section,
+  found: attempt(() => ({
+    worst: worstSection(evaluation),
+    count: sections(evaluation).length,
+    screw: evaluation.part('screw'),
+  })),
+})
+
 /** The tightest place: drawn to scale, with gap, cut and wall side by side. */
 function Worst() {
-  const context = useSettledEvaluation()
+  const { section, found } = useWorkedOut(tightest)
   const units = useUnits()
-  const found = attempt(() => ({
-    worst: worstSection(context),
-    count: sections(context).length,
-    screw: context.part('screw'),
-  }))
-  if (context.axis.section.stations.length === 0)
+  if (section.stations.length === 0)
     return <chakra.p color="quiet">Nothing is measured yet: whether the nut fits is not known.</chakra.p>
   if (!found.value) return <chakra.p color="quiet">{found.ask}</chakra.p>
   const { worst, count, screw } = found.value
@@ -109,13 +114,14 @@ function Worst() {
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.2fr)' }}
     >
       <figure>
-        <SectionView axis={context.axis} at={worst} screw={screw} units={units} />
+        <SectionView section={section} at={worst} screw={screw} units={units} />
         <chakra.figcaption fontSize="13px" color="quiet">
           {length(station.positionMm)} along the screw, the tightest of {count}; to scale, hatched where metal
           must go.
         </chakra.figcaption>
       </figure>
       <DataTable
+        label="The tightest place, side by side"
         columns={columns}
         rows={SECTION_SIDES.map(side => ({ side }))}
         rowId={({ side }) => side}

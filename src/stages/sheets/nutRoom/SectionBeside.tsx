@@ -14,7 +14,7 @@ export function SectionBeside() {
   if (!value?.worst) return null
   return (
     <chakra.figure fontSize="13px" color="quiet" textAlign="center" data-section-beside>
-      <SectionView axis={context.axis} at={value.worst} screw={value.screw} units={units} />
+      <SectionView section={context.axis.section} at={value.worst} screw={value.screw} units={units} />
       <figcaption>tightest, {say(value.worst.station.positionMm, 'length', units, 1)}</figcaption>
     </chakra.figure>
   )

@@ -8,15 +8,14 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { SectionDrawing } from '@/ui/drawings/SectionDrawing'
 
 interface Props {
-  axis: Axis
+  section: Axis['section']
   at: SectionAt
   screw: PartOf['screw']
   units: UnitSystem
 }
 
 /** The casting around the nut at one place along the screw, to scale. */
-export function SectionView({ axis, at: { station, sides }, screw, units }: Props) {
-  const { section } = axis
+export function SectionView({ section, at: { station, sides }, screw, units }: Props) {
   return (
     <SectionDrawing
       label={`Section ${say(station.positionMm, 'length', units, 1)} along the screw, to scale`}

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown, FileUp } from 'lucide-react'
-import { useMemo, useState } from 'react'
-import { ORDER_STATES, type OrderState } from '@/core/document/job'
+import { useCallback, useState } from 'react'
+import { type Job, ORDER_STATES, type OrderState } from '@/core/document/job'
 import { setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
 import { type OrderLine, orderList } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
@@ -12,7 +12,7 @@ import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { download, fileName } from '../../job/download'
 import { useEdit, useJob } from '../../job/JobContext'
-import { useSettledAxes } from '../../job/useAxis'
+import { useSettledResult } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 
 const STATES = ORDER_STATES.map(value => ({ value, label: value }))
@@ -34,15 +34,13 @@ async function ask(lines: OrderLine[], mood: Mood): Promise<Quote[]> {
 /** What the whole machine needs: asked for, ordered, arrived or missing, with prices and lead times. */
 export function OrdersPanel() {
   // When the typing rests: what a key changes in one table is not reckoned for the whole machine at each stroke.
-  const axes = useSettledAxes()
-  const orders = useJob(job => job.orders)
-  const jobName = useJob(job => job.name)
   const catalogue = useCatalogue()
+  const lines = useSettledResult(useCallback((job: Job) => orderList(job, catalogue), [catalogue]))
+  const jobName = useJob(job => job.name)
   const edit = useEdit()
   const [mood, setMood] = useState<Mood>('as usual')
   const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
   const [asking, setAsking] = useState(false)
-  const lines = useMemo(() => orderList({ axes, orders }, catalogue), [axes, orders, catalogue])
 
   const askNow = async () => {
     setAsking(true)

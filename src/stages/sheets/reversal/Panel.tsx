@@ -8,6 +8,7 @@ import { newId } from '@/core/document/id'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
 import { spreadMm } from '@/core/machine/readings'
+import type { CheckId } from '@/core/sheets'
 import { addTestStation, finishTest, removeTest, startTest } from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
 import { Button } from '@/ui/controls'
@@ -144,7 +145,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
         <chakra.div bg="raised" borderRadius="6px" p="3" mb="3">
           <chakra.div display="flex" justifyContent="space-between" gap="2">
             <StateMark state={verdict.state} />
-            <WorkingButton checkId={verdict.checkId} of="the measured lost motion" />
+            <WorkingButton checkId={verdict.checkId as CheckId} of="the measured lost motion" />
           </chakra.div>
           <p>{verdict.sentence}</p>
           <Unexplained />

@@ -169,7 +169,7 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
             <chakra.div display="flex" justifyContent="space-between" gap="2" flexWrap="wrap">
               <chakra.strong>{finding.title}</chakra.strong>
               <chakra.span display="inline-flex" gap="3" alignItems="center">
-                <WorkingButton checkId={finding.checkId} of={finding.title.toLowerCase()} />
+                <WorkingButton checkId={finding.checkId as CheckId} of={finding.title.toLowerCase()} />
                 <StateMark state={finding.state} />
               </chakra.span>
             </chakra.div>

@@ -1,7 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import { limitsOf } from '@/core/evaluation/limits'
-import { ENDS, type End, LIMITS, SAFETY_OF, stoppingMm } from '@/core/sheets/stopping/check'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import { ENDS, LIMITS, SAFETY_OF, stoppingMm } from '@/core/sheets/stopping/check'
 import { STOPPING, type Stopping } from '@/core/sheets/stopping/model'
 import { say } from '@/core/units/print'
 import { FieldInput } from '@/ui/fields/FieldInput'
@@ -10,7 +11,7 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useUnits } from '../../job/JobContext'
 import { useAxis } from '../../job/useAxis'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useWorkedOut } from '../../job/useEvaluation'
 import { useChange } from '../../job/useRows'
 import { WorkingButton } from '../../job/WorkingButton'
 
@@ -64,35 +65,38 @@ export function StoppingPanel() {
 
 const CHECK_OF = { fixed: 'stopping.fixed', far: 'stopping.far' } as const
 
+const bothEnds = (evaluation: Evaluation) =>
+  attempt(() => {
+    const { axis } = evaluation
+    const needsMm = stoppingMm(evaluation)
+    const wantedMm = limitsOf(axis, LIMITS['limits.stopping']).holds * needsMm
+    return ENDS.map(end => ({
+      end,
+      keptMm: axis.recesses[SAFETY_OF[end]],
+      needsMm,
+      wantedMm,
+      state: evaluation.finding(CHECK_OF[end])?.state ?? 'unknown',
+    }))
+  })
+type EndRow = NonNullable<ReturnType<typeof bothEnds>['value']>[number]
+
 function BothEnds() {
-  const context = useSettledEvaluation()
-  const { axis, units } = context
-  const distance = attempt(() => stoppingMm(context))
-  if (distance.value === undefined) return <chakra.p color="quiet">{distance.ask}</chakra.p>
+  const ends = useWorkedOut(bothEnds)
+  const units = useUnits()
+  if (!ends.value) return <chakra.p color="quiet">{ends.ask}</chakra.p>
   const length = (mm: number) => say(mm, 'length', units, 1)
-  const needsMm = distance.value
-  const wanted = limitsOf(axis, LIMITS['limits.stopping']).holds
-  const columns: TableColumn<{ end: End }>[] = [
+  const columns: TableColumn<EndRow>[] = [
     { id: 'end', head: 'At the', cell: ({ end }) => `${end} end` },
-    {
-      id: 'kept',
-      head: 'Kept clear',
-      figures: true,
-      cell: ({ end }) => length(axis.recesses[SAFETY_OF[end]]),
-    },
-    { id: 'needs', head: 'Stops within', figures: true, cell: () => length(needsMm) },
-    { id: 'wanted', head: 'Wanted', figures: true, cell: () => length(wanted * needsMm) },
-    {
-      id: 'verdict',
-      head: 'Verdict',
-      cell: ({ end }) => <StateMark state={context.finding(CHECK_OF[end])?.state ?? 'unknown'} />,
-    },
+    { id: 'kept', head: 'Kept clear', figures: true, cell: ({ keptMm }) => length(keptMm) },
+    { id: 'needs', head: 'Stops within', figures: true, cell: ({ needsMm }) => length(needsMm) },
+    { id: 'wanted', head: 'Wanted', figures: true, cell: ({ wantedMm }) => length(wantedMm) },
+    { id: 'verdict', head: 'Verdict', cell: ({ state }) => <StateMark state={state} /> },
   ]
   return (
     <DataTable
       label="Room to stop at both ends"
       columns={columns}
-      rows={ENDS.map(end => ({ end }))}
+      rows={ends.value}
       rowId={({ end }) => end}
     />
   )

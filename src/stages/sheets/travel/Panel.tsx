@@ -3,6 +3,7 @@ import { RECESS_KEYS, RECESSES } from '@/core/document/dimensions'
 import { setNutFacing, setRecess } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
 import { nutReach, travel } from '@/core/machine/travel/placement'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { say } from '@/core/units/print'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
@@ -10,7 +11,7 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { AxisField } from '../../job/AxisField'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { useAxis, useAxisNow } from '../../job/useAxis'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useWorkedOut } from '../../job/useEvaluation'
 import { WorkingButton } from '../../job/WorkingButton'
 import { TravelCompared } from './TravelCompared'
 
@@ -66,16 +67,20 @@ interface Line {
   sign: '' | '+' | '−' | '='
 }
 
+const budgetOf = (evaluation: Evaluation) => ({
+  budget: attempt(() => ({
+    ...travel(evaluation),
+    ...nutReach(evaluation),
+    spanMm: evaluation.dimension('supportSpanMm'),
+    wayMm: evaluation.dimension('wayTravelMm'),
+  })),
+  recesses: evaluation.axis.recesses,
+})
+
 /** The travel budget as a sum, line by line. */
 function Budget() {
-  const context = useSettledEvaluation()
+  const { budget, recesses } = useWorkedOut(budgetOf)
   const units = useUnits()
-  const budget = attempt(() => ({
-    ...travel(context),
-    ...nutReach(context),
-    spanMm: context.dimension('supportSpanMm'),
-    wayMm: context.dimension('wayTravelMm'),
-  }))
   if (!budget.value)
     return (
       <Panel title="Travel budget">
@@ -83,7 +88,6 @@ function Budget() {
       </Panel>
     )
   const { value } = budget
-  const { recesses } = context.axis
   const length = (mm: number) => say(mm, 'length', units, 1)
   const lines: Line[] = [
     { label: 'Between the blocks', mm: value.spanMm, sign: '' },

@@ -1,19 +1,23 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { compareTravel, type TravelWay } from '@/core/sheets/travel/compareTravel'
 import { say } from '@/core/units/print'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useUnits } from '../../job/JobContext'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useWorkedOut } from '../../job/useEvaluation'
+
+const compared = (evaluation: Evaluation) => ({
+  ways: attempt(() => compareTravel(evaluation)),
+  wanted: evaluation.axis.goals.wantedTravelMm,
+})
 
 /** Ways to lay out the axis side by side: what travel each keeps, and what metal it costs. */
 export function TravelCompared() {
-  const context = useSettledEvaluation()
+  const { ways, wanted } = useWorkedOut(compared)
   const units = useUnits()
-  const ways = attempt(() => compareTravel(context))
   const length = (mm: number) => say(mm, 'length', units, 1)
-  const wanted = context.axis.goals.wantedTravelMm
   const columns: TableColumn<TravelWay>[] = [
     { id: 'name', head: 'Way', cell: way => way.name },
     { id: 'travel', head: 'Travel', figures: true, cell: way => length(way.travelMm) },
