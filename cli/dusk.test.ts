@@ -225,6 +225,23 @@ describe('making room', () => {
     })
   })
 
+  test('prints what one sheet has to say, or all of them, and which there are', () => {
+    const { sheets } = JSON.parse(dusk(['sheet', mill, '--axis', 'X', '--sheet', 'stopping']).stdout)
+    expect(sheets).toHaveLength(1)
+    expect(sheets[0]).toMatchObject({ sheet: 'stopping', stage: 'room', report: { distanceMm: 3.5 } })
+    expect(sheets[0].findings.map(({ checkId }: { checkId: string }) => checkId)).toEqual([
+      'stopping.fixed',
+      'stopping.far',
+    ])
+    const all = JSON.parse(dusk(['sheet', mill, '--axis', 'Z']).stdout).sheets
+    expect(all.length).toBeGreaterThan(20)
+    expect(all.find(({ sheet }: { sheet: string }) => sheet === 'stopping').report).toBeNull()
+    expect(dusk(['sheet', mill, '--axis', 'X', '--sheet', 'stoping'])).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/^dusk: --sheet: got stoping, takes one of .*stopping/),
+    })
+  })
+
   test('prints the order list as the app takes it back', () => {
     const { status, stdout } = dusk(['orders', mill])
     expect(status).toBe(0)

@@ -1,5 +1,10 @@
 import fc from 'fast-check'
+import { skarrow } from '../../demo/skarrow'
+import { driveLine } from '../../drawing/driveLine'
 import { numbered } from '../../field/field'
+import { CATALOGUE } from '../../machine/parts'
+import { evaluateAxis } from '../evaluateAxis'
+import { overlayOf } from '../overlay'
 import { reversal } from './calculation'
 import { compareTests, judgeReversal, judgeTest, stationLosingMost, unexplained } from './judgeTest'
 import type { ReversalTest } from './model'
@@ -109,4 +114,35 @@ describe('before against after', () => {
     ])
     expect(compareTests(before, test3([300, [1], [-1]]))).toEqual([])
   })
+})
+
+test('card and drive line speak of one station, also where the one that loses most is read too loosely to judge', () => {
+  const [X] = skarrow().job.axes
+  if (!X) throw new Error('the demo has no axis')
+  const station = (id: string, positionMm: number, up: number[], down: number[]) => ({
+    id,
+    positionMm,
+    approachPositiveUm: up,
+    approachNegativeUm: down,
+  })
+  const read = {
+    id: 'now',
+    startedAt: '2026-11-25T08:00:00.000Z',
+    finishedAt: null,
+    label: 'Now',
+    stations: [
+      station('steady', 60, [18, 18, 18, 18, 18], [-17, -17, -17, -17, -17]),
+      station('loose', 200, [45, 5, 40, 2, 28], [-2, -41, -3, -39, -15]),
+    ],
+  }
+  const axis = { ...X, tests: [read], goals: { ...X.goals, backlashTargetUm: 30 } }
+  expect(stationLosingMost(read)?.station.id).toBe('loose')
+  expect(judgeTest(read, 30)?.station.id).toBe('steady')
+  const context = evaluateAxis(axis, CATALOGUE, 'mm')
+  const finding = context.finding('prove.reversal')
+  expect(finding?.state).toBe('fails')
+  expect(finding?.sentence).toContain('35 µm ± 0 µm at 60 mm')
+  expect(overlayOf('prove', context, driveLine(context, 0.5)).marks).toContainEqual(
+    expect.objectContaining({ state: 'fails', text: 'measured 35 µm' }),
+  )
 })
