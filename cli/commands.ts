@@ -111,7 +111,7 @@ function sheet(args: string[]): string {
       stage,
       findings: context.findings.filter(finding => finding.sheet === id),
       ...(cuts && { cuts: orMissing(() => cuts(context)) }),
-      ...(orders && { orders: orders(axis, catalogue) }),
+      ...(orders && { orders: orders(axis, catalogue, job.units) }),
       ...(report && { report: report(context) }),
     })),
   })

@@ -1,7 +1,9 @@
-import { Toaster as ChakraToaster, createToaster, Portal, Stack, Toast } from '@chakra-ui/react'
+import { Toaster as ChakraToaster, chakra, createToaster, Portal, Stack, Toast } from '@chakra-ui/react'
+import { X } from 'lucide-react'
+import { Button } from './controls'
 
 /** Short words that come and go, with what can be done about them; read out as they come. */
-export const toaster = createToaster({ placement: 'bottom-end', pauseOnPageIdle: true, max: 3 })
+export const toaster = createToaster({ placement: 'bottom-start', pauseOnPageIdle: true, max: 3 })
 
 /** How long words stay that something can be done about. */
 export const ACTION_MS = 20_000
@@ -12,23 +14,42 @@ export const Toaster = () => (
     <ChakraToaster toaster={toaster} insetInline={{ mdDown: '4' }}>
       {toast => (
         <Toast.Root
+          display="flex"
+          flexWrap="wrap"
+          alignItems="center"
+          gap="2"
+          py="1.5"
+          ps="4"
+          pe="1"
           bg="raised"
           color="ink"
           borderWidth="1px"
-          borderColor="edge"
-          width={{ md: 'sm' }}
+          borderInlineStartWidth="5px"
+          borderColor={toast.type === 'warning' ? 'close' : 'lamp'}
+          borderRadius="8px"
+          width={{ base: 'full', md: '400px' }}
           boxShadow="lg"
         >
-          <Stack gap="1" flex="1" maxWidth="100%">
-            {toast.title && <Toast.Title fontSize="15px">{toast.title}</Toast.Title>}
-            {toast.description && <Toast.Description color="ink">{toast.description}</Toast.Description>}
+          <Stack gap="1" flex="1 1 180px" py="1.5">
+            {toast.title && (
+              <Toast.Title fontSize="15px" fontWeight={700}>
+                {toast.title}
+              </Toast.Title>
+            )}
+            {toast.description && <Toast.Description fontSize="15px">{toast.description}</Toast.Description>}
           </Stack>
-          {toast.action && (
-            <Toast.ActionTrigger minH="44px" color="lamp" fontWeight={700}>
-              {toast.action.label}
-            </Toast.ActionTrigger>
-          )}
-          <Toast.CloseTrigger minH="44px" minW="32px" color="quiet" aria-label="Close" />
+          <chakra.div display="flex">
+            {toast.action && (
+              <Toast.ActionTrigger asChild>
+                <Button variant="quiet">{toast.action.label}</Button>
+              </Toast.ActionTrigger>
+            )}
+            <Toast.CloseTrigger asChild>
+              <Button variant="quiet" aria-label="Close">
+                <X size={18} aria-hidden />
+              </Button>
+            </Toast.CloseTrigger>
+          </chakra.div>
         </Toast.Root>
       )}
     </ChakraToaster>

@@ -3,6 +3,7 @@ import type { Job, OrderState } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { OrderItem } from '../machine/orderItem'
 import { SHEETS } from '../sheets'
+import type { UnitSystem } from '../units/quantity'
 
 /** An item with what is known of its order. */
 export interface OrderLine extends OrderItem {
@@ -49,9 +50,9 @@ const BOUGHT: Record<string, (count: number) => number> = { screw: withSpares, n
  *
  * @returns items in the order of axes and sheets; the same thing for several axes is one of them
  */
-export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): OrderItem[] {
+export function neededItems(job: Pick<Job, 'axes' | 'units'>, catalogue: Catalogue): OrderItem[] {
   const { add, items } = gather()
-  for (const axis of job.axes) for (const item of itemsOf(axis, catalogue)) add(item, axis.name)
+  for (const axis of job.axes) for (const item of itemsOf(axis, catalogue, job.units)) add(item, axis.name)
   for (const [key, what] of CONSUMABLES) add({ key, what, count: 1, neededBy: 'room', sheetEur: null }, null)
   // Spares are counted once, over all the joints that take the same screw.
   return items().map(item => {
@@ -61,19 +62,19 @@ export function neededItems(job: Pick<Job, 'axes'>, catalogue: Catalogue): Order
 }
 
 type Items = Omit<OrderItem, 'axes'>[]
-const itemsByAxis = new WeakMap<Axis, { catalogue: Catalogue; items: Items }>()
+const itemsByAxis = new WeakMap<Axis, { catalogue: Catalogue; units: UnitSystem; items: Items }>()
 
 /** What one axis needs: worked out once for each state of it, so that a key stroke in one does not reckon the others. */
-function itemsOf(axis: Axis, catalogue: Catalogue): Items {
+function itemsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): Items {
   const known = itemsByAxis.get(axis)
-  if (known?.catalogue === catalogue) return known.items
-  const items = SHEETS.flatMap(sheet => sheet.orders?.(axis, catalogue) ?? [])
-  itemsByAxis.set(axis, { catalogue, items })
+  if (known?.catalogue === catalogue && known.units === units) return known.items
+  const items = SHEETS.flatMap(sheet => sheet.orders?.(axis, catalogue, units) ?? [])
+  itemsByAxis.set(axis, { catalogue, units, items })
   return items
 }
 
 /** The order list of a job: what it needs, with what is known of each order. */
-export const orderList = (job: Pick<Job, 'axes' | 'orders'>, catalogue: Catalogue): OrderLine[] =>
+export const orderList = (job: Pick<Job, 'axes' | 'orders' | 'units'>, catalogue: Catalogue): OrderLine[] =>
   neededItems(job, catalogue).map(item => {
     const order = job.orders[item.key]
     return {

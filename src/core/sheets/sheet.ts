@@ -12,6 +12,7 @@ import type { RemedyFinder } from '../evaluation/remedy'
 import type { Fields } from '../field/field'
 import type { Cut } from '../machine/cut'
 import type { OrderItem } from '../machine/orderItem'
+import type { UnitSystem } from '../units/quantity'
 
 /**
  * One subject of a stage: what is kept of it, what follows, what is judged, and what can be done about it. Everything
@@ -34,7 +35,7 @@ export interface Sheet {
   /** Metal that it wants cut. @throws NotKnown while that is not known */
   readonly cuts?: (context: EvaluationContext) => Cut[]
   /** What it needs bought for an axis. */
-  readonly orders?: (axis: Axis, catalogue: Catalogue) => Omit<OrderItem, 'axes'>[]
+  readonly orders?: (axis: Axis, catalogue: Catalogue, units: UnitSystem) => Omit<OrderItem, 'axes'>[]
   /** What it has to say on paper. */
   readonly paper?: (context: EvaluationContext) => PaperBlock[]
   /** What it comes to, for the shell. */

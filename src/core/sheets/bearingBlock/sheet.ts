@@ -1,3 +1,4 @@
+import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { bearingStack } from './calculation'
 import { BLOCK_CHECKS } from './check'
@@ -21,14 +22,14 @@ export const bearingBlock = defineSheet({
   calculations: [bearingStack],
   checks: BLOCK_CHECKS,
   remedies: { 'room.block': [spacer()] },
-  orders({ block }, { shop }) {
+  orders({ block }, { shop }, units) {
     const shimMm = block && shimLacking(block, shop.shimStockMm)
     return shimMm === null
       ? []
       : [
           {
             key: `shim:${shimMm}`,
-            what: `Shim stock that makes ${shimMm} mm`,
+            what: `Shim stock that makes ${say(shimMm, 'length', units, 2)}`,
             count: 1,
             neededBy: 'room',
             sheetEur: null,

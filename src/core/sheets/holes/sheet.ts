@@ -1,3 +1,4 @@
+import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { holeEnlarge } from './calculation'
 import { HOLE_CHECKS } from './check'
@@ -15,7 +16,7 @@ export const holes = defineSheet({
   checks: HOLE_CHECKS,
   cuts: holeCuts,
   /** Bar for the bungs, and cutters that no hole can do without. */
-  orders: (axis, { shop }) =>
+  orders: (axis, { shop }, units) =>
     axis.holes.flatMap(hole => {
       const { existingDiameterMm } = hole
       const { neededDiameterMm, verdict } = holeEnlarge(holeInputs(hole, shop.cutterSizesMm))
@@ -26,7 +27,7 @@ export const holes = defineSheet({
               {
                 ...item,
                 key: `bar:${existingDiameterMm}`,
-                what: `Round bar for guide bungs, ${existingDiameterMm} mm or a little more`,
+                what: `Round bar for guide bungs, ${say(existingDiameterMm, 'length', units)} or a little more`,
               },
             ]
           : []),
@@ -35,7 +36,7 @@ export const holes = defineSheet({
               {
                 ...item,
                 key: `cutter:${neededDiameterMm}`,
-                what: `Hole cutter, ${neededDiameterMm} mm or a little more`,
+                what: `Hole cutter, ${say(neededDiameterMm, 'length', units)} or a little more`,
               },
             ]
           : []),

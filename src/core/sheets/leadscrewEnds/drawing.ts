@@ -1,5 +1,6 @@
 import { boundsOf, box, type Drawing, line, type Mark, words } from '../../drawing/drawing'
 import type { EvaluationContext } from '../../evaluation/context'
+import { say } from '../../units/print'
 
 /** One step of a screw from end to end. */
 export interface ScrewStep {
@@ -58,7 +59,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
     diameterMm: bearing.boreMm,
     lengthMm: bearing.blockLengthMm,
     tolerance: 'h5',
-    note: 'true to the thread within 0.01 mm; shoulder square within 0.005 mm',
+    note: `true to the thread within ${say(10, 'smallLength', t.units)}; shoulder square within ${say(5, 'smallLength', t.units)}`,
   })
   const locknut = (name: string): ScrewStep => ({
     name,
@@ -82,7 +83,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
       diameterMm: screw.nominalDiameterMm,
       lengthMm: spanMm,
       tolerance: screw.toleranceClass,
-      note: `lead ${screw.leadMm} mm, ${screw.rootDiameterMm} mm at the root; wrap it while the ends are turned`,
+      note: `lead ${screw.leadMm} mm, ${say(screw.rootDiameterMm, 'length', t.units)} at the root; wrap it while the ends are turned`,
     },
     ...far(),
   ]
