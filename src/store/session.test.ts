@@ -1,47 +1,23 @@
 import type { Axis } from '@/core/document/axis'
 import { SCHEMA_VERSION } from '@/core/document/version'
 import 'fake-indexeddb/auto'
-import { skarrow } from '@/core/demo/skarrow'
 import { runEdit } from '@/core/document/edit'
 import { renameJob, setDimension, setGoal } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
-import type { Job } from '@/core/document/job'
 import { addNote } from '@/core/document/logEdits'
 import { commitChange } from './commit'
-import { DuskDatabase } from './database'
-import { createJob, deleteJob, putBack } from './jobs'
+import { deleteJob, putBack } from './jobs'
 import { takeLeftovers, writeJournal } from './journal'
 import { describeProblem } from './problem'
 import { JobSession } from './session'
-import { fakeStorage, until } from './sessionTools'
+import { until, withSessions } from './sessionTools'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
 
-let db: DuskDatabase
-let job: Job
-const sessions: (() => void)[] = []
-const X = () => job.axes[0] as Axis
-
-beforeEach(async () => {
-  Object.assign(globalThis, { localStorage: fakeStorage() })
-  db = new DuskDatabase(`session-${newId()}`)
-  job = skarrow().job
-  await createJob(db, job)
-})
-afterEach(async () => {
-  for (const stop of sessions.splice(0)) stop()
-  await new Promise(done => setTimeout(done, 20))
-  await db.delete()
-})
-
-async function open() {
-  const session = new JobSession(db, job.id)
-  sessions.push(session.subscribe(() => {}))
-  await until(() => session.getState().status === 'ready')
-  return session
-}
-const stored = async () => (await db.jobs.get(job.id))?.job.axes[0]?.goals
+const { now, open, keep } = withSessions()
+const X = () => now.job.axes[0] as Axis
+const stored = async () => (await now.db.jobs.get(now.job.id))?.job.axes[0]?.goals
 
 describe('typing', () => {
   test('shows at once, is saved when it rests, and is one line of the history', async () => {
@@ -51,7 +27,7 @@ describe('typing', () => {
     expect(session.isTyping).toBe(true)
     expect((await stored())?.cuttingForceN).toBe(850)
     await until(async () => (await stored())?.cuttingForceN === 950)
-    expect(await db.history.count()).toBe(1)
+    expect(await now.db.history.count()).toBe(1)
   })
 
   test('an edit that is no typing takes what was typed before it along, in order', async () => {
@@ -59,8 +35,8 @@ describe('typing', () => {
     session.edit(setGoal(X(), 'cuttingForceN', 950, 'visit-1'))
     session.edit(renameJob('Shed mill'))
     expect(session.isTyping).toBe(false)
-    await until(async () => (await db.history.count()) === 2)
-    const labels = (await db.history.toArray()).map(({ label }) => label)
+    await until(async () => (await now.db.history.count()) === 2)
+    const labels = (await now.db.history.toArray()).map(({ label }) => label)
     expect(labels).toEqual(['Cutting force along the axis, axis X', 'Name of the job'])
   })
 
@@ -68,7 +44,7 @@ describe('typing', () => {
     const session = await open()
     session.edit(setGoal(X(), 'cuttingForceN', 850))
     expect(session.getState().saving).toBe(false)
-    expect(await db.history.count()).toBe(0)
+    expect(await now.db.history.count()).toBe(0)
   })
 })
 
@@ -85,7 +61,7 @@ test('an edit shows at once, is saved in order, and comes to another tab', async
 
 test('a full disk is told, nothing on the screen is lost, and saving again works', async () => {
   const session = await open()
-  const put = jest.spyOn(db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+  const put = jest.spyOn(now.db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
   session.edit(setGoal(X(), 'cuttingForceN', 700))
   session.edit(setGoal(X(), 'wantedLifeHours', 9000))
   await until(() => session.getState().problem !== null)
@@ -99,14 +75,17 @@ test('a full disk is told, nothing on the screen is lost, and saving again works
 })
 
 test('a job that is not here is said to be missing', async () => {
-  const session = new JobSession(db, 'nowhere')
-  sessions.push(session.subscribe(() => {}))
+  const session = new JobSession(now.db, 'nowhere')
+  keep(session)
   await until(() => session.getState().status === 'missing')
 })
 
 describe('the journal', () => {
   const change = (value: number) => ({
-    ...runEdit(job, setGoal(X(), 'cuttingForceN', value), { id: newId(), at: '2026-11-25T08:00:00.000Z' }),
+    ...runEdit(now.job, setGoal(X(), 'cuttingForceN', value), {
+      id: newId(),
+      at: '2026-11-25T08:00:00.000Z',
+    }),
   })
 
   test('what a closed tab left behind is saved by the next one, once', async () => {
@@ -150,11 +129,11 @@ describe('the journal', () => {
 describe('two tabs', () => {
   /** Saves a change as another tab would that has seen the job as it is here. */
   const elsewhere = async (value: number) => {
-    const { change, entry } = runEdit(job, setGoal(X(), 'cuttingForceN', value), {
+    const { change, entry } = runEdit(now.job, setGoal(X(), 'cuttingForceN', value), {
       id: newId(),
       at: new Date().toISOString(),
     })
-    await commitChange(db, change, entry ? [entry] : [])
+    await commitChange(now.db, change, entry ? [entry] : [])
   }
 
   test('the later edit of one field does not win in silence: it is shown, and the builder decides', async () => {
@@ -189,7 +168,7 @@ describe('two tabs', () => {
     session.edit(setDimension(X(), 'movingMassKg', 71, 'measured', 'visit-1'))
     await elsewhere(700)
     await until(async () => {
-      const row = await db.jobs.get(job.id)
+      const row = await now.db.jobs.get(now.job.id)
       return row?.job.axes[0]?.dimensions.movingMassKg.value === 71
     })
     expect((await stored())?.cuttingForceN).toBe(700)
@@ -198,21 +177,21 @@ describe('two tabs', () => {
 
   test('a job that is deleted elsewhere is missing here, and back when it is put back', async () => {
     const session = await open()
-    await deleteJob(db, job.id)
+    await deleteJob(now.db, now.job.id)
     await until(() => session.getState().status === 'missing')
-    await putBack(db, job.id)
+    await putBack(now.db, now.job.id)
     await until(() => session.getState().status === 'ready')
   })
 
   test('an edit of a deleted job is not lost: it says so, and saves when the job is back', async () => {
     const session = await open()
-    await db.jobs.update(job.id, { deletedAt: '2026-11-25T08:00:00.000Z' })
+    await now.db.jobs.update(now.job.id, { deletedAt: '2026-11-25T08:00:00.000Z' })
     session.edit(addNote(X().id, 'Ways scraped', 'note'))
     await until(() => session.getState().problem !== null)
     expect(session.getState().problem?.title).toBe('This job was deleted in another tab')
-    await putBack(db, job.id)
+    await putBack(now.db, now.job.id)
     session.retry()
-    await until(async () => (await db.entries.where('jobId').equals(job.id).count()) === 1)
+    await until(async () => (await now.db.entries.where('jobId').equals(now.job.id).count()) === 1)
     await until(() => session.getState().problem === null)
   })
 })

@@ -1,7 +1,14 @@
+import { skarrow } from '@/core/demo/skarrow'
+import { newId } from '@/core/document/id'
+import type { Job } from '@/core/document/job'
+import { DuskDatabase } from './database'
+import { createJob } from './jobs'
+import { JobSession } from './session'
+
 // What the tests of a job in a tab need.
 
 /** As much of local storage as the journal needs. */
-export function fakeStorage() {
+function fakeStorage() {
   const store: Record<string, string> = {}
   const hidden = (value: unknown) => ({ value, enumerable: false })
   return Object.defineProperties(store, {
@@ -19,4 +26,31 @@ export function fakeStorage() {
 export const until = async (fine: () => boolean | Promise<boolean>) => {
   for (let i = 0; i < 300 && !(await fine()); i++) await new Promise(done => setTimeout(done, 10))
   expect(await fine()).toBe(true)
+}
+
+/** A database of its own for each test, with the demo mill in it and what opens it in a tab. */
+export function withSessions() {
+  const now = {} as { db: DuskDatabase; job: Job }
+  const stops: (() => void)[] = []
+  beforeEach(async () => {
+    Object.assign(globalThis, { localStorage: fakeStorage() })
+    now.db = new DuskDatabase(`session-${newId()}`)
+    now.job = skarrow().job
+    await createJob(now.db, now.job)
+  })
+  afterEach(async () => {
+    for (const stop of stops.splice(0)) stop()
+    await new Promise(done => setTimeout(done, 20))
+    await now.db.delete()
+  })
+  return {
+    now,
+    keep: (session: JobSession) => stops.push(session.subscribe(() => {})),
+    async open() {
+      const session = new JobSession(now.db, now.job.id)
+      stops.push(session.subscribe(() => {}))
+      await until(() => session.getState().status === 'ready')
+      return session
+    },
+  }
 }

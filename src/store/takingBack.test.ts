@@ -1,45 +1,22 @@
 import 'fake-indexeddb/auto'
-import { skarrow } from '@/core/demo/skarrow'
 import { type Edit, runEdit } from '@/core/document/edit'
 import { onAxis, setGoal } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
-import type { Job, LogEntry } from '@/core/document/job'
+import type { LogEntry } from '@/core/document/job'
 import { remedyEdit } from '@/core/evaluation/remedy'
 import { CATALOGUE } from '@/core/machine/parts'
 import { remediesFor } from '@/core/sheets/remedies'
-import { DuskDatabase } from './database'
-import { createJob } from './jobs'
-import { JobSession } from './session'
-import { fakeStorage, until } from './sessionTools'
+import type { JobSession } from './session'
+import { until, withSessions } from './sessionTools'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
 
-let db: DuskDatabase
-let job: Job
-const sessions: (() => void)[] = []
+const { now, open } = withSessions()
 const X = () => {
-  const [axis] = job.axes
+  const [axis] = now.job.axes
   if (!axis) throw new Error('the demo has no axis')
   return axis
-}
-
-beforeEach(async () => {
-  Object.assign(globalThis, { localStorage: fakeStorage() })
-  db = new DuskDatabase(`taking-back-${newId()}`)
-  job = skarrow().job
-  await createJob(db, job)
-})
-afterEach(async () => {
-  for (const stop of sessions.splice(0)) stop()
-  await new Promise(done => setTimeout(done, 20))
-  await db.delete()
-})
-async function open() {
-  const session = new JobSession(db, job.id)
-  sessions.push(session.subscribe(() => {}))
-  await until(() => session.getState().status === 'ready')
-  return session
 }
 const axisOf = (session: JobSession) => session.getState().job?.axes[0]
 /** Does an edit and hands out the id of what it changed. */
@@ -133,19 +110,19 @@ test('edits that are joined while they are typed keep every line of the log that
   session.edit(typed(910, 'Swarf in the nut'))
   session.edit(typed(920, 'Wiped clean'))
   await until(() => !session.getState().saving)
-  const texts = (await db.entries.toArray()).map(({ text }: LogEntry) => text)
+  const texts = (await now.db.entries.toArray()).map(({ text }: LogEntry) => text)
   expect(texts.toSorted()).toEqual(['Swarf in the nut', 'Wiped clean'])
-  expect(await db.history.count()).toBe(1)
+  expect(await now.db.history.count()).toBe(1)
   // And undone, both are out of sight.
   await session.undo()
-  expect((await db.entries.toArray()).every(({ hidden }) => hidden)).toBe(true)
+  expect((await now.db.entries.toArray()).every(({ hidden }) => hidden)).toBe(true)
 })
 
 test('what a tab of the last version by place left behind finds its row', async () => {
   const [, second] = X().joints
   if (!second) throw new Error('the demo has too few joints')
   const stamp = { id: newId(), at: '2026-11-25T08:00:00.000Z' }
-  const { change } = runEdit(job, setGoal(X(), 'wantedLifeHours', 1), stamp)
+  const { change } = runEdit(now.job, setGoal(X(), 'wantedLifeHours', 1), stamp)
   const place = ['axes', 0, 'making', 'joints', 1, 'gripMm']
   const old = {
     ...change,
