@@ -1,7 +1,8 @@
 import { calculation } from '../../calculation/calculation'
+import { inputOf } from '../../calculation/inputOf'
 import { choice, list, number } from '../../calculation/spec'
+import { BEARINGS, BLOCK } from './model'
 
-const over = (label: string, symbol: string) => number(label, symbol, 'mm', { over: 0 })
 const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
 
 /**
@@ -17,12 +18,12 @@ export const bearingStack = calculation({
   source: 'Lengths along the bore; the cover must stand off the block by a hair to clamp the outer rings',
   validity: 'Faces square and clean; measured, not nominal',
   inputs: {
-    boreDepthMm: over('depth of the bore', 't'),
-    bearingWidthsMm: list('widths of the bearings', over('bearing', 'b')),
-    outerSpacerMm: length('spacer between the outer rings', 's'),
-    coverSpigotMm: length('spigot of the cover', 'c'),
-    targetProudMm: length('to stand proud', 'p1'),
-    maximumProudMm: length('to stand proud at most', 'p2'),
+    boreDepthMm: inputOf(BLOCK.of.boreDepthMm, 't'),
+    bearingWidthsMm: list('widths of the bearings', inputOf(BEARINGS.of.widthMm, 'b', 'bearing')),
+    outerSpacerMm: inputOf(BLOCK.of.outerSpacerMm, 's'),
+    coverSpigotMm: inputOf(BLOCK.of.coverSpigotMm, 'c'),
+    targetProudMm: inputOf(BLOCK.of.targetProudMm, 'p1'),
+    maximumProudMm: inputOf(BLOCK.of.maximumProudMm, 'p2'),
   },
   outputs: {
     proudMm: number('stands proud', 'p', 'mm', {}),

@@ -1,8 +1,10 @@
 import { calculation } from '../../calculation/calculation'
 import { TOLERANCE_MM } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
+import { inputOf } from '../../calculation/inputOf'
 import { normalBelow } from '../../calculation/normalLaw'
 import { choice, list, number, record } from '../../calculation/spec'
+import { CHAIN, LINKS } from './model'
 
 const length = (label: string, symbol: string) => number(label, symbol, 'mm', {})
 
@@ -48,18 +50,18 @@ export const stackupChain = calculation({
     contributors: list(
       'contributors',
       record('contributor', {
-        nominalMm: length('nominal', 'n'),
-        plusMm: number('plus', '+', 'mm', { min: 0 }),
-        minusMm: number('minus', '-', 'mm', { min: 0 }),
+        nominalMm: inputOf(LINKS.of.nominalMm, 'n'),
+        plusMm: inputOf(LINKS.of.plusMm, '+'),
+        minusMm: inputOf(LINKS.of.minusMm, '-'),
         direction: number('direction', 'dir', '1', { oneOf: [1, -1] }),
         distribution: choice('distribution', ['normal', 'uniform'] as const),
       }),
     ),
-    lowerLimitMm: length('lower limit', 'L'),
-    upperLimitMm: length('upper limit', 'U'),
+    lowerLimitMm: inputOf(CHAIN.of.lowerLimitMm, 'L', 'lower limit'),
+    upperLimitMm: inputOf(CHAIN.of.upperLimitMm, 'U', 'upper limit'),
   },
   outputs: {
-    nominalMm: length('nominal', 'n'),
+    nominalMm: inputOf(LINKS.of.nominalMm, 'n'),
     worstMinMm: length('least at worst', 'min'),
     worstMaxMm: length('most at worst', 'max'),
     meanMm: length('mean', 'm'),

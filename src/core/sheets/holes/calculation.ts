@@ -1,8 +1,9 @@
 import { calculation } from '../../calculation/calculation'
+import { inputOf } from '../../calculation/inputOf'
 import { choice, list, number } from '../../calculation/spec'
+import { HOLES } from './model'
 
 const over = (label: string, symbol: string) => number(label, symbol, 'mm', { over: 0 })
-const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
 
 /**
  * A hole that is enlarged around another centre: what cutter swallows the old one, and what wall is left.
@@ -17,12 +18,12 @@ export const holeEnlarge = calculation({
   source: 'Circle about the new centre that swallows the old hole',
   validity: 'Cutters cut to their nominal size; the pilot is guided where metal is missing',
   inputs: {
-    existingDiameterMm: length('hole as it is', 'd0'),
-    requiredDiameterMm: over('hole wanted', 'd'),
-    centreOffsetMm: length('new centre from the old one', 'e'),
+    existingDiameterMm: inputOf(HOLES.of.existingDiameterMm, 'd0'),
+    requiredDiameterMm: inputOf(HOLES.of.requiredDiameterMm, 'd'),
+    centreOffsetMm: inputOf(HOLES.of.centreOffsetMm, 'e'),
     cutterSizesMm: list('cutters owned', over('cutter', 'dc'), 0),
-    edgeDistanceMm: length('new centre to the nearest edge', 'edge'),
-    minimumWallMm: length('wall to keep', 'wmin'),
+    edgeDistanceMm: inputOf(HOLES.of.edgeDistanceMm, 'edge', 'new centre to the nearest edge'),
+    minimumWallMm: inputOf(HOLES.of.minimumWallMm, 'wmin'),
   },
   outputs: {
     neededDiameterMm: over('diameter needed', 'D'),

@@ -1,11 +1,10 @@
 import { calculation } from '../../calculation/calculation'
+import { inputOf } from '../../calculation/inputOf'
 import { choice, number, record } from '../../calculation/spec'
+import { SECTION, STATIONS } from './model'
 
-const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
 const over = (label: string, symbol: string) => number(label, symbol, 'mm', { over: 0 })
 
-export const SECTION_SIDES = ['left', 'right', 'ceiling', 'floor'] as const
-export type SectionSide = (typeof SECTION_SIDES)[number]
 export const SECTION_VERDICTS = ['clear', 'cut', 'too-thin'] as const
 
 const side = (label: string) =>
@@ -49,16 +48,16 @@ export const clearanceSection = calculation({
   inputs: {
     envelopeWidthMm: over('width of the envelope', 'ew'),
     envelopeHeightMm: over('height of the envelope', 'eh'),
-    axisFromLeftMm: length('axis to the left', 'al'),
-    axisFromRightMm: length('axis to the right', 'ar'),
-    axisFromCeilingMm: length('axis to the ceiling', 'ac'),
-    axisFromFloorMm: length('axis to the floor', 'af'),
-    minimumGapMm: length('gap to keep', 'gmin'),
-    wallLeftMm: length('wall on the left', 'wl'),
-    wallRightMm: length('wall on the right', 'wr'),
-    wallCeilingMm: length('wall above', 'wc'),
-    wallFloorMm: length('wall below', 'wf'),
-    minimumWallMm: length('wall to keep', 'wmin'),
+    axisFromLeftMm: inputOf(STATIONS.of.leftMm, 'al', 'axis to the left'),
+    axisFromRightMm: inputOf(STATIONS.of.rightMm, 'ar', 'axis to the right'),
+    axisFromCeilingMm: inputOf(STATIONS.of.ceilingMm, 'ac', 'axis to the ceiling'),
+    axisFromFloorMm: inputOf(STATIONS.of.floorMm, 'af', 'axis to the floor'),
+    minimumGapMm: inputOf(SECTION.of.minimumGapMm, 'gmin'),
+    wallLeftMm: inputOf(STATIONS.of.wallLeftMm, 'wl', 'wall on the left'),
+    wallRightMm: inputOf(STATIONS.of.wallRightMm, 'wr', 'wall on the right'),
+    wallCeilingMm: inputOf(STATIONS.of.wallCeilingMm, 'wc'),
+    wallFloorMm: inputOf(STATIONS.of.wallFloorMm, 'wf'),
+    minimumWallMm: inputOf(SECTION.of.minimumWallMm, 'wmin'),
   },
   outputs: {
     left: side('left'),

@@ -1,7 +1,7 @@
 import type { EvaluationContext } from '../../evaluation/context'
 import { CAUTION, type Cut } from '../../machine/cut'
 import { say } from '../../units/print'
-import { SECTION_SIDES, type SectionSide } from './calculation'
+import { SECTION_SIDES, type SectionSide } from './model'
 import { type SectionAt, sections } from './sections'
 
 const SIDE_OF: Record<SectionSide, string> = {

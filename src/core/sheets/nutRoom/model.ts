@@ -1,5 +1,7 @@
 import { choice, length, type RowOf, record, rows, type ValueOf } from '../../field/field'
-import { SECTION_SIDES, type SectionSide } from './calculation'
+
+export const SECTION_SIDES = ['left', 'right', 'ceiling', 'floor'] as const
+export type SectionSide = (typeof SECTION_SIDES)[number]
 
 export const SIDE_WORDS: Record<SectionSide, string> = {
   left: 'on the left',

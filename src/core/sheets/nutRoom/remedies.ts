@@ -1,6 +1,5 @@
 import { mends, type Recipe, type RemedyFinder, solve } from '../../evaluation/remedy'
-import { SECTION_SIDES, type SectionSide } from './calculation'
-import { SECTION, type SectionField, SIDE_WORDS } from './model'
+import { SECTION, SECTION_SIDES, type SectionField, type SectionSide, SIDE_WORDS } from './model'
 
 /** A grease fitting turned or moved to another side. */
 export function fitting(): RemedyFinder {

@@ -1,7 +1,7 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { nutRange, nutReach } from '../../machine/travel/placement'
-import { clearanceSection, SECTION_SIDES, type SectionSide } from './calculation'
-import type { SectionStation } from './model'
+import { clearanceSection } from './calculation'
+import { SECTION_SIDES, type SectionSide, type SectionStation } from './model'
 
 type Inputs = Parameters<typeof clearanceSection>[0]
 type Side = ReturnType<typeof clearanceSection>['left']

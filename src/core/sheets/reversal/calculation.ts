@@ -1,7 +1,9 @@
 import { calculation } from '../../calculation/calculation'
+import { inputOf } from '../../calculation/inputOf'
 import { list, number } from '../../calculation/spec'
+import { READING } from '../../machine/readings'
 
-const reading = number('reading', 'x', 'um', {})
+const reading = inputOf(READING, 'x')
 
 /**
  * Lost motion at one station, approached several times from either side.

@@ -1,6 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
+import { inputOf } from '../../calculation/inputOf'
 import { list, number, record } from '../../calculation/spec'
+import { READING } from '../../machine/readings'
 
 /**
  * How far each bearing block must move so that the screw runs parallel to the ways, in one plane.
@@ -23,7 +25,7 @@ export const screwLine = calculation({
       'readings along the screw',
       record('station', {
         positionMm: number('place along the screw', 'x', 'mm', {}),
-        readingUm: number('reading', 'r', 'um', {}),
+        readingUm: inputOf(READING, 'r'),
       }),
       2,
     ),

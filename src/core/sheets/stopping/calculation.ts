@@ -1,5 +1,7 @@
 import { calculation } from '../../calculation/calculation'
+import { inputOf } from '../../calculation/inputOf'
 import { number } from '../../calculation/spec'
+import { STOPPING } from './model'
 
 /**
  * How far an axis runs on from the moment its switch is struck until it stands.
@@ -14,8 +16,8 @@ export const limitsStopping = calculation({
   validity: 'The drive slows down as hard as it is set to: it neither stalls nor is let go',
   inputs: {
     speedMmPerS: number('speed at the switch', 'v', 'mm/s', { min: 0 }),
-    decelerationMmPerS2: number('slowing down', 'a', 'mm/s2', { over: 0 }),
-    reactionS: number('from the switch to the first slowing step', 't', 's', { min: 0 }),
+    decelerationMmPerS2: inputOf(STOPPING.of.decelerationMmPerS2, 'a'),
+    reactionS: inputOf(STOPPING.of.reactionS, 't'),
   },
   outputs: { distanceMm: number('distance to stop', 's', 'mm', { min: 0 }) },
   compute: ({ speedMmPerS, decelerationMmPerS2, reactionS }) => ({

@@ -3,8 +3,15 @@ import type { Axis } from '@/core/document/axis'
 import { attempt } from '@/core/evaluation/attempt'
 import { numberFields } from '@/core/field/field'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
-import { SECTION_SIDES, type SectionSide } from '@/core/sheets/nutRoom/calculation'
-import { PROTRUSIONS, SECTION, type SectionStation, SIDE_WORDS, STATIONS } from '@/core/sheets/nutRoom/model'
+import {
+  PROTRUSIONS,
+  SECTION,
+  SECTION_SIDES,
+  type SectionSide,
+  type SectionStation,
+  SIDE_WORDS,
+  STATIONS,
+} from '@/core/sheets/nutRoom/model'
 import { sections, worstSection } from '@/core/sheets/nutRoom/sections'
 import { say } from '@/core/units/print'
 import { FieldGrid } from '@/ui/fields/FieldGrid'

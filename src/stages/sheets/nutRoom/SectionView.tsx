@@ -1,7 +1,7 @@
 import type { Axis } from '@/core/document/axis'
 import type { PartOf } from '@/core/document/parts/types'
 
-import { SECTION_SIDES } from '@/core/sheets/nutRoom/calculation'
+import { SECTION_SIDES } from '@/core/sheets/nutRoom/model'
 import type { SectionAt } from '@/core/sheets/nutRoom/sections'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
