@@ -43,12 +43,14 @@ export function withSessions() {
     await new Promise(done => setTimeout(done, 20))
     await now.db.delete()
   })
+  /** Keeps a session open until its test is over. */
+  const keep = (session: JobSession) => stops.push(session.subscribe(() => {}))
   return {
     now,
-    keep: (session: JobSession) => stops.push(session.subscribe(() => {})),
+    keep,
     async open() {
       const session = new JobSession(now.db, now.job.id)
-      stops.push(session.subscribe(() => {}))
+      keep(session)
       await until(() => session.getState().status === 'ready')
       return session
     },

@@ -140,21 +140,29 @@ export function preload(): RemedyFinder {
   }
 }
 
-/** The deepest recess worth offering in a casting of this size. */
-const DEEPEST_RECESS_MM = 150
-
-/** A deeper recess for the nut. */
-export function recess(key: RecessKey): RemedyFinder {
+/** More of a length at an end of the screw: a deeper recess for the nut, or more kept clear. */
+function endLength(key: RecessKey, to: number, cost: string): RemedyFinder {
   const { label, quantity } = RECESSES[key]
   return trial =>
     solve(trial, {
       from: trial.context.axis.recesses[key],
-      to: DEEPEST_RECESS_MM,
+      to,
       quantity,
       change: value => draft => {
         draft.recesses[key] = value
       },
       label,
-      cost: 'metal to cut: check the wall that is left',
+      cost,
     })
 }
+
+/** The deepest recess worth offering in a casting of this size. */
+const DEEPEST_RECESS_MM = 150
+
+/** A deeper recess for the nut. */
+export const recess = (key: 'recessFixedMm' | 'recessFarMm'): RemedyFinder =>
+  endLength(key, DEEPEST_RECESS_MM, 'metal to cut: check the wall that is left')
+
+/** More kept clear at an end, up to what can be set. */
+export const keptClear = (key: 'safetyFixedMm' | 'safetyFarMm'): RemedyFinder =>
+  endLength(key, RECESSES[key].max, 'as much travel given up')

@@ -6,14 +6,14 @@ import { FieldInput } from '@/ui/fields/FieldInput'
 import { useEdit, useUnits } from './JobContext'
 import { useAxis, useAxisNow } from './useAxis'
 
-interface Props {
+interface Props<T extends number | null> {
   field: NumberField
-  select: (axis: Axis) => number
-  edit: (axis: Axis, value: number, mergeKey: string) => Edit
+  select: (axis: Axis) => T
+  edit: (axis: Axis, value: T, mergeKey: string) => Edit
 }
 
-/** A field for a number of the axis that always has a value, such as a goal. */
-export function AxisField({ field, select, edit: editOf }: Props) {
+/** A field for a number of the axis, such as a goal. */
+export function AxisField<T extends number | null>({ field, select, edit: editOf }: Props<T>) {
   const value = useAxis(select)
   const axisNow = useAxisNow()
   const units = useUnits()
@@ -21,7 +21,7 @@ export function AxisField({ field, select, edit: editOf }: Props) {
   const made = useRef(editOf)
   made.current = editOf
   const onValue = useCallback(
-    (next: unknown, mergeKey = '') => void edit(made.current(axisNow(), next as number, mergeKey)),
+    (next: unknown, mergeKey = '') => void edit(made.current(axisNow(), next as T, mergeKey)),
     [edit, axisNow],
   )
   return <FieldInput field={field} value={value} units={units} onValue={onValue} />

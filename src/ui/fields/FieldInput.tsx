@@ -75,7 +75,7 @@ type NumberProps = Omit<Props, 'field' | 'value' | 'label' | 'options'> & {
 
 /** Whole numbers are rounded as they come; a figure that must be there is not taken away. */
 function NumberInput({ field, label, value, units, onValue, dense, ...look }: NumberProps) {
-  const { quantity, min, max, whole, orNone } = field
+  const { quantity, min, max, whole, orNone, help } = field
   const put = useCallback(
     (next: number | null, mergeKey: string) => {
       if (next === null && !orNone) return
@@ -94,6 +94,7 @@ function NumberInput({ field, label, value, units, onValue, dense, ...look }: Nu
       value={value}
       onValue={put}
       hideUnit={dense}
+      hint={dense ? undefined : help}
       {...look}
     />
   )

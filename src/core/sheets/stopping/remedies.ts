@@ -1,25 +1,7 @@
-import { RECESSES } from '../../document/dimensions'
 import { type RemedyFinder, solve } from '../../evaluation/remedy'
-import { goal } from '../../machine/remedies'
+import { goal, keptClear } from '../../machine/remedies'
 import { type End, SAFETY_OF } from './check'
 import { STOPPING } from './model'
-
-/** More kept clear, up to what can be set. */
-const keptClear = (end: End): RemedyFinder => {
-  const key = SAFETY_OF[end]
-  const { label, quantity, max } = RECESSES[key]
-  return trial =>
-    solve(trial, {
-      from: trial.context.axis.recesses[key],
-      to: max,
-      quantity,
-      change: value => draft => {
-        draft.recesses[key] = value
-      },
-      label,
-      cost: 'as much travel given up',
-    })
-}
 
 /** So many times harder than now is worth a try; more than that stalls what speeds up as it does. */
 const HARDEST = 3
@@ -43,4 +25,8 @@ const harder = (): RemedyFinder => {
   }
 }
 
-export const remediesAt = (end: End): RemedyFinder[] => [keptClear(end), harder(), goal('topSpeedMmPerMin')]
+export const remediesAt = (end: End): RemedyFinder[] => [
+  keptClear(SAFETY_OF[end]),
+  harder(),
+  goal('topSpeedMmPerMin'),
+]

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { DIMENSIONS } from '@/core/document/dimensions'
+import { onAxis } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
 import { stackupChain } from '@/core/sheets/chain/calculation'
 import { contributors } from '@/core/sheets/chain/inputs'
@@ -8,14 +9,14 @@ import { CHAIN, type ChainLink, LINKABLE, LINKS } from '@/core/sheets/chain/mode
 import type { Spread } from '@/core/simulate/monteCarlo'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
-import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { startDraws } from '@/workers/client'
+import { AxisField } from '../../job/AxisField'
 import { useUnits } from '../../job/JobContext'
 import { RunProgress } from '../../job/RunProgress'
-import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
-import { useChange, useRows } from '../../job/useRows'
+import { useAxisNow, useSettledAxis } from '../../job/useAxis'
+import { useRows } from '../../job/useRows'
 import { useRun } from '../../job/useRun'
 import { WorkingButton } from '../../job/WorkingButton'
 import { Adjustment } from './Adjustment'
@@ -52,22 +53,19 @@ export function ChainPanel() {
 }
 
 function Limit({ of }: { of: 'lowerLimitMm' | 'upperLimitMm' }) {
-  const value = useAxis(axis => axis.chain[of])
-  const units = useUnits()
-  const change = useChange()
   return (
     <chakra.div minW="260px">
-      <FieldInput
+      <AxisField
         field={CHAIN.of[of]}
-        value={value}
-        units={units}
-        onValue={(next, mergeKey) =>
-          change(
+        select={axis => axis.chain[of]}
+        edit={(axis, value, mergeKey) =>
+          onAxis(
+            axis,
             CHAIN.of[of].label,
-            axis => {
-              axis.chain[of] = next as number
+            draft => {
+              draft.chain[of] = value
             },
-            mergeKey,
+            { mergeKey },
           )
         }
       />

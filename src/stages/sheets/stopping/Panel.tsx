@@ -1,27 +1,23 @@
 import { chakra } from '@chakra-ui/react'
+import { onAxis } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
 import { limitsOf } from '@/core/evaluation/limits'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { ENDS, LIMITS, SAFETY_OF, stoppingMm } from '@/core/sheets/stopping/check'
 import { STOPPING, type Stopping } from '@/core/sheets/stopping/model'
 import { say } from '@/core/units/print'
-import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
+import { AxisField } from '../../job/AxisField'
 import { useUnits } from '../../job/JobContext'
-import { useAxis } from '../../job/useAxis'
 import { useWorkedOut } from '../../job/useEvaluation'
-import { useChange } from '../../job/useRows'
 import { WorkingButton } from '../../job/WorkingButton'
 
 const FIELDS = Object.entries(STOPPING.of) as [keyof Stopping, (typeof STOPPING.of)[keyof Stopping]][]
 
 /** How far the axis runs on after its switch is struck, against what is kept clear at both ends. */
 export function StoppingPanel() {
-  const stopping = useAxis(axis => axis.stopping)
-  const units = useUnits()
-  const change = useChange()
   return (
     <Panel
       title="Room to stop"
@@ -37,25 +33,21 @@ export function StoppingPanel() {
         data-readings
       >
         {FIELDS.map(([key, field]) => (
-          <div key={key}>
-            <FieldInput
-              field={field}
-              value={stopping[key]}
-              units={units}
-              onValue={(value, mergeKey) =>
-                change(
-                  field.label,
-                  axis => {
-                    axis.stopping[key] = value as number | null
-                  },
-                  mergeKey,
-                )
-              }
-            />
-            <chakra.p color="quiet" fontSize="13px" mt="1">
-              {field.help}
-            </chakra.p>
-          </div>
+          <AxisField
+            key={key}
+            field={field}
+            select={axis => axis.stopping[key]}
+            edit={(axis, value, mergeKey) =>
+              onAxis(
+                axis,
+                field.label,
+                draft => {
+                  draft.stopping[key] = value
+                },
+                { mergeKey },
+              )
+            }
+          />
         ))}
       </chakra.div>
       <BothEnds />
