@@ -2,6 +2,8 @@
 export const GRAVITY_M_PER_S2 = 9.80665
 /** Steel: modulus of elasticity in N/mm2 (206 GPa). */
 export const STEEL_E_MPA = 206_000
+/** Steel: modulus of shear in N/mm2 (79.3 GPa). */
+export const STEEL_G_MPA = 79_300
 /** Steel: density. */
 export const STEEL_DENSITY_KG_PER_M3 = 7850
 /** Steel: expansion by temperature. */

@@ -16,6 +16,8 @@ const UNIT: { readonly [K in QuantityKind]: string } = {
   duration: 's',
   frequency: 'Hz',
   stiffness: 'N/um',
+  pressure: 'MPa',
+  pressureSpeed: 'MPa m/min',
   inertia: 'kg m2',
   hours: 'h',
   rotation: 'rpm',
@@ -36,3 +38,16 @@ export function inputOf(field: NumberField, symbol: string, label?: string) {
   const words = label ?? field.label.charAt(0).toLowerCase() + field.label.slice(1)
   return number(words, symbol, UNIT[field.quantity], sign as { min?: number; over?: number })
 }
+
+const QUANTITY = Object.fromEntries(
+  Object.entries(UNIT)
+    .filter(([, unit]) => unit !== '1')
+    .map(([quantity, unit]) => [unit, quantity as QuantityKind]),
+)
+
+/**
+ * The quantity that a formula's unit stands for, where a job in inches says it otherwise; none for a plain number.
+ *
+ * @example quantityOf('N/um') // 'stiffness'
+ */
+export const quantityOf = (unit: string): QuantityKind | undefined => QUANTITY[unit]

@@ -6,21 +6,23 @@ import { beltCentres, beltLength, beltStiffness, beltTension } from './sizing/be
 import {
   couplerTorqueUse,
   inertiaRatio,
+  nutPressureSpeed,
   nutSpeedValue,
   nutStaticSafety,
+  positionBudget,
   screwSpeed,
   torqueMarginOf,
 } from './sizing/checkSums'
 import { couplerMisalignmentUse, couplerWindup } from './sizing/coupler'
-import { drilling, milling } from './sizing/cutting'
+import { drilling, milling, turning } from './sizing/cutting'
 import { reflectedInertia, requiredTorque } from './sizing/drive'
 import { gantryShare } from './sizing/gantry'
 import { handwheelForce } from './sizing/handwheel'
 import { axialForces, trapezoid } from './sizing/motion'
-import { stepperTorque, tableTorque } from './sizing/motor'
+import { rmsTorque, stepperTorque, tableTorque } from './sizing/motor'
 import { frictionLag, stepResolution } from './sizing/motorSteps'
 import { nutStiffness } from './sizing/nut'
-import { buckling, criticalSpeed, screwAxialStiffness } from './sizing/screw'
+import { buckling, criticalSpeed, screwAxialStiffness, screwSag } from './sizing/screw'
 import { leadError, thermalGrowth } from './sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from './sizing/screwLife'
 import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './sizing/screwTorque'
@@ -32,14 +34,17 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   trapezoid,
   milling,
   drilling,
+  turning,
   screwSpeed,
   nutSpeedValue,
+  nutPressureSpeed,
   nutStaticSafety,
   meanLoad,
   screwLife,
   preloadedLife,
   criticalSpeed,
   buckling,
+  screwSag,
   screwEfficiency,
   driveTorque,
   backdriveTorque,
@@ -61,6 +66,7 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   beltStiffness,
   stepperTorque,
   tableTorque,
+  rmsTorque,
   frictionLag,
   stepResolution,
   reflectedInertia,
@@ -72,6 +78,7 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   axisStiffness,
   naturalFrequency,
   lostMotion,
+  positionBudget,
   stallThrust,
   unpoweredDrop,
   travelBudget,

@@ -17,7 +17,7 @@ const COSTS: {
   {
     of: driveHeightMm,
     quantity: 'length',
-    words: (by, more) => `${by} ${more ? 'higher' : 'lower'} under the table`,
+    words: (by, more) => `${by} ${more ? 'higher' : 'lower'} under the slide`,
   },
   {
     of: t => lostMotionBudget(t).totalUm,
@@ -32,10 +32,10 @@ const COSTS: {
 ]
 
 /**
- * What a change costs elsewhere, in words: price, height under the table, lost motion, torque asked of the motor.
+ * What a change costs elsewhere, in words: price, height under the slide, lost motion, torque asked of the motor.
  *
  * @returns one phrase for each that differs by more than it is printed to; none where nothing does
- * @example costWords(before, after, 'mm') // ['€34 more', '6 mm higher under the table']
+ * @example costWords(before, after, 'mm') // ['€34 more', '6 mm higher under the slide']
  */
 export function costWords(before: EvaluationContext, after: EvaluationContext, units: UnitSystem): string[] {
   return COSTS.flatMap(({ of, quantity, words }) => {

@@ -8,5 +8,15 @@ import { PART_KINDS, type PartKind } from '../document/kinds'
  */
 export const neededParts = (axis: Pick<Axis, 'drive'>): PartKind[] => {
   const without = axis.drive.transmission === 'belt' ? 'coupler' : 'belt'
-  return PART_KINDS.filter(kind => kind !== without)
+  return PART_KINDS.filter(kind => kind !== without && kind !== 'brake')
 }
+
+/**
+ * The kinds of part that are offered for an axis: those it needs, and a brake where its load can fall.
+ *
+ * @example offeredParts(vertical) // ['screw', 'bearing', 'coupler', 'motor', 'brake']
+ */
+export const offeredParts = (axis: Pick<Axis, 'drive' | 'dimensions' | 'parts'>): PartKind[] =>
+  axis.dimensions.inclineDeg.value !== 0 || axis.parts.brake !== null
+    ? [...neededParts(axis), 'brake']
+    : neededParts(axis)

@@ -7,6 +7,11 @@ const READING_RANGE = [-100_000, 100_000] as const
 export const READING = smallLength('Reading', READING_RANGE)
 /** A reading that may not have been taken. */
 export const readingOrNone = (label: string) => smallLength(label, READING_RANGE, { orNone: true })
+/** The smallest step of the gauge that readings were taken with; none until it is entered. */
+export const GAUGE_STEP = smallLength('Step of the gauge', [0.01, 1000], {
+  orNone: true,
+  help: 'What one mark of the dial is, or the last figure of a display.',
+})
 /** A place along the screw or the travel. */
 export const place = (label: string) => length(label, [-1000, 20_000])
 

@@ -1,4 +1,4 @@
-import { GRAVITY_M_PER_S2 } from '../calculation/constants'
+import { GRAVITY_M_PER_S2, radians } from '../calculation/constants'
 import {
   DIMENSIONS,
   DRIVE_SIZES,
@@ -9,39 +9,106 @@ import {
   type RecessKey,
 } from '../document/dimensions'
 import { type PartKind, SCREW_ENDS } from '../document/kinds'
-import { broken, mends, type Option, type RemedyFinder, solve } from '../evaluation/remedy'
+import { attempt } from '../evaluation/attempt'
+import { breaks, mends, type Option, type RemedyFinder, solve } from '../evaluation/remedy'
 import { putPart } from './driveEdits'
+import { RECESS_OF, type RecessEnd, recessAt } from './travel/recess'
 
 // Ways to mend a check that several sheets share: another part, a wish given up, more room.
 
-/** Parts of a kind that mend the check: the one that breaks least, the cheapest among those. */
+/**
+ * The cheapest part of a kind that mends the check and makes no other fail. A brake is offered where there is none, and a
+ * belt in place of a coupler.
+ */
 export function part(kind: PartKind): RemedyFinder {
   return trial => {
-    const { axis, catalogue } = trial.context
-    const now = catalogue[kind].get(axis.parts[kind] ?? '')
-    if (!now) return []
+    const { context } = trial
+    const { axis, catalogue } = context
+    const toBelt = kind === 'belt' && axis.drive.transmission !== 'belt'
+    const now = toBelt ? undefined : catalogue[kind].get(axis.parts[kind] ?? '')
+    if (!now && kind !== 'brake' && !toBelt) return []
+    if (kind === 'coupler' && axis.drive.transmission === 'belt') return []
     const candidates = [...catalogue[kind].values()]
-      .filter(({ id }) => id !== now.id)
+      .filter(({ id }) => id !== now?.id)
       .toSorted((a, b) => a.priceEur - b.priceEur)
-    let best: { option: Option; breaks: string[] } | null = null
+    const broke = new Set<string>()
     for (const { id, name } of candidates) {
-      const change: Option['change'] = draft => putPart(draft, kind, id)
-      const context = trial.after(change)
-      if ((context.finding(trial.checkId)?.state ?? 'holds') !== 'holds') continue
-      const breaks = broken(
-        { context, checkId: trial.checkId },
-        best?.breaks.length ?? Number.POSITIVE_INFINITY,
-        best?.breaks,
-      )
-      if (!breaks) continue
-      best = {
-        breaks,
-        option: { change, label: name, done: { label: `${name} chosen`, entry: `Chosen: ${name}.` } },
+      const change: Option['change'] = draft => {
+        if (toBelt) draft.drive.transmission = 'belt'
+        putPart(draft, kind, id)
       }
-      // Nothing breaks less than nothing, and what comes now costs more.
-      if (breaks.length === 0) break
+      const changed = trial.after(change)
+      if (changed.finding(trial.checkId)?.state !== 'holds') continue
+      const broken = breaks(trial, changed, broke)
+      if (broken) {
+        broke.add(broken)
+        continue
+      }
+      const label = toBelt ? `Drive it by a belt: ${name}` : name
+      return [
+        {
+          change,
+          label,
+          ...(toBelt && { cost: 'a motor plate with slots to make, and a belt to keep tight' }),
+          done: { label: `${name} chosen`, entry: `Chosen: ${name}.` },
+        },
+      ]
     }
-    return best ? [best.option] : []
+    return []
+  }
+}
+
+/** The lead measured, and corrected in the controller from a table. */
+export function leadTable(): RemedyFinder {
+  return trial => {
+    const change: Option['change'] = draft => {
+      draft.drive.leadTable = true
+    }
+    if (trial.context.axis.drive.leadTable || !mends(trial, change)) return []
+    const label = 'Measure the lead and correct it from a table in the controller'
+    return [
+      {
+        change,
+        label,
+        cost: 'a controller that takes such a table, and an evening with a scale',
+        done: {
+          label: 'Lead corrected from a table',
+          entry: 'The lead is measured and corrected from a table.',
+        },
+      },
+    ]
+  }
+}
+
+/** So many microsteps to a step, set on the driver. */
+export function microsteps(count: number): RemedyFinder {
+  return trial => {
+    const change: Option['change'] = draft => {
+      draft.drive.microsteps = count
+    }
+    return mends(trial, change)
+      ? [{ change, label: `${count} microsteps to a step`, cost: 'a setting of the driver' }]
+      : []
+  }
+}
+
+/** A cutting feed below the range where a stepper shakes, or above it. */
+export function otherFeed(): RemedyFinder {
+  const { label, quantity, min, max } = GOALS.cuttingFeedMmPerMin
+  return trial => {
+    const from = trial.context.axis.goals.cuttingFeedMmPerMin
+    return [Math.max(min, from / 4), Math.min(max, from * 4)].flatMap(to =>
+      solve(trial, {
+        from,
+        to,
+        quantity,
+        change: value => draft => {
+          draft.goals.cuttingFeedMmPerMin = value
+        },
+        label,
+        cost: to < from ? 'slower cuts' : 'a heavier chip, or more teeth',
+      }),
+    )
   }
 }
 
@@ -68,9 +135,17 @@ export function ends(): RemedyFinder {
   }
 }
 
+/** Wishes that are given up by allowing more. */
+const TOLERANCES = new Set<GoalKey>([
+  'backlashTargetUm',
+  'alignmentTargetUm',
+  'accuracyTargetUm',
+  'rackingTargetUm',
+])
+
 /** A wish given up as far as it must be: down, or up where it is a tolerance. */
 export function goal(key: GoalKey): RemedyFinder {
-  const isTolerance = key === 'backlashTargetUm' || key === 'alignmentTargetUm' || key === 'accuracyTargetUm'
+  const isTolerance = TOLERANCES.has(key)
   const { label, quantity, min, max } = GOALS[key]
   return trial =>
     solve(trial, {
@@ -103,20 +178,25 @@ export function driveSize(key: DriveSizeKey): RemedyFinder {
   }
 }
 
-/** A counterbalance that takes up to the whole weight. */
+/** A counterbalance nearer to the weight: more of it, or less where it lifts more than there is. */
 export function counterbalance(): RemedyFinder {
   const { label, quantity } = DIMENSIONS.counterbalanceN
   return trial => {
-    const { counterbalanceN, movingMassKg } = trial.context.axis.dimensions
+    const { counterbalanceN, movingMassKg, inclineDeg } = trial.context.axis.dimensions
+    const weightN = (movingMassKg.value ?? 0) * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg.value ?? 0))
+    const from = counterbalanceN.value ?? 0
     return solve(trial, {
-      from: counterbalanceN.value ?? 0,
-      to: (movingMassKg.value ?? 0) * GRAVITY_M_PER_S2,
+      from,
+      to: weightN,
       quantity,
       change: value => draft => {
         draft.dimensions.counterbalanceN = { value, provenance: 'assumed' }
       },
       label,
-      cost: 'a gas spring or weights to fit, and their own mass to move',
+      cost:
+        from > weightN
+          ? 'a softer gas spring, or less weight on the chain'
+          : 'a gas spring of that force, or weights to fit and their own mass to move',
     })
   }
 }
@@ -156,12 +236,28 @@ function endLength(key: RecessKey, to: number, cost: string): RemedyFinder {
     })
 }
 
-/** The deepest recess worth offering in a casting of this size. */
+/** A recess that is still one. */
+const LEAST_RECESS_MM = 0.1
+
+/** The deepest recess worth offering where there is no block in the way. */
 const DEEPEST_RECESS_MM = 150
 
-/** A deeper recess for the nut. */
-export const recess = (key: 'recessFixedMm' | 'recessFarMm'): RemedyFinder =>
-  endLength(key, DEEPEST_RECESS_MM, 'metal to cut: check the wall that is left')
+/** A deeper recess for the nut, as deep as the metal before the bearings allows. */
+export const recess = (end: RecessEnd): RemedyFinder => {
+  const key = RECESS_OF[end]
+  return trial => {
+    const room = attempt(() => recessAt(trial.context, end))
+    if (room.ask !== undefined) return []
+    const toMm = room.value?.deepestMm ?? DEEPEST_RECESS_MM
+    return toMm > trial.context.axis.recesses[key]
+      ? endLength(key, toMm, 'metal to cut: check the wall that is left')(trial)
+      : []
+  }
+}
+
+/** A recess no deeper than the metal before the bearings, or than what stands out of the bracket. */
+export const lessRecess = (end: RecessEnd): RemedyFinder =>
+  endLength(RECESS_OF[end], LEAST_RECESS_MM, 'travel given up')
 
 /** More kept clear at an end, up to what can be set. */
 export const keptClear = (key: 'safetyFixedMm' | 'safetyFarMm'): RemedyFinder =>

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { demoJobs } from '../../demo'
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
+import type { PartOf } from '../../document/parts/types'
 import { EvaluationContext } from '../../evaluation/context'
 import { numbered } from '../../field/field'
 import { CATALOGUE } from '../parts'
@@ -222,4 +223,31 @@ test('the torque in hand is worst at the top speed or in the cut, and shrinks wi
   expect(acceleratingTorqueNm(on(goals({ accelerationMmPerS2: 2000 })))).toBeGreaterThan(
     acceleratingTorqueNm(on(X)),
   )
+})
+
+test('a driver set to less current leaves that much less torque to all that the motor does', () => {
+  const motor = CATALOGUE.motor.get(X.parts.motor ?? '') as PartOf['motor']
+  const set = (driveCurrentA: number) =>
+    new EvaluationContext(X, {
+      ...CATALOGUE,
+      motor: new Map([[motor.id, { ...motor, ratedCurrentA: 4.2, driveCurrentA }]]),
+    })
+  const [full, low] = [set(4.2), set(1.2)]
+  const share = 1.2 / 4.2
+  expect(stall(low).thrustN).toBeCloseTo(share * stall(full).thrustN, 6)
+  const lag = (t: EvaluationContext) =>
+    lostMotionBudget(t).causes.find(({ subject }) => subject === 'motor')?.um ?? 0
+  // The rotor lags by as much more as the field is weaker.
+  expect(lag(low)).toBeGreaterThan(lag(full) / share - 1e-9)
+  const slow = (t: EvaluationContext) => torqueMargin(t)
+  expect(slow(low).margin).toBeLessThan(slow(full).margin)
+})
+
+test('a pull that holds the growth of a screw fixed at both ends wears its bearings, by how far it warms', () => {
+  const pulled = (temperatureRiseK: number) =>
+    bearingLifeHours(on({ ...X, ends: 'fixed-fixed', goals: { ...X.goals, temperatureRiseK } }))
+  const free = bearingLifeHours(on({ ...X, goals: { ...X.goals, temperatureRiseK: 15 } }))
+  expect(pulled(0)).toBeGreaterThan(pulled(3))
+  expect(pulled(3)).toBeGreaterThan(pulled(15))
+  expect(pulled(15)).toBeLessThan(free / 10)
 })

@@ -46,6 +46,8 @@ export interface DutyLine {
   forceN: number
   speedMmPerMin: number
   timeShare: number
+  /** How hard the drive speeds up, or below 0 slows down; a table of the builder's own does not say. */
+  accelerationMmPerS2?: number
 }
 
 /**
@@ -64,13 +66,32 @@ export const dutyLines = remembered((t: EvaluationContext): DutyLine[] => {
   const peakMmPerMin = move.peakSpeedMmPerS * 60
   const rapidShare = 1 - cuttingShare
   const rampShare = (rapidShare * move.accelerateS) / move.totalS
-  const both = (label: string, upN: number, downN: number, speedMmPerMin: number, share: number) => [
-    { label: `${label}, up or out`, forceN: upN, speedMmPerMin, timeShare: share / 2 },
-    { label: `${label}, down or back`, forceN: -downN, speedMmPerMin, timeShare: share / 2 },
+  const both = (label: string, upN: number, downN: number, speedMmPerMin: number, share: number, by = 0) => [
+    {
+      label: `${label}, up or out`,
+      forceN: upN,
+      speedMmPerMin,
+      timeShare: share / 2,
+      accelerationMmPerS2: by,
+    },
+    {
+      label: `${label}, down or back`,
+      forceN: -downN,
+      speedMmPerMin,
+      timeShare: share / 2,
+      accelerationMmPerS2: by,
+    },
   ]
   return [
     ...both('Cutting', load.cutUpN, load.cutDownN, cuttingFeedMmPerMin, cuttingShare),
-    ...both('Speeding up', load.accelerateUpN, load.accelerateDownN, peakMmPerMin / 2, rampShare),
+    ...both(
+      'Speeding up',
+      load.accelerateUpN,
+      load.accelerateDownN,
+      peakMmPerMin / 2,
+      rampShare,
+      accelerationMmPerS2,
+    ),
     ...both(
       'Running',
       load.cruiseUpN,
@@ -78,8 +99,28 @@ export const dutyLines = remembered((t: EvaluationContext): DutyLine[] => {
       peakMmPerMin,
       (rapidShare * move.cruiseS) / move.totalS,
     ),
-    ...both('Slowing', load.decelerateUpN, load.decelerateDownN, peakMmPerMin / 2, rampShare),
+    ...both(
+      'Slowing',
+      load.decelerateUpN,
+      load.decelerateDownN,
+      peakMmPerMin / 2,
+      rampShare,
+      -accelerationMmPerS2,
+    ),
   ]
+})
+
+/**
+ * What a line of the duty asks of the drive in the direction in which it moves, on the worst screw: below 0 the load
+ * drives. The first of a pair moves up or out and its force is along that, the other down or back and against.
+ */
+export const dutyLoads = remembered((t: EvaluationContext) => {
+  const share = t.axis.duty ? loadShare(t) : 1
+  return dutyLines(t).map(({ forceN, timeShare, accelerationMmPerS2 = 0 }, index) => ({
+    loadN: (t.axis.duty ? Math.abs(forceN) : index % 2 === 0 ? forceN : -forceN) * share,
+    timeShare,
+    accelerationMmPerS2,
+  }))
 })
 
 /** The duty as the life formulas take it: forces of the worst screw over its speeds. */

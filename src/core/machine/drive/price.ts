@@ -1,6 +1,7 @@
 import type { ScrewEnds } from '../../document/kinds'
 import type { EvaluationContext } from '../../evaluation/context'
 
+import { chosenBrake } from './brake'
 import { isBelted } from './transmission'
 
 /** What the far end costs against the bearings of the fixed one: nothing, a plain bearing, or as much again. */
@@ -12,15 +13,17 @@ export const FAR_END_SHARE: Record<ScrewEnds, number> = {
 }
 
 /**
- * Price of the whole drive: every part for every screw, and the bearings of the far end.
+ * Price of the whole drive: every part for every screw, and the bearings of the far end, and the brake where one is chosen.
  *
  * @throws NotKnown while a part is not chosen
  */
 export const driveEur = (t: EvaluationContext): number => {
   const link = isBelted(t) ? t.part('belt') : t.part('coupler')
   const bearings = t.part('bearing').priceEur * (1 + FAR_END_SHARE[t.axis.ends])
+  const brake = chosenBrake(t)?.priceEur ?? 0
   return (
-    (t.part('screw').priceEur + bearings + link.priceEur + t.part('motor').priceEur) * t.axis.drive.screws
+    (t.part('screw').priceEur + bearings + link.priceEur + t.part('motor').priceEur + brake) *
+    t.axis.drive.screws
   )
 }
 

@@ -1,12 +1,15 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { axisStiffness, lostMotion, naturalFrequency, unpoweredDrop } from '../sizing/axis'
 import { bearingPairStiffness } from '../sizing/bearing'
+import { couplerWindup } from '../sizing/coupler'
 import { handwheelForce } from '../sizing/handwheel'
 import { frictionLag, stepResolution } from '../sizing/motorSteps'
 import { nutStiffness } from '../sizing/nut'
-import { screwAxialStiffness } from '../sizing/screw'
+import { screwAxialStiffness, screwTorsionNmPerRad } from '../sizing/screw'
 import { nutRange } from '../travel/placement'
+import { chosenBrake } from './brake'
 import { forces, loadShare, massKg } from './load'
+import { drivenTorqueNm } from './motorTorque'
 import { dragNm, driveTorqueNm, efficiency, preloadN } from './torque'
 import { beltEfficiency, beltPlayUm, isBelted, ratio, windUp } from './transmission'
 
@@ -43,6 +46,17 @@ const fixedParts = remembered((t: EvaluationContext) => {
   }
 })
 
+/** Twist of the screw between its driven end and the nut, as stiffness along the screw. */
+function torsionNPerUm(t: EvaluationContext, name: string, distanceMm: number): number {
+  const { leadMm, rootDiameterMm } = t.part('screw')
+  const twist = t.figure(name, couplerWindup, {
+    torqueNm: driveTorqueNm(t, 'probeTorque', PROBE_N),
+    torsionalStiffnessNmPerRad: screwTorsionNmPerRad(rootDiameterMm, distanceMm),
+    leadMm,
+  })
+  return PROBE_N / twist.linearUm
+}
+
 /** Stiffness of the whole drive where it is softest. */
 export const driveStiffness = remembered((t: EvaluationContext) => {
   const spanMm = t.dimension('supportSpanMm')
@@ -56,7 +70,11 @@ export const driveStiffness = remembered((t: EvaluationContext) => {
     distanceMm,
     axialSupport: axialSupport(t),
   }).stiffnessNPerUm
-  const parts = { screw: screwNPerUm, ...fixedParts(t) }
+  const parts = {
+    screw: screwNPerUm,
+    torsion: torsionNPerUm(t, 'screwTorsion', distanceMm),
+    ...fixedParts(t),
+  }
   const { stiffnessNPerUm } = t.figure('driveStiffness', axisStiffness, { parts: Object.values(parts) })
   return { parts, stiffnessNPerUm }
 })
@@ -91,7 +109,8 @@ export function stiffnessOverTravel(t: EvaluationContext): StiffnessPoint[] {
       distanceMm,
       axialSupport: axialSupport(t),
     }).stiffnessNPerUm
-    const { stiffnessNPerUm } = axisStiffness({ parts: [screw, nut, bearing, coupler] })
+    const torsion = torsionNPerUm(t, 'screwTorsionThere', distanceMm)
+    const { stiffnessNPerUm } = axisStiffness({ parts: [screw, torsion, nut, bearing, coupler] })
     return { positionMm, stiffnessNPerUm, ...naturalFrequency({ stiffnessNPerUm, massKg: mass }) }
   })
 }
@@ -105,7 +124,7 @@ const motorReversalUm = (t: EvaluationContext) => {
   if (motor.loop === 'closed') return 0
   return t.figure('frictionLag', frictionLag, {
     frictionTorqueNm: frictionTorqueNm(t) / (ratio(t) * beltEfficiency(t)),
-    holdingTorqueNm: motor.holdingTorqueNm,
+    holdingTorqueNm: drivenTorqueNm(motor),
     fullStepsPerRev: motor.fullStepsPerRev,
     leadMm: t.part('screw').leadMm,
     ratio: ratio(t),
@@ -119,13 +138,28 @@ export interface LostMotionCause {
   um: number
 }
 
+/**
+ * The lift that turns the load of an inclined axis round, where its weight is more than its friction: up to that the nut
+ * and the bearings stay on one flank. Null on any other axis.
+ */
+export const turnsRoundN = remembered((t: EvaluationContext): number | null => {
+  const { holdN, frictionN } = forces(t)
+  return Math.abs(holdN) > frictionN ? Math.abs(holdN) - frictionN : null
+})
+
+/** Whether weight keeps the nut and the bearings on one flank also while cutting. */
+export const onOneFlank = (t: EvaluationContext): boolean => {
+  const liftN = turnsRoundN(t)
+  return liftN !== null && t.axis.goals.cuttingForceN * loadShare(t) <= liftN
+}
+
 /** Lost motion in all and by cause, largest first. */
 export const lostMotionBudget = remembered((t: EvaluationContext) => {
   const { leadMm, nutPlayUm } = t.part('screw')
   const { axialPlayUm } = t.part('bearing')
   const plays = {
-    nutPlayUm: preloadN(t) > 0 ? 0 : nutPlayUm,
-    bearingPlayUm: axialPlayUm,
+    nutPlayUm: preloadN(t) > 0 || onOneFlank(t) ? 0 : nutPlayUm,
+    bearingPlayUm: onOneFlank(t) ? 0 : axialPlayUm,
     beltPlayUm: beltPlayUm(t),
     motorReversalUm: motorReversalUm(t),
   }
@@ -143,7 +177,7 @@ export const lostMotionBudget = remembered((t: EvaluationContext) => {
     { subject: 'nut', label: 'Play of the nut', um: plays.nutPlayUm },
     { subject: 'bearing', label: 'Play of the bearings', um: plays.bearingPlayUm },
     link,
-    { subject: 'screw', label: 'Wind-up under friction', um: budget.elasticUm },
+    { subject: 'screw', label: 'Twist and give under friction', um: budget.elasticUm },
     { subject: 'motor', label: 'Lag of the motor', um: plays.motorReversalUm },
   ]
   return { totalUm: budget.totalUm, causes: causes.toSorted((a, b) => b.um - a.um) }
@@ -154,12 +188,12 @@ export const powerLoss = remembered((t: EvaluationContext) =>
     massKg: massKg(t),
     inclineDeg: t.dimension('inclineDeg'),
     counterbalanceN: t.dimension('counterbalanceN') * loadShare(t),
-    frictionN: forces(t).frictionN,
     leadMm: t.part('screw').leadMm,
     backwardEfficiency: efficiency(t).backward,
     ratio: ratio(t),
     detentTorqueNm: t.part('motor').detentTorqueNm,
     dragTorqueNm: dragNm(t),
+    brakeTorqueNm: chosenBrake(t)?.holdingTorqueNm ?? 0,
   }),
 )
 
@@ -181,6 +215,10 @@ export const steps = remembered((t: EvaluationContext) =>
     fullStepsPerRev: t.part('motor').fullStepsPerRev,
     microsteps: t.axis.drive.microsteps,
     ratio: ratio(t),
-    holdingTorqueNm: t.part('motor').holdingTorqueNm,
+    holdingTorqueNm: drivenTorqueNm(t.part('motor')),
   }),
 )
+
+/** A full step of an open loop: under load a stepper rests anywhere within it. 0 for a motor that reads its place. */
+export const drivenStepUm = (t: EvaluationContext): number =>
+  t.part('motor').loop === 'closed' ? 0 : steps(t).fullStepUm

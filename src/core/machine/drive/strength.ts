@@ -5,8 +5,9 @@ import { ratedLifeHours } from '../sizing/bearingRating'
 import { buckling, criticalSpeed } from '../sizing/screw'
 import { leadError, thermalGrowth } from '../sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from '../sizing/screwLife'
-import { freeLengthMm, travel } from '../travel/placement'
+import { freeLengthMm, pushedLengthMm, travel } from '../travel/placement'
 import { duty } from './load'
+import { drivenTorqueNm } from './motorTorque'
 import { efficiency, preloadN } from './torque'
 import { beltLoad, isBelted, ratio } from './transmission'
 
@@ -21,13 +22,15 @@ export const whip = remembered((t: EvaluationContext) =>
   }),
 )
 
-export const strut = remembered((t: EvaluationContext) =>
-  t.figure('buckling', buckling, {
+/** The stretch that is pushed. Beyond its nut a screw with a free end carries nothing: there the nut is the other hold. */
+export const strut = remembered((t: EvaluationContext) => {
+  const free = t.axis.ends === 'fixed-free'
+  return t.figure('buckling', buckling, {
     rootDiameterMm: t.part('screw').rootDiameterMm,
-    freeLengthMm: freeLengthMm(t),
-    ends: t.axis.ends,
-  }),
-)
+    freeLengthMm: free ? pushedLengthMm(t) : freeLengthMm(t),
+    ends: free ? 'fixed-supported' : t.axis.ends,
+  })
+})
 
 export const meanDuty = remembered((t: EvaluationContext) =>
   t.figure('meanLoad', meanLoad, { phases: duty(t) }),
@@ -39,8 +42,13 @@ export const nutLifeHours = remembered((t: EvaluationContext) => {
   if (dynamicCapacityN === null) return null
   const preload = preloadN(t)
   if (preload > 0)
-    return t.figure('life', preloadedLife, { dynamicCapacityN, preloadN: preload, phases: duty(t), leadMm })
-      .lifeHours
+    return t.figure('life', preloadedLife, {
+      dynamicCapacityN,
+      preloadN: preload,
+      phases: duty(t),
+      leadMm,
+      loadFactor: LOAD_FACTOR,
+    }).lifeHours
   return t.figure('life', screwLife, { dynamicCapacityN, ...meanDuty(t), leadMm, loadFactor: LOAD_FACTOR })
     .lifeHours
 })
@@ -58,15 +66,28 @@ export function lifeOverPreload(t: EvaluationContext): PreloadPoint[] {
   const phases = duty(t)
   return Array.from({ length: 24 }, (_, i) => {
     const preload = dynamicCapacityN * (0.01 + (i * 0.115) / 23)
-    const { lifeHours } = preloadedLife({ dynamicCapacityN, preloadN: preload, phases, leadMm })
+    const { lifeHours } = preloadedLife({
+      dynamicCapacityN,
+      preloadN: preload,
+      phases,
+      leadMm,
+      loadFactor: LOAD_FACTOR,
+    })
     return { preloadN: preload, lifeHours }
   })
 }
 
-/** Life of the fixed end's bearings in hours, with their preload and the pull of a belt. */
+/** The pull set between two fixed ends, which both sets of bearings carry besides the load; 0 with any other ends. */
+export const pullN = remembered((t: EvaluationContext) =>
+  t.axis.ends === 'fixed-fixed' ? warmth(t).pretensionN : 0,
+)
+
+/** Life of the fixed end's bearings in hours, with their preload, the pull of a stretched screw and that of a belt. */
 export const bearingLifeHours = remembered((t: EvaluationContext) => {
   const bearing = t.part('bearing')
-  const { equivalentLoadN, meanSpeedRpm } = meanDuty(t)
+  const mean = meanDuty(t)
+  const { meanSpeedRpm } = mean
+  const equivalentLoadN = mean.equivalentLoadN + pullN(t)
   const axialLoadN =
     bearing.axialPlayUm === 0
       ? t.figure('bearingShare', bearingPairShare, {
@@ -83,15 +104,18 @@ export const bearingLifeHours = remembered((t: EvaluationContext) => {
 /** Push of the nut when the motor stalls, against the weakest of what it could break. */
 export const stall = remembered((t: EvaluationContext) => {
   const { thrustN } = t.figure('stall', stallThrust, {
-    motorTorqueNm: t.part('motor').holdingTorqueNm,
+    motorTorqueNm: drivenTorqueNm(t.part('motor')),
     ratio: ratio(t),
     leadMm: t.part('screw').leadMm,
     efficiency: efficiency(t).forward,
   })
   const bears = [
     { what: 'the nut at rest', bearsN: t.part('screw').staticCapacityN },
-    { what: 'the bearings at rest', bearsN: t.part('bearing').staticCapacityN },
-    { what: 'the screw before it bends out', bearsN: strut(t).allowableLoadN },
+    {
+      what: pullN(t) > 0 ? 'the bearings at rest, less the pull of the screw' : 'the bearings at rest',
+      bearsN: Math.max(1, t.part('bearing').staticCapacityN - pullN(t)),
+    },
+    { what: 'the screw, at half of what bends it out', bearsN: strut(t).allowableLoadN },
   ]
   return { thrustN, weakest: bears.reduce((a, b) => (b.bearsN < a.bearsN ? b : a)) }
 })

@@ -1,9 +1,10 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { inertiaRatio, torqueMarginOf } from '../sizing/checkSums'
 import { reflectedInertia, requiredTorque } from '../sizing/drive'
-import { stepperTorque, tableTorque } from '../sizing/motor'
+import { rmsTorque, stepperTorque, tableTorque } from '../sizing/motor'
 import { driveTorque, preloadTorque, screwEfficiency } from '../sizing/screwTorque'
-import { cuttingSpeedRpm, forces, massKg, topSpeedRpm } from './load'
+import { chosenBrake } from './brake'
+import { cuttingSpeedRpm, dutyLoads, forces, massKg, topSpeedRpm } from './load'
 import { beltEfficiency, hubLengthMm, isBelted, ratio } from './transmission'
 
 export const preloadN = (t: EvaluationContext) => {
@@ -53,7 +54,7 @@ const inertia = (t: EvaluationContext, name: string, mass: number) => {
     screwLengthMm: screwLengthMm(t),
     couplerInertiaKgM2: belt ? 0 : t.part('coupler').inertiaKgM2,
     ratio: ratio(t),
-    motorPulleyInertiaKgM2: belt?.motorPulleyInertiaKgM2 ?? 0,
+    motorPulleyInertiaKgM2: (belt?.motorPulleyInertiaKgM2 ?? 0) + (chosenBrake(t)?.inertiaKgM2 ?? 0),
     screwPulleyInertiaKgM2: belt?.screwPulleyInertiaKgM2 ?? 0,
   }).reflectedInertiaKgM2
 }
@@ -178,3 +179,26 @@ export function torqueCurve(t: EvaluationContext, wantedMargin: number): TorqueP
       }
     })
 }
+
+/**
+ * Torque at the screw that a load asks for along its way: below 0 the load drives the screw, and what friction in the
+ * thread leaves of that comes back.
+ */
+export const loadTorqueNm = (t: EvaluationContext, loadN: number): number => {
+  const { forward, backward } = efficiency(t)
+  const leadM = t.part('screw').leadMm / (2000 * Math.PI)
+  return loadN >= 0 ? (loadN * leadM) / forward : loadN * leadM * backward
+}
+
+/** Torque of the motor over a typical hour, as what warms it. */
+export const dutyTorqueNm = remembered((t: EvaluationContext): number => {
+  const atMotor = ratio(t) * beltEfficiency(t)
+  const turningKgM2 = inertia(t, 'turningInertia', 0) + t.part('motor').rotorInertiaKgM2
+  const radPerMm = (2 * Math.PI * ratio(t)) / t.part('screw').leadMm
+  return t.figure('dutyTorque', rmsTorque, {
+    phases: dutyLoads(t).map(({ loadN, timeShare, accelerationMmPerS2 }) => ({
+      torqueNm: (loadTorqueNm(t, loadN) + dragNm(t)) / atMotor + turningKgM2 * radPerMm * accelerationMmPerS2,
+      timeShare,
+    })),
+  }).rmsTorqueNm
+})

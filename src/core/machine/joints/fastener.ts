@@ -1,6 +1,7 @@
 import { calculation } from '../../calculation/calculation'
+import { TOLERANCE_MM } from '../../calculation/constants'
 import { choice, flag, number } from '../../calculation/spec'
-import { THREADS, type Thread, threadInput } from './thread'
+import { isUnified, THREADS, type Thread, threadInput } from './thread'
 
 const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
 
@@ -14,17 +15,48 @@ const TAPPED: Record<TappedMaterial, { diameters: number; shearMpa: number }> = 
   'cast-iron': { diameters: 1.25, shearMpa: 150 },
   aluminium: { diameters: 2, shearMpa: 120 },
 }
-export const PROPERTY_CLASSES = ['8.8', '10.9', '12.9', 'A2-70'] as const
+/** Metric classes, and those that unified screws are sold in. */
+export const PROPERTY_CLASSES = ['8.8', '10.9', '12.9', 'A2-70', 'Grade 5', 'Grade 8'] as const
 export type PropertyClass = (typeof PROPERTY_CLASSES)[number]
-const PROOF_MPA: Record<PropertyClass, number> = { '8.8': 640, '10.9': 940, '12.9': 1100, 'A2-70': 450 }
+/** ISO 898-1 and ISO 3506; SAE J429: 85,000 and 120,000 psi. */
+const PROOF_MPA: Record<PropertyClass, number> = {
+  '8.8': 640,
+  '10.9': 940,
+  '12.9': 1100,
+  'A2-70': 450,
+  'Grade 5': 586,
+  'Grade 8': 827,
+}
 
 /** How much thread a nut in the slot of an extrusion has. */
 export const SLOT_NUT_MM: Partial<Record<Thread, number>> = { M3: 3, M4: 4, M5: 5, M6: 6, M8: 8 }
 
-/** Lengths that cap screws are sold in. */
-export const STOCK_LENGTHS_MM = [
-  6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100,
-] as const
+const STOCK_LENGTHS_MM = [6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100]
+const STOCK_LENGTHS_IN = [
+  0.25, 0.375, 0.5, 0.625, 0.75, 0.875, 1, 1.25, 1.5, 1.75, 2, 2.25, 2.5, 2.75, 3, 3.5, 4,
+]
+const UNIFIED_LENGTHS_MM = STOCK_LENGTHS_IN.map(inches => inches * 25.4)
+/** Lengths that cap screws of a thread are sold in. */
+export const stockLengthsMm = (thread: Thread): readonly number[] =>
+  isUnified(thread) ? UNIFIED_LENGTHS_MM : STOCK_LENGTHS_MM
+
+/** The longest screw of a thread that is sold. */
+export const longestStockMm = (thread: Thread): number => stockLengthsMm(thread).at(-1) as number
+
+/**
+ * A length of a screw as it is sold: in millimetres, or for a unified thread in eighths and quarters of an inch.
+ *
+ * @example stockLengthWords('1/4-20 UNC', 31.75) // '1-1/4 in'
+ */
+export function stockLengthWords(thread: Thread, lengthMm: number): string {
+  if (!isUnified(thread)) return `${lengthMm} mm`
+  const eighths = Math.round((lengthMm / 25.4) * 8)
+  const whole = Math.floor(eighths / 8)
+  const rest = eighths - 8 * whole
+  const size = rest % 4 === 0 ? [rest / 4, 2] : rest % 2 === 0 ? [rest / 2, 4] : [rest, 8]
+  const fraction = rest === 0 ? '' : `${size[0]}/${size[1]}`
+  return `${[whole > 0 || !fraction ? `${whole}` : '', fraction].filter(Boolean).join('-')} in`
+}
 
 const JOINT = {
   thread: threadInput,
@@ -46,11 +78,13 @@ interface Joint {
 
 /** A screw of a length in a joint. */
 function engage({ thread, material, gripMm, washerMm, threadDepthMm, blind }: Joint, screwLengthMm: number) {
+  const { diameterMm, pitchMm } = THREADS[thread]
   const reachMm = screwLengthMm - gripMm - washerMm
   const engagementMm = Math.min(Math.max(reachMm, 0), threadDepthMm)
-  const requiredMm = TAPPED[material].diameters * THREADS[thread].diameterMm
+  const requiredMm = TAPPED[material].diameters * diameterMm
   const verdict =
-    blind && reachMm > threadDepthMm
+    // In a blind hole a turn of air stays under the tip.
+    blind && reachMm > threadDepthMm - pitchMm + TOLERANCE_MM
       ? ('bottoms-out' as const)
       : engagementMm < requiredMm
         ? ('short' as const)
@@ -67,7 +101,7 @@ function engage({ thread, material, gripMm, washerMm, threadDepthMm, blind }: Jo
 export const fastenerEngagement = calculation({
   id: 'fastener.engagement',
   title: 'Engagement of a screw',
-  formula: 'reach = l - g - w; engagement = reach within 0 to t; blind: bottoms out where reach > t',
+  formula: 'reach = l - g - w; engagement = reach within 0 to t; blind: bottoms out where reach > t - P',
   source: 'Workshop rule: 1 d in steel, 1.25 d in cast iron, 2 d in aluminium',
   validity: 'Coarse threads, clean and whole',
   inputs: { ...JOINT, screwLengthMm: number('length of the screw', 'l', 'mm', { over: 0 }) },
@@ -79,23 +113,41 @@ export const fastenerEngagement = calculation({
   compute: ({ screwLengthMm, ...joint }) => engage(joint, screwLengthMm),
 })
 
+/** From this share of the engagement asked for on, a screw may be held back to the torque that its thread bears. */
+const HELD_BACK_FROM = 0.5
+
 /**
- * The shortest screw that is sold and holds; none where no length does.
+ * The shortest screw that is sold and holds; else the shortest of those that engage most, held back to what its thread
+ * bears, where that is half of what is asked; else none.
  *
  * @example fastenerChooseLength({ thread: 'M3', material: 'cast-iron', gripMm: 13.9, washerMm: 1,
- *   threadDepthMm: 12.7, blind: true }) // { screwLengthMm: 20 }
+ *   threadDepthMm: 12.7, blind: true }) // { screwLengthMm: 20, heldBack: false }
  */
 export const fastenerChooseLength = calculation({
   id: 'fastener.chooseLength',
   title: 'Length of a screw',
-  formula: 'the shortest length sold with enough engagement that does not bottom out',
+  formula:
+    'the shortest length sold with enough engagement that does not bottom out; else the shortest with the most, held back, from half of what is asked on',
   source: 'fastener.engagement over the lengths that are sold',
-  validity: 'Cap screws from 6 to 100 mm',
+  validity: 'Cap screws from 6 to 100 mm, in inches from 1/4 to 4',
   inputs: JOINT,
-  outputs: { screwLengthMm: number('length to take', 'l', 'mm', { over: 0, orNone: true }) },
-  compute: joint => ({
-    screwLengthMm: STOCK_LENGTHS_MM.find(lengthMm => engage(joint, lengthMm).verdict === 'ok') ?? null,
-  }),
+  outputs: {
+    screwLengthMm: number('length to take', 'l', 'mm', { over: 0, orNone: true }),
+    heldBack: flag('tightened only to what the thread bears'),
+  },
+  compute(joint) {
+    const screws = stockLengthsMm(joint.thread).map(lengthMm => ({ lengthMm, ...engage(joint, lengthMm) }))
+    const good = screws.find(({ verdict }) => verdict === 'ok')
+    if (good) return { screwLengthMm: good.lengthMm, heldBack: false }
+    const most = screws
+      .filter(({ verdict }) => verdict === 'short')
+      .reduce<(typeof screws)[number] | null>(
+        (best, one) => (best && best.engagementMm >= one.engagementMm - TOLERANCE_MM ? best : one),
+        null,
+      )
+    const bears = most !== null && most.engagementMm >= HELD_BACK_FROM * most.requiredMm - TOLERANCE_MM
+    return { screwLengthMm: bears ? most.lengthMm : null, heldBack: bears }
+  },
 })
 
 /**

@@ -3,6 +3,7 @@ import { SHOP_TO_START, type Shop } from '../../document/shop'
 
 import { BEARINGS } from './bearings'
 import { BELTS } from './belts'
+import { BRAKES } from './brakes'
 import { COUPLERS } from './couplers'
 import { MOTORS } from './motors'
 import { SCREWS } from './screws'
@@ -21,12 +22,13 @@ export const CATALOGUE: Catalogue = {
   coupler: byId(COUPLERS),
   belt: byId(BELTS),
   motor: byId(MOTORS),
+  brake: byId(BRAKES),
   shop: SHOP_TO_START,
 }
 
 /** Most parts of a kind that a job takes besides those that ship. */
 export const MOST_OWN_PARTS = 1000
-export const NO_OWN_PARTS: OwnParts = { screw: [], bearing: [], coupler: [], belt: [], motor: [] }
+export const NO_OWN_PARTS: OwnParts = { screw: [], bearing: [], coupler: [], belt: [], motor: [], brake: [] }
 
 const catalogues = new WeakMap<OwnParts, { shop: Shop; catalogue: Catalogue }>()
 
@@ -38,13 +40,14 @@ const catalogues = new WeakMap<OwnParts, { shop: Shop; catalogue: Catalogue }>()
 export function catalogueOf({ ownParts, shop }: { ownParts: OwnParts; shop: Shop }): Catalogue {
   const known = catalogues.get(ownParts)
   if (known?.shop === shop) return known.catalogue
-  const { screw, bearing, coupler, belt, motor } = ownParts
+  const { screw, bearing, coupler, belt, motor, brake } = ownParts
   const catalogue: Catalogue = {
     screw: byId(screw, SCREWS),
     bearing: byId(bearing, BEARINGS),
     coupler: byId(coupler, COUPLERS),
     belt: byId(belt, BELTS),
     motor: byId(motor, MOTORS),
+    brake: byId(brake, BRAKES),
     shop,
   }
   catalogues.set(ownParts, { shop, catalogue })

@@ -75,10 +75,18 @@ const STEPPER_ROWS = [
   ['loop-110-200-80', 'Closed-loop stepper 110 mm frame, 20.0 N·m, 80 V', 'Morrow Motion', 520, 'closed', 110, 190, 19, 0.0011, 20, 0.8, 200, 7, 8.0, 80],
 ]
 
-const STEPPERS: PartOf['motor'][] = rowsOf<Omit<PartOf['motor'], 'driveCurrentA' | 'curve'>>(
-  STEPPER_COLUMNS,
-  STEPPER_ROWS,
-).map(motor => ({ ...motor, driveCurrentA: motor.ratedCurrentA, curve: null }))
+/** What the front bearing of a frame bears from a pulley in the middle of its shaft. */
+const shaftLoadN = (frameMm: number) => (frameMm < 50 ? 60 : frameMm < 70 ? 160 : frameMm < 100 ? 320 : 480)
+
+const STEPPERS: PartOf['motor'][] = rowsOf<
+  Omit<PartOf['motor'], 'driveCurrentA' | 'curve' | 'continuousTorqueNm' | 'shaftLoadLimitN'>
+>(STEPPER_COLUMNS, STEPPER_ROWS).map(motor => ({
+  ...motor,
+  driveCurrentA: motor.ratedCurrentA,
+  continuousTorqueNm: null,
+  shaftLoadLimitN: shaftLoadN(motor.frameMm),
+  curve: null,
+}))
 
 type ServoRow = [
   id: string,
@@ -116,6 +124,9 @@ const SERVOS: PartOf['motor'][] = SERVO_ROWS.map(
     shaftMm,
     rotorInertiaKgM2,
     holdingTorqueNm: peakTorqueNm,
+    // Three times its rated torque is what a servo gives for a moment.
+    continuousTorqueNm: Math.round((peakTorqueNm / 3) * 100) / 100,
+    shaftLoadLimitN: 2 * shaftLoadN(frameMm),
     detentTorqueNm: 0.02,
     fullStepsPerRev: 10_000,
     ratedCurrentA: 2.8,

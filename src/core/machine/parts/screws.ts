@@ -106,6 +106,7 @@ const ballThread = ([
   leadMm: lead,
   dynamicCapacityN: dynamic,
   staticCapacityN: still,
+  pressureSpeedLimitMpaMPerMin: null,
   ratedStiffnessNPerUm: stiffness,
   nutBodyLengthMm: length,
   nutBodyDiameterMm: body,
@@ -167,7 +168,7 @@ function ground(thread: BallThread): PartOf['screw'][] {
     {
       ...common,
       id: `ground-${d}-${lead}-offset`,
-      name: `Ground ball screw ${size}, offset-lead nut`,
+      name: `Ground ball screw ${size}, one nut preloaded by an offset of its lead`,
       preloadN: Math.round(0.05 * dynamicCapacityN),
       nutBodyLengthMm: Math.round(1.4 * nutBodyLengthMm),
       toleranceClass: 'P5',
@@ -200,6 +201,8 @@ function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): 
     frictionCoefficient: 0.13,
     flankAngleDeg: 15,
     speedValueLimit: 15_000,
+    // Oiled bronze on steel, as makers of such nuts give it.
+    pressureSpeedLimitMpaMPerMin: 400,
     nutBodyLengthMm: 2 * d,
     nutBodyDiameterMm: 1.6 * d,
     nutFlangeThicknessMm: 10,

@@ -74,6 +74,13 @@ const SHEETS: { [K in PartKind]: (part: PartOf[K]) => SheetRow[] } = {
     length('Shaft', motor.shaftMm),
     length('Frame', motor.frameMm),
     length('Body length', motor.lengthMm),
+    ...(motor.continuousTorqueNm === null ? [] : [torque('Torque all day', motor.continuousTorqueNm)]),
+  ],
+  brake: brake => [
+    torque('Holds without current', brake.holdingTorqueNm),
+    length('Smallest bore', brake.smallestBoreMm),
+    length('Largest bore', brake.largestBoreMm),
+    length('Length', brake.lengthMm),
   ],
 }
 

@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { GRAVITY_M_PER_S2, radians } from '../../calculation/constants'
-import { flag, list, number } from '../../calculation/spec'
+import { choice, list, number } from '../../calculation/spec'
 import { backdriveTorque } from './screwTorque'
 
 const massKg = number('moving mass', 'm', 'kg', { over: 0 })
@@ -43,7 +43,7 @@ export const lostMotion = calculation({
     nutPlayUm: number('play of the nut', 'sn', 'um', { min: 0 }),
     bearingPlayUm: number('play of the bearings', 'sb', 'um', { min: 0 }),
     couplerBacklashDeg: number('backlash of the coupler', 'theta', 'deg', { min: 0 }),
-    beltPlayUm: number('play of the belt at the table', 'sp', 'um', { min: 0 }),
+    beltPlayUm: number('play of the belt at the slide', 'sp', 'um', { min: 0 }),
     leadMm,
     frictionN: number('friction of the axis', 'f', 'N', { min: 0 }),
     stiffnessNPerUm,
@@ -51,7 +51,7 @@ export const lostMotion = calculation({
   },
   outputs: {
     couplerUm: number('from the coupler', 'sc', 'um', {}),
-    elasticUm: number('from wind-up', 'se', 'um', {}),
+    elasticUm: number('from twist and give', 'se', 'um', {}),
     totalUm: number('in all', 's', 'um', {}),
   },
   compute(inputs) {
@@ -62,45 +62,57 @@ export const lostMotion = calculation({
   },
 })
 
+/** Which way an axis runs when power goes, if nothing holds it. */
+const RUNS = ['down', 'up', 'nowhere'] as const
+
 /**
- * Whether an axis that lifts its load runs down when power goes.
+ * What holds an axis that its load would turn when power goes. The friction of the ways is not relied on: it is a gib
+ * setting away from nothing.
  *
- * @example unpoweredDrop({ massKg: 59, inclineDeg: 0, counterbalanceN: 0, frictionN: 37, leadMm: 10,
- *   backwardEfficiency: 0.67, ratio: 1, detentTorqueNm: 0.11, dragTorqueNm: 0.17 }).drops // false
+ * @example unpoweredDrop({ massKg: 85, inclineDeg: 90, counterbalanceN: 0, leadMm: 5, backwardEfficiency: 0.9, ratio: 1,
+ *   detentTorqueNm: 0.34, dragTorqueNm: 0.17 }).reserve // 0.854291
  */
 export const unpoweredDrop = calculation({
   id: 'axis.unpoweredDrop',
   title: 'What happens when power goes',
-  formula: "T = max(0, W - f) Ph eta' / (2000 pi r); Th = Td + Tf / r; drops when T > Th",
-  source: 'Work in equals work out, over one turn; motor detent and drag hold',
-  validity: 'At rest; vibration lowers friction, so a small margin is none',
+  formula: "W = m g sin(i) - Fcb; T = |W| Ph eta' / (2000 pi r); Th = Td + Tf / r + Tb; reserve = Th / T",
+  source: 'Work in equals work out, over one turn; motor detent, drag and brake hold',
+  validity: 'At rest; friction of the ways is left out, vibration lowers what is left',
   inputs: {
     massKg,
     inclineDeg: number('incline of the axis', 'i', 'deg', { min: 0, max: 90 }),
     counterbalanceN: number('counterbalance', 'Fcb', 'N', { min: 0 }),
-    frictionN: number('friction of the axis', 'f', 'N', { min: 0 }),
     leadMm,
     backwardEfficiency: number('backward efficiency', "eta'", '1', { min: 0, max: 1 }),
     ratio,
     detentTorqueNm: number('detent torque of the motor', 'Td', 'N m', { min: 0 }),
     dragTorqueNm: number('drag at the screw', 'Tf', 'N m', { min: 0 }),
+    brakeTorqueNm: number('brake on the motor', 'Tb', 'N m', { min: 0, default: 0 }),
   },
   outputs: {
     backdriveTorqueNm: number('torque from the load at the motor', 'T', 'N m', {}),
     holdingTorqueNm: number('torque that holds it', 'Th', 'N m', {}),
-    drops: flag('the axis runs down'),
+    reserve: number('times over', 'Th / T', '1', { orNone: true }),
+    runs: choice('which way it would run', RUNS),
   },
   compute(inputs) {
-    const hangingN =
+    const weightN =
       inputs.massKg * GRAVITY_M_PER_S2 * Math.sin(radians(inputs.inclineDeg)) - inputs.counterbalanceN
     const { torqueNm } = backdriveTorque.compute({
-      axialForceN: Math.max(0, hangingN - inputs.frictionN),
+      axialForceN: Math.abs(weightN),
       leadMm: inputs.leadMm,
       backwardEfficiency: inputs.backwardEfficiency,
     })
     const backdriveTorqueNm = torqueNm / inputs.ratio
-    const holdingTorqueNm = inputs.detentTorqueNm + inputs.dragTorqueNm / inputs.ratio
-    return { backdriveTorqueNm, holdingTorqueNm, drops: backdriveTorqueNm > holdingTorqueNm }
+    const holdingTorqueNm =
+      inputs.detentTorqueNm + inputs.dragTorqueNm / inputs.ratio + (inputs.brakeTorqueNm ?? 0)
+    return {
+      backdriveTorqueNm,
+      holdingTorqueNm,
+      reserve: backdriveTorqueNm > 0 ? holdingTorqueNm / backdriveTorqueNm : null,
+      runs:
+        backdriveTorqueNm === 0 ? ('nowhere' as const) : weightN > 0 ? ('down' as const) : ('up' as const),
+    }
   },
 })
 

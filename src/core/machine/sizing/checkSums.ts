@@ -4,7 +4,7 @@ import { number } from '../../calculation/spec'
 // The plain sums that some verdicts rest on, so that they open to their working like any other figure.
 
 /**
- * Speed of the screw at a speed of the table.
+ * Speed of the screw at a speed of the slide.
  *
  * @example screwSpeed({ speedMmPerMin: 3000, leadMm: 5 }).speedRpm // 600
  */
@@ -15,7 +15,7 @@ export const screwSpeed = calculation({
   source: 'One turn moves the nut by one lead',
   validity: 'Single nut on a turning screw',
   inputs: {
-    speedMmPerMin: number('speed of the table', 'v', 'mm/min', { min: 0 }),
+    speedMmPerMin: number('speed of the slide', 'v', 'mm/min', { min: 0 }),
     leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
   },
   outputs: { speedRpm: number('speed of the screw', 'n', 'rpm', {}) },
@@ -125,4 +125,60 @@ export const inertiaRatio = calculation({
   },
   outputs: { ratio: number('inertia ratio', 'J / Jr', '1', {}) },
   compute: ({ loadInertiaKgM2, rotorInertiaKgM2 }) => ({ ratio: loadInertiaKgM2 / rotorInertiaKgM2 }),
+})
+
+/**
+ * How far off a place of the slide may be, part by part: one budget against the accuracy wanted.
+ *
+ * @example positionBudget({ leadUm: 23, growthUm: 37, lostMotionUm: 20, fullStepUm: 25 }).totalUm // 82.5
+ */
+export const positionBudget = calculation({
+  id: 'axis.positionBudget',
+  title: 'Position budget',
+  formula: 'e = lead + growth + lost motion / 2 + full step / 2',
+  source: 'The parts at their worst, added up',
+  validity: 'One axis, its ways straight; half of the lost motion lies to each side, and half of a step',
+  inputs: {
+    leadUm: number('lead as it will run', 'lead', 'um', { min: 0 }),
+    growthUm: number('growth of the screw', 'growth', 'um', { min: 0 }),
+    lostMotionUm: number('lost motion', 'lost motion', 'um', { min: 0 }),
+    fullStepUm: number('full step of an open loop', 'full step', 'um', { min: 0 }),
+  },
+  outputs: { totalUm: number('off at most', 'e', 'um', {}) },
+  compute: ({ leadUm, growthUm, lostMotionUm, fullStepUm }) => ({
+    totalUm: leadUm + growthUm + lostMotionUm / 2 + fullStepUm / 2,
+  }),
+})
+
+/**
+ * How hard a sliding nut presses while it slides: bronze wears, and plastic melts, by their product.
+ *
+ * @example nutPressureSpeed({ forceN: 1000, pitchDiameterMm: 18, leadMm: 4, pitchMm: 4, nutLengthMm: 40,
+ *   speedRpm: 250 }).pressureSpeedMpaMPerMin // 12.5313
+ */
+export const nutPressureSpeed = calculation({
+  id: 'nut.pressureSpeed',
+  title: 'Pressure times sliding speed of the nut',
+  formula: 'p = F / (pi dm (P/2) (L/P)); v = n sqrt((pi dm)^2 + Ph^2) / 1000; p v',
+  source: 'Pressure on the flanks of the thread; makers limit its product with the sliding speed',
+  validity: 'Trapezoidal thread, all its turns bearing alike',
+  inputs: {
+    forceN: number('force', 'F', 'N', { min: 0 }),
+    pitchDiameterMm: number('pitch diameter', 'dm', 'mm', { over: 0 }),
+    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
+    pitchMm: number('pitch of the thread', 'P', 'mm', { over: 0 }),
+    nutLengthMm: number('length of the nut', 'L', 'mm', { over: 0 }),
+    speedRpm: number('speed of the screw', 'n', 'rpm', { min: 0 }),
+  },
+  outputs: {
+    pressureMpa: number('pressure', 'p', 'MPa', {}),
+    slidingMPerMin: number('sliding speed', 'v', 'm/min', {}),
+    pressureSpeedMpaMPerMin: number('pressure times speed', 'p v', 'MPa m/min', {}),
+  },
+  compute({ forceN, pitchDiameterMm, leadMm, pitchMm, nutLengthMm, speedRpm }) {
+    const flanksMm2 = Math.PI * pitchDiameterMm * (pitchMm / 2) * (nutLengthMm / pitchMm)
+    const pressureMpa = forceN / flanksMm2
+    const slidingMPerMin = (speedRpm * Math.hypot(Math.PI * pitchDiameterMm, leadMm)) / 1000
+    return { pressureMpa, slidingMPerMin, pressureSpeedMpaMPerMin: pressureMpa * slidingMPerMin }
+  },
 })

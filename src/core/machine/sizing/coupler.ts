@@ -3,13 +3,13 @@ import { degrees } from '../../calculation/constants'
 import { number } from '../../calculation/spec'
 
 /**
- * How far a coupler twists, and what that is at the table.
+ * How far a coupler twists, and what that is at the slide.
  *
  * @example couplerWindup({ torqueNm: 6.11, torsionalStiffnessNmPerRad: 282, leadMm: 10 }).linearUm // 34.4836
  */
 export const couplerWindup = calculation({
   id: 'coupler.windup',
-  title: 'Wind-up of the coupler',
+  title: 'Twist of the coupler under torque',
   formula: 'theta = T / kt; s = Ph theta / (2 pi)',
   source: "Hooke's law in torsion",
   validity: 'Direct drive, one coupler between motor and screw',
@@ -20,7 +20,7 @@ export const couplerWindup = calculation({
   },
   outputs: {
     windupDeg: number('twist', 'theta', 'deg', {}),
-    linearUm: number('at the table', 's', 'um', {}),
+    linearUm: number('at the slide', 's', 'um', {}),
   },
   compute({ torqueNm, torsionalStiffnessNmPerRad, leadMm }) {
     const twist = torqueNm / torsionalStiffnessNmPerRad

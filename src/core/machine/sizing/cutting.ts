@@ -92,3 +92,44 @@ export const drilling = calculation({
     }
   },
 })
+
+/**
+ * Forces of a turning cut: of the tool along its feed, when it turns, faces or parts off.
+ *
+ * @example turning({ specificForceNPerMm2: 1800, chipExponent: 0.25, feedPerRevMm: 0.1, depthMm: 1,
+ *   approachAngleDeg: 90 }).feedForceN // 160.045
+ */
+export const turning = calculation({
+  id: 'cutting.turning',
+  title: 'Forces of a turning tool',
+  formula:
+    'h = f sin(k); kc = kc1.1 h^-mc; Fc = kc ap f; along the feed Ff = 0.5 Fc sin(k); across it Fp = 0.5 Fc cos(k)',
+  source: 'Kienzle; along and across, half of the main force, as handbooks have it',
+  validity: 'A sharp tool with a small corner; a parting tool feeds at 90 degrees with its whole width',
+  inputs: {
+    specificForceNPerMm2: mainForceNPerMm2,
+    chipExponent,
+    feedPerRevMm: number('feed per turn', 'f', 'mm', { over: 0 }),
+    depthMm: number('depth of the cut, or width of a parting tool', 'ap', 'mm', { over: 0 }),
+    approachAngleDeg: number('angle between cutting edge and feed', 'k', 'deg', { over: 0, max: 90 }),
+  },
+  outputs: {
+    specificForceNPerMm2: actualForceNPerMm2,
+    mainForceN: number('main force, down on the tool', 'Fc', 'N', {}),
+    feedForceN: number('force along the feed', 'Ff', 'N', {}),
+    sideForceN: number('force across the feed', 'Fp', 'N', {}),
+  },
+  compute(inputs) {
+    const { feedPerRevMm, depthMm } = inputs
+    const angle = radians(inputs.approachAngleDeg)
+    const specificForceNPerMm2 =
+      inputs.specificForceNPerMm2 * (feedPerRevMm * Math.sin(angle)) ** -inputs.chipExponent
+    const mainForceN = specificForceNPerMm2 * depthMm * feedPerRevMm
+    return {
+      specificForceNPerMm2,
+      mainForceN,
+      feedForceN: 0.5 * mainForceN * Math.sin(angle),
+      sideForceN: 0.5 * mainForceN * Math.cos(angle),
+    }
+  },
+})

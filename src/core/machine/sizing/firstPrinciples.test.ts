@@ -443,26 +443,33 @@ describe('motor and drive', () => {
     expect(reversalUm).toBeCloseTo((2 * lagDeg * 5000) / 360, 9)
   })
 
-  test('an axis runs down just where its load beats friction and detent', () => {
+  test('an axis runs down just where its load beats what holds it, and friction of the ways is not counted', () => {
     const head = {
       massKg: 60,
       inclineDeg: 90,
       counterbalanceN: 0,
-      frictionN: 88,
       leadMm: 5,
       backwardEfficiency: 0.88,
       ratio: 1,
       dragTorqueNm: 0.1,
     }
-    const pullNm = ((60 * 9.80665 - 88) * 0.005 * 0.88) / (2 * Math.PI)
+    const pullNm = (60 * 9.80665 * 0.005 * 0.88) / (2 * Math.PI)
     const just = (detentTorqueNm: number) => unpoweredDrop({ ...head, detentTorqueNm })
     expect(just(0).backdriveTorqueNm).toBeCloseTo(pullNm, 9)
-    expect(just(pullNm - 0.1 + 1e-6).drops).toBe(false)
-    expect(just(pullNm - 0.1 - 1e-6).drops).toBe(true)
-    // Through a reduction the load pulls less at the motor.
+    expect(just(pullNm - 0.1).reserve).toBeCloseTo(1, 9)
+    expect(just(0)).toMatchObject({ runs: 'down' })
+    // Through a reduction the load pulls less at the motor; a brake adds to what holds.
     expect(unpoweredDrop({ ...head, detentTorqueNm: 0, ratio: 3 }).backdriveTorqueNm).toBeCloseTo(
       pullNm / 3,
       9,
     )
+    expect(unpoweredDrop({ ...head, detentTorqueNm: 0, brakeTorqueNm: 2 }).holdingTorqueNm).toBeCloseTo(
+      2.1,
+      9,
+    )
+    // Over-balanced it runs up, by as much as it is over.
+    const over = unpoweredDrop({ ...head, detentTorqueNm: 0, counterbalanceN: 60 * 9.80665 + 100 })
+    expect(over.runs).toBe('up')
+    expect(over.backdriveTorqueNm).toBeCloseTo((100 * 0.005 * 0.88) / (2 * Math.PI), 9)
   })
 })

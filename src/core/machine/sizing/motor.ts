@@ -93,4 +93,36 @@ export const tableTorque = calculation({
   },
 })
 
+/** Speed of a point of a curve; 0 where there is none. */
 const speedAt = (curve: { speedRpm: number }[], index: number) => curve[index]?.speedRpm ?? 0
+
+/**
+ * The steady torque that warms a motor as the phases of its duty do.
+ *
+ * @throws InputError when no phase has a share of the time
+ * @example rmsTorque({ phases: [{ torqueNm: 2, timeShare: 0.25 }, { torqueNm: 0, timeShare: 0.75 }] }).rmsTorqueNm // 1
+ */
+export const rmsTorque = calculation({
+  id: 'motor.rmsTorque',
+  title: 'Torque of the motor over a duty',
+  formula: 'T = sqrt(sum(Ti^2 qi) / sum(qi))',
+  source: 'Heat in the windings grows with the square of the torque',
+  validity: 'Cycles shorter than the motor takes to warm',
+  inputs: {
+    phases: list(
+      'phases of the duty',
+      record('phase', {
+        torqueNm,
+        timeShare: number('share of the time', 'q', '1', { min: 0, max: 1 }),
+      }),
+    ),
+  },
+  outputs: { rmsTorqueNm: number('torque over the duty', 'T', 'N m', {}) },
+  compute({ phases }) {
+    const shares = phases.reduce((sum, { timeShare }) => sum + timeShare, 0)
+    if (!(shares > 0))
+      throw new InputError('phases', phases, 'at least one phase with a share of the time over 0')
+    const squares = phases.reduce((sum, phase) => sum + phase.torqueNm ** 2 * phase.timeShare, 0)
+    return { rmsTorqueNm: Math.sqrt(squares / shares) }
+  },
+})

@@ -16,7 +16,7 @@ const ratio = number('motor turns per screw turn', 'r', '1', { over: 0 })
 export const frictionLag = calculation({
   id: 'motor.frictionLag',
   title: 'Lag of a stepper under friction',
-  formula: 'lag = asin(Tf / Th) / (z / 4); both ways at the table: 2 lag Ph / (2 pi r)',
+  formula: 'lag = asin(Tf / Th) / (z / 4); both ways at the slide: 2 lag Ph / (2 pi r)',
   source: 'Sinusoidal torque over the step angle',
   validity: 'Open loop; a closed loop takes the lag out',
   inputs: {
@@ -28,7 +28,7 @@ export const frictionLag = calculation({
   },
   outputs: {
     lagDeg: number('lag of the motor', 'lag', 'deg', {}),
-    reversalUm: number('lost on a reversal at the table', 's', 'um', {}),
+    reversalUm: number('lost on a reversal at the slide', 's', 'um', {}),
   },
   compute({ frictionTorqueNm, holdingTorqueNm, fullStepsPerRev, leadMm, ratio }) {
     if (frictionTorqueNm > holdingTorqueNm)
@@ -61,8 +61,8 @@ export const stepResolution = calculation({
     holdingTorqueNm,
   },
   outputs: {
-    fullStepUm: number('a full step at the table', 'full', 'um', {}),
-    microstepUm: number('a microstep at the table', 'micro', 'um', {}),
+    fullStepUm: number('a full step at the slide', 'full', 'um', {}),
+    microstepUm: number('a microstep at the slide', 'micro', 'um', {}),
     torquePerMicrostepNm: number('torque that a microstep adds', 'T', 'N m', {}),
   },
   compute({ leadMm, fullStepsPerRev, microsteps, ratio, holdingTorqueNm }) {

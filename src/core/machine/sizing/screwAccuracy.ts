@@ -1,6 +1,5 @@
 import { calculation } from '../../calculation/calculation'
 import { roundAreaMm2, STEEL_E_MPA, STEEL_EXPANSION_PER_K } from '../../calculation/constants'
-import { InputError } from '../../calculation/inputError'
 import { choice, number } from '../../calculation/spec'
 
 export const TOLERANCE_CLASSES = ['P1', 'P3', 'P5', 'T7', 'T10'] as const
@@ -10,6 +9,8 @@ export type ToleranceClass = (typeof TOLERANCE_CLASSES)[number]
 const VARIATION_300_UM: Record<ToleranceClass, number> = { P1: 6, P3: 12, P5: 23, T7: 52, T10: 210 }
 /** Upper ends of the steps of travel, and the tolerance of each positioning class on that step. */
 const STEPS_MM = [315, 400, 500, 630, 800, 1000, 1250, 1600]
+/** Where the table of the positioning classes ends. */
+export const TABLED_UP_TO_MM = 1600
 const STEP_TOLERANCES_UM: Partial<Record<ToleranceClass, number[]>> = {
   P1: [6, 7, 8, 9, 10, 11, 13, 15],
   P3: [12, 13, 15, 16, 18, 21, 24, 29],
@@ -19,15 +20,15 @@ const STEP_TOLERANCES_UM: Partial<Record<ToleranceClass, number[]>> = {
 /**
  * How far a screw of a tolerance class may be off over a travel.
  *
- * @throws InputError when the travel is beyond the table of a positioning class
  * @example leadError({ toleranceClass: 'P3', travelMm: 745 }) // { travelToleranceUm: 18, variation300Um: 12 }
  */
 export const leadError = calculation({
   id: 'screw.leadError',
   title: 'Accuracy of the lead',
-  formula: 'P classes: from the table, by step of travel; T classes: e = 2 l / 300 v300',
+  formula:
+    'P classes: from the table, by step of travel; beyond 1600 mm the last step in proportion; T classes: e = 2 l / 300 v300',
   source: 'ISO 3408-3',
-  validity: 'The screw alone, at 20 °C; P classes up to 1600 mm',
+  validity: 'The screw alone, at 20 °C; P classes are tabled up to 1600 mm',
   inputs: {
     toleranceClass: choice('tolerance class', TOLERANCE_CLASSES),
     travelMm: number('travel', 'l', 'mm', { over: 0 }),
@@ -40,9 +41,9 @@ export const leadError = calculation({
     const variation300Um = VARIATION_300_UM[toleranceClass]
     const steps = STEP_TOLERANCES_UM[toleranceClass]
     if (!steps) return { travelToleranceUm: ((2 * travelMm) / 300) * variation300Um, variation300Um }
-    const travelToleranceUm = steps[STEPS_MM.findIndex(upToMm => travelMm <= upToMm)]
-    if (travelToleranceUm === undefined)
-      throw new InputError('travelMm', travelMm, `a number over 0 up to 1600 mm for class ${toleranceClass}`)
+    const lastUm = steps[steps.length - 1] as number
+    const travelToleranceUm =
+      steps[STEPS_MM.findIndex(upToMm => travelMm <= upToMm)] ?? (lastUm * travelMm) / TABLED_UP_TO_MM
     return { travelToleranceUm, variation300Um }
   },
 })

@@ -93,7 +93,7 @@ export const screwLife = calculation({
 })
 
 /** 2^1.5: an outside load of this many preloads opens a preloaded pair. */
-const OPENING_RATIO = 2 ** 1.5
+export const OPENING_RATIO = 2 ** 1.5
 
 /**
  * How a preloaded pair of nuts or bearings shares an outside load.
@@ -118,7 +118,7 @@ export const preloadedLife = calculation({
   id: 'screw.preloadedLife',
   title: 'Life of a preloaded ball nut',
   formula:
-    'F1 = Fpr (1 + F / (2^1.5 Fpr))^1.5, F2 = F1 - F until F = 2^1.5 Fpr, then F and 0; Li = (Ca / Fmi)^3 10^6; L = (L1^(-10/9) + L2^(-10/9))^(-9/10)',
+    'F1 = Fpr (1 + F / (2^1.5 Fpr))^1.5, F2 = F1 - F until F = 2^1.5 Fpr, then F and 0; Li = (Ca / (fw Fmi))^3 10^6; L = (L1^(-10/9) + L2^(-10/9))^(-9/10)',
   source: 'ISO 3408-5',
   validity: 'Two equal halves preloaded against each other; mirrored for a negative force',
   inputs: {
@@ -126,9 +126,10 @@ export const preloadedLife = calculation({
     preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
     phases,
     leadMm,
+    loadFactor: number('load factor', 'fw', '1', { over: 0, default: 1 }),
   },
   outputs: { ...lives, unloadingForceN: number('force that opens the nut', '2^1.5 Fpr', 'N', {}) },
-  compute({ dynamicCapacityN, preloadN, phases, leadMm }) {
+  compute({ dynamicCapacityN, preloadN, phases, leadMm, loadFactor = 1 }) {
     const half = (side: 1 | -1) =>
       cubicMean(phases, forceN => {
         const share = shareOfPair(preloadN, Math.abs(forceN))
@@ -137,7 +138,10 @@ export const preloadedLife = calculation({
     const one = half(1)
     const two = half(-1)
     const exponent = 10 / 9
-    const worn = [one, two].reduce((sum, { loadN }) => sum + ((loadN / dynamicCapacityN) ** 3) ** exponent, 0)
+    const worn = [one, two].reduce(
+      (sum, { loadN }) => sum + (((loadFactor * loadN) / dynamicCapacityN) ** 3) ** exponent,
+      0,
+    )
     return {
       ...spent(1e6 * worn ** (-1 / exponent), one.meanSpeedRpm, leadMm),
       unloadingForceN: OPENING_RATIO * preloadN,

@@ -273,15 +273,14 @@ describe('motor and drive', () => {
       massKg: 80,
       inclineDeg: 0,
       counterbalanceN: 0,
-      frictionN: 0,
       leadMm: 10,
       backwardEfficiency: 0.9,
       ratio: 1,
       detentTorqueNm: 0,
       dragTorqueNm: 0,
     }
-    expect(unpoweredDrop(level).drops).toBe(false)
-    expect(unpoweredDrop({ ...level, inclineDeg: 90 }).drops).toBe(true)
+    expect(unpoweredDrop(level)).toMatchObject({ runs: 'nowhere', reserve: null })
+    expect(unpoweredDrop({ ...level, inclineDeg: 90 })).toMatchObject({ runs: 'down', reserve: 0 })
   })
 
   test('acceleration counts once: by force for the mass, by inertia for what turns', () => {

@@ -52,3 +52,13 @@ export const freeLengthMm = remembered((t: EvaluationContext) => {
     )
   return t.axis.ends === 'fixed-free' ? beyondMm : Math.max(beyondMm, beforeMm)
 })
+
+/**
+ * The longest stretch that the load pushes: from the fixed block to the nut at the far end of its travel.
+ *
+ * @throws InputError as freeLengthMm does
+ */
+export const pushedLengthMm = remembered((t: EvaluationContext) => {
+  freeLengthMm(t)
+  return Math.max(1, nutRange(t).lastMm - nutReach(t).nutBehindMm)
+})
