@@ -24,6 +24,7 @@ export const CHOSEN_PARTS = record('Parts', {
   coupler: wordsOrNone('Coupler', 80),
   belt: wordsOrNone('Belt', 80),
   motor: wordsOrNone('Motor', 80),
+  brake: wordsOrNone('Brake', 80),
 })
 
 export const ENDS = choice('How the ends are held', SCREW_ENDS, { blank: 'fixed-supported' })
@@ -37,6 +38,8 @@ export const DRIVE = record('Drive', {
   microsteps: plain('Microsteps', [1, 256], { whole: true, blank: 8 }),
   /** Whether a handwheel stays on the far end of the screw. */
   handwheelKept: flag('Handwheel kept'),
+  /** Whether the lead is measured and the controller corrects it from a table. */
+  leadTable: flag('Lead corrected from a table'),
 })
 export type Drive = ValueOf<typeof DRIVE>
 

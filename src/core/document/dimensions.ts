@@ -31,7 +31,7 @@ export const DIMENSIONS = {
   wayTravelMm: dimension(
     'geometry',
     length('Travel that the ways allow', [10, 10_000]),
-    'Screw out. Push the table by hand from one casting stop to the other; read a rule laid along the way at both ends.',
+    'Screw out. Push the slide by hand from one casting stop to the other; read a rule laid along the way at both ends.',
   ),
   supportSpanMm: dimension(
     'geometry',
@@ -56,12 +56,12 @@ export const DIMENSIONS = {
   movingMassKg: dimension(
     'load',
     mass('Moving mass, with the heaviest work', [0.1, 5000]),
-    'Bathroom scale under the table, lifted with help or a hoist; add vice and work.',
+    'Bathroom scale under the slide, lifted with help or a hoist; add vice and work.',
   ),
   frictionCoefficient: dimension(
     'load',
     plain('Friction of the ways', [0, 1]),
-    'Pull the table steadily with a spring scale, then again with a known mass on it: friction is the extra pull over the extra weight.',
+    'Pull the slide steadily with a spring scale, then again with a known mass on it: friction is the extra pull over the extra weight.',
   ),
   dragN: dimension(
     'load',
@@ -109,6 +109,8 @@ export const GOALS = {
   accuracyTargetUm: smallLength('Position error accepted over the travel', [1, 5000]),
   temperatureRiseK: temperatureRise('Warming of the screw in use', [0, 60]),
   alignmentTargetUm: smallLength('Screw out of line accepted', [1, 1000]),
+  /** Of two screws that drive a gantry: how far one end may lead the other. */
+  rackingTargetUm: smallLength('Gantry out of square accepted, screw to screw', [1, 10_000]),
   wantedLifeHours: hours('Life wanted', [1, 200_000]),
 } satisfies Record<string, NumberField>
 export type GoalKey = keyof typeof GOALS
@@ -129,6 +131,7 @@ export const DRIVE_SIZES = {
   screwSpacingMm: length('Between the two screws', [50, 10_000]),
   offCentreMm: length('Load off the middle of the gantry, at most', [0, 5000]),
   handwheelRadiusMm: length('Handwheel, middle to grip', [10, 500]),
+  handwheelHubMm: length('Hub of the handwheel, along the screw', [5, 200]),
   beltCentresMm: length('Between motor shaft and screw', [20, 2000]),
 } satisfies Record<string, NumberField>
 export type DriveSizeKey = keyof typeof DRIVE_SIZES

@@ -67,13 +67,29 @@ const every: Edit[] = [
   drive.choosePart(X, CATALOGUE, 'motor', null),
   tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
   tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
-  screwLine.startRound(X, { id: 'n', startedAt: stamp.at, finishedAt: null, clampedAtMm: 10, stations: [] }),
+  screwLine.startRound(X, {
+    id: 'n',
+    startedAt: stamp.at,
+    finishedAt: null,
+    clampedAtMm: 10,
+    gaugeStepUm: 1,
+    stations: [],
+  }),
   screwLine.setClampedAt(X, 'round-1', 55),
+  screwLine.setRoundGauge(X, 'round-1', 10),
+  reversal.setTestGauge(X, 'test-2', 2),
   screwLine.addAlignStation(X, 'round-1', { id: 'p', positionMm: 5, heightUm: null, sideUm: null }),
   screwLine.setAlignReading(X, 'round-1', 'place-1', { heightUm: 7 }),
   screwLine.finishRound(X, 'round-3', stamp.at, 'done'),
   screwLine.removeRound(X, 'round-2'),
-  reversal.startTest(X, { id: 'n', startedAt: stamp.at, finishedAt: null, label: 'n', stations: [] }),
+  reversal.startTest(X, {
+    id: 'n',
+    startedAt: stamp.at,
+    finishedAt: null,
+    label: 'n',
+    gaugeStepUm: null,
+    stations: [],
+  }),
   reversal.addTestStation(X, 'test-2', {
     id: 's',
     positionMm: 5,
@@ -185,7 +201,7 @@ describe('rows are found by their ids', () => {
 
   test('a change of one row lands on it when another tab has taken a row out before it', () => {
     // Two joints alike but for their names: only their ids tell them apart.
-    const alike = run(grip(second.id, first.gripMm)).job
+    const alike = run(grip(second.id, first.gripMm ?? 0)).job
     const mine = run(grip(second.id, 19), alike).change
     const theirs = run(without(first.id), alike).job
     expect(stillApplies(theirs, mine)).toBe(true)

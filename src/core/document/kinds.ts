@@ -1,6 +1,6 @@
 // The few words that documents are made of, so that every room names things alike.
 
-export const PART_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor'] as const
+export const PART_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor', 'brake'] as const
 export type PartKind = (typeof PART_KINDS)[number]
 
 export const MACHINE_KINDS = ['mill', 'lathe', 'router'] as const

@@ -8,6 +8,7 @@ import type { Job } from '../document/job'
 import { MACHINE_KINDS } from '../document/kinds'
 import { migrate, type Stored } from '../document/migrations'
 import { changeFromV3 } from '../document/migrations/v3'
+import { changeFromV5 } from '../document/migrations/v5'
 import type { PartOf } from '../document/parts/types'
 import { SCHEMA_VERSION } from '../document/version'
 import { CATALOGUE } from '../machine/parts'
@@ -270,8 +271,15 @@ describe('a job of version 1', () => {
   const whole = { ...(JSON.parse(fixture) as { job: { axes: object[] } }) }
   test('comes up with a direct drive on one screw, and everything else as it was', () => {
     const [axis] = readJobFile(fixture).job.axes
-    expect(axis?.drive).toEqual({ transmission: 'direct', screws: 1, microsteps: 8, handwheelKept: false })
+    expect(axis?.drive).toEqual({
+      transmission: 'direct',
+      screws: 1,
+      microsteps: 8,
+      handwheelKept: false,
+      leadTable: false,
+    })
     expect(axis?.parts).toEqual({
+      brake: null,
       screw: 'ball-20-5-double',
       bearing: null,
       coupler: null,
@@ -308,7 +316,14 @@ describe('a job of version 2', () => {
   test('comes up with the usual limits and no parts of its own, and everything else as it was', () => {
     const { job: before } = JSON.parse(old) as JobFile
     const { job: after, history } = readJobFile(old)
-    expect(after.ownParts).toEqual({ screw: [], bearing: [], coupler: [], belt: [], motor: [] })
+    expect(after.ownParts).toEqual({
+      screw: [],
+      bearing: [],
+      coupler: [],
+      belt: [],
+      motor: [],
+      brake: [],
+    })
     expect(after.axes.map(({ limits }) => limits)).toEqual(before.axes.map(() => ({})))
     for (const [index, axis] of after.axes.entries()) {
       const { room, ...same } = before.axes[index] as unknown as Record<string, object>
@@ -367,5 +382,30 @@ describe('limits and parts of the builder in a file', () => {
     ],
   ])('a file with %s is refused with the place', (_, broken, reason) => {
     expect(refusal(broken)).toContain(reason)
+  })
+})
+
+describe('a change of version 5 that was not saved before the app was newer', () => {
+  const X = ['axes', 'skarrow-x']
+  test('keeps its paths, and what it puts in has what has come since', () => {
+    const hole = { id: 'h', label: 'Way through', existingDiameterMm: 18, requiredDiameterMm: 24 }
+    const { patches } = changeFromV5({
+      patches: [
+        { path: [...X, 'holes', 'h'], was: null, now: hole },
+        { path: [...X, 'goals', 'wantedTravelMm'], was: 300, now: 310 },
+      ],
+    })
+    expect(patches).toEqual([
+      { path: [...X, 'holes', 'h'], was: null, now: { ...hole, use: 'clearance' } },
+      { path: [...X, 'goals', 'wantedTravelMm'], was: 300, now: 310 },
+    ])
+  })
+
+  test('drops what changed a limit that is gone, and that alone', () => {
+    const limit = (id: string) => ({ path: [...X, 'limits', id], was: null, now: { holds: 2, close: 3 } })
+    expect(
+      changeFromV5({ patches: [limit('motor.step'), limit('screw.buckling'), limit('screw.warmth')] })
+        .patches,
+    ).toEqual([limit('screw.buckling')])
   })
 })

@@ -32,6 +32,17 @@ export function say(value: number, kind: QuantityKind, system: UnitSystem, decim
   return (figure.length < 4 ? figure : grouped(figure)) + spaced
 }
 
+/**
+ * A size that is sold in round millimetres, such as the bore of a bearing: in an inch job both are said, for the part is
+ * still called by its millimetres.
+ *
+ * @example saySold(15, 'inch') // '15 mm (0.5906 in)'
+ */
+export const saySold = (mm: number, system: UnitSystem): string =>
+  system === 'inch' && Math.abs(mm * 2 - Math.round(mm * 2)) < 1e-6
+    ? `${say(mm, 'length', 'mm')} (${say(mm, 'length', 'inch')})`
+    : say(mm, 'length', system)
+
 /** Sets thousands apart: `12,700.5`. */
 function grouped(figure: string): string {
   const point = figure.indexOf('.')

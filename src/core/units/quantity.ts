@@ -24,6 +24,8 @@ const scaled = (accepts: Record<string, number>, factor: number) =>
 
 const MM_PER_INCH = 25.4
 const N_PER_LBF = 4.4482216152605
+const MPA_PER_PSI = N_PER_LBF / MM_PER_INCH ** 2
+const M_PER_FOOT = 0.3048
 const LENGTHS: Record<string, number> = {
   mm: 1,
   cm: 10,
@@ -119,6 +121,23 @@ export const QUANTITIES = {
     mm: { unit: 'N/µm', perUnit: 1, decimals: 1 },
     inch: { unit: 'lbf/thou', perUnit: N_PER_LBF / MM_PER_INCH, decimals: 0 },
     accepts: { 'n/um': 1, 'lbf/thou': N_PER_LBF / MM_PER_INCH },
+  },
+  /** Base: MPa. */
+  pressure: {
+    mm: { unit: 'MPa', perUnit: 1, decimals: 1 },
+    inch: { unit: 'psi', perUnit: MPA_PER_PSI, decimals: 0 },
+    accepts: { mpa: 1, 'n/mm2': 1, psi: MPA_PER_PSI },
+  },
+  /** Base: MPa m/min. */
+  pressureSpeed: {
+    mm: { unit: 'MPa·m/min', perUnit: 1, decimals: 0 },
+    inch: { unit: 'psi·ft/min', perUnit: MPA_PER_PSI * M_PER_FOOT, decimals: 0 },
+    accepts: {
+      'mpa m/min': 1,
+      'mpa·m/min': 1,
+      'psi ft/min': MPA_PER_PSI * M_PER_FOOT,
+      'psi·ft/min': MPA_PER_PSI * M_PER_FOOT,
+    },
   },
   /** Base: kg m2. */
   inertia: {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { parseQuantity } from './parse'
-import { printField, printNumber, printQuantity, say } from './print'
+import { printField, printNumber, printQuantity, say, saySold } from './print'
 import type { QuantityKind, UnitSystem } from './quantity'
 
 const read = (text: string, kind: QuantityKind = 'length', system: UnitSystem = 'mm') => {
@@ -91,4 +91,11 @@ describe('printing quantities', () => {
       ),
     )
   })
+})
+
+test('in inches a size that is sold in round millimetres keeps its name, and any other is only converted', () => {
+  expect(saySold(15, 'inch')).toBe('15 mm (0.5906 in)')
+  expect(saySold(6.5, 'inch')).toBe('6.5 mm (0.2559 in)')
+  expect(saySold(12.7, 'inch')).toBe('0.5 in')
+  expect(saySold(15, 'mm')).toBe('15 mm')
 })

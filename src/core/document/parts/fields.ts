@@ -55,11 +55,24 @@ export const PART_FIELDS = {
     preloadN: force('Preload as delivered', [0, 50_000]),
     nutPlayUm: smallLength('Play as delivered', [0, 1000]),
     speedValueLimit: plain('Diameter times speed, at most', [1000, 400_000], unit('mm·rpm')),
+    pressureSpeedLimitMpaMPerMin: numberOf('pressureSpeed')(
+      'Pressure times sliding speed, at most (sliding nut)',
+      [0.1, 1000],
+      orNone,
+    ),
     nutBodyLengthMm: length('Length of the nut body', [5, 500]),
     nutBodyDiameterMm: length('Diameter of the nut body', [6, 300]),
     nutFlangeThicknessMm: length('Thickness of the flange', [2, 60]),
     nutFlangeDiameterMm: length('Diameter of the flange', [8, 400]),
-    toleranceClass: choice('Class of the lead', TOLERANCE_CLASSES),
+    toleranceClass: choice('Class of the lead', TOLERANCE_CLASSES, {
+      words: {
+        P1: 'P1: ground, within 6 µm over 300 mm',
+        P3: 'P3: ground, within 12 µm over 300 mm',
+        P5: 'P5: ground or rolled, within 23 µm over 300 mm',
+        T7: 'T7: rolled, within 52 µm over 300 mm',
+        T10: 'T10: rolled, within 210 µm over 300 mm',
+      },
+    }),
   },
   bearing: {
     ...FACTS,
@@ -122,6 +135,8 @@ export const PART_FIELDS = {
     shaftMm: length('Shaft', [2, 60]),
     rotorInertiaKgM2: inertia('Inertia of the rotor', [1e-8, 0.1]),
     holdingTorqueNm: torque('Holding torque (peak of a servo)', [0.02, MOST_TORQUE_NM]),
+    continuousTorqueNm: torque('Torque it bears all day (servo)', [0.01, MOST_TORQUE_NM], orNone),
+    shaftLoadLimitN: force('Shaft bears sideways, at most', [1, 20_000], orNone),
     detentTorqueNm: torque('Detent torque', [0, 20]),
     fullStepsPerRev: plain('Full steps to a turn', [20, 100_000], whole),
     ratedCurrentA: plain('Rated current', [0.05, 100], unit('A')),
@@ -129,6 +144,14 @@ export const PART_FIELDS = {
     inductanceMh: plain('Inductance', [0.05, 200], unit('mH')),
     supplyV: plain('Supply', [5, 500], unit('V')),
     curve: { is: 'curve', label: "Maker's torque over speed", blank: null } as CurveField,
+  },
+  brake: {
+    ...FACTS,
+    holdingTorqueNm: torque('Holding torque without current', [0.02, MOST_TORQUE_NM]),
+    inertiaKgM2: inertia('Inertia', [1e-8, 0.1]),
+    smallestBoreMm: length('Smallest bore', [1, 100]),
+    largestBoreMm: length('Largest bore', [2, 120]),
+    lengthMm: length('Length', [5, 400]),
   },
 } satisfies Record<PartKind, Record<string, PartField>>
 

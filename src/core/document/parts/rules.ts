@@ -61,6 +61,13 @@ const SCREW_RULES: PartRule<PartOf['screw']>[] = [
     },
   },
   {
+    field: 'pressureSpeedLimitMpaMPerMin',
+    breaks: ({ kind, pressureSpeedLimitMpaMPerMin }) =>
+      kind === 'ball' && pressureSpeedLimitMpaMPerMin !== null
+        ? 'nothing: balls roll, they do not slide'
+        : null,
+  },
+  {
     field: 'nutPlayUm',
     breaks: ({ preloadN, nutPlayUm }) =>
       preloadN > 0 && nutPlayUm > 0 ? '0: a preloaded nut has no play' : null,
@@ -159,7 +166,22 @@ const MOTOR_RULES: PartRule<PartOf['motor']>[] = [
     breaks: ({ driveCurrentA, ratedCurrentA }) =>
       driveCurrentA <= ratedCurrentA ? null : `at most ${ratedCurrentA} A, the rated current`,
   },
+  {
+    field: 'continuousTorqueNm',
+    breaks: ({ continuousTorqueNm, holdingTorqueNm }, words) =>
+      continuousTorqueNm === null || continuousTorqueNm <= holdingTorqueNm
+        ? null
+        : `at most ${words(holdingTorqueNm, 'torque')}, the peak`,
+  },
   { field: 'curve', breaks: ({ curve }) => (curve ? curveBreaks(curve) : null) },
+]
+
+const BRAKE_RULES: PartRule<PartOf['brake']>[] = [
+  {
+    field: 'largestBoreMm',
+    breaks: ({ smallestBoreMm: least, largestBoreMm: most }, words) =>
+      most >= least ? null : `at least ${words(least, 'length')}, the smallest bore`,
+  },
 ]
 
 /**
@@ -183,6 +205,7 @@ const RULES: { [K in PartKind]: PartRule<PartOf[K]>[] } = {
   coupler: COUPLER_RULES,
   belt: BELT_RULES,
   motor: MOTOR_RULES,
+  brake: BRAKE_RULES,
 }
 
 /** Rules that a part breaks whose fields are each in range: the field, and what it takes. */
