@@ -4,9 +4,10 @@ import { DIMENSIONS } from '../document/dimensions'
 import type { PartKind } from '../document/kinds'
 import type { Stage } from '../document/stages'
 import { say } from '../units/print'
-import type { QuantityKind } from '../units/quantity'
+import type { QuantityKind, UnitSystem } from '../units/quantity'
 import type { EvaluationContext } from './context'
-import type { Finding, Measure, Subject } from './finding'
+import { type Finding, type Measure, MOST_MARGIN, type Subject } from './finding'
+import { inputErrorWords } from './inputErrorWords'
 import { type Missing, NotKnown } from './notKnown'
 
 /** What a check finds: the part of a finding that is its own judgement. */
@@ -16,6 +17,8 @@ export interface Judgement {
   limit: Measure | null
   use: number | null
   margin?: number | null
+  /** The margin that drives are ranked by, where it is another: null leaves the check out. */
+  rankMargin?: number | null
   limitKey?: string | null
   sentence: string
 }
@@ -43,6 +46,7 @@ const PART_WORDS: Record<PartKind, string> = {
   coupler: 'a coupler',
   belt: 'a belt with its pulleys',
   motor: 'a motor',
+  brake: 'a brake',
 }
 
 /** What to do about something missing, as a sentence. */
@@ -76,8 +80,10 @@ export function judgeCheck(t: EvaluationContext, check: ListedCheck): Finding | 
     state: judgement.state,
     figure: judgement.figure,
     limit: judgement.limit,
-    use: judgement.use,
+    // What is nothing at all of what is wanted has no end of use.
+    use: judgement.use === null ? null : Math.min(judgement.use, MOST_MARGIN),
     margin: judgement.margin ?? null,
+    rankMargin: judgement.rankMargin === undefined ? (judgement.margin ?? null) : judgement.rankMargin,
     limitKey: judgement.limitKey ?? null,
     ownLimits: ownLimitsOf(t, judgement.limitKey),
     sentence: judgement.sentence,
@@ -94,16 +100,16 @@ function judgeOrAsk(t: EvaluationContext, check: Check): (Judgement & { missing?
   try {
     return check.judge(t, (value, quantity, decimals) => say(value, quantity, t.units, decimals))
   } catch (error) {
-    return unknown(error)
+    return unknown(error, t.units)
   }
 }
 
-function unknown(error: unknown): Judgement & { missing: Missing | null } {
+function unknown(error: unknown, units: UnitSystem): Judgement & { missing: Missing | null } {
   const nothing = { state: 'unknown' as const, figure: null, limit: null, use: null }
   if (error instanceof NotKnown)
     return { ...nothing, missing: error.missing, sentence: askFor(error.missing) }
   if (error instanceof InputError)
-    return { ...nothing, missing: null, sentence: `Cannot be worked out: ${error.message}.` }
+    return { ...nothing, missing: null, sentence: inputErrorWords(error, units) }
   throw error
 }
 

@@ -53,6 +53,8 @@ export interface Finding {
   use: number | null
   /** How many times over the limit at which it holds it stands: below 1 it does not hold. Null without figures. */
   margin: number | null
+  /** The margin that drives are ranked by: without what a table mends, and null where no drive can change it. */
+  rankMargin: number | null
   /** The limits it is held to; null where there is none to change. */
   limitKey: string | null
   /** Limits that the builder has set for it, with the reason. */
@@ -110,3 +112,15 @@ export function byUrgency(findings: Finding[]): Finding[] {
 /** The worst state among findings; null among none. One place decides what is worst. */
 export const worstState = (findings: readonly Pick<Finding, 'state'>[]): State | null =>
   STATES.find(state => findings.some(finding => finding.state === state)) ?? null
+
+/**
+ * The state of a stage: the worst of its findings; none while everything that holds rests on assumptions alone, for
+ * nothing is ticked before something is measured.
+ */
+export function stageState(findings: readonly Pick<Finding, 'state' | 'restsOn'>[]): State | null {
+  const worst = worstState(findings)
+  const measured = findings.some(
+    ({ restsOn }) => restsOn.length === 0 || restsOn.some(({ provenance }) => provenance !== 'assumed'),
+  )
+  return worst === 'holds' && !measured ? null : worst
+}

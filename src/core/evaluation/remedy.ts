@@ -79,29 +79,29 @@ export const remedyEdit = (axis: Axis, remedy: Remedy): Edit => ({
   ...(remedy.done && { entry: { axisId: axis.id, kind: 'part', text: remedy.done.entry } }),
 })
 
-/** A check that no longer applies (a plain nut has no preload to lose) no longer stands in the way. */
-const stateAfter = ({ after, checkId }: Trial, change: Recipe): State =>
-  after(change).finding(checkId)?.state ?? 'holds'
-export const mends = (trial: Trial, change: Recipe): boolean => stateAfter(trial, change) === 'holds'
+/** Whether a change makes the check hold. One that it no longer applies to is not mended: that is another drive. */
+export const mends = ({ after, checkId }: Trial, change: Recipe): boolean =>
+  after(change).finding(checkId)?.state === 'holds'
 
 /**
- * Which of the other checks fail; a remedy should not add to them.
+ * The first of the other checks that a change makes fail, for no way out may do that.
  *
- * @param fewerThan more than that is no use: judging stops there, and nothing is returned
  * @param likely checks that are judged first, because they failed for a change like this one
+ * @returns its id; null where nothing fails that did not fail before
  */
-export function broken(
-  { context, checkId }: Pick<Trial, 'context' | 'checkId'>,
-  fewerThan: number,
-  likely: readonly string[] = [],
-): string[] | null {
-  const failing: string[] = []
-  for (const other of new Set([...likely, ...context.checkIds])) {
-    if (other === checkId || context.finding(other)?.state !== 'fails') continue
-    failing.push(other)
-    if (failing.length >= fewerThan) return null
-  }
-  return failing
+export function breaks(
+  { context: before, checkId }: Pick<Trial, 'context' | 'checkId'>,
+  after: EvaluationContext,
+  likely: Iterable<string> = [],
+): string | null {
+  for (const other of new Set([...likely, ...after.checkIds]))
+    if (
+      other !== checkId &&
+      after.finding(other)?.state === 'fails' &&
+      before.finding(other)?.state !== 'fails'
+    )
+      return other
+  return null
 }
 
 interface Solvable {

@@ -9,25 +9,30 @@ import {
   fastenerChooseLength,
   fastenerEngagement,
   fastenerTorque,
-  STOCK_LENGTHS_MM,
+  stockLengthsMm,
+  stockLengthWords,
 } from '../machine/joints/fastener'
 import { judgeJoint } from '../machine/joints/joint'
 import type { BoltedJoint } from '../machine/joints/model'
+import { isUnified, THREAD_NAMES, THREADS, threadDrills } from '../machine/joints/thread'
 import { tighteningTurns } from '../machine/joints/tightening'
 import { CATALOGUE } from '../machine/parts'
+import { recessAt } from '../machine/travel/recess'
 import { drawChain, evenRandom } from '../simulate/monteCarlo'
 import { blockInputs, orientation, shimsFor, wayRound } from './bearingBlock/inputs'
-import { BEARINGS, BLOCK } from './bearingBlock/model'
+import { BEARINGS, type BearingBlock, BLOCK } from './bearingBlock/model'
 import { type Contributor, shimSet, stackupChain } from './chain/calculation'
 import { contributors } from './chain/inputs'
 import { cutList } from './cutList'
 import { evaluateAxis } from './evaluateAxis'
+import { holeCuts } from './holes/cuts'
 import { bungDrawing } from './holes/drawing'
+import { HOLES, type Hole } from './holes/model'
 import { blankSheets } from './newJob'
-import type { Protrusion, Section, SectionStation } from './nutRoom/model'
-
+import { type Protrusion, type Section, type SectionStation, STATIONS } from './nutRoom/model'
 import { nutEnvelope, sections, worstSection } from './nutRoom/sections'
 import { remediesFor } from './remedies'
+import { boltCircle } from './template/boltCircle'
 import { compareTravel } from './travel/compareTravel'
 
 const [X] = skarrow().job.axes as [Axis]
@@ -64,6 +69,9 @@ const axisWith = (section: Partial<Section>, more: Partial<Axis> = {}): Axis => 
     ...more,
   }
 }
+/** The casting all along the travel: the same at both ends and in between. */
+const allAlong = (station: SectionStation): SectionStation[] =>
+  [40, 200, 290, 400, 520].map(positionMm => ({ ...station, id: `at-${positionMm}`, positionMm }))
 const find = (axis: Axis, checkId: string, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, CATALOGUE, units).findings.find(one => one.checkId === checkId)
 
@@ -107,7 +115,7 @@ describe('room around the nut', () => {
   })
 
   test('only a grease fitting is turned; screw heads and tubes stay where they are', () => {
-    const tight = { stations: [{ ...wide, ceilingMm: 34 }] }
+    const tight = { stations: allAlong({ ...wide, ceilingMm: 34 }) }
     const ways = (what: Protrusion['what']) =>
       remediesFor(
         axisWith({ ...tight, protrusions: [{ id: 'one', what, standsOutMm: 8, side: 'ceiling' }] }),
@@ -135,14 +143,17 @@ describe('room around the nut', () => {
 
   test('holds, needs a cut, or is not fit to cut; each with a way out that makes it hold', () => {
     const cases: [Partial<Section>, string][] = [
-      [{ stations: [wide] }, 'holds'],
-      [{ stations: [{ ...wide, ceilingMm: 28 }] }, 'close'],
-      [{ stations: [{ ...wide, ceilingMm: 28, wallCeilingMm: 7 }] }, 'fails'],
+      [{ stations: allAlong(wide) }, 'holds'],
+      [{ stations: allAlong({ ...wide, ceilingMm: 28 }) }, 'close'],
+      [{ stations: allAlong({ ...wide, ceilingMm: 28, wallCeilingMm: 7 }) }, 'fails'],
       [
-        { stations: [{ ...wide, ceilingMm: 34, wallCeilingMm: 7 }], protrusions: [fitting('ceiling')] },
+        {
+          stations: allAlong({ ...wide, ceilingMm: 34, wallCeilingMm: 7 }),
+          protrusions: [fitting('ceiling')],
+        },
         'fails',
       ],
-      [{ stations: [{ ...wide, leftMm: 34 }], bracketWidthMm: 70 }, 'close'],
+      [{ stations: allAlong({ ...wide, leftMm: 34 }), bracketWidthMm: 70 }, 'close'],
     ]
     for (const [section, state] of cases) {
       const axis = axisWith(section)
@@ -152,12 +163,42 @@ describe('room around the nut', () => {
       for (const way of ways) expect(find(remedied(axis, way), 'room.section')?.state).toBe('holds')
     }
     const turned = remediesFor(
-      axisWith({ stations: [{ ...wide, ceilingMm: 34 }], protrusions: [fitting('ceiling')] }),
+      axisWith({ stations: allAlong({ ...wide, ceilingMm: 34 }), protrusions: [fitting('ceiling')] }),
       CATALOGUE,
       'mm',
       'room.section',
     )
     expect(turned.map(({ label }) => label)).toContainEqual(expect.stringMatching(/^Grease fitting/))
+  })
+
+  test('one station says nothing of the rest: not known, unless it fails already', () => {
+    const one = find(axisWith({ stations: [wide] }), 'room.section')
+    expect(one?.state).toBe('unknown')
+    expect(one?.sentence).toMatch(
+      /^Enter first: the room from .* along the screw, past which the nut comes\.$/,
+    )
+    expect(
+      find(axisWith({ stations: [{ ...wide, ceilingMm: 28, wallCeilingMm: 7 }] }), 'room.section')?.state,
+    ).toBe('fails')
+    // Both ends, and nothing of the long stretch between them.
+    const ends = [40, 520].map(positionMm => ({ ...wide, id: `at-${positionMm}`, positionMm }))
+    expect(find(axisWith({ stations: ends }), 'room.section')?.state).toBe('unknown')
+  })
+
+  test('a station that was just added, and a wall that nobody measured, hold nothing and fail nothing', () => {
+    const fresh = blankRow(STATIONS, 'fresh', { positionMm: 290 })
+    const stations = [...allAlong(wide).filter(({ positionMm }) => positionMm !== 290), fresh]
+    expect(find(axisWith({ stations }), 'room.section')).toMatchObject({
+      state: 'unknown',
+      sentence: 'Enter first: at 290 mm, to the left, to the right, to the ceiling, to the floor.',
+    })
+    const bare = allAlong({ ...wide, ceilingMm: 28, wallCeilingMm: null })
+    expect(find(axisWith({ stations: bare }), 'room.section')?.sentence).toMatch(
+      /^Enter first: the wall above at \d+ mm: .* must go there\.$/,
+    )
+    // Where nothing must go a wall need not be known.
+    const walls = { wallLeftMm: null, wallRightMm: null, wallCeilingMm: null, wallFloorMm: null }
+    expect(find(axisWith({ stations: allAlong({ ...wide, ...walls }) }), 'room.section')?.state).toBe('holds')
   })
 
   test('a larger casting is never worse, wherever it grows', () => {
@@ -182,9 +223,10 @@ describe('room around the nut', () => {
 })
 
 describe('the cut list', () => {
-  const holes = numbered('hole', [
+  const holes = numbered<Omit<Hole, 'id'>>('hole', [
     {
       label: 'Bore',
+      use: 'clearance',
       existingDiameterMm: 25,
       requiredDiameterMm: 32,
       centreOffsetMm: 2,
@@ -194,6 +236,7 @@ describe('the cut list', () => {
     },
     {
       label: 'Small wall',
+      use: 'clearance',
       existingDiameterMm: 0,
       requiredDiameterMm: 40,
       centreOffsetMm: 0,
@@ -203,6 +246,7 @@ describe('the cut list', () => {
     },
     {
       label: 'Huge',
+      use: 'clearance',
       existingDiameterMm: 0,
       requiredDiameterMm: 400,
       centreOffsetMm: 0,
@@ -221,8 +265,8 @@ describe('the cut list', () => {
   test('makes room first, then holes, then the true faces, and joins neighbours into one cut', () => {
     expect(cuts.map(({ id }) => id)).toEqual([
       'recess-far',
-      'section-ceiling-250',
-      'section-ceiling-400',
+      'section-ceiling-225',
+      'section-ceiling-375',
       'hole hole-1',
       'hole hole-2',
       'hole hole-3',
@@ -230,8 +274,10 @@ describe('the cut list', () => {
       'seat-far',
       'seat-bracket',
     ])
-    expect(cuts.find(({ id }) => id === 'section-ceiling-250')).toMatchObject({
-      what: 'Relieve the ceiling from 250 mm to 300 mm along the screw',
+    expect(cuts.find(({ id }) => id === 'section-ceiling-225')).toMatchObject({
+      what: 'Relieve the ceiling from 225 mm to 325 mm along the screw',
+      lengthMm: 100,
+      widthMm: 61,
       depthMm: 1.5,
       wallLeftMm: 18.5,
       finish: 'rough',
@@ -242,8 +288,8 @@ describe('the cut list', () => {
 
   test('speaks in the units of the job', () => {
     const inInches = cutList(new EvaluationContext(axis, CATALOGUE, 'inch'))
-    expect(inInches.find(({ id }) => id === 'section-ceiling-250')?.what).toBe(
-      'Relieve the ceiling from 9.8425 in to 11.811 in along the screw',
+    expect(inInches.find(({ id }) => id === 'section-ceiling-225')?.what).toBe(
+      'Relieve the ceiling from 8.8583 in to 12.7953 in along the screw',
     )
     for (const { what, tool, guide } of inInches) expect(`${what} ${tool} ${guide}`).not.toMatch(/\d mm/)
     // The figures themselves do not change with the units.
@@ -260,26 +306,163 @@ describe('the cut list', () => {
   })
 })
 
+describe('holes', () => {
+  const hole: Hole = {
+    id: 'h',
+    label: 'Bore',
+    use: 'clearance',
+    existingDiameterMm: 20,
+    requiredDiameterMm: 30,
+    centreOffsetMm: 0,
+    edgeDistanceMm: 40,
+    minimumWallMm: 6,
+    depthMm: 20,
+  }
+  const judged = (...holes: Partial<Hole>[]) =>
+    find(
+      axisWith({}, { holes: holes.map((one, index) => ({ ...hole, ...one, id: `h${index}` })) }),
+      'room.holes',
+    )
+
+  test('a seat is roughed out under size and bored true, never enlarged past itself', () => {
+    expect(judged({ use: 'seat', existingDiameterMm: 22, requiredDiameterMm: 26 })).toMatchObject({
+      state: 'holds',
+      sentence: expect.stringContaining(
+        'rough it out with the cutter of 25 mm, then bore the seat true to 26 mm',
+      ),
+    })
+    expect(judged({ use: 'seat', existingDiameterMm: 27, requiredDiameterMm: 26 })?.sentence).toContain(
+      'sleeve',
+    )
+  })
+
+  test('one that is large enough is left, and gets no cut', () => {
+    expect(judged({ existingDiameterMm: 32 })?.sentence).toContain('is large enough as it is')
+    const left = axisWith({}, { holes: [{ ...hole, existingDiameterMm: 32 }] })
+    expect(holeCuts(new EvaluationContext(left, CATALOGUE))).toEqual([])
+  })
+
+  test('a bung guides only a pilot that lies wholly inside it', () => {
+    const guideOf = (one: Partial<Hole>) =>
+      holeCuts(new EvaluationContext(axisWith({}, { holes: [{ ...hole, ...one }] }), CATALOGUE))[0]?.guide
+    expect(guideOf({ centreOffsetMm: 5 })).toContain('bung of 20 mm')
+    expect(guideOf({ centreOffsetMm: 9 })).toContain('A plate with a pilot hole')
+    expect(guideOf({ centreOffsetMm: 14 })).toContain('whole metal')
+    expect(guideOf({ existingDiameterMm: 0 })).toContain('whole metal')
+  })
+
+  test('one that was just added holds nothing and fails nothing; a bad one fails beside it', () => {
+    const fresh = blankRow(HOLES, 'n', { label: 'Hole 2' })
+    expect(judged({}, fresh)).toMatchObject({
+      state: 'unknown',
+      sentence:
+        'Enter first: Hole 2: hole as it is, hole wanted, new centre off the old one, to the nearest edge.',
+    })
+    expect(judged({ edgeDistanceMm: 17 }, fresh)?.state).toBe('fails')
+  })
+})
+
+describe('a recess', () => {
+  const recessed = (recessFarMm: number, more: Partial<Axis> = {}): Axis =>
+    axisWith(
+      { bracketWidthMm: 60, bracketHeightMm: 60 },
+      {
+        recesses: { ...X.recesses, recessFarMm },
+        recessMetal: { fixedMm: null, farMm: 25 },
+        ...more,
+      },
+    )
+  const judged = (recessFarMm: number, more: Partial<Axis> = {}) =>
+    find(recessed(recessFarMm, more), 'recess.far')
+
+  test('goes into the metal before the bearings and keeps a wall, or it is not fit to cut', () => {
+    expect(judged(0)).toBeUndefined()
+    expect(judged(19)?.state).toBe('holds')
+    expect(judged(20)).toMatchObject({
+      state: 'fails',
+      sentence: expect.stringContaining('runs into the bearings'),
+    })
+    // Fifty in a block of forty-four: whatever is measured.
+    expect(judged(50, { recessMetal: { fixedMm: null, farMm: null } })?.state).toBe('fails')
+    expect(judged(10, { recessMetal: { fixedMm: null, farMm: null } })?.state).toBe('unknown')
+    expect(judged(10, { ends: 'fixed-free' })).toBeUndefined()
+  })
+
+  test('is as wide as what enters it with its gap all round, and keeps a wall in the block', () => {
+    const at = (depthMm: number) => recessAt(new EvaluationContext(recessed(depthMm), CATALOGUE), 'far')
+    // The body alone enters as far as it stands out of the bracket; deeper, the bracket does.
+    expect(at(10)?.diameterMm).toBe(screw.nutBodyDiameterMm + 3)
+    const deep = Math.ceil(screw.nutBodyLengthMm)
+    expect(at(deep)?.diameterMm).toBe(63)
+    expect(at(10)?.wallAroundMm).toBe((60 - screw.nutBodyDiameterMm - 3) / 2)
+  })
+
+  test('is mended by less of it, and a travel that lacks is never won by too much of it', () => {
+    const [way] = remediesFor(recessed(24), CATALOGUE, 'mm', 'recess.far')
+    expect(way && remedied(recessed(24), way).recesses.recessFarMm).toBeLessThanOrEqual(19)
+    const short: Axis = {
+      ...recessed(0),
+      dimensions: { ...X.dimensions, supportSpanMm: { value: 520, provenance: 'measured' } },
+      goals: { ...X.goals, wantedTravelMm: 410 },
+    }
+    for (const one of remediesFor(short, CATALOGUE, 'mm', 'room.travel')) {
+      const after = evaluateAxis(remedied(short, one), CATALOGUE, 'mm')
+      for (const checkId of ['recess.far', 'recess.fixed'] as const)
+        expect(after.finding(checkId)?.state ?? 'holds').not.toBe('fails')
+    }
+  })
+})
+
 describe('the bearing block', () => {
   const block = {
     ...blankRecord(BLOCK.of),
-    bearings: [blankRow(BEARINGS, 'a'), blankRow(BEARINGS, 'b')],
+    bearings: [blankRow(BEARINGS, 'a', { widthMm: 10 }), blankRow(BEARINGS, 'b', { widthMm: 10 })],
     boreDepthMm: 30,
     outerSpacerMm: 7,
+    innerSpacerMm: 7,
     coverSpigotMm: 3,
   }
-  const withBlock = (change: Partial<typeof block>) => axisWith({}, { block: { ...block, ...change } })
+  const withBlock = (change: Partial<BearingBlock>) => axisWith({}, { block: { ...block, ...change } })
 
-  test('clamps, asks for a shim of the stock, or for another spacer', () => {
+  test('clamps, or asks for a shim under the spigot first, and mends a cover that stands too proud', () => {
     // 10 + 10 + 7 + 3 - 30 = 0: three hundredths are missing.
-    expect(find(withBlock({}), 'room.block')?.sentence).toContain('Shim with 30 µm.')
-    expect(find(withBlock({ outerSpacerMm: 7.05 }), 'room.block')?.state).toBe('holds')
-    const proud = withBlock({ outerSpacerMm: 7.2 })
-    expect(find(proud, 'room.block')?.sentence).toContain('Take the spacer down to 7.03 mm.')
+    expect(find(withBlock({}), 'room.block')?.sentence).toContain(
+      'Shim under the spigot, onto the outer ring, with 30 µm.',
+    )
+    const [shim] = remediesFor(withBlock({}), CATALOGUE, 'mm', 'room.block')
+    if (!shim) throw new Error('no remedy')
+    expect(shim.label).toBe('Shim of 0.03 mm under the spigot, onto the outer ring')
+    expect(remedied(withBlock({}), shim).block?.coverShimMm).toBeCloseTo(0.03, 9)
+    expect(find(withBlock({ coverSpigotMm: 3.05 }), 'room.block')?.state).toBe('holds')
+    const proud = withBlock({ coverSpigotMm: 3.2 })
+    expect(find(proud, 'room.block')?.sentence).toContain('Take 0.17 mm off the spigot of the cover.')
     const [way] = remediesFor(proud, CATALOGUE, 'mm', 'room.block')
     if (!way) throw new Error('no remedy')
-    expect(remedied(proud, way).block?.outerSpacerMm).toBe(7.03)
+    expect(remedied(proud, way).block?.coverSpigotMm).toBe(3.03)
     expect(find(remedied(proud, way), 'room.block')?.state).toBe('holds')
+    const shimmed = withBlock({ coverShimMm: 0.3 })
+    const [out] = remediesFor(shimmed, CATALOGUE, 'mm', 'room.block')
+    expect(out?.label).toBe('0.27 mm of shims out from under the spigot')
+  })
+
+  test('a spacer between the outer rings alone lets the locknut crush the pair', () => {
+    const alone = withBlock({ coverSpigotMm: 3.05, innerSpacerMm: 0 })
+    expect(find(alone, 'room.block')).toMatchObject({ state: 'fails' })
+    expect(find(alone, 'room.block')?.sentence).toContain('the locknut crushes the pair')
+    const [way] = remediesFor(alone, CATALOGUE, 'mm', 'room.block')
+    if (!way) throw new Error('no remedy')
+    expect(remedied(alone, way).block).toMatchObject({ outerSpacerMm: 7, innerSpacerMm: 7 })
+    // Within what the calipers can tell they are of one length; where nobody measured the inner one, nothing is said.
+    expect(find(withBlock({ coverSpigotMm: 3.05, innerSpacerMm: 7.01 }), 'room.block')?.state).toBe('holds')
+    expect(find(withBlock({ innerSpacerMm: null }), 'room.block')).toMatchObject({
+      state: 'unknown',
+      sentence: 'Enter first: bearing block: spacer between the inner rings.',
+    })
+  })
+
+  test('a block that was just begun holds nothing and fails nothing', () => {
+    const fresh = { ...blankRecord(BLOCK.of), bearings: [blankRow(BEARINGS, 'a')] }
+    expect(find(axisWith({}, { block: fresh }), 'room.block')?.state).toBe('unknown')
   })
 
   test('shims add up to what is missing, and never to more than the cover bears', () => {
@@ -365,11 +548,24 @@ describe('screws', () => {
     }) as fc.Arbitrary<Parameters<typeof fastenerChooseLength>[0]>
     fc.assert(
       fc.property(any, inputs => {
-        const { screwLengthMm } = fastenerChooseLength(inputs)
-        const fine = STOCK_LENGTHS_MM.filter(
-          lengthMm => fastenerEngagement({ ...inputs, screwLengthMm: lengthMm }).verdict === 'ok',
-        )
-        expect(screwLengthMm).toBe(fine[0] ?? null)
+        const { screwLengthMm, heldBack } = fastenerChooseLength(inputs)
+        const sold = stockLengthsMm(inputs.thread).map(lengthMm => ({
+          lengthMm,
+          ...fastenerEngagement({ ...inputs, screwLengthMm: lengthMm }),
+        }))
+        const fine = sold.find(({ verdict }) => verdict === 'ok')
+        if (fine)
+          expect({ screwLengthMm, heldBack }).toEqual({ screwLengthMm: fine.lengthMm, heldBack: false })
+        else if (screwLengthMm === null)
+          for (const { verdict, engagementMm, requiredMm } of sold)
+            expect(verdict === 'bottoms-out' || engagementMm < requiredMm / 2).toBe(true)
+        else {
+          expect(heldBack).toBe(true)
+          const taken = sold.find(({ lengthMm }) => lengthMm === screwLengthMm)
+          for (const { verdict, engagementMm } of sold)
+            if (verdict === 'short')
+              expect(taken?.engagementMm ?? 0).toBeGreaterThanOrEqual(engagementMm - 1e-9)
+        }
       }),
     )
   })
@@ -379,13 +575,13 @@ describe('screws', () => {
     expect(find(withJoint({ suppliedMm: 20 }), 'room.joints')?.sentence).toContain(
       'reach only 2.4 mm of the 7.5 mm',
     )
-    expect(find(withJoint({ suppliedMm: 40 }), 'room.joints')?.sentence).toContain('bottom out')
+    expect(find(withJoint({ suppliedMm: 40 }), 'room.joints')?.sentence).toContain('stand on the bottom')
     const short = withJoint({ suppliedMm: 20 })
     const [way] = remediesFor(short, CATALOGUE, 'mm', 'room.joints')
     if (!way) throw new Error('no remedy')
     expect(remedied(short, way).joints[0]?.suppliedMm).toBe(30)
     expect(find(withJoint({ threadDepthMm: 5 }), 'room.joints')?.state).toBe('fails')
-    expect(judgeJoint({ ...joint, suppliedMm: 30 }).chosenMm).toBe(30)
+    expect(judgeJoint({ ...joint, suppliedMm: 30 })?.chosenMm).toBe(30)
   })
 
   test('the working is that of the joint that is shown: the wrong one, else the one least engaged', () => {
@@ -626,19 +822,82 @@ describe('travel compared', () => {
 })
 
 test('the bung is drawn to size, its pilot off the middle by as much as the new centre', () => {
-  const { marks } = bungDrawing('Bung', {
-    id: 'bore',
-    label: 'Bore',
-    existingDiameterMm: 25.4,
-    requiredDiameterMm: 32,
-    centreOffsetMm: 1.6,
-    edgeDistanceMm: 38,
-    minimumWallMm: 6,
-    depthMm: 28,
-  })
+  const { marks } = bungDrawing(
+    'Bung',
+    {
+      id: 'bore',
+      label: 'Bore',
+      use: 'clearance',
+      existingDiameterMm: 25.4,
+      requiredDiameterMm: 32,
+      centreOffsetMm: 1.6,
+      edgeDistanceMm: 38,
+      minimumWallMm: 6,
+      depthMm: 28,
+    },
+    28,
+    'mm',
+  )
   const circles = marks.filter(mark => mark.is === 'circle')
   expect(circles).toMatchObject([
     { x: 0, y: 0, r: 12.7 },
     { x: 1.6, y: 0, r: 3 },
   ])
+})
+
+describe('a bolt circle', () => {
+  const circle = { circleDiameterMm: 42, count: 6, diameterMm: 5.5, firstDeg: 30 }
+  test('puts its holes on the circle, evenly, none until it is wholly typed', () => {
+    const holes = boltCircle(circle)
+    expect(holes[0]).toEqual({ label: '1', xMm: 18.187, yMm: 10.5, diameterMm: 5.5 })
+    expect(holes).toHaveLength(6)
+    holes.forEach(({ xMm, yMm }, index) => {
+      expect(Math.hypot(xMm ?? 0, yMm ?? 0)).toBeCloseTo(21, 2)
+      const next = holes[(index + 1) % 6]
+      // A hexagon's side is its radius.
+      expect(Math.hypot((next?.xMm ?? 0) - (xMm ?? 0), (next?.yMm ?? 0) - (yMm ?? 0))).toBeCloseTo(21, 2)
+    })
+    for (const key of ['circleDiameterMm', 'count', 'diameterMm'] as const)
+      expect(boltCircle({ ...circle, [key]: null })).toEqual([])
+  })
+})
+
+describe('unified threads', () => {
+  const UNIFIED = THREAD_NAMES.filter(isUnified)
+  const inches = (size: string) => {
+    const [number] = /^#(\d+)/.exec(size)?.slice(1) ?? []
+    if (number) return 0.06 + 0.013 * Number(number)
+    const [over, under] = size.split('-')[0]?.split('/').map(Number) ?? []
+    return (over ?? 0) / (under ?? 1)
+  }
+  test.each(UNIFIED)(
+    '%s is as wide as its size says, and its drills leave thread and let it through',
+    thread => {
+      const { diameterMm, pitchMm } = THREADS[thread]
+      expect(diameterMm).toBeCloseTo(25.4 * inches(thread), 9)
+      expect(pitchMm).toBeCloseTo(25.4 / Number(thread.split('-')[1]?.split(' ')[0]), 9)
+      const { tapDrillMm, clearanceHoleMm } = threadDrills({ thread })
+      // Between half and nine tenths of a full thread of 60 degrees, 1.299 of the pitch on the diameter.
+      const share = (diameterMm - tapDrillMm) / (1.299 * pitchMm)
+      expect(share).toBeGreaterThan(0.5)
+      expect(share).toBeLessThan(0.9)
+      expect(clearanceHoleMm).toBeGreaterThan(1.03 * diameterMm)
+      expect(clearanceHoleMm).toBeLessThan(1.2 * diameterMm)
+    },
+  )
+
+  test('come in lengths of inches, said as they are sold', () => {
+    const words = stockLengthsMm('1/4-20 UNC').map(mm => stockLengthWords('1/4-20 UNC', mm))
+    expect(words.slice(0, 8)).toEqual([
+      '1/4 in',
+      '3/8 in',
+      '1/2 in',
+      '5/8 in',
+      '3/4 in',
+      '7/8 in',
+      '1 in',
+      '1-1/4 in',
+    ])
+    expect(stockLengthWords('M6', 16)).toBe('16 mm')
+  })
 })

@@ -3,7 +3,7 @@ import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } fr
 import { newId } from '../document/id'
 import type { Job } from '../document/job'
 import type { MachineKind } from '../document/kinds'
-import { SHOP_TO_START } from '../document/shop'
+import { SHOP_TO_START, SHOP_TO_START_INCH } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { blankOf } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
@@ -20,17 +20,19 @@ export const DIMENSIONS_OF_A_DRIVE = {
   shaftAngleDeg: assumed(0.3),
   shaftAxialMm: assumed(0.1),
 }
-export const GOALS_OF_A_DRIVE = { accuracyTargetUm: 100, temperatureRiseK: 8 }
+export const GOALS_OF_A_DRIVE = { accuracyTargetUm: 100, rackingTargetUm: 200, temperatureRiseK: 8 }
 export const DRIVE_TO_START: Drive = {
   transmission: 'direct',
   screws: 1,
   microsteps: 8,
   handwheelKept: false,
+  leadTable: false,
 }
 export const DRIVE_SIZES_TO_START: Record<DriveSizeKey, number> = {
   screwSpacingMm: 600,
   offCentreMm: 150,
   handwheelRadiusMm: 60,
+  handwheelHubMm: 25,
   beltCentresMm: 120,
 }
 
@@ -151,7 +153,7 @@ export function newAxis(template: AxisTemplate): Axis {
       DIMENSION_KEYS.map(key => [key, assumed(values[key])]),
     ) as Axis['dimensions'],
     goals: { ...GOALS_OF_A_SMALL_MILL, ...template.goals },
-    parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null },
+    parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null, brake: null },
     ends: 'fixed-supported',
     drive: { ...DRIVE_TO_START, ...template.drive },
     driveSizes: { ...DRIVE_SIZES_TO_START, ...template.driveSizes },
@@ -175,7 +177,7 @@ export function newJob(name: string, machineKind: MachineKind, units: Job['units
     createdAt,
     archived: false,
     ownParts: NO_OWN_PARTS,
-    shop: SHOP_TO_START,
+    shop: units === 'inch' ? SHOP_TO_START_INCH : SHOP_TO_START,
     orders: {},
     axes: TEMPLATES[machineKind].map(newAxis),
   }

@@ -77,8 +77,14 @@ describe('what an axis needs next', () => {
           startedAt: '2026-11-02T08:00:00.000Z',
           finishedAt: null,
           label: 'At last',
+          gaugeStepUm: 1,
           stations: [
-            { id: 's', positionMm: 60, approachPositiveUm: [6, 7, 6], approachNegativeUm: [-6, -5, -6] },
+            {
+              id: 's',
+              positionMm: 60,
+              approachPositiveUm: [6, 7, 6, 7, 6],
+              approachNegativeUm: [-6, -5, -6, -5, -6],
+            },
           ],
         },
       ],

@@ -6,7 +6,8 @@ import type { Stage } from '../document/stages'
 import { neededParts } from '../machine/neededParts'
 import { stillToMeasure } from '../machine/stillToMeasure'
 import { evaluateAxis } from './evaluateAxis'
-import { blockedBy, procedure } from './steps/procedure'
+import { blockedBy } from './steps/holds'
+import { procedure } from './steps/procedure'
 
 /** What an axis needs next, and the stage where it is done. */
 export interface NextAction {

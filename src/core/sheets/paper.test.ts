@@ -7,6 +7,8 @@ import { paperOf } from './paper'
 /** Names of metric goods, which are the same in every shop: a lead, a thread and its screws, a drill beside its inches. */
 const NOMINAL = [
   /lead \d+ mm/g,
+  /\d+ × M\d+ × [\d.]+ mm/g,
+  /[\d.]+ mm \([\d.]+ in\)/g,
   /M\d+(\.\d+)?( x [\d.]+)?( screws of \d+ mm)?/g,
   /Take \d+ mm/g,
   /\([\d.]+ mm\)/g,

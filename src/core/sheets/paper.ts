@@ -1,6 +1,7 @@
 import type { PaperBlock } from '../drawing/paper'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
+import { cutSizeWords } from '../machine/cut'
 import { say } from '../units/print'
 import { SHEETS } from '.'
 import { cutList } from './cutList'
@@ -25,10 +26,7 @@ function cutsOnPaper(context: EvaluationContext): PaperBlock {
         text: `(${cut.fit ? (cut.finish === 'true' ? 'must be true' : 'rough is fine') : 'not fit to cut: take another way'})`,
         note: `${cut.tool}. Guide: ${cut.guide}. ${cut.cautions.join(' ')}`,
       },
-      [
-        ...(cut.depthMm === null ? [] : [`depth ${length(cut.depthMm)}`]),
-        ...(cut.wallLeftMm === null ? [] : [`wall left ${length(cut.wallLeftMm)}`]),
-      ].join(', '),
+      cutSizeWords(cut, length).join(', '),
     ]),
   }
 }

@@ -148,6 +148,8 @@ const ENDINGS: Record<string, RegExp> = {
   km: /Km$/,
   s: /S$/,
   MPa: /Mpa$/,
+  'm/min': /MPerMin$/,
+  'MPa m/min': /MpaMPerMin$/,
   'mm/min': /MmPerMin$/,
   'mm/s': /MmPerS$/,
   'mm/s2': /MmPerS2$/,

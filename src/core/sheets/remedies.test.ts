@@ -15,6 +15,7 @@ const strained = (axis: Axis): Axis[] => [
   {
     ...axis,
     drive: { ...axis.drive, handwheelKept: true },
+    ends: 'supported-supported',
     driveSizes: { ...axis.driveSizes, handwheelRadiusMm: 10 },
   },
   {
@@ -28,6 +29,7 @@ const strained = (axis: Axis): Axis[] => [
     },
     recesses: { ...axis.recesses, safetyFarMm: 60 },
     drive: { ...axis.drive, handwheelKept: true },
+    ends: 'supported-supported',
     block: axis.block && { ...axis.block, outerSpacerMm: axis.block.outerSpacerMm + 0.4 },
     joints: axis.joints.map(joint => ({ ...joint, suppliedMm: 12 })),
     section: {
@@ -60,6 +62,8 @@ test('what is tried is what is applied, for every kind of change that a remedy m
   expect([...kinds].toSorted()).toEqual(
     expect.arrayContaining([
       'block',
+      'dimensions',
+      'drive',
       'driveSizes',
       'ends',
       'goals',

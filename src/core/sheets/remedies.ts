@@ -2,6 +2,7 @@ import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
 import type { EvaluationContext } from '../evaluation/context'
 import {
+  breaks,
   changedAxis,
   type Effect,
   patchesOf,
@@ -24,16 +25,18 @@ const FINDERS = new Map<string, readonly RemedyFinder[]>(
  * Solves remedies of a finding that is close or fails: the smallest change of each free choice that makes
  * it hold, with what it does to the other verdicts.
  *
- * @returns remedies that really make the check hold, as found by judging the changed axis; empty when none does
+ * @returns remedies that really make the check hold and no other fail, as found by judging the changed axis; empty when
+ *   none does
  */
 export function remediesFor(axis: Axis, catalogue: Catalogue, units: UnitSystem, checkId: CheckId): Remedy[] {
   const context = evaluateAxis(axis, catalogue, units)
   const after = (change: Recipe) => context.with(changedAxis(axis, change))
   return (FINDERS.get(checkId) ?? []).flatMap(find =>
-    find({ context, checkId, after }).map(({ change, label, cost, done }): Remedy => {
+    find({ context, checkId, after }).flatMap(({ change, label, cost, done }): Remedy[] => {
       const tried = after(change)
+      if (breaks({ context, checkId }, tried)) return []
       const elsewhere = costWords(context, tried, units)
-      return {
+      const remedy: Remedy = {
         label,
         cost: [...(cost ? [cost] : []), ...elsewhere].join(', ') || 'nothing elsewhere',
         effects: effects(context, tried, checkId),
@@ -41,6 +44,7 @@ export function remediesFor(axis: Axis, catalogue: Catalogue, units: UnitSystem,
         patches: patchesOf(axis, tried.axis),
         done: done ?? null,
       }
+      return [remedy]
     }),
   )
 }

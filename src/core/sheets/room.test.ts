@@ -27,7 +27,7 @@ const chosenAxis = fc
   .map(
     ({ ends, facing, spanMm, ...parts }): Axis => ({
       ...X,
-      parts,
+      parts: { ...parts, brake: null },
       ends,
       nutFacing: facing,
       dimensions: { ...X.dimensions, supportSpanMm: { value: spanMm, provenance: 'measured' } },

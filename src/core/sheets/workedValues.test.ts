@@ -32,8 +32,10 @@ describe('worked values', () => {
   test('every registered calculation has some, but for the plain sums of the checks', () => {
     const worked = new Set(known.map(({ calculation }) => calculation))
     expect([...registry.keys()].filter(id => !worked.has(id))).toEqual([
+      'cutting.turning',
       'screw.speed',
       'nut.speedValue',
+      'nut.pressureSpeed',
       'nut.staticSafety',
       'bearing.axialLife',
       'coupler.torqueUse',
@@ -43,6 +45,7 @@ describe('worked values', () => {
       'drive.inertiaRatio',
       'drive.gantryShare',
       'drive.handwheelForce',
+      'axis.positionBudget',
     ])
   })
 })

@@ -26,7 +26,7 @@ export const bearingStack = calculation({
     maximumProudMm: inputOf(BLOCK.of.maximumProudMm, 'p2'),
   },
   outputs: {
-    proudMm: number('stands proud', 'p', 'mm', {}),
+    proudMm: number('gap under the cover', 'p', 'mm', {}),
     shimMm: length('shim to add', 'shim'),
     spacerForTargetMm: number('spacer that makes it right', 's1', 'mm', {}),
     verdict: choice('verdict', ['clamps', 'shim', 'too-proud'] as const),

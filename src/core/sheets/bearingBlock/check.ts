@@ -1,6 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import { bearingStack } from './calculation'
-import { blockInputs, shimsFor } from './inputs'
+import { blockInputs, shimsFor, spacersDifferMm } from './inputs'
 
 export const BLOCK_CHECKS = defineChecks({
   'room.block': {
@@ -9,18 +9,15 @@ export const BLOCK_CHECKS = defineChecks({
     judge(t, say) {
       const { block } = t.axis
       if (!block) return null
-      const { proudMm, shimMm, spacerForTargetMm, verdict } = t.figure(
-        'block',
-        bearingStack,
-        blockInputs(block),
-      )
+      const { proudMm, shimMm, verdict } = t.figure('block', bearingStack, blockInputs(block))
       const { targetProudMm, maximumProudMm } = block
       const um = (mm: number) => say(mm * 1000, 'smallLength')
       const band = `against ${um(targetProudMm)} to ${um(maximumProudMm)} wanted`
       const stands =
         proudMm >= 0
-          ? `The cover stands ${um(proudMm)} proud`
-          : `The cover touches the block ${um(-proudMm)} too early`
+          ? `Screwed down by hand, the cover leaves a gap of ${um(proudMm)}`
+          : `The cover touches the block ${um(-proudMm)} before it reaches the rings`
+      const differMm = spacersDifferMm(block)
       const figures = {
         figure: { value: proudMm * 1000, quantity: 'smallLength' as const },
         limit: {
@@ -29,6 +26,15 @@ export const BLOCK_CHECKS = defineChecks({
         },
         use: null,
       }
+      if (differMm !== 0)
+        return {
+          ...figures,
+          state: 'fails',
+          sentence:
+            differMm > 0
+              ? `The spacer between the outer rings is ${say(differMm, 'length')} longer than the one between the inner rings: the locknut crushes the pair. Grind both to one length, together.`
+              : `The spacer between the inner rings is ${say(-differMm, 'length')} longer than the one between the outer rings: the pair stays loose. Grind both to one length, together.`,
+        }
       if (verdict === 'clamps')
         return { ...figures, state: 'holds', sentence: `${stands}, ${band}: it clamps the outer rings.` }
       if (verdict === 'too-proud')
@@ -36,9 +42,9 @@ export const BLOCK_CHECKS = defineChecks({
           ...figures,
           state: 'fails',
           sentence: `${stands}, ${band}: it would bend. ${
-            spacerForTargetMm >= 0
-              ? `Take the spacer down to ${say(spacerForTargetMm, 'length')}.`
-              : `Take ${say(-spacerForTargetMm, 'length')} off the spigot of the cover.`
+            block.coverShimMm > 0
+              ? 'Take shims out from under the spigot.'
+              : `Take ${say(proudMm - targetProudMm, 'length')} off the spigot of the cover.`
           }`,
         }
       const shims = shimsFor(shimMm, maximumProudMm - proudMm, t.shop.shimStockMm)
@@ -47,8 +53,8 @@ export const BLOCK_CHECKS = defineChecks({
         state: shims ? 'close' : 'fails',
         sentence: `${stands}, ${band}: the outer rings are loose. ${
           shims
-            ? `Shim with ${shims.map(um).join(' + ')}.`
-            : `Shim ${um(shimMm)}: the stock at hand does not make that; or make the spacer ${say(spacerForTargetMm, 'length')}.`
+            ? `Shim under the spigot, onto the outer ring, with ${shims.map(um).join(' + ')}.`
+            : `Shim ${um(shimMm)} under the spigot: the stock at hand does not make that.`
         }`,
       }
     },

@@ -1,16 +1,37 @@
 import { TOLERANCE_MM } from '../../calculation/constants'
+import { filled } from '../../evaluation/filled'
 import type { bearingStack } from './calculation'
-import type { BearingBlock, BlockBearing } from './model'
+import { BEARINGS, type BearingBlock, BLOCK, type BlockBearing } from './model'
 
-/** Inputs of the calculation from what was measured of a block. */
-export const blockInputs = ({
-  bearings,
-  caliperMm: _,
-  ...block
-}: BearingBlock): Parameters<typeof bearingStack>[0] => ({
-  ...block,
-  bearingWidthsMm: bearings.map(({ widthMm }) => widthMm),
-})
+const NEEDS = ['boreDepthMm', 'coverSpigotMm', 'innerSpacerMm'] as const
+const PLACE = { sheet: 'bearingBlock', stage: 'room' } as const
+
+/** Inputs of the calculation from what was measured of a block. @throws NotKnown naming what is not entered yet */
+export function blockInputs(block: BearingBlock): Parameters<typeof bearingStack>[0] {
+  const { boreDepthMm, coverSpigotMm } = filled(block, NEEDS, BLOCK.of, { ...PLACE, name: 'bearing block' })
+  const { outerSpacerMm, targetProudMm, maximumProudMm, coverShimMm, bearings } = block
+  return {
+    boreDepthMm,
+    outerSpacerMm,
+    // A shim under the spigot makes it reach in further.
+    coverSpigotMm: coverSpigotMm + coverShimMm,
+    targetProudMm,
+    maximumProudMm,
+    bearingWidthsMm: bearings.map(
+      (bearing, index) =>
+        filled(bearing, ['widthMm'], BEARINGS.of, { ...PLACE, name: `bearing ${index + 1}` }).widthMm,
+    ),
+  }
+}
+
+/**
+ * How much longer the spacer between the outer rings is than the one between the inner rings: the locknut crushes the
+ * pair by that, or leaves it loose. 0 where the calipers cannot tell.
+ */
+export function spacersDifferMm({ outerSpacerMm, innerSpacerMm, caliperMm }: BearingBlock): number {
+  const differMm = outerSpacerMm - (innerSpacerMm ?? outerSpacerMm)
+  return Math.abs(differMm) <= caliperMm + TOLERANCE_MM ? 0 : differMm
+}
 
 /**
  * Shims of the stock that add up to what is missing, the thickest first; null where the stock does not reach within

@@ -89,6 +89,8 @@ export const stackupChain = calculation({
             0,
             normalBelow((upperLimitMm - meanMm) / sigmaMm) - normalBelow((lowerLimitMm - meanMm) / sigmaMm),
           )
+    const alwaysWithin =
+      worstMinMm >= lowerLimitMm - TOLERANCE_MM && worstMaxMm <= upperLimitMm + TOLERANCE_MM
     return {
       nominalMm: sum(one => one.direction * one.nominalMm),
       worstMinMm,
@@ -97,7 +99,7 @@ export const stackupChain = calculation({
       sigmaMm,
       probabilityWithin,
       advice:
-        probabilityWithin >= MACHINE_TO_SIZE_FROM
+        probabilityWithin >= MACHINE_TO_SIZE_FROM || alwaysWithin
           ? ('machine-to-size' as const)
           : ('leave-adjustable' as const),
       adjustmentRangeMm: Math.max(0, worstMaxMm - worstMinMm),

@@ -11,14 +11,15 @@ import {
 } from '../../field/field'
 
 const LENGTH_KEYS = DIMENSION_KEYS.filter(key => DIMENSIONS[key].quantity === 'length')
-const band = (label: string) => length(label, [0, 100], { blank: 0.1 })
+const band = (label: string) => length(label, [0, 100], { orNone: true })
 const limit = (label: string, blank: number) => length(label, [-20_000, 20_000], { blank })
 
 /** Links that add up; one that stands for a measured dimension takes its value. */
 export const LINKS = rows('Link', {
   label: words('Link', 80),
   dimension: choiceOrNone('Taken from', DIMENSION_KEYS),
-  nominalMm: length('Nominal', [-20_000, 20_000], { blank: 10 }),
+  /** None for a link that takes a measured dimension, and until it is entered. */
+  nominalMm: length('Nominal', [-20_000, 20_000], { orNone: true }),
   plusMm: band('Plus'),
   minusMm: band('Minus'),
   direction: choice('Makes it', [1, -1], { words: { 1: 'longer', [-1]: 'shorter' } }),

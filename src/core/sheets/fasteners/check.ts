@@ -1,19 +1,27 @@
 import { defineChecks } from '../../evaluation/check'
+import { filled } from '../../evaluation/filled'
 import { NO_FIGURES } from '../../evaluation/measures'
 import {
   fastenerChooseLength,
   fastenerEngagement,
   fastenerTorque,
-  STOCK_LENGTHS_MM,
+  longestStockMm,
+  stockLengthWords,
 } from '../../machine/joints/fastener'
-import { type JudgedJoint, jointInputs, judgeJoint, torqueInputs } from '../../machine/joints/joint'
-
-const LONGEST_SCREW_MM = STOCK_LENGTHS_MM[STOCK_LENGTHS_MM.length - 1] as number
+import {
+  JOINT_NEEDS,
+  type JudgedJoint,
+  jointInputs,
+  judgedJoints,
+  judgeJoint,
+  torqueInputs,
+} from '../../machine/joints/joint'
+import { JOINTS } from '../../machine/joints/model'
 
 /** The joint whose thread is used the least, for what it needs. */
-const leastEngaged = (judged: [JudgedJoint, ...JudgedJoint[]]): JudgedJoint => {
+const leastEngaged = (judged: readonly JudgedJoint[]): JudgedJoint | undefined => {
   const ratio = ({ chosen }: JudgedJoint) => (chosen ? chosen.engagementMm / chosen.requiredMm : 0)
-  return judged.reduce((least, one) => (ratio(one) < ratio(least) ? one : least))
+  return judged.toSorted((a, b) => ratio(a) - ratio(b))[0]
 }
 
 export const FASTENER_CHECKS = defineChecks({
@@ -22,14 +30,20 @@ export const FASTENER_CHECKS = defineChecks({
     subject: 'axis',
     judge(t, say) {
       const { joints } = t.axis
-      const [firstJoint, ...others] = joints
-      if (!firstJoint) return null
-      const judged: [JudgedJoint, ...JudgedJoint[]] = [judgeJoint(firstJoint), ...others.map(judgeJoint)]
+      if (joints.length === 0) return null
+      const judged = judgedJoints(joints)
       const hopeless = judged.find(({ chosenMm }) => chosenMm === null)
-      const wrong = judged.filter(({ supplied }) => supplied && supplied.verdict !== 'ok')
+      const open = joints.find(joint => judgeJoint(joint) === null)
+      const wrong = judged.filter(({ supplied, serves }) => supplied && !serves)
+      const back = judged.filter(({ heldBack }) => heldBack)
+      // What is known to be wrong is so whatever the rest comes to.
+      if (open && !hopeless && wrong.length === 0)
+        filled(open, JOINT_NEEDS, JOINTS.of, { sheet: 'fasteners', stage: 'room', name: open.label })
       const worst = hopeless ?? wrong[0] ?? leastEngaged(judged)
+      if (!worst) return null
       const screwLengthMm =
-        (wrong.includes(worst) ? worst.joint.suppliedMm : worst.chosenMm) ?? LONGEST_SCREW_MM
+        (wrong.includes(worst) ? worst.joint.suppliedMm : worst.chosenMm) ??
+        longestStockMm(worst.joint.thread)
       t.figure('joint', fastenerEngagement, { ...jointInputs(worst.joint), screwLengthMm })
       t.figure('jointLength', fastenerChooseLength, jointInputs(worst.joint))
       if (worst.chosen)
@@ -41,23 +55,31 @@ export const FASTENER_CHECKS = defineChecks({
           sentence: `${hopeless.joint.label}: no screw that is sold holds in it. Tap deeper, thin the grip, or bolt through.`,
         }
       const [first] = wrong
-      if (!first) {
-        const screws = joints.reduce((sum, { count }) => sum + count, 0)
+      if (first) {
+        const { joint, supplied, chosenMm } = first
+        const words = (lengthMm: number) => stockLengthWords(joint.thread, lengthMm)
         return {
           ...NO_FIGURES,
-          state: 'holds',
-          sentence: `All ${screws} screws go in far enough, and none bottoms out.`,
+          state: 'close',
+          sentence: `${joint.label}: the ${joint.thread} screws of ${words(joint.suppliedMm ?? 0)} that came with it ${
+            supplied?.verdict === 'short'
+              ? `reach only ${say(supplied.engagementMm, 'length', 1)} of the ${say(supplied.requiredMm, 'length', 1)} needed`
+              : 'would stand on the bottom of the hole before they clamp'
+          }. Take ${words(chosenMm ?? 0)}.${wrong.length > 1 ? ` ${wrong.length - 1} more joints are wrong.` : ''}`,
         }
       }
-      const { joint, supplied, chosenMm } = first
+      const [weak] = back
+      if (weak?.chosen)
+        return {
+          ...NO_FIGURES,
+          state: 'close',
+          sentence: `${weak.joint.label}: its thread takes ${say(weak.chosen.engagementMm, 'length', 1)} of the ${say(weak.chosen.requiredMm, 'length', 1)} wanted. Held back to ${say(weak.tight?.torqueNm ?? 0, 'torque', 1)}, which that much thread bears, it holds; tap deeper for the full strength.`,
+        }
+      const screws = judged.reduce((sum, { joint }) => sum + joint.count, 0)
       return {
         ...NO_FIGURES,
-        state: 'close',
-        sentence: `${joint.label}: the ${joint.thread} screws of ${joint.suppliedMm} mm that came with it ${
-          supplied?.verdict === 'short'
-            ? `reach only ${say(supplied.engagementMm, 'length', 1)} of the ${say(supplied.requiredMm, 'length', 1)} needed`
-            : 'bottom out before they clamp'
-        }. Take ${chosenMm} mm.${wrong.length > 1 ? ` ${wrong.length - 1} more joints are wrong.` : ''}`,
+        state: 'holds',
+        sentence: `All ${screws} screws go in far enough, and none stands on the bottom of its hole.`,
       }
     },
   },

@@ -1,10 +1,12 @@
 import { mends, type Recipe, type RemedyFinder } from '../../evaluation/remedy'
-import { judgeJoint } from '../../machine/joints/joint'
+import { judgedJoints } from '../../machine/joints/joint'
 
 /** Screws of the right length in every joint, in place of those that came with the part. */
 export function screws(): RemedyFinder {
   return trial => {
-    const right = new Map(trial.context.axis.joints.map(joint => [joint.id, judgeJoint(joint).chosenMm]))
+    const right = new Map(
+      judgedJoints(trial.context.axis.joints).map(({ joint, chosenMm }) => [joint.id, chosenMm]),
+    )
     const change: Recipe = draft => {
       for (const joint of draft.joints) {
         const chosenMm = right.get(joint.id) ?? null

@@ -1,11 +1,21 @@
-import { fastenerChooseLength, fastenerEngagement, fastenerTorque } from '../../machine/joints/fastener'
-import { judgeJoint, lacksScrews } from '../../machine/joints/joint'
+import {
+  fastenerChooseLength,
+  fastenerEngagement,
+  fastenerTorque,
+  stockLengthWords,
+} from '../../machine/joints/fastener'
+import { judgedJoints, lacksScrews } from '../../machine/joints/joint'
 import { JOINTS } from '../../machine/joints/model'
-import { threadDrills } from '../../machine/joints/thread'
+import { isUnified, threadDrills } from '../../machine/joints/thread'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { FASTENER_CHECKS } from './check'
 import { screws } from './remedies'
+
+/** As the key of an order takes it: no hash, no stroke. */
+const keyWords = (text: string) => text.replaceAll('#', 'no ').replaceAll('/', '-')
+/** Metric drills are sold by tenths of a millimetre, those for unified threads by hundredths. */
+const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
 
 /** The screws of every joint: which length, which drills, how tight. */
 export const fasteners = defineSheet({
@@ -17,28 +27,28 @@ export const fasteners = defineSheet({
   checks: FASTENER_CHECKS,
   remedies: { 'room.joints': [screws()] },
   orders: ({ joints }) =>
-    joints.flatMap(joint => {
-      const judged = judgeJoint(joint)
-      const { chosenMm, drills } = judged
-      const name = `${joint.thread} x ${chosenMm} ${joint.propertyClass}`
+    judgedJoints(joints).flatMap(judged => {
+      const { joint, chosenMm, drills } = judged
+      const length = chosenMm === null ? '' : stockLengthWords(joint.thread, chosenMm)
+      const name = `${joint.thread} x ${isUnified(joint.thread) ? length : chosenMm} ${joint.propertyClass}`
       const thread = joint.slotNuts
         ? {
-            key: `nut:${joint.thread}`,
+            key: `nut:${keyWords(joint.thread)}`,
             what: `Slot nuts ${joint.thread}, with spares`,
             count: joint.count,
             neededBy: 'build' as const,
             sheetEur: null,
           }
         : {
-            key: `tap:${joint.thread}`,
-            what: `Tap ${joint.thread} and tap drill ${drills.tapDrillMm.toFixed(1)} mm`,
+            key: `tap:${keyWords(joint.thread)}`,
+            what: `Tap ${joint.thread} and tap drill ${drillWords(drills.tapDrillMm)}`,
             count: 1,
             neededBy: 'room' as const,
             sheetEur: null,
           }
       if (!lacksScrews(judged)) return [thread]
       const bought = {
-        key: `screw:${name}`,
+        key: `screw:${keyWords(name)}`,
         what: `Cap screws ${name}, with spares`,
         count: joint.count,
         neededBy: 'build' as const,
@@ -49,22 +59,20 @@ export const fasteners = defineSheet({
   paper({ axis, units }) {
     const length = (mm: number) => say(mm, 'length', units)
     // Drills are sold by the millimetre: where the job is in inches both are said.
-    const drill = (mm: number) => (units === 'mm' ? length(mm) : `${length(mm)} (${mm.toFixed(1)} mm)`)
+    const drill = (mm: number) => (units === 'mm' ? length(mm) : `${length(mm)} (${drillWords(mm)})`)
     return [
       {
         on: 'worksheet',
         title: 'Screws',
         empty: 'None noted.',
-        rows: axis.joints
-          .map(judgeJoint)
-          .map(({ joint, chosenMm, tight, drills }) => [
-            joint.label,
-            `${joint.count} × ${joint.thread} × ${chosenMm ?? 'no length holds'}`,
-            `${joint.slotNuts ? 'slot nuts' : `tap drill ${drill(drills.tapDrillMm)}`}, hole ${drill(drills.clearanceHoleMm)}`,
-            tight ? say(tight.torqueNm, 'torque', units, 1) : '',
-          ]),
+        rows: judgedJoints(axis.joints).map(({ joint, chosenMm, tight, drills }) => [
+          joint.label,
+          `${joint.count} × ${joint.thread} × ${chosenMm === null ? 'no length holds' : stockLengthWords(joint.thread, chosenMm)}`,
+          `${joint.slotNuts ? 'slot nuts' : `tap drill ${drill(drills.tapDrillMm)}`}, hole ${drill(drills.clearanceHoleMm)}`,
+          tight ? say(tight.torqueNm, 'torque', units, 1) : '',
+        ]),
       },
     ]
   },
-  report: ({ axis }) => axis.joints.map(judgeJoint),
+  report: ({ axis }) => judgedJoints(axis.joints),
 })

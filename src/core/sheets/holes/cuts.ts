@@ -1,27 +1,66 @@
 import type { EvaluationContext } from '../../evaluation/context'
+import { isFilled } from '../../evaluation/filled'
 import { CAUTION, type Cut } from '../../machine/cut'
 import { say } from '../../units/print'
 import { holeEnlarge } from './calculation'
-import { holeInputs } from './inputs'
+import { HOLE_STATES } from './check'
+import { HOLE_NEEDS, holeInputs, type MeasuredHole } from './inputs'
 
-/** The holes that are bored larger, each with what guides the pilot. */
+/** The holes that are bored larger, each with what guides the pilot; those that are large enough are left. */
 export function holeCuts(t: EvaluationContext): Cut[] {
+  return t.axis.holes
+    .filter(hole => isFilled(hole, HOLE_NEEDS))
+    .flatMap(hole => {
+      const result = holeEnlarge(holeInputs(hole, t.shop.cutterSizesMm))
+      return result.verdict === 'enough' ? [] : [cutOf(t, hole, result)]
+    })
+}
+
+function cutOf(
+  t: EvaluationContext,
+  hole: MeasuredHole,
+  { cutterMm, finishedDiameterMm, wallAfterMm, verdict, guide }: ReturnType<typeof holeEnlarge>,
+): Cut {
   const length = (mm: number) => say(mm, 'length', t.units)
-  return t.axis.holes.map((hole): Cut => {
-    const { cutterMm, wallAfterMm, verdict } = holeEnlarge(holeInputs(hole, t.shop.cutterSizesMm))
-    const bung = hole.existingDiameterMm > 0
-    return {
-      id: `hole ${hole.id}`,
-      what: `${hole.label}: enlarge to ${length(cutterMm ?? hole.requiredDiameterMm)}`,
-      tool: cutterMm === null ? 'No cutter at hand is large enough' : `Hole cutter ${length(cutterMm)}`,
-      guide: bung
-        ? `A bung of ${length(hole.existingDiameterMm)} in the old hole, its pilot ${hole.centreOffsetMm > 0 ? `${length(hole.centreOffsetMm)} off its middle` : 'in its middle'}`
-        : 'Punch mark and pilot drill',
-      depthMm: hole.depthMm,
-      wallLeftMm: wallAfterMm,
-      finish: 'rough',
-      fit: verdict === 'cut',
-      cautions: [CAUTION.eyes, CAUTION.grab, CAUTION.dust],
-    }
-  })
+  const seat = hole.use === 'seat'
+  return {
+    id: `hole ${hole.id}`,
+    what:
+      verdict === 'sleeve'
+        ? `${hole.label}: bore it out, press a sleeve in, bore the seat of ${length(finishedDiameterMm)} in that`
+        : seat
+          ? `${hole.label}: bore a seat of ${length(finishedDiameterMm)}`
+          : `${hole.label}: enlarge to ${length(finishedDiameterMm)}`,
+    tool:
+      cutterMm === null
+        ? seat
+          ? 'Boring head'
+          : 'No cutter at hand is large enough'
+        : seat
+          ? `Hole cutter ${length(cutterMm)} to rough it out, then a boring head`
+          : `Hole cutter ${length(cutterMm)}`,
+    guide: guideWords(t, hole, guide),
+    depthMm: hole.depthMm,
+    wallLeftMm: wallAfterMm,
+    finish: seat ? 'true' : 'rough',
+    fit: HOLE_STATES[verdict] !== 'fails',
+    cautions: [CAUTION.eyes, CAUTION.grab, CAUTION.dust],
+  }
+}
+
+/** What guides the pilot drill, in words. */
+export function guideWords(
+  t: Pick<EvaluationContext, 'units'>,
+  { existingDiameterMm, centreOffsetMm }: MeasuredHole,
+  guide: 'bung' | 'metal' | 'template',
+): string {
+  const length = (mm: number) => say(mm, 'length', t.units)
+  switch (guide) {
+    case 'bung':
+      return `A bung of ${length(existingDiameterMm)} in the old hole, its pilot ${centreOffsetMm > 0 ? `${length(centreOffsetMm)} off its middle` : 'in its middle'}`
+    case 'metal':
+      return 'Punch mark and pilot drill in whole metal'
+    case 'template':
+      return 'A plate with a pilot hole, clamped on: the pilot would run out into the old hole'
+  }
 }

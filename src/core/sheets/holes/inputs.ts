@@ -1,8 +1,22 @@
+import { type Filled, filled } from '../../evaluation/filled'
 import type { holeEnlarge } from './calculation'
-import type { Hole } from './model'
+import { HOLES, type Hole } from './model'
+
+/** What must be measured of a hole before it can be judged. */
+export const HOLE_NEEDS = [
+  'existingDiameterMm',
+  'requiredDiameterMm',
+  'centreOffsetMm',
+  'edgeDistanceMm',
+] as const
+export type MeasuredHole = Filled<Hole, (typeof HOLE_NEEDS)[number]>
+
+/** A hole that is measured. @throws NotKnown naming what is not entered yet */
+export const measuredHole = (hole: Hole): MeasuredHole =>
+  filled(hole, HOLE_NEEDS, HOLES.of, { sheet: 'holes', stage: 'room', name: hole.label })
 
 /** Inputs of the calculation from what was measured of a hole. */
 export const holeInputs = (
-  { id: _, label: __, depthMm: ___, ...hole }: Hole,
+  { id: _, label: __, depthMm: ___, ...hole }: MeasuredHole,
   cutterSizesMm: readonly number[],
 ): Parameters<typeof holeEnlarge>[0] => ({ ...hole, cutterSizesMm: [...cutterSizesMm] })

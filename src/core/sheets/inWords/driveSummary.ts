@@ -2,29 +2,16 @@ import type { Axis } from '../../document/axis'
 import { DIMENSIONS } from '../../document/dimensions'
 
 import { askFor } from '../../evaluation/check'
-import type { Finding } from '../../evaluation/finding'
+import { type Finding, MOST_MARGIN } from '../../evaluation/finding'
 import { stillToMeasure } from '../../machine/stillToMeasure'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 
-/** From this many times over on, a check is generous: something smaller or cheaper would hold too. */
+/** From this many times over on, a check is generous. */
 const GENEROUS = 3
 
 /** No sentence names more things than these. */
 const MOST_NAMED = 3
-
-/** What each generous check lets one save on. */
-const SAVES: Record<string, string> = {
-  'motor.torqueMargin': 'a smaller motor',
-  'screw.life': 'a smaller nut',
-  'nut.staticSafety': 'a smaller nut',
-  'screw.buckling': 'a thinner screw',
-  'screw.criticalSpeed': 'a free far end',
-  'bearing.life': 'smaller bearings',
-  'coupler.torque': 'a smaller coupler',
-  'belt.pull': 'a narrower belt',
-  'axis.lostMotion': 'a nut with less preload, or a softer coupler',
-}
 
 const list = (names: string[]) =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
@@ -43,33 +30,31 @@ export function driveSummary(axis: Axis, findings: Finding[], units: UnitSystem)
   const failing = drive.filter(({ state }) => state === 'fails')
   const close = drive.filter(({ state }) => state === 'close')
   const graded = drive.filter(({ margin }) => margin !== null)
-  const tightest = graded.toSorted((a, b) => (a.margin ?? 0) - (b.margin ?? 0))[0]
+  // What no drive can change, such as the travel of the ways, does not limit the drive.
+  const tightest = graded
+    .filter(({ rankMargin }) => rankMargin !== null)
+    .toSorted((a, b) => (a.rankMargin ?? 0) - (b.rankMargin ?? 0))[0]
   const lower = ({ title }: Finding) => title.toLowerCase()
   const said: string[] = []
   if (failing.length)
     said.push(`This drive does not hold: ${list(failing.map(lower))}. Its ways out are in the verdicts.`)
   else if (close.length) said.push(`This drive works, but is close in ${list(close.map(lower))}.`)
-  else if (tightest?.margin)
-    said.push(
-      `Everything holds. What limits this axis is ${lower(tightest)}, with ${say(tightest.margin - 1, 'share', units, 0)} in hand.`,
-    )
+  // In the words of its verdict, so that no figure of one thing is said in two ways.
+  else if (tightest)
+    said.push(`Everything holds. What limits this axis is ${lower(tightest)}. ${tightest.sentence}`)
   if (unclear.length)
     said.push(`${list(unclear.map(({ title }) => title))} cannot be worked out as it stands.`)
   const generous = graded
     .filter(
-      ({ checkId, margin, state }) => state === 'holds' && (margin ?? 0) >= GENEROUS && checkId in SAVES,
+      ({ margin, state }) => state === 'holds' && (margin ?? 0) >= GENEROUS && (margin ?? 0) < MOST_MARGIN,
     )
     .toSorted((a, b) => (b.margin ?? 0) - (a.margin ?? 0))
     .slice(0, MOST_NAMED)
   const [most] = generous
-  if (most) {
-    const saves = [...new Set(generous.map(({ checkId }) => SAVES[checkId] as string))]
+  if (most)
     said.push(
-      `Generous: ${list(generous.map(lower))}, up to ${say(most.margin ?? 0, 'ratio', units, 0)} times over.${
-        failing.length === 0 ? ` ${capital(list(saves))} may be cheaper and still hold.` : ''
-      }`,
+      `Generous: ${list(generous.map(lower))}, up to ${say(most.margin ?? 0, 'ratio', units, 0)} times over.`,
     )
-  }
   const assumed = stillToMeasure(axis).map(key => DIMENSIONS[key].label.toLowerCase())
   if (assumed.length) {
     const more = assumed.length - MOST_NAMED
@@ -79,5 +64,3 @@ export function driveSummary(axis: Axis, findings: Finding[], units: UnitSystem)
   }
   return said
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

@@ -1,6 +1,8 @@
 import { boundsOf, box, type Drawing, line, type Mark, words } from '../../drawing/drawing'
 import type { EvaluationContext } from '../../evaluation/context'
-import { say } from '../../units/print'
+import { farBoreMm, locknutPitchMm } from '../../machine/drive/ends'
+import { say, saySold } from '../../units/print'
+import type { UnitSystem } from '../../units/quantity'
 
 /** One step of a screw from end to end. */
 export interface ScrewStep {
@@ -11,10 +13,9 @@ export interface ScrewStep {
   note: string
 }
 
-/** Fine threads of locknuts that are sold, by the bearing's bore. */
-const LOCKNUT_PITCH_MM = (boreMm: number) => (boreMm <= 8 ? 0.75 : boreMm <= 20 ? 1 : 1.5)
-/** Bores of the bearings that far ends run in. */
-const FAR_BORES_MM = [6, 8, 10, 12, 15, 17, 20, 25, 30, 35]
+/** Diameters that a handwheel and its nut sit on. */
+const WHEEL_SEATS_MM = [5, 6, 7, 8, 9, 10, 11, 12, 14, 16, 18, 20]
+const WHEEL_NUTS_MM = [4, 5, 6, 8, 10, 12, 16]
 
 /** A locknut is about this wide for its bore, and needs as much thread again to be set. */
 const locknutThreadMm = (boreMm: number) => Math.ceil(boreMm * 0.6 + 5)
@@ -35,7 +36,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
       ? 'no flat: the hub clamps'
       : 'a flat for each set screw'
   const spanMm = t.dimension('supportSpanMm')
-  const farMm = FAR_BORES_MM.findLast(boreMm => boreMm < screw.rootDiameterMm && boreMm <= bearing.boreMm)
+  const farMm = farBoreMm(screw.rootDiameterMm, bearing.boreMm)
   const far = (): ScrewStep[] => {
     switch (t.axis.ends) {
       case 'fixed-free':
@@ -46,13 +47,35 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
         return [
           {
             name: 'Seat of the far bearing',
-            diameterMm: farMm ?? bearing.boreMm,
-            lengthMm: Math.ceil((farMm ?? bearing.boreMm) * 0.9 + 3),
+            diameterMm: farMm,
+            lengthMm: Math.ceil(farMm * 0.9 + 3),
             tolerance: 'g6',
             note: 'slides in its bearing, so that the screw can grow',
           },
         ]
     }
+  }
+  /** Beyond the far bearing: a seat with its key for the wheel, and a thread for its nut. */
+  const handwheel = (): ScrewStep[] => {
+    const lastMm = t.axis.ends === 'fixed-fixed' ? bearing.boreMm : farMm
+    const seatMm = WHEEL_SEATS_MM.findLast(mm => mm < lastMm) ?? lastMm
+    const nutMm = WHEEL_NUTS_MM.findLast(mm => mm < seatMm) ?? seatMm
+    return [
+      {
+        name: 'Seat of the handwheel',
+        diameterMm: seatMm,
+        lengthMm: Math.max(t.axis.driveSizes.handwheelHubMm, 1),
+        tolerance: 'h7',
+        note: 'a keyway, or a cross hole for a pin, as the wheel has it',
+      },
+      {
+        name: 'Thread for the nut of the handwheel',
+        diameterMm: nutMm,
+        lengthMm: Math.ceil(1.2 * nutMm + 2),
+        tolerance: '6g',
+        note: `M${nutMm}, with a washer that holds the wheel`,
+      },
+    ]
   }
   const seat = (name: string): ScrewStep => ({
     name,
@@ -66,7 +89,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
     diameterMm: bearing.boreMm,
     lengthMm: locknutThreadMm(bearing.boreMm),
     tolerance: '6h',
-    note: `M${bearing.boreMm} x ${LOCKNUT_PITCH_MM(bearing.boreMm)}, cut between centres with the seat`,
+    note: `M${bearing.boreMm} x ${locknutPitchMm(bearing.boreMm)}, cut between centres with the seat`,
   })
   return [
     {
@@ -83,9 +106,10 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
       diameterMm: screw.nominalDiameterMm,
       lengthMm: spanMm,
       tolerance: screw.toleranceClass,
-      note: `lead ${screw.leadMm} mm, ${say(screw.rootDiameterMm, 'length', t.units)} at the root; wrap it while the ends are turned`,
+      note: `lead ${saySold(screw.leadMm, t.units)}, ${say(screw.rootDiameterMm, 'length', t.units)} at the root; wrap it while the ends are turned`,
     },
     ...far(),
+    ...(t.axis.drive.handwheelKept && t.axis.ends !== 'fixed-free' ? handwheel() : []),
   ]
 }
 
@@ -93,10 +117,43 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
 export const totalLengthMm = (steps: readonly ScrewStep[]): number =>
   steps.reduce((sum, { lengthMm }) => sum + lengthMm, 0)
 
+/** Height of the figures on the drawing, and from one row of them to the next. */
+const LABEL_MM = 2.2
+const ROW_MM = 4
+/** About how wide a letter is printed, with room to the next label. */
+const LETTER_MM = 0.75 * LABEL_MM
+
+interface Label {
+  x: number
+  text: string
+  /** Where the line to it starts. */
+  fromMm: number
+}
+
+/**
+ * Figures side by side while they have room, each with a line to what it belongs to; one that would reach over the next
+ * stands a row further out than it, so that no line goes through a figure.
+ */
+function labels(all: readonly Label[], firstMm: number, nextMm: number): Mark[] {
+  const rows: number[] = []
+  for (const [index, { x, text }] of [...all.entries()].toReversed()) {
+    const endMm = x + (text.length + 2) * LETTER_MM
+    const under = all.flatMap((other, at) => (at > index && other.x < endMm ? [rows[at] ?? 0] : []))
+    rows[index] = Math.max(-1, ...under) + 1
+  }
+  return all.flatMap(({ x, text, fromMm }, index) => {
+    const y = firstMm + (rows[index] ?? 0) * nextMm
+    return [line('words', x, fromMm, x, nextMm > 0 ? y : y + LABEL_MM), words(x + 0.8, y, text, LABEL_MM)]
+  })
+}
+
 /** The screw's ends at full size, the thread between them broken off. */
-export function screwDrawing(title: string, steps: readonly ScrewStep[]): Drawing {
+export function screwDrawing(title: string, steps: readonly ScrewStep[], units: UnitSystem): Drawing {
+  const length = (mm: number) => say(mm, 'length', units)
   const BROKEN_MM = 40
   const marks: Mark[] = []
+  const across: Label[] = []
+  const along: Label[] = []
   let x = 0
   for (const { name, diameterMm, lengthMm, tolerance } of steps) {
     const thread = name === 'Screw thread'
@@ -107,10 +164,15 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[]): Drawin
       marks.push(line('edge', middle - 2, -diameterMm / 2 - 3, middle - 2, diameterMm / 2 + 3))
       marks.push(line('edge', middle + 2, -diameterMm / 2 - 3, middle + 2, diameterMm / 2 + 3))
     }
-    marks.push(words(x + 1, diameterMm / 2 + 2, `${diameterMm} ${tolerance}`, 2.2))
-    marks.push(words(x + 1, -diameterMm / 2 - 5, `${Math.round(lengthMm * 100) / 100}`, 2.2))
+    across.push({ x: x + 1, text: `${saySold(diameterMm, units)} ${tolerance}`, fromMm: diameterMm / 2 })
+    along.push({ x: x + 1, text: length(lengthMm), fromMm: -diameterMm / 2 })
     x += shownMm
   }
+  const widestMm = Math.max(...steps.map(({ diameterMm }) => diameterMm))
+  marks.push(
+    ...labels(across, widestMm / 2 + 5, ROW_MM),
+    ...labels(along, -widestMm / 2 - 5 - LABEL_MM, -ROW_MM),
+  )
   marks.push(line('centre', -6, 0, x + 6, 0))
   const { left, top, bottom } = boundsOf(marks)
   return {
@@ -118,7 +180,7 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[]): Drawin
     marks: [
       ...marks,
       words(left, top + 5, title, 4),
-      words(left, bottom - 7, `Whole length ${Math.round(totalLengthMm(steps) * 100) / 100} mm`),
+      words(left, bottom - 7, `Whole length ${length(totalLengthMm(steps))}`),
     ],
   }
 }

@@ -94,7 +94,7 @@ test('a part or a span that is not known is asked for', () => {
 test('a short thread is drawn whole, a long one broken off, both with every figure written', () => {
   const drawn = (axis: Axis) => {
     const steps = stepsOf(axis)
-    const { marks } = screwDrawing('Screw', steps)
+    const { marks } = screwDrawing('Screw', steps, 'mm')
     const edges = marks.filter(({ layer }) => layer === 'edge')
     const { left, right } = boundsOf(edges)
     const texts = marks.flatMap((mark: Mark) => (mark.is === 'text' ? [mark.text] : []))
@@ -108,6 +108,46 @@ test('a short thread is drawn whole, a long one broken off, both with every figu
   expect(long.edges).toBe(short.edges + 2)
   for (const { steps, texts } of [short, long]) {
     expect(texts).toContain(`Whole length ${Math.round(totalLengthMm(steps) * 100) / 100} mm`)
-    for (const { diameterMm, tolerance } of steps) expect(texts).toContain(`${diameterMm} ${tolerance}`)
+    for (const { diameterMm, tolerance } of steps) expect(texts).toContain(`${diameterMm} mm ${tolerance}`)
   }
+})
+
+test('a handwheel that is kept has its journal beyond the far bearing: seat, thread, and a screw that much longer', () => {
+  for (const ends of ['fixed-supported', 'fixed-fixed', 'supported-supported'] as const) {
+    const bare: Axis = { ...X, ends, drive: { ...X.drive, handwheelKept: false } }
+    const kept: Axis = { ...bare, drive: { ...bare.drive, handwheelKept: true } }
+    const [without, withWheel] = [stepsOf(bare), stepsOf(kept)]
+    const [seat, thread] = withWheel.slice(-2)
+    expect(withWheel.slice(0, -2)).toEqual(without)
+    expect(seat).toMatchObject({ name: 'Seat of the handwheel', lengthMm: X.driveSizes.handwheelHubMm })
+    expect(thread?.name).toBe('Thread for the nut of the handwheel')
+    // The wheel slips over its thread, and both pass through the bearing before them.
+    expect(thread?.diameterMm).toBeLessThan(seat?.diameterMm ?? 0)
+    expect(seat?.diameterMm).toBeLessThan(without.at(-1)?.diameterMm ?? 0)
+    expect(totalLengthMm(withWheel)).toBe(
+      totalLengthMm(without) + (seat?.lengthMm ?? 0) + (thread?.lengthMm ?? 0),
+    )
+  }
+})
+
+test('no figure of the drawing stands on another or on a line up or down, in millimetres or inches', () => {
+  for (const units of ['mm', 'inch'] as const)
+    for (const axis of [X, crossSlide]) {
+      const { marks } = screwDrawing('Screw', stepsOf(axis), units)
+      const texts = marks.flatMap(mark => (mark.is === 'text' ? [mark] : []))
+      for (const one of texts) {
+        const { left, right, bottom, top } = boundsOf([one])
+        for (const mark of marks)
+          if (mark.is === 'line' && mark.x1 === mark.x2 && mark.x1 > left && mark.x1 < right)
+            expect([
+              one.text,
+              Math.max(mark.y1, mark.y2) <= bottom || Math.min(mark.y1, mark.y2) >= top,
+            ]).toEqual([one.text, true])
+      }
+      for (const [index, one] of texts.entries())
+        for (const other of texts.slice(index + 1)) {
+          const [a, b] = [boundsOf([one]), boundsOf([other])]
+          expect(a.right <= b.left || b.right <= a.left || a.top <= b.bottom || b.top <= a.bottom).toBe(true)
+        }
+    }
 })

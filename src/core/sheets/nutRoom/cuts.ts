@@ -2,7 +2,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { CAUTION, type Cut } from '../../machine/cut'
 import { say } from '../../units/print'
 import { SECTION_SIDES, type SectionSide } from './model'
-import { type SectionAt, sections } from './sections'
+import { nutEnvelope, type SectionAt, sections, sweptMm } from './sections'
 
 const SIDE_OF: Record<SectionSide, string> = {
   left: 'left wall',
@@ -11,29 +11,36 @@ const SIDE_OF: Record<SectionSide, string> = {
   floor: 'floor',
 }
 
-/** The stretches of one side along which metal must go: neighbours among the stations are cut in one go. */
-function stretches(at: SectionAt[], side: SectionSide) {
-  const all: { fromMm: number; toMm: number; depthMm: number; wallMm: number; fit: boolean }[] = []
-  let open: (typeof all)[number] | null = null
-  for (const { station, sides } of at) {
-    const { cutMm, wallAfterMm, verdict } = sides[side]
+interface Stretch {
+  fromMm: number
+  toMm: number
+  depthMm: number
+  wallMm: number | null
+  fit: boolean
+}
+
+/**
+ * The stretches of one side along which metal must go: neighbours among the stations are cut in one go. A cut begins and
+ * ends half-way to a neighbour that is clear, or where the nut turns back.
+ */
+function stretches(at: SectionAt[], side: SectionSide, swept: { fromMm: number; toMm: number }): Stretch[] {
+  const all: Stretch[] = []
+  let open: Stretch | null = null
+  for (const [index, { station, sides }] of at.entries()) {
+    const { cutMm, wallAfterMm, wallKnown, verdict } = sides[side]
     if (cutMm === 0) {
       open = null
       continue
     }
+    const midway = (neighbour: SectionAt | undefined, endMm: number) =>
+      neighbour ? (station.positionMm + neighbour.station.positionMm) / 2 : endMm
     if (!open) {
-      open = {
-        fromMm: station.positionMm,
-        toMm: station.positionMm,
-        depthMm: 0,
-        wallMm: wallAfterMm,
-        fit: true,
-      }
+      open = { fromMm: midway(at[index - 1], swept.fromMm), toMm: 0, depthMm: 0, wallMm: null, fit: true }
       all.push(open)
     }
-    open.toMm = station.positionMm
+    open.toMm = midway(at[index + 1], swept.toMm)
     open.depthMm = Math.max(open.depthMm, cutMm)
-    open.wallMm = Math.min(open.wallMm, wallAfterMm)
+    if (wallKnown) open.wallMm = Math.min(open.wallMm ?? wallAfterMm, wallAfterMm)
     open.fit &&= verdict !== 'too-thin'
   }
   return all
@@ -42,15 +49,19 @@ function stretches(at: SectionAt[], side: SectionSide) {
 /** The cuts that make room for the nut, side by side. */
 export function nutRoomCuts(t: EvaluationContext): Cut[] {
   const length = (mm: number) => say(mm, 'length', t.units)
-  const at = sections(t).toSorted((a, b) => a.station.positionMm - b.station.positionMm)
+  const at = sections(t)
+  const { minimumGapMm } = t.axis.section
+  const { widthMm, heightMm } = nutEnvelope(t)
   return SECTION_SIDES.flatMap(side =>
-    stretches(at, side).map(({ fromMm, toMm, depthMm, wallMm, fit }): Cut => {
-      const along = fromMm === toMm ? `at ${length(fromMm)}` : `from ${length(fromMm)} to ${length(toMm)}`
+    stretches(at, side, sweptMm(t)).map(({ fromMm, toMm, depthMm, wallMm, fit }): Cut => {
+      const acrossMm = side === 'left' || side === 'right' ? heightMm : widthMm
       return {
         id: `section-${side}-${fromMm}`,
-        what: `Relieve the ${SIDE_OF[side]} ${along} along the screw`,
+        what: `Relieve the ${SIDE_OF[side]} from ${length(fromMm)} to ${length(toMm)} along the screw`,
         tool: 'End mill on the machine, or a die grinder with a carbide burr',
         guide: 'Scribed lines; a block of the depth wanted as a gauge',
+        lengthMm: toMm - fromMm,
+        widthMm: acrossMm + 2 * minimumGapMm,
         depthMm,
         wallLeftMm: wallMm,
         finish: 'rough',

@@ -10,12 +10,12 @@ export const SIDE_WORDS: Record<SectionSide, string> = {
   floor: 'below',
 }
 
-const from = (label: string) => length(label, [0, 2000], { blank: 40 })
-const wall = (label: string) => length(label, [0, 500], { blank: 15 })
+const from = (label: string) => length(label, [0, 2000], { orNone: true })
+const wall = (label: string) => length(label, [0, 500], { orNone: true })
 
 /** The room around the screw axis at places along it, as measured from the fixed block's face. */
 export const STATIONS = rows('Station', {
-  positionMm: length('Along the screw', [-1000, 20_000], { blank: 100 }),
+  positionMm: length('Along the screw', [-1000, 20_000]),
   leftMm: from('To the left'),
   rightMm: from('To the right'),
   ceilingMm: from('To the ceiling'),
@@ -32,7 +32,7 @@ export const PROTRUSIONS = rows(
   'Part that stands out',
   {
     what: choice('What stands out', ['grease fitting', 'screw heads', 'return tubes']),
-    standsOutMm: length('Stands out', [0.1, 100], { blank: 7 }),
+    standsOutMm: length('Stands out', [0.1, 100], { orNone: true }),
     side: choice('Where', SECTION_SIDES, { words: SIDE_WORDS, blank: 'ceiling' }),
   },
   { most: 8 },

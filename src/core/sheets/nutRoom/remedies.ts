@@ -29,7 +29,7 @@ export function fitting(): RemedyFinder {
 const COSTS: Partial<Record<SectionField, string>> = {
   bracketHeightMm: 'a lower bracket to make',
   bracketWidthMm: 'a narrower bracket to make',
-  spacersMm: 'the table stands higher: its load tips the carriages over a longer lever',
+  spacersMm: 'the slide stands higher: its load tips the carriages over a longer lever',
 }
 
 /** Higher spacers, or a bracket down to the size of the nut. */

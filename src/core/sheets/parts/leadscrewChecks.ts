@@ -1,12 +1,8 @@
 import { defineChecks } from '../../evaluation/check'
-import { standing } from '../../evaluation/finding'
 import { atLeast, atMost, measure, percent } from '../../evaluation/measures'
 import { forces, topSpeedRpm } from '../../machine/drive/load'
-import { leadAccuracy, nutLifeHours, strut, warmth, whip } from '../../machine/drive/strength'
+import { nutLifeHours, strut, warmth, whip } from '../../machine/drive/strength'
 import { LIMITS } from './limits'
-
-/** How far apart the corrections of a controller's table are: it leaves that share of the variation in 300 mm. */
-const CORRECTION_EVERY_MM = 50
 
 export const LEADSCREW_CHECKS = defineChecks({
   'screw.criticalSpeed': {
@@ -40,7 +36,7 @@ export const LEADSCREW_CHECKS = defineChecks({
         measure(allowableLoadN, 'force'),
         `The largest push is ${say(pushN, 'force')}; ${say(allowableLoadN, 'force')} is allowed, half of what bends it out (${
           regime === 'euler' ? 'slender' : 'short'
-        } strut, held ${t.axis.ends}).`,
+        } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : `held ${t.axis.ends}`}).`,
       )
     },
   },
@@ -63,62 +59,23 @@ export const LEADSCREW_CHECKS = defineChecks({
       )
     },
   },
-  'screw.leadAccuracy': {
-    title: 'Accuracy of the lead',
-    subject: 'screw',
+  'screw.pretension': {
+    title: 'Pull between the fixed ends',
+    subject: 'bearing',
     judge(t, say) {
-      const { travelToleranceUm, variation300Um } = leadAccuracy(t)
-      const target = t.axis.goals.accuracyTargetUm
-      const use = travelToleranceUm / target
-      const leftUm = (variation300Um * CORRECTION_EVERY_MM) / 300
-      const { state, ...held } = standing(t.axis, LIMITS['screw.leadAccuracy'], use)
-      const mends = leftUm <= target
-      const every = say(CORRECTION_EVERY_MM, 'length', 1)
-      const over = `Class ${t.part('screw').toleranceClass} lets the lead be off by ${say(travelToleranceUm, 'smallLength')} over the travel, against ${say(target, 'smallLength')} accepted`
-      return {
-        state: state === 'holds' ? 'holds' : mends ? 'close' : 'fails',
-        ...held,
-        figure: measure(travelToleranceUm, 'smallLength'),
-        limit: measure(target, 'smallLength'),
-        use,
-        sentence:
-          state === 'holds'
-            ? `${over}.`
-            : mends
-              ? `${over}. Measure it and give the controller a table of corrections every ${every}: about ${say(leftUm, 'smallLength')} is left.`
-              : `${over}. A table of corrections every ${every} still leaves ${say(leftUm, 'smallLength')}.`,
-      }
-    },
-  },
-  'screw.warmth': {
-    title: 'Growth of the screw in use',
-    subject: 'screw',
-    judge(t, say) {
+      if (t.axis.ends !== 'fixed-fixed') return null
       const { growthUm, pretensionN } = warmth(t)
-      const { temperatureRiseK, accuracyTargetUm } = t.axis.goals
-      const warmer = say(temperatureRiseK, 'temperatureRise')
-      if (t.axis.ends === 'fixed-fixed') {
-        const bearsN = t.part('bearing').staticCapacityN
-        return atMost(
-          t,
-          LIMITS['screw.pretension'],
-          measure(pretensionN, 'force'),
-          measure(bearsN, 'force'),
-          `Held at both ends, the screw needs ${say(pretensionN, 'force')} of pull, ${say(
-            growthUm,
-            'smallLength',
-          )} of stretch set when fitting, to keep its length ${warmer} warmer; the bearings carry ${say(bearsN, 'force')} at rest.`,
-        )
-      }
+      const bearsN = t.part('bearing').staticCapacityN
+      const loadN = pretensionN + forces(t).maxN
       return atMost(
         t,
-        LIMITS['screw.warmth'],
-        measure(growthUm, 'smallLength'),
-        measure(accuracyTargetUm, 'smallLength'),
-        `${warmer} warmer, the screw grows ${say(growthUm, 'smallLength')} over the travel, against ${say(
-          accuracyTargetUm,
+        LIMITS['screw.pretension'],
+        measure(loadN, 'force'),
+        measure(bearsN, 'force'),
+        `Held at both ends, the screw needs ${say(pretensionN, 'force')} of pull, ${say(
+          growthUm,
           'smallLength',
-        )} accepted.`,
+        )} of stretch set when fitting, to keep its length ${say(t.axis.goals.temperatureRiseK, 'temperatureRise')} warmer. With the largest load on top that is ${say(loadN, 'force')}; each set of bearings carries ${say(bearsN, 'force')} at rest.`,
       )
     },
   },

@@ -1,10 +1,14 @@
-import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
+import { defineChecks, type Judgement } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure } from '../../evaluation/measures'
+import { NotKnown } from '../../evaluation/notKnown'
+import { drivenTorqueNm } from '../../machine/drive/motorTorque'
 import { beltLoad, beltRun, isBelted } from '../../machine/drive/transmission'
 import { couplerTorqueUse } from '../../machine/sizing/checkSums'
 import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
+import { saySold } from '../../units/print'
+import type { UnitSystem } from '../../units/quantity'
 import { LIMITS } from './limits'
 
 interface Shaft {
@@ -15,10 +19,10 @@ interface Shaft {
 }
 
 /** Whether the bores of a coupler or of pulleys suit the shafts. */
-function bores(shafts: Shaft[], takes: string, say: Say): Judgement {
+function bores(shafts: Shaft[], takes: string, units: UnitSystem): Judgement {
   const wrong = shafts.filter(({ mm, leastMm, mostMm }) => mm < leastMm || mm > mostMm)
   const named = (wrong.length ? wrong : shafts)
-    .map(({ of, mm }) => `the ${of} is ${say(mm, 'length')}`)
+    .map(({ of, mm }) => `the ${of} is ${saySold(mm, units)}`)
     .join(', ')
   return {
     state: wrong.length ? 'fails' : 'holds',
@@ -37,7 +41,7 @@ export const LINK_CHECKS = defineChecks({
     judge(t, say) {
       if (isBelted(t)) return null
       const { ratedTorqueNm, serviceFactor } = t.part('coupler')
-      const peakNm = t.part('motor').holdingTorqueNm
+      const peakNm = drivenTorqueNm(t.part('motor'))
       t.figure('couplerUse', couplerTorqueUse, { peakTorqueNm: peakNm, serviceFactor, ratedTorqueNm })
       return atMost(
         t,
@@ -54,7 +58,7 @@ export const LINK_CHECKS = defineChecks({
   'coupler.bores': {
     title: 'Bores of the coupler',
     subject: 'coupler',
-    judge(t, say) {
+    judge(t) {
       if (isBelted(t)) return null
       const { smallestBoreMm: leastMm, largestBoreMm: mostMm } = t.part('coupler')
       return bores(
@@ -62,8 +66,8 @@ export const LINK_CHECKS = defineChecks({
           { of: 'motor shaft', mm: t.part('motor').shaftMm, leastMm, mostMm },
           { of: 'end of the screw', mm: t.part('bearing').couplerSeatMm, leastMm, mostMm },
         ],
-        `The coupler takes shafts of ${say(leastMm, 'length')} to ${say(mostMm, 'length')}`,
-        say,
+        `The coupler takes shafts of ${saySold(leastMm, t.units)} to ${saySold(mostMm, t.units)}`,
+        t.units,
       )
     },
   },
@@ -120,6 +124,28 @@ export const LINK_CHECKS = defineChecks({
       )
     },
   },
+  'belt.motorShaft': {
+    title: "Belt's pull on the motor",
+    subject: 'belt',
+    judge(t, say) {
+      if (!isBelted(t)) return null
+      const { shaftLoadLimitN, name } = t.part('motor')
+      if (shaftLoadLimitN === null)
+        throw new NotKnown({
+          sheet: 'parts',
+          stage: 'size',
+          what: `what the shaft of ${name} bears sideways, from its sheet`,
+        })
+      const { shaftLoadN } = beltLoad(t)
+      return atMost(
+        t,
+        LIMITS['belt.motorShaft'],
+        measure(shaftLoadN, 'force'),
+        measure(shaftLoadLimitN, 'force'),
+        `Tensioned for the motor's greatest torque, the belt pulls its shaft sideways with ${say(shaftLoadN, 'force')}, against ${say(shaftLoadLimitN, 'force')} that its bearings take. Set the pulley close to the motor's face.`,
+      )
+    },
+  },
   'belt.mesh': {
     title: 'Teeth in mesh',
     subject: 'belt',
@@ -139,7 +165,7 @@ export const LINK_CHECKS = defineChecks({
   'belt.bores': {
     title: 'Bores of the pulleys',
     subject: 'belt',
-    judge(t, say) {
+    judge(t) {
       if (!isBelted(t)) return null
       const { smallestBoreMm, largestBoreMm, largestScrewBoreMm } = t.part('belt')
       return bores(
@@ -152,11 +178,8 @@ export const LINK_CHECKS = defineChecks({
             mostMm: largestScrewBoreMm,
           },
         ],
-        `The pulleys take shafts from ${say(smallestBoreMm, 'length')} up to ${say(largestBoreMm, 'length')} on the motor and ${say(
-          largestScrewBoreMm,
-          'length',
-        )} on the screw`,
-        say,
+        `The pulleys take shafts from ${saySold(smallestBoreMm, t.units)} up to ${saySold(largestBoreMm, t.units)} on the motor and ${saySold(largestScrewBoreMm, t.units)} on the screw`,
+        t.units,
       )
     },
   },

@@ -2,14 +2,19 @@ import { defineChecks } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
-import { atMost, measure } from '../../evaluation/measures'
+import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { steps } from '../../machine/drive/stiffness'
-import { inertiaMatch, torqueMargin } from '../../machine/drive/torque'
+import { dutyTorqueNm, inertiaMatch, torqueMargin } from '../../machine/drive/torque'
 import { LIMITS } from './limits'
 
 /** The limits that a motor's torque is held to: a motor that cannot lose steps needs less in hand. */
 export const torqueLimits = (t: EvaluationContext) =>
   LIMITS[t.part('motor').loop === 'open' ? 'motor.torqueMargin.open' : 'motor.torqueMargin.closed']
+
+/** Rates at which a stepper swings about its steps, without much to damp it. */
+const RESONANT_STEPS_PER_S = [100, 300] as const
+/** From so many microsteps on a step is no blow that sets the rotor swinging. */
+export const CALM_MICROSTEPS = 8
 
 export const MOTOR_CHECKS = defineChecks({
   'motor.torqueMargin': {
@@ -48,26 +53,46 @@ export const MOTOR_CHECKS = defineChecks({
       }
     },
   },
-  'motor.step': {
-    title: 'Size of a step',
+  'motor.rmsTorque': {
+    title: 'Torque of the servo all day',
     subject: 'motor',
     judge(t, say) {
-      if (t.part('motor').loop === 'closed') return null
-      const { fullStepUm, microstepUm, torquePerMicrostepNm } = steps(t)
-      const target = t.axis.goals.accuracyTargetUm
+      const { continuousTorqueNm } = t.part('motor')
+      if (continuousTorqueNm === null) return null
+      const rmsNm = dutyTorqueNm(t)
       return atMost(
         t,
-        LIMITS['motor.step'],
-        measure(fullStepUm, 'smallLength'),
-        measure(target, 'smallLength'),
-        `A full step moves the table ${say(fullStepUm, 'smallLength')}, against ${say(
-          target,
-          'smallLength',
-        )} accepted. Microsteps of ${say(microstepUm, 'smallLength')} run smoother but are no accuracy: each adds ${say(
-          torquePerMicrostepNm,
-          'torque',
-        )}.`,
+        LIMITS['motor.rmsTorque'],
+        measure(rmsNm, 'torque'),
+        measure(continuousTorqueNm, 'torque'),
+        `Over a typical hour the motor gives ${say(rmsNm, 'torque')}, as its windings feel it, against ${say(continuousTorqueNm, 'torque')} that it bears all day.`,
       )
+    },
+  },
+  'motor.resonance': {
+    title: 'Feeds that shake the motor',
+    subject: 'motor',
+    judge(t, say) {
+      const motor = t.part('motor')
+      if (motor.loop === 'closed') return null
+      const { fullStepUm, microstepUm, torquePerMicrostepNm } = steps(t)
+      const feed = (stepsPerS: number) => (stepsPerS * fullStepUm * 60) / 1000
+      const { cuttingFeedMmPerMin } = t.axis.goals
+      const [from, to] = RESONANT_STEPS_PER_S
+      const { microsteps } = t.axis.drive
+      const within = cuttingFeedMmPerMin >= feed(from) && cuttingFeedMmPerMin <= feed(to)
+      const shakes = within && microsteps < CALM_MICROSTEPS
+      const range = `feeds from ${say(feed(from), 'speed')} to ${say(feed(to), 'speed')}`
+      const calm = within ? `${microsteps} microsteps to a step calm it there` : ''
+      return {
+        state: shakes ? 'close' : 'holds',
+        ...NO_FIGURES,
+        sentence: `${
+          shakes
+            ? `The feed while cutting, ${say(cuttingFeedMmPerMin, 'speed')}, lies where a stepper shakes: ${range}. ${CALM_MICROSTEPS} microsteps to a step calm it, or a damper on its rear shaft; else cut faster or slower.`
+            : `A stepper shakes at ${from} to ${to} full steps a second: here ${range}. The feed while cutting is ${say(cuttingFeedMmPerMin, 'speed')}${calm && `; ${calm}`}.`
+        } A full step moves the slide ${say(fullStepUm, 'smallLength')}. Microsteps of ${say(microstepUm, 'smallLength')} run smoother but are no accuracy: each adds ${say(torquePerMicrostepNm, 'torque')}.`,
+      }
     },
   },
 })

@@ -1,4 +1,16 @@
-import { counterbalance, driveSize, ends, goal, part, preload } from '../../machine/remedies'
+import {
+  counterbalance,
+  driveSize,
+  ends,
+  goal,
+  leadTable,
+  microsteps,
+  otherFeed,
+  part,
+  preload,
+} from '../../machine/remedies'
+
+import { CALM_MICROSTEPS } from './motorChecks'
 
 /** What may mend each check of the drive, in the order in which it is offered. */
 export const REMEDIES = {
@@ -16,7 +28,7 @@ export const REMEDIES = {
   'screw.life': [part('screw'), goal('cuttingForceN'), goal('wantedLifeHours')],
   'nut.staticSafety': [part('screw'), goal('cuttingForceN')],
   'nut.preload': [preload(), part('screw'), goal('cuttingForceN')],
-  'bearing.preload': [part('bearing'), goal('cuttingForceN')],
+  'bearing.preload': [part('bearing'), goal('cuttingForceN'), goal('temperatureRiseK')],
   'coupler.torque': [part('coupler'), part('motor')],
   'coupler.bores': [part('coupler'), part('bearing'), part('motor')],
   'axis.lostMotion': [
@@ -27,14 +39,35 @@ export const REMEDIES = {
     part('motor'),
     goal('backlashTargetUm'),
   ],
-  'axis.unpoweredDrop': [counterbalance(), part('screw'), part('motor')],
+  'axis.unpoweredDrop': [part('brake'), counterbalance(), part('screw')],
+  'brake.bore': [part('brake'), part('motor')],
+  'axis.positionBudget': [
+    leadTable(),
+    part('screw'),
+    ends(),
+    part('belt'),
+    part('motor'),
+    goal('temperatureRiseK'),
+    goal('accuracyTargetUm'),
+  ],
+  'axis.cutDeflection': [
+    ends(),
+    part('screw'),
+    part('coupler'),
+    part('bearing'),
+    goal('cuttingForceN'),
+    goal('accuracyTargetUm'),
+  ],
+  'drive.racking': [leadTable(), part('screw'), goal('rackingTargetUm')],
+  'screw.pretension': [part('bearing'), part('screw'), goal('temperatureRiseK')],
+  'nut.pressureSpeed': [part('screw'), goal('topSpeedMmPerMin'), goal('cuttingForceN')],
+  'motor.rmsTorque': [part('motor'), part('belt'), goal('accelerationMmPerS2'), goal('cuttingForceN')],
+  'motor.resonance': [microsteps(CALM_MICROSTEPS), otherFeed()],
+  'belt.motorShaft': [part('belt'), part('motor')],
   'axis.stallThrust': [part('motor'), part('screw'), part('bearing'), ends()],
-  'axis.handwheel': [driveSize('handwheelRadiusMm'), part('motor'), part('belt'), part('screw')],
+  'axis.handwheel': [ends(), driveSize('handwheelRadiusMm'), part('motor'), part('belt'), part('screw')],
   'motor.inertiaRatio': [part('motor'), part('belt'), part('screw')],
-  'motor.step': [part('belt'), part('motor'), part('screw'), goal('accuracyTargetUm')],
-  'screw.leadAccuracy': [part('screw'), goal('accuracyTargetUm')],
-  'screw.warmth': [ends(), goal('temperatureRiseK'), goal('accuracyTargetUm')],
-  'bearing.life': [part('bearing'), goal('cuttingForceN'), goal('wantedLifeHours')],
+  'bearing.life': [part('bearing'), goal('cuttingForceN'), goal('temperatureRiseK'), goal('wantedLifeHours')],
   'bearing.seat': [part('bearing'), part('screw')],
   'coupler.misalignment': [part('coupler')],
   'belt.pull': [part('belt'), part('motor')],

@@ -1,12 +1,12 @@
 import type { DrivePart } from '../../drawing/driveLine'
 import type { Subject } from '../../evaluation/finding'
-import { neededParts } from '../../machine/neededParts'
 import { defineSheet } from '../sheet'
 import { DRIVE_CHECKS } from './driveChecks'
 import { LEADSCREW_CHECKS } from './leadscrewChecks'
 import { LIMITS } from './limits'
 import { LINK_CHECKS } from './linkChecks'
 import { MOTOR_CHECKS } from './motorChecks'
+import { driveOrders } from './orders'
 import { REMEDIES } from './remedies'
 import { THRUST_CHECKS } from './thrustChecks'
 
@@ -39,19 +39,5 @@ export const parts = defineSheet({
     })
     return { marks }
   },
-  orders: (axis, catalogue) =>
-    neededParts(axis).flatMap(kind => {
-      const part = catalogue[kind].get(axis.parts[kind] ?? '')
-      return part
-        ? [
-            {
-              key: `part:${part.id}`,
-              what: part.name,
-              count: axis.drive.screws,
-              neededBy: 'build' as const,
-              sheetEur: part.priceEur,
-            },
-          ]
-        : []
-    }),
+  orders: driveOrders,
 })

@@ -3,11 +3,12 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atLeast, atMost, measure, percent } from '../../evaluation/measures'
-import { forces, topSpeedRpm } from '../../machine/drive/load'
-import { bearingLifeHours } from '../../machine/drive/strength'
+import { cuttingSpeedRpm, forces, topSpeedRpm } from '../../machine/drive/load'
+import { bearingLifeHours, pullN } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
 import { bearingPairShare } from '../../machine/sizing/bearing'
-import { nutSpeedValue, nutStaticSafety } from '../../machine/sizing/checkSums'
+import { nutPressureSpeed, nutSpeedValue, nutStaticSafety } from '../../machine/sizing/checkSums'
+import { saySold } from '../../units/print'
 import { LIMITS } from './limits'
 
 /** How many preloads' worth of load a pair is held to: opened, it has play again. */
@@ -17,8 +18,9 @@ function keepsClosed(
   preload: number,
   t: EvaluationContext,
   say: Say,
+  besidesN = 0,
 ): Judgement {
-  const loadN = forces(t).maxN
+  const loadN = forces(t).maxN + besidesN
   const { unloadingForceN: opensAtN } = t.figure(check, bearingPairShare, {
     preloadN: preload,
     externalN: loadN,
@@ -30,7 +32,7 @@ function keepsClosed(
     figure: measure(loadN, 'force'),
     limit: measure(opensAtN, 'force'),
     use: loadN / opensAtN,
-    sentence: `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}: ${
+    sentence: `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
       ratio >= 1 ? `${percent(ratio - 1, say)} in hand` : 'play comes back under load'
     }, because its preload is ${say(preload, 'force')}.`,
   }
@@ -93,10 +95,24 @@ export const THRUST_CHECKS = defineChecks({
   'bearing.preload': {
     title: 'Preload of the bearings',
     subject: 'bearing',
-    judge: (t, say) =>
-      t.part('bearing').axialPlayUm === 0
-        ? keepsClosed('bearing.preload', 'bearing pair', t.part('bearing').preloadN, t, say)
-        : null,
+    judge(t, say) {
+      const { axialPlayUm, preloadN: pairN, arrangement } = t.part('bearing')
+      if (axialPlayUm === 0) return keepsClosed('bearing.preload', 'bearing pair', pairN, t, say, pullN(t))
+      if (arrangement !== 'deep-groove') return null
+      const loadN = forces(t).maxN
+      const gives = loadN > pairN
+      return {
+        state: gives ? 'close' : 'holds',
+        figure: measure(loadN, 'force'),
+        limit: measure(pairN, 'force'),
+        use: loadN / pairN,
+        sentence: `A wave spring keeps the pair together up to ${say(pairN, 'force')}; the largest load is ${say(loadN, 'force')}. ${
+          gives
+            ? `Beyond the spring the screw moves by the play of ${say(axialPlayUm, 'smallLength')}, which the lost motion counts.`
+            : 'The spring is enough for that.'
+        }`,
+      }
+    },
   },
   'bearing.life': {
     title: 'Life of the bearings',
@@ -109,9 +125,13 @@ export const THRUST_CHECKS = defineChecks({
         LIMITS['bearing.life'],
         measure(hours, 'hours'),
         measure(wantedLifeHours, 'hours'),
-        `The bearings of the fixed end are good for ${say(hours, 'hours')}, against ${say(wantedLifeHours, 'hours')} wanted, with ${
-          t.axis.drive.transmission === 'belt' ? 'their preload and the pull of the belt' : 'their preload'
-        } on top of the load.`,
+        `The bearings of the fixed end are good for ${say(hours, 'hours')}, against ${say(wantedLifeHours, 'hours')} wanted, with ${listed(
+          [
+            'their preload',
+            ...(t.axis.drive.transmission === 'belt' ? ['the pull of the belt'] : []),
+            ...(pullN(t) > 0 ? [`the ${say(pullN(t), 'force')} that stretch the screw`] : []),
+          ],
+        )} on top of the load.`,
       )
     },
   },
@@ -121,16 +141,57 @@ export const THRUST_CHECKS = defineChecks({
     judge(t, say) {
       const { boreMm } = t.part('bearing')
       const { rootDiameterMm } = t.part('screw')
-      const fits = boreMm < rootDiameterMm
+      const shoulderMm = (rootDiameterMm - boreMm) / 2
+      const { holds } = limitsOf(t.axis, LIMITS['bearing.seat'])
       return {
-        state: fits ? 'holds' : 'fails',
-        figure: measure(boreMm, 'length'),
-        limit: measure(rootDiameterMm, 'length'),
-        use: boreMm / rootDiameterMm,
-        sentence: fits
-          ? `The bore of ${say(boreMm, 'length')} leaves a shoulder on a screw of ${say(rootDiameterMm, 'length', 1)} at the root.`
-          : `The bore of ${say(boreMm, 'length')} leaves no shoulder on a screw of ${say(rootDiameterMm, 'length', 1)} at the root.`,
+        ...standing(t.axis, LIMITS['bearing.seat'], Math.max(0, shoulderMm)),
+        figure: measure(Math.max(0, shoulderMm), 'length'),
+        limit: measure(holds, 'length'),
+        use: shoulderMm > 0 ? holds / shoulderMm : null,
+        sentence:
+          shoulderMm > 0
+            ? `The bore of ${saySold(boreMm, t.units)} leaves a shoulder of ${say(shoulderMm, 'length', 2)} on a screw of ${say(rootDiameterMm, 'length', 1)} at the root, against ${say(holds, 'length', 2)} for the ring to stand on.`
+            : `The bore of ${saySold(boreMm, t.units)} leaves no shoulder on a screw of ${say(rootDiameterMm, 'length', 1)} at the root.`,
       }
     },
   },
+  'nut.pressureSpeed': {
+    title: 'Wear of the sliding nut',
+    subject: 'nut',
+    judge(t, say) {
+      const screw = t.part('screw')
+      const { pressureSpeedLimitMpaMPerMin: limit } = screw
+      if (limit === null) return null
+      const { pressureSpeedMpaMPerMin, pressureMpa, slidingMPerMin } = worstSliding(t)
+      return atMost(
+        t,
+        LIMITS['nut.pressureSpeed'],
+        measure(pressureSpeedMpaMPerMin, 'pressureSpeed'),
+        measure(limit, 'pressureSpeed'),
+        `At its worst the nut presses with ${say(pressureMpa, 'pressure')} and slides at ${say(slidingMPerMin * 1000, 'speed')}: ${say(pressureSpeedMpaMPerMin, 'pressureSpeed')}, against ${say(limit, 'pressureSpeed')} that it bears oiled before it wears away.`,
+      )
+    },
+  },
 })
+
+const listed = (things: string[]) =>
+  things.length < 2 ? things.join('') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`
+
+/** Cutting or running, whichever wears a sliding nut faster. */
+function worstSliding(t: EvaluationContext) {
+  const { pitchDiameterMm, nominalDiameterMm, leadMm, nutBodyLengthMm } = t.part('screw')
+  const { cutUpN, cutDownN, cruiseUpN, cruiseDownN } = forces(t)
+  const at = (forceN: number, speedRpm: number) => ({
+    forceN,
+    pitchDiameterMm,
+    leadMm,
+    // Of a trapezoidal thread the pitch diameter lies half a pitch under the outside.
+    pitchMm: 2 * (nominalDiameterMm - pitchDiameterMm),
+    nutLengthMm: nutBodyLengthMm,
+    speedRpm,
+  })
+  const cutting = at(Math.max(Math.abs(cutUpN), Math.abs(cutDownN)), cuttingSpeedRpm(t))
+  const running = at(Math.max(Math.abs(cruiseUpN), Math.abs(cruiseDownN)), topSpeedRpm(t))
+  const worst = cutting.forceN * cutting.speedRpm > running.forceN * running.speedRpm ? cutting : running
+  return t.figure('pressureSpeed', nutPressureSpeed, worst)
+}

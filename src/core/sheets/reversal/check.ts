@@ -1,16 +1,41 @@
-import { defineChecks } from '../../evaluation/check'
+import { attempt } from '../../evaluation/attempt'
+import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
+import { NotKnown } from '../../evaluation/notKnown'
+import { forces } from '../../machine/drive/load'
+import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
 import { reversal } from './calculation'
-import { judgeTest } from './judgeTest'
+import { FEWEST_READINGS, judgeTest, type OddReading, oddReadings, readingsPerSide } from './judgeTest'
+
+/** A reversal below this share of what friction alone winds up was read in another unit, or not at the table. */
+const LEAST_SHARE = 0.25
+
+/** What friction and the lag of the motor take of any reversal, whatever the play; null while the drive is not known. */
+const leastUm = (t: EvaluationContext): number | null =>
+  attempt(() => {
+    const { causes } = lostMotionBudget(t)
+    const of = (subject: string) => causes.find(cause => cause.subject === subject)?.um ?? 0
+    return (2 * forces(t).frictionN) / driveStiffness(t).stiffnessNPerUm + of('motor')
+  }).value ?? null
+
+/** What is odd about a reading, in words. */
+export function oddWords({ station, side, index, readingUm, why }: OddReading, say: Say): string {
+  const which = `Reading ${index + 1} coming ${side === 'approachPositiveUm' ? 'up' : 'down'} to ${say(station.positionMm, 'length', 1)}, ${say(readingUm, 'smallLength')}`
+  return why === 'finer'
+    ? `${which}, is finer than the gauge can show: was it typed in another unit?`
+    : `${which}, stands apart from the others there: read it again, or correct it if it was mistyped.`
+}
 
 export const REVERSAL_CHECKS = defineChecks({
   'prove.reversal': {
     title: 'Lost motion, measured',
     subject: 'proof',
-    judge(t, say) {
+    judge(t, say): Judgement | null {
       const test = t.axis.tests.at(-1)
       if (!test) return null
       const target = t.axis.goals.backlashTargetUm
       const limit = { value: target, quantity: 'smallLength' as const }
+      const small = (um: number) => say(um, 'smallLength')
       const judged = judgeTest(test, target)
       if (!judged)
         return {
@@ -18,34 +43,47 @@ export const REVERSAL_CHECKS = defineChecks({
           figure: null,
           limit,
           use: null,
-          sentence: 'Read at least one station twice from either side.',
+          sentence: `Read at least one station ${FEWEST_READINGS} times from either side.`,
         }
-      const { station, verdict } = judged
+      const { gaugeStepUm } = test
+      if (gaugeStepUm === null)
+        throw new NotKnown({ sheet: 'reversal', stage: 'prove', what: 'the step of the gauge' })
+      const { station, figures, verdict } = judged
       t.figure('reversal', reversal, {
         approachPositiveUm: station.approachPositiveUm,
         approachNegativeUm: station.approachNegativeUm,
+        resolutionUm: gaugeStepUm,
       })
-      const measured = `${say(verdict.reversalUm, 'smallLength')} ± ${say(2 * verdict.standardUncertaintyUm, 'smallLength')}`
       const where = `at ${say(station.positionMm, 'length', 1)}`
-      const unlike =
-        verdict.standardUncertaintyUm === 0
-          ? ' All readings are alike: the gauge is coarser than the spread, so the uncertainty is at least its smallest step.'
-          : ''
-      const sentences = {
-        holds: `A reversal loses ${measured} ${where}, against ${say(target, 'smallLength')} accepted.`,
-        fails: `A reversal loses ${measured} ${where}, more than the ${say(target, 'smallLength')} accepted.`,
-        close: `A reversal loses ${measured} ${where}: too near to the ${say(target, 'smallLength')} accepted to tell by more readings.`,
-        unknown: `A reversal loses ${measured} ${where}. Take ${verdict.moreReadings} more ${
-          verdict.moreReadings === 1 ? 'reading' : 'readings'
-        } from each side to tell it from the ${say(target, 'smallLength')} accepted.`,
-      }
-      return {
-        state: verdict.state,
-        figure: { value: verdict.reversalUm, quantity: 'smallLength' },
+      const measured = `${small(verdict.reversalUm)} ± ${small(figures.expandedUm)} ${where}`
+      const accepted = `${small(target)} accepted`
+      const found = {
+        figure: { value: verdict.reversalUm, quantity: 'smallLength' as const },
         limit,
-        use: (verdict.reversalUm + 2 * verdict.standardUncertaintyUm) / target,
-        sentence: sentences[verdict.state] + unlike,
+        use: (verdict.reversalUm + verdict.expandedUm) / target,
       }
+      const [odd] = test.stations.flatMap(one => oddReadings(one, gaugeStepUm))
+      if (odd)
+        return { ...found, state: 'unknown', sentence: `${oddWords(odd, say)} Until then nothing is said.` }
+      const least = leastUm(t)
+      if (least !== null && verdict.reversalUm + verdict.expandedUm < LEAST_SHARE * least)
+        return {
+          ...found,
+          state: 'unknown',
+          sentence: `A reversal of ${measured} is less than friction alone must wind up, ${small(least)}: was it typed in another unit, or read on the screw?`,
+        }
+      const few = readingsPerSide(station)
+      const more = `${verdict.moreReadings} more ${verdict.moreReadings === 1 ? 'reading' : 'readings'} from each side`
+      const sentences = {
+        holds: `A reversal loses ${measured}, against ${accepted}.`,
+        fails: `A reversal loses ${measured}, more than the ${accepted}.`,
+        close: `A reversal loses ${measured}: too near to the ${accepted} to tell by more readings.`,
+        unknown:
+          few < FEWEST_READINGS
+            ? `A reversal loses about ${measured}. Take ${more}: fewer than ${FEWEST_READINGS} are a look, not a test.`
+            : `A reversal loses ${measured}. Take ${more} to tell it from the ${accepted}.`,
+      }
+      return { ...found, state: verdict.state, sentence: sentences[verdict.state] }
     },
   },
 })

@@ -37,6 +37,22 @@ export const setTestReading = (
     { mergeKey },
   )
 
+export const setTestGauge = (
+  axis: Axis,
+  testId: string,
+  gaugeStepUm: number | null,
+  mergeKey?: string,
+): Edit =>
+  onAxis(
+    axis,
+    'Step of the gauge',
+    draft => {
+      const test = testOf(draft, testId)
+      if (test) test.gaugeStepUm = gaugeStepUm
+    },
+    { mergeKey },
+  )
+
 export const finishTest = (axis: Axis, testId: string, at: string, summary: string): Edit =>
   onAxis(
     axis,

@@ -1,76 +1,133 @@
-import { reversal } from './calculation'
+import { coverageFactor } from '../../calculation/studentLaw'
+import { finerThanGauge, standApart } from '../../machine/plausible'
+import { reversal, reversalDifference } from './calculation'
 import type { ReversalStation, ReversalTest } from './model'
 
 /** Beyond this many readings from each side the answer is "close", not "read more". */
 const MOST_READINGS = 30
+/** Fewer readings from a side are a look, not a test. */
+export const FEWEST_READINGS = 5
+
+type Figures = ReturnType<typeof reversal>
 
 /** The figures of one station; null while it has fewer than two readings from either side. */
-export const stationReversal = (station: ReversalStation) =>
-  station.approachPositiveUm.length < 2 || station.approachNegativeUm.length < 2 ? null : reversal(station)
+export const stationReversal = (station: ReversalStation, stepUm: number | null): Figures | null =>
+  station.approachPositiveUm.length < 2 || station.approachNegativeUm.length < 2
+    ? null
+    : reversal({
+        approachPositiveUm: station.approachPositiveUm,
+        approachNegativeUm: station.approachNegativeUm,
+        resolutionUm: stepUm ?? 0,
+      })
 
 /** What the readings of a station say against a target. */
 export interface ReversalVerdict {
   state: 'holds' | 'close' | 'fails' | 'unknown'
   reversalUm: number
-  standardUncertaintyUm: number
+  /** To each side, at 95 %. */
+  expandedUm: number
   /** More readings from each side that would settle it; 0 when it is settled, or cannot be settled so. */
   moreReadings: number
+}
+
+/** What the uncertainty would be with so many readings from each side, spread as they are now. */
+function expandedWith(figures: Figures, readings: number, stepUm: number): number {
+  const variance = (figures.repeatabilityPositiveUm / 4) ** 2 + (figures.repeatabilityNegativeUm / 4) ** 2
+  const square = variance / readings + (2 * stepUm ** 2) / 12
+  const spread = variance / readings
+  const degrees = (square ** 2 / spread ** 2) * (readings - 1)
+  return coverageFactor(0.95, Number.isFinite(degrees) ? degrees : null) * Math.sqrt(square)
 }
 
 /**
  * Judges a reversal against its target, taking the uncertainty of the readings into account.
  *
- * It holds only when reversal plus twice its uncertainty is within the target, and fails only when reversal
- * less twice its uncertainty is beyond it. In between more readings are asked for when a sensible number of
- * them would settle it, since uncertainty falls with the square root of their number; else it is close.
+ * It holds only when reversal plus uncertainty is within the target, and fails only when reversal less uncertainty is
+ * beyond it, from five readings a side on. In between more readings are asked for when a sensible number of them would
+ * settle it; else it is close.
  *
+ * @param readings from a side, of the side with fewer
+ * @param stepUm of the gauge
  * @returns the state, and how many more readings from each side to take
- * @example 20 um with an uncertainty of 6 um from 5 readings a side, target 30: take 3 more (2 x 6 x sqrt(5/8) = 9.5)
  */
 export function judgeReversal(
-  figures: { reversalUm: number; standardUncertaintyUm: number },
+  figures: Figures,
   readings: number,
   targetUm: number,
+  stepUm: number,
 ): ReversalVerdict {
-  const { standardUncertaintyUm } = figures
+  const { expandedUm } = figures
   const reversalUm = Math.abs(figures.reversalUm)
-  const settled = (state: ReversalVerdict['state']) => ({
+  const verdict = (state: ReversalVerdict['state'], moreReadings = 0) => ({
     state,
     reversalUm,
-    standardUncertaintyUm,
-    moreReadings: 0,
+    expandedUm,
+    moreReadings,
   })
-  const spreadUm = 2 * standardUncertaintyUm
-  if (reversalUm + spreadUm <= targetUm) return settled('holds')
-  if (reversalUm - spreadUm > targetUm) return settled('fails')
+  if (readings < FEWEST_READINGS) return verdict('unknown', FEWEST_READINGS - readings)
+  if (reversalUm + expandedUm <= targetUm) return verdict('holds')
+  if (reversalUm - expandedUm > targetUm) return verdict('fails')
   const roomUm = Math.abs(targetUm - reversalUm)
-  const needed = roomUm > 0 ? Math.ceil(readings * (spreadUm / roomUm) ** 2) : Number.POSITIVE_INFINITY
-  if (needed > MOST_READINGS) return settled('close')
-  return { ...settled('unknown'), moreReadings: Math.max(1, needed - readings) }
-}
-
-/** The station of a test that loses most, with its figures; null while no station has enough readings. */
-export function stationLosingMost(test: ReversalTest) {
-  const known = test.stations.flatMap(station => {
-    const figures = stationReversal(station)
-    return figures ? [{ station, figures }] : []
-  })
-  return known.length
-    ? known.reduce((a, b) => (Math.abs(b.figures.reversalUm) > Math.abs(a.figures.reversalUm) ? b : a))
-    : null
+  const settles = (wanted: number) => expandedWith(figures, wanted, stepUm) <= roomUm
+  if (readings >= MOST_READINGS || !settles(MOST_READINGS)) return verdict('close')
+  // More readings never make it less certain, so the fewest that do are found by halving.
+  let few = readings
+  let enough = MOST_READINGS
+  while (enough - few > 1) {
+    const middle = (few + enough) >> 1
+    if (settles(middle)) enough = middle
+    else few = middle
+  }
+  return verdict('unknown', enough - readings)
 }
 
 /** Fewest readings from a side at a station: what its uncertainty rests on. */
 export const readingsPerSide = (station: ReversalStation) =>
   Math.min(station.approachPositiveUm.length, station.approachNegativeUm.length)
 
+const SIDES = ['approachPositiveUm', 'approachNegativeUm'] as const
+
+/** A reading that is not what the gauge or the rest say: where it is, and what is odd about it. */
+export interface OddReading {
+  station: ReversalStation
+  side: (typeof SIDES)[number]
+  index: number
+  readingUm: number
+  why: 'finer' | 'apart'
+}
+
+/** Readings of a station that are finer than the gauge can show, or stand apart from their like. */
+export function oddReadings(station: ReversalStation, stepUm: number): OddReading[] {
+  return SIDES.flatMap(side => {
+    const readings = station[side]
+    const odd = (index: number, why: OddReading['why']): OddReading => ({
+      station,
+      side,
+      index,
+      readingUm: readings[index] as number,
+      why,
+    })
+    return [
+      ...readings.flatMap((one, index) => (finerThanGauge(one, stepUm) ? [odd(index, 'finer')] : [])),
+      ...standApart(readings, stepUm).map(index => odd(index, 'apart')),
+    ]
+  })
+}
+
 /** The station whose verdict is worst against a target: what a test as a whole is judged by. */
 export function judgeTest(test: ReversalTest, targetUm: number) {
   const order = ['fails', 'close', 'unknown', 'holds'] as const
+  const { gaugeStepUm } = test
   const judged = test.stations.flatMap(station => {
-    const figures = stationReversal(station)
+    const figures = stationReversal(station, gaugeStepUm)
     return figures
-      ? [{ station, figures, verdict: judgeReversal(figures, readingsPerSide(station), targetUm) }]
+      ? [
+          {
+            station,
+            figures,
+            verdict: judgeReversal(figures, readingsPerSide(station), targetUm, gaugeStepUm ?? 0),
+          },
+        ]
       : []
   })
   return (
@@ -86,15 +143,12 @@ export function judgeTest(test: ReversalTest, targetUm: number) {
  * How much of a measured reversal the parts do not account for.
  *
  * @param reckonedUm the lost motion that the parts should have
- * @returns the rest, and whether it is more than the noise of the readings
- * @example unexplained({ reversalUm: 43.6, standardUncertaintyUm: 0.85 }, 9.3) // { um: 34.3, counts: true }
+ * @returns the rest, and whether it is more than the readings are uncertain by
+ * @example unexplained({ reversalUm: 43.6, expandedUm: 1.9 }, 9.3) // { um: 34.3, counts: true }
  */
-export function unexplained(
-  figures: { reversalUm: number; standardUncertaintyUm: number },
-  reckonedUm: number,
-) {
+export function unexplained(figures: Pick<Figures, 'reversalUm' | 'expandedUm'>, reckonedUm: number) {
   const um = Math.abs(figures.reversalUm) - reckonedUm
-  return { um, counts: um > 2 * figures.standardUncertaintyUm }
+  return { um, counts: um > figures.expandedUm }
 }
 
 /** Before against after at one place, or between the worst places where no place was read in both tests. */
@@ -103,13 +157,25 @@ export interface Comparison {
   beforeUm: number
   afterUm: number
   differenceUm: number
-  combinedUncertaintyUm: number
-  /** Only a difference larger than twice its combined uncertainty counts. */
+  /** To each side, at 95 %. */
+  expandedUm: number
+  /** Only a difference larger than its uncertainty counts, and only where that is known. */
   counts: boolean
 }
 
 /** Two tests count as read at one place when their places are this near to each other. */
 const SAME_PLACE_MM = 1
+
+/** The station of a test that loses most; null while no station has enough readings. */
+function stationLosingMost(test: ReversalTest): ReversalStation | null {
+  const lost = (station: ReversalStation) =>
+    Math.abs(stationReversal(station, test.gaugeStepUm)?.reversalUm ?? -1)
+  return (
+    test.stations
+      .filter(station => stationReversal(station, test.gaugeStepUm))
+      .toSorted((a, b) => lost(b) - lost(a))[0] ?? null
+  )
+}
 
 /**
  * Compares two tests, place by place where they share places.
@@ -117,25 +183,34 @@ const SAME_PLACE_MM = 1
  * @returns one line a shared place; else one line for the worst places; empty while either test is unread
  */
 export function compareTests(before: ReversalTest, after: ReversalTest): Comparison[] {
+  // The coarser of the two gauges is what both can be told apart by.
+  const stepUm = Math.max(before.gaugeStepUm ?? 0, after.gaugeStepUm ?? 0)
+  const read = (station: ReversalStation | undefined): station is ReversalStation =>
+    station !== undefined && stationReversal(station, stepUm) !== null
   const shared = before.stations.flatMap(first => {
     const second = after.stations.find(s => Math.abs(s.positionMm - first.positionMm) <= SAME_PLACE_MM)
-    const a = stationReversal(first)
-    const b = second && stationReversal(second)
-    return a && b ? [compare(first.positionMm, a, b)] : []
+    return read(first) && read(second) ? [compare(first.positionMm, first, second, stepUm)] : []
   })
   if (shared.length) return shared
-  const a = stationLosingMost(before)
-  const b = stationLosingMost(after)
-  return a && b ? [compare(null, a.figures, b.figures)] : []
+  const [a, b] = [stationLosingMost(before), stationLosingMost(after)]
+  return a && b ? [compare(null, a, b, stepUm)] : []
 }
 
-type Figures = ReturnType<typeof reversal>
-
-function compare(positionMm: number | null, a: Figures, b: Figures): Comparison {
-  const beforeUm = Math.abs(a.reversalUm)
-  const afterUm = Math.abs(b.reversalUm)
-  const differenceUm = afterUm - beforeUm
-  const combinedUncertaintyUm = Math.hypot(a.standardUncertaintyUm, b.standardUncertaintyUm)
-  const counts = Math.abs(differenceUm) > 2 * combinedUncertaintyUm
-  return { positionMm, beforeUm, afterUm, differenceUm, combinedUncertaintyUm, counts }
+function compare(
+  positionMm: number | null,
+  a: ReversalStation,
+  b: ReversalStation,
+  stepUm: number,
+): Comparison {
+  const { beforeUm, afterUm, differenceUm, standardUncertaintyUm, coverageFactor, counts } =
+    reversalDifference({
+      beforePositiveUm: a.approachPositiveUm,
+      beforeNegativeUm: a.approachNegativeUm,
+      afterPositiveUm: b.approachPositiveUm,
+      afterNegativeUm: b.approachNegativeUm,
+      resolutionUm: stepUm,
+    })
+  const expandedUm = coverageFactor * standardUncertaintyUm
+  // Readings all alike, by a gauge whose step nobody entered, say nothing of how sure they are.
+  return { positionMm, beforeUm, afterUm, differenceUm, expandedUm, counts: counts && expandedUm > 0 }
 }

@@ -1,11 +1,11 @@
 import { moment, momentOrNone, numbers, type RowOf, rows, words } from '../../field/field'
-import { place, READING } from '../../machine/readings'
+import { GAUGE_STEP, place, READING } from '../../machine/readings'
 
-/** Indicator readings of a reversal test at places of the table. */
+/** Indicator readings of a reversal test at places of the slide. */
 export const REVERSAL_STATIONS = rows(
   'Station',
   {
-    positionMm: place('Place of the table'),
+    positionMm: place('Place of the slide'),
     approachPositiveUm: numbers('Coming up to it', READING, 200),
     approachNegativeUm: numbers('Coming down to it', READING, 200),
   },
@@ -17,6 +17,7 @@ export const TESTS = rows('Test', {
   startedAt: moment('Started'),
   finishedAt: momentOrNone('Finished'),
   label: words('Name', 120),
+  gaugeStepUm: GAUGE_STEP,
   stations: REVERSAL_STATIONS,
 })
 export type ReversalTest = RowOf<typeof TESTS>

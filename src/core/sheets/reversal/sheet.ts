@@ -4,7 +4,7 @@ import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { goal } from '../../machine/remedies'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { reversal as reversalFigure } from './calculation'
+import { reversalDifference, reversal as reversalFigure } from './calculation'
 import { REVERSAL_CHECKS } from './check'
 import { judgeTest, stationReversal } from './judgeTest'
 import { TESTS } from './model'
@@ -18,7 +18,7 @@ export const reversal = defineSheet({
   stage: 'prove',
   title: 'Reversal test',
   fields: { tests: TESTS },
-  calculations: [reversalFigure],
+  calculations: [reversalFigure, reversalDifference],
   checks: REVERSAL_CHECKS,
   remedies: { 'prove.reversal': [goal('backlashTargetUm')] },
   /** What the parts should lose where they lose it, and what was measured where the verdict was taken. */
@@ -52,10 +52,10 @@ export const reversal = defineSheet({
       format(new Date(test.startedAt), 'd MMM yyyy'),
       test.stations
         .map(station => {
-          const figures = stationReversal(station)
+          const figures = stationReversal(station, test.gaugeStepUm)
           const at = say(station.positionMm, 'length', units, 1)
           return figures
-            ? `${at}: ${small(Math.abs(figures.reversalUm))} ± ${small(2 * figures.standardUncertaintyUm)} (${station.approachPositiveUm.length} + ${station.approachNegativeUm.length} readings)`
+            ? `${at}: ${small(Math.abs(figures.reversalUm))} ± ${small(figures.expandedUm)} (${station.approachPositiveUm.length} + ${station.approachNegativeUm.length} readings)`
             : `${at}: not read`
         })
         .join('; '),

@@ -4,7 +4,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { STATE_WORDS, type State, worstState } from '../../evaluation/finding'
 import { NotKnown } from '../../evaluation/notKnown'
 import { driveEur, driveHeightMm } from '../../machine/drive/price'
-import { lostMotionBudget, powerLoss } from '../../machine/drive/stiffness'
+import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { efficiency } from '../../machine/drive/torque'
 import { isBelted } from '../../machine/drive/transmission'
 import { say } from '../../units/print'
@@ -39,7 +39,8 @@ function backDrive(t: EvaluationContext): string {
   if (backward === 0) return 'self-locking'
   const turns = `the load can turn it, at ${say(backward, 'share', 'mm', 0)}`
   if (t.dimension('inclineDeg') === 0) return turns
-  return powerLoss(t).drops ? `${turns}: it runs down unpowered` : `${turns}: detent and drag hold it`
+  const { state } = t.finding('axis.unpoweredDrop') ?? { state: 'holds' }
+  return state === 'holds' ? `${turns}: it is held without power` : `${turns}: it runs away without power`
 }
 
 /** What only the trade knows, by what the drive is made of. */
@@ -74,9 +75,9 @@ const FACTS: Fact[] = [
   ['of it, nut', (t, units) => causes(t, units, 'nut')],
   ['of it, bearings', (t, units) => causes(t, units, 'bearing')],
   ['of it, coupler or belt', (t, units) => causes(t, units, isBelted(t) ? 'belt' : 'coupler')],
-  ['of it, wind-up', (t, units) => causes(t, units, 'screw')],
+  ['of it, twist and give', (t, units) => causes(t, units, 'screw')],
   ['of it, motor', (t, units) => causes(t, units, 'motor')],
-  ['Height under the table', (t, units) => say(driveHeightMm(t), 'length', units)],
+  ['Height under the slide', (t, units) => say(driveHeightMm(t), 'length', units)],
   ['Back-drive', backDrive],
   ['Alignment demanded', alignment],
   ['Upkeep', upkeep],

@@ -1,6 +1,9 @@
 import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
+import { NotKnown } from '../../evaluation/notKnown'
+import { finerThanGauge } from '../../machine/plausible'
 import { screwLine } from './calculation'
-import { judgePlane, lineInputs, type Plane } from './judgeRound'
+import { judgePlane, type LineSetting, lineInputs, lineSetting, type Plane } from './judgeRound'
+import type { AlignStation } from './model'
 
 const DIRECTION: Record<Plane, [grows: string, shrinks: string]> = {
   height: ['Raise', 'Lower'],
@@ -25,36 +28,71 @@ const alignCheck = (plane: Plane): Check => ({
   judge(t, say): Judgement | null {
     const round = t.axis.rounds.at(-1)
     if (!round) return null
-    const spanMm = t.dimension('supportSpanMm')
+    const setting = lineSetting(t, t.dimension('supportSpanMm'))
     const targetUm = t.axis.goals.alignmentTargetUm
-    const inputs = lineInputs(round, plane, spanMm)
+    const inputs = lineInputs(round, plane, setting)
     if (inputs) t.figure(`line.${plane}`, screwLine, inputs)
-    const advice = judgePlane(round, plane, spanMm, targetUm)
     const none = { figure: null, limit: null, use: null }
-    if (advice.kind === 'too-few')
-      return { ...none, state: 'unknown', sentence: 'Read the screw at two or more places in this plane.' }
-    const bent = say(advice.line.worstResidualUm, 'smallLength')
+    const few: Judgement = {
+      ...none,
+      state: 'unknown',
+      sentence: 'Read the screw at two or more places in this plane.',
+    }
+    if (!inputs) return few
+    if (round.gaugeStepUm === null)
+      throw new NotKnown({ sheet: 'screwLine', stage: 'align', what: 'the step of the gauge' })
+    const { gaugeStepUm } = round
+    const small = (um: number) => say(um, 'smallLength')
+    const fine = round.stations.find(one => finerThanGauge(readingOf(one, plane) ?? 0, gaugeStepUm))
+    if (fine)
+      return {
+        ...none,
+        state: 'unknown',
+        sentence: `The reading at ${say(fine.positionMm, 'length', 1)}, ${small(readingOf(fine, plane) ?? 0)}, is finer than the gauge can show: was it typed in another unit?`,
+      }
+    const advice = judgePlane(round, plane, setting, targetUm, gaugeStepUm)
+    if (advice.kind === 'too-few') return few
+    const bent = small(advice.line.worstResidualUm)
     if (advice.kind === 'poor')
       return {
         ...none,
         state: 'unknown',
-        sentence: `No advice: a reading lies ${bent} off the straight line, too much against the corrections. Read again; if it stays, the screw is bent: roll it on the bed to see.`,
+        sentence: `No advice: a reading lies ${bent} off the straight line, too much against the corrections${sagWords(setting, plane)}. Read again; if it stays, the screw is bent: roll it on the bed to see.`,
       }
+    const target = small(targetUm)
+    if (advice.kind === 'unsure') {
+      const { block, moveUm, uncertainUm } = advice.unsure
+      return {
+        ...none,
+        state: 'unknown',
+        sentence: `The ${block} block is off by ${small(Math.abs(moveUm))} ± ${small(uncertainUm)}, against ${target} accepted: these readings cannot tell. Read at places further apart, near both blocks, or at more of them.`,
+      }
+    }
     const largestUm = Math.max(...advice.moves.map(({ moveUm }) => Math.abs(moveUm)))
     const third = advice.unchecked ? ' Two readings always make a straight line: a third would check it.' : ''
-    const target = say(targetUm, 'smallLength')
     return {
-      state: advice.kind === 'in-line' ? 'holds' : largestUm <= 2 * targetUm ? 'close' : 'fails',
+      state: advice.kind === 'in-line' ? 'holds' : 'fails',
       figure: { value: largestUm, quantity: 'smallLength' },
       limit: { value: targetUm, quantity: 'smallLength' },
       use: largestUm / targetUm,
       sentence:
         advice.kind === 'in-line'
-          ? `Both blocks are within ${say(largestUm, 'smallLength')} of the line, against ${target} accepted.${third}`
-          : `${advice.moves.map(move => moveInWords(plane, move, say)).join('; ')}: more than the ${target} accepted.${third}`,
+          ? `Both blocks are within ${small(largestUm)} of the line, against ${target} accepted.${third}`
+          : `${advice.moves.map(move => `${moveInWords(plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${third}`,
     }
   },
 })
+
+const readingOf = (station: AlignStation, plane: Plane) =>
+  plane === 'height' ? station.heightUm : station.sideUm
+
+/** Whether the screw's own weight is taken out of the readings. */
+const sagWords = ({ rootDiameterMm }: LineSetting, plane: Plane): string =>
+  plane === 'side'
+    ? ''
+    : rootDiameterMm === null
+      ? ', with the sag of a long screw still in it'
+      : ', with its own sag taken out'
 
 export const SCREW_LINE_CHECKS = defineChecks({
   'align.height': alignCheck('height'),

@@ -21,6 +21,22 @@ export const setClampedAt = (axis: Axis, roundId: string, clampedAtMm: number, m
     { mergeKey },
   )
 
+export const setRoundGauge = (
+  axis: Axis,
+  roundId: string,
+  gaugeStepUm: number | null,
+  mergeKey?: string,
+): Edit =>
+  onAxis(
+    axis,
+    'Step of the gauge',
+    draft => {
+      const round = roundOf(draft, roundId)
+      if (round) round.gaugeStepUm = gaugeStepUm
+    },
+    { mergeKey },
+  )
+
 export const addAlignStation = (axis: Axis, roundId: string, station: AlignStation): Edit =>
   onAxis(axis, 'Station added', draft => {
     roundOf(draft, roundId)?.stations.push(station)

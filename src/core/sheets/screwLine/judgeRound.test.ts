@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { numbered } from '../../field/field'
 import { screwLine } from './calculation'
-import { judgePlane, worstCorrectionUm } from './judgeRound'
+import { judgePlane, type LineSetting, sagUm, worstCorrectionUm } from './judgeRound'
 import type { AlignRound } from './model'
 
 const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound => ({
@@ -9,13 +9,16 @@ const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound
   startedAt: '',
   finishedAt: null,
   clampedAtMm,
+  gaugeStepUm: 1,
   stations: numbered(
     'place',
     heights.map(([positionMm, heightUm]) => ({ positionMm, heightUm, sideUm: null })),
   ),
 })
+/** Without a screw, so that there is no sag. */
+const SETTING: LineSetting = { spanMm: 500, ends: 'fixed-supported', inclineDeg: 0, rootDiameterMm: null }
 const judge = (heights: [number, number | null][], targetUm = 20) =>
-  judgePlane(round(heights), 'height', 500, targetUm)
+  judgePlane(round(heights), 'height', SETTING, targetUm, 1)
 
 test('a far block that stands low must come up by what the line says', () => {
   const advice = judge([
@@ -111,7 +114,7 @@ test('rounds are compared by their largest correction, unread ones by none', () 
         [50, 0],
         [450, -80],
       ]),
-      500,
+      SETTING,
     ),
   ).toBeCloseTo(90, 9)
   expect(
@@ -120,7 +123,34 @@ test('rounds are compared by their largest correction, unread ones by none', () 
         [50, null],
         [450, null],
       ]),
-      500,
+      SETTING,
     ),
   ).toBeNull()
+})
+
+test('a slope that is not there is seldom called one, from stations close together as from ones far apart', () => {
+  let seed = 11
+  const uniform = () => {
+    seed = (seed * 1_103_515_245 + 12_345) % 2 ** 31
+    return (seed + 0.5) / 2 ** 31
+  }
+  const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
+  const moved = (places: number[]) => {
+    let wrongly = 0
+    for (let run = 0; run < 2000; run++)
+      if (judge(places.map(place => [place, Math.round(3 * normal())])).kind === 'move') wrongly++
+    return wrongly / 2000
+  }
+  expect(moved([50, 80, 110, 140])).toBeLessThan(0.06)
+  expect(moved([50, 200, 330, 460])).toBeLessThan(0.06)
+})
+
+test('a level screw hangs between its holds; a vertical one does not', () => {
+  const long = { ...SETTING, spanMm: 1700, rootDiameterMm: 17 }
+  expect(sagUm(long, 100, 0)).toBe(0)
+  expect(sagUm(long, 100, 100)).toBeCloseTo(0, 9)
+  expect(sagUm(long, 100, 1000)).toBeGreaterThan(700)
+  expect(sagUm({ ...long, inclineDeg: 90 }, 100, 1000)).toBeCloseTo(0, 6)
+  // A free end hangs down further than one that is held.
+  expect(sagUm({ ...long, ends: 'fixed-free' }, 100, 1690)).toBeGreaterThan(10_000)
 })

@@ -1,5 +1,5 @@
 import { moment, momentOrNone, type RowOf, rows } from '../../field/field'
-import { place, readingOrNone } from '../../machine/readings'
+import { GAUGE_STEP, place, readingOrNone } from '../../machine/readings'
 
 /** Indicator readings of the screw at places along it. */
 export const ALIGN_STATIONS = rows(
@@ -18,6 +18,7 @@ export const ROUNDS = rows('Round', {
   startedAt: moment('Started'),
   finishedAt: momentOrNone('Finished'),
   clampedAtMm: place('Nut clamped at'),
+  gaugeStepUm: GAUGE_STEP,
   stations: ALIGN_STATIONS,
 })
 export type AlignRound = RowOf<typeof ROUNDS>

@@ -4,7 +4,7 @@ import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { screwLine as screwLineFigure } from './calculation'
 import { SCREW_LINE_CHECKS } from './check'
-import { judgePlane, worstCorrectionUm } from './judgeRound'
+import { judgePlane, lineSetting, worstCorrectionUm } from './judgeRound'
 import { ROUNDS } from './model'
 
 /** The line of the screw, read round by round, and which block to move. */
@@ -16,11 +16,18 @@ export const screwLine = defineSheet({
   calculations: [screwLineFigure],
   checks: SCREW_LINE_CHECKS,
   remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
-  overlay({ axis, units }) {
+  overlay(context) {
+    const { axis, units } = context
     const round = axis.rounds.at(-1)
     const spanMm = axis.dimensions.supportSpanMm.value
     if (!round || spanMm === null) return {}
-    const advice = judgePlane(round, 'height', spanMm, axis.goals.alignmentTargetUm)
+    const advice = judgePlane(
+      round,
+      'height',
+      lineSetting(context, spanMm),
+      axis.goals.alignmentTargetUm,
+      round.gaugeStepUm ?? 0,
+    )
     if (advice.kind === 'too-few') return {}
     const { correctionFixedUm, correctionFarUm } = advice.line
     // What must be raised stands low.
@@ -38,10 +45,12 @@ export const screwLine = defineSheet({
       ],
     }
   },
-  paper({ axis, units }) {
+  paper(context) {
+    const { axis, units } = context
     const small = (um: number | null) => (um === null ? '–' : say(um, 'smallLength', units))
     const rows = axis.rounds.map((round, index) => {
-      const worst = worstCorrectionUm(round, axis.dimensions.supportSpanMm.value ?? 0)
+      const spanMm = axis.dimensions.supportSpanMm.value
+      const worst = spanMm === null ? null : worstCorrectionUm(round, lineSetting(context, spanMm))
       const read = round.stations.map(
         ({ positionMm, heightUm, sideUm }) =>
           `${say(positionMm, 'length', units, 1)}: ${small(heightUm)} / ${small(sideUm)}`,

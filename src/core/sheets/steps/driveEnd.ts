@@ -44,6 +44,7 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
       'Slide it on and do up its clamp screw, as near to the bearing as it goes.',
       {
         tools: ['hex keys'],
+        asks: { parts: ['belt'] },
         bolts: { screwHub: 'tight' },
       },
     ),
@@ -51,7 +52,7 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
       'motor-hub',
       'Pulley on the motor shaft',
       'In line with the other: lay a steel rule across both faces, no light under it.',
-      { tools: ['hex keys', 'steel rule'], bolts: { motorHub: 'tight' } },
+      { tools: ['hex keys', 'steel rule'], asks: { parts: ['motor'] }, bolts: { motorHub: 'tight' } },
     ),
     step(
       'motor-loose',
@@ -62,7 +63,7 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
         units,
         1,
       )}.`,
-      { tools: ['hex keys'], bolts: { motorFace: 'loose' } },
+      { tools: ['hex keys'], asks: { parts: ['motor'] }, bolts: { motorFace: 'loose' } },
     ),
     step(
       'motor-face',
@@ -70,6 +71,7 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
       `${howTight} Turn the screw once and pluck again.`.trim(),
       {
         tools: ['hex keys', 'tuning app or microphone'],
+        restsOn: ['motor-loose'],
         bolts: { motorFace: 'tight' },
         caution: 'Keep fingers and sleeves out of the pulleys, and cover the belt before power is on.',
       },
@@ -89,6 +91,7 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
       }`,
       {
         tools: ['hex keys', ...(coupler.hubGapMm > 0 ? ['feeler gauge'] : [])],
+        asks: { parts: ['coupler'] },
         bolts: { screwHub: 'tight' },
       },
     ),
@@ -100,6 +103,7 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
       } ${printQuantity(motor.frameMm, 'length', units, 1).unit}.`,
       {
         tools: ['hex keys'],
+        asks: { parts: ['motor'] },
         bolts: { motorFace: 'loose', motorHub: 'loose' },
       },
     ),
@@ -109,12 +113,14 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
       'Turn the screw by hand while you tighten crosswise: the shaft finds its own centre.',
       {
         tools: ['hex keys'],
+        restsOn: ['motor-loose'],
         bolts: { motorFace: 'tight' },
         caution: 'Before the shaft screw, always: the other way round the motor bearings carry a side load.',
       },
     ),
     step('motor-hub', 'Tighten the coupler on the motor shaft', `Now its ${seat}.`, {
       tools: ['hex keys'],
+      restsOn: ['motor-face'],
       bolts: { motorHub: 'tight' },
     }),
   ]

@@ -1,11 +1,14 @@
+import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
+import type { Orders } from '../../document/job'
 import { SCREW_ENDS } from '../../document/kinds'
 import { EvaluationContext } from '../../evaluation/context'
-
 import { CATALOGUE } from '../../machine/parts'
+import { evaluateAxis } from '../evaluateAxis'
 
 import { newAxis } from '../newJob'
-import { blockedBy, boltStates, leansOn, procedure } from './procedure'
+import { askOf, blockedBy, boltStates, leansOn, refusalOf } from './holds'
+import { procedure } from './procedure'
 import { BOLT_STATES, type Step } from './step'
 
 const axisWith = (
@@ -15,7 +18,11 @@ const axisWith = (
   ends: Axis['ends'],
   inclineDeg: number,
 ): Axis => {
-  const axis = newAxis({ name: 'X', title: 'Table', dimensions: { inclineDeg } })
+  const fresh = newAxis({ name: 'X', title: 'Table' })
+  const axis: Axis = {
+    ...fresh,
+    dimensions: { ...fresh.dimensions, inclineDeg: { value: inclineDeg, provenance: 'measured' } },
+  }
   const transmission = 'belt' in link ? 'belt' : 'direct'
   return {
     ...axis,
@@ -160,5 +167,110 @@ describe('a belt drive', () => {
     const axis = belted(140)
     const without = { ...axis, parts: { ...axis.parts, belt: null, coupler: 'disc-34' } }
     expect(procedure(new EvaluationContext(without, CATALOGUE))).toBeNull()
+  })
+})
+
+describe('an axis whose load can fall', () => {
+  const head = axisWith('ball-20-5-double', 'back-12', { coupler: 'disc-34' }, 'fixed-supported', 90)
+  const steps = stepsOf(head)
+
+  test('is supported first, hung before a block is tightened, locked before every hand-turn, let go of last', () => {
+    inOrder(
+      steps,
+      'support',
+      'nut-loose',
+      'hang',
+      'lock-run-fixed',
+      'run-fixed',
+      'tight-fixed',
+      'lock-run-far',
+      'run-far',
+      'lock-run-through',
+      'run-through',
+      'torque-blocks',
+      'motor-hub',
+      'held',
+      'support-off',
+      'power-on',
+    )
+    for (const id of ['support', 'hang', 'lock-run-fixed', 'lock-run-far', 'lock-run-through', 'held'])
+      expect(steps[at(steps, id)]).toMatchObject({ hold: true, caution: expect.stringMatching(/./) })
+    // Whatever turns the screw by hand has its lock right before it.
+    for (const id of ['run-fixed', 'run-far', 'run-through'])
+      expect(steps[at(steps, id) - 1]?.id).toBe(`lock-${id}`)
+    for (const id of ['nut-loose', 'fixed-loose'])
+      expect(steps[at(steps, id)]?.caution).toContain('no weight')
+  })
+
+  test('is not let go of while nothing holds it: the step asks the verdict', () => {
+    const held = steps[at(steps, 'held')] as Step
+    expect(askOf(held, evaluateAxis(head, CATALOGUE, 'mm'), {})).toContain('runs down')
+    const braked: Axis = { ...head, parts: { ...head.parts, brake: 'brake-60' } }
+    expect(askOf(held, evaluateAxis(braked, CATALOGUE, 'mm'), {})).toBeNull()
+  })
+
+  test('nobody knows how it stands: that is asked first, and until then it is built as one that falls', () => {
+    const asked: Axis = {
+      ...head,
+      dimensions: { ...head.dimensions, inclineDeg: { value: 0, provenance: 'assumed' } },
+    }
+    const unknown = stepsOf(asked)
+    inOrder(unknown, 'isolate', 'incline', 'support', 'lock-run-fixed')
+    const context = evaluateAxis(asked, CATALOGUE, 'mm')
+    expect(askOf(unknown[at(unknown, 'incline')] as Step, context, {})).toBe(
+      'Measure first, under Survey: incline of the axis.',
+    )
+    const level: Axis = {
+      ...head,
+      dimensions: { ...head.dimensions, inclineDeg: { value: 0, provenance: 'measured' } },
+    }
+    for (const id of ['incline', 'support', 'hang', 'held']) expect(at(stepsOf(level), id)).toBe(-1)
+  })
+})
+
+describe('a step asks the thing itself', () => {
+  const [X] = skarrow().job.axes as [Axis]
+  const steps = stepsOf(X)
+  const why = (axis: Axis, stepId: string, orders: Orders = {}) =>
+    refusalOf(stepsOf(axis), stepId, evaluateAxis(axis, CATALOGUE, 'mm'), orders)
+  const upTo = (stepId: string): Axis => ({
+    ...X,
+    ticks: Object.fromEntries(steps.slice(0, at(steps, stepId)).map(({ id }) => [id, 'now'])),
+  })
+
+  test('blocks are not torqued while Align fails, or before it is read', () => {
+    expect(why(upTo('torque-blocks'), 'torque-blocks')).toBeNull()
+    const bent: Axis = { ...upTo('torque-blocks'), rounds: X.rounds.slice(0, 1) }
+    expect(why(bent, 'torque-blocks')).toMatch(/^Screw line in height: Raise the far block/)
+    expect(why({ ...bent, rounds: [] }, 'aligned')).toBeNull()
+    const { aligned: _, ...open } = bent.ticks
+    expect(why({ ...bent, rounds: [], ticks: open }, 'aligned')).toBe(
+      'Take a round of readings under Align first.',
+    )
+  })
+
+  test('a motor that is ordered or missing is not fitted', () => {
+    const order = (state: 'ordered' | 'missing' | 'arrived') => ({
+      'part:step-57-22': { state, priceEur: null, leadDays: null },
+    })
+    const axis = upTo('motor-loose')
+    expect(why(axis, 'motor-loose', order('ordered'))).toContain('has not arrived')
+    expect(why(axis, 'motor-loose', order('missing'))).toContain('is missing')
+    expect(why(axis, 'motor-loose', order('arrived'))).toBeNull()
+    expect(why(axis, 'motor-loose')).toBeNull()
+  })
+
+  test('ties stay on until the blocks are on, and a block that something rests on stays ticked', () => {
+    const { 'far-loose': _, ...ticks } = upTo('tie-off').ticks
+    expect(why({ ...X, ticks }, 'tie-off')).toBe('First do “Far block on, screws in loose”.')
+    expect(why(upTo('nut-clamp'), 'far-loose')).toContain('is done already')
+  })
+
+  test('a screw held at both ends is stretched by what it will grow', () => {
+    const both: Axis = { ...X, ends: 'fixed-fixed' }
+    expect(stepsOf(both)[at(stepsOf(both), 'stretch')]?.how).toMatch(
+      /moved [\d.]+ µm: that is [\d,]+ N of pull/,
+    )
+    expect(at(steps, 'stretch')).toBe(-1)
   })
 })

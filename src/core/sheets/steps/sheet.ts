@@ -1,8 +1,9 @@
 import type { Axis } from '../../document/axis'
 import type { DrivePart } from '../../drawing/driveLine'
 import { defineSheet } from '../sheet'
+import { boltStates } from './holds'
 import { TICKS } from './model'
-import { boltStates, procedure } from './procedure'
+import { procedure } from './procedure'
 import type { DriveJoint } from './step'
 
 const JOINT_PART: Record<DriveJoint, DrivePart> = {

@@ -1,5 +1,8 @@
 import type { Axis } from '../../document/axis'
+import type { DimensionKey } from '../../document/dimensions'
+import type { PartKind } from '../../document/kinds'
 import type { Catalogue, PartOf } from '../../document/parts/types'
+import type { State } from '../../evaluation/finding'
 
 /** How far a joint's screws are done up, from not there to finished. */
 export const BOLT_STATES = ['out', 'loose', 'nipped', 'tight', 'torqued'] as const
@@ -15,6 +18,12 @@ export const DRIVE_JOINTS = {
 } as const
 export type DriveJoint = keyof typeof DRIVE_JOINTS
 
+/** A verdict that a step asks for: the states that let it pass, and what to do while there is none. */
+export interface Asked {
+  checkId: string
+  at: { states: readonly State[]; missing: string }
+}
+
 /** One step of the build, made for the parts of this axis. */
 export interface Step {
   id: string
@@ -26,6 +35,14 @@ export interface Step {
   caution?: string
   /** Nothing after it may be ticked until this is. */
   hold: boolean
+  /** Steps that must be done before it, though they hold up nothing else. */
+  restsOn: readonly string[]
+  /** What the thing itself is asked before the step is ticked. */
+  asks?: {
+    measured?: readonly DimensionKey[]
+    parts?: readonly PartKind[]
+    verdicts?: readonly Asked[]
+  }
   /** What this step does to the screws of each joint. */
   bolts: Partial<Record<DriveJoint, BoltState>>
 }
@@ -57,6 +74,7 @@ export const step = (id: string, title: string, how: string, more: Partial<Step>
   how,
   tools: [],
   hold: false,
+  restsOn: [],
   bolts: {},
   ...more,
 })

@@ -1,7 +1,42 @@
-import { defineChecks } from '../../evaluation/check'
+import { type Check, defineChecks, type Judgement } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
+import { NotKnown } from '../../evaluation/notKnown'
 import { travel } from '../../machine/travel/placement'
+import { RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
 import { LIMITS } from './limits'
+import { RECESS_METAL } from './model'
+
+const recessCheck = (end: RecessEnd): Check => ({
+  title: `Recess at the ${end} end`,
+  subject: 'travel',
+  judge(t, say): Judgement | null {
+    if (t.axis.recesses[RECESS_OF[end]] === 0) return null
+    const recess = recessAt(t, end)
+    if (!recess) return null
+    const { depthMm, diameterMm, metalMm, deepestMm, wallAroundMm, wallToKeepMm } = recess
+    const length = (mm: number) => say(Math.max(0, mm), 'length', 1)
+    const thin = wallAroundMm < wallToKeepMm
+    const deep = depthMm > deepestMm
+    if (metalMm === null && !thin && !deep)
+      throw new NotKnown({
+        sheet: 'travel',
+        stage: 'room',
+        what: RECESS_METAL.of[end === 'fixed' ? 'fixedMm' : 'farMm'].label.toLowerCase(),
+      })
+    const width = `It is ${length(diameterMm)} wide, for what enters it`
+    return {
+      state: thin || deep ? 'fails' : 'holds',
+      figure: { value: depthMm, quantity: 'length' },
+      limit: { value: deepestMm, quantity: 'length' },
+      use: deepestMm > 0 ? depthMm / deepestMm : null,
+      sentence: thin
+        ? `Not fit to cut. ${width}, which leaves ${length(wallAroundMm)} of wall around it in the block, against ${length(wallToKeepMm)} to keep.`
+        : deep
+          ? `Not fit to cut: ${length(depthMm)} deep runs into the bearings. ${metalMm === null ? 'The whole block' : 'The metal before them'} leaves ${length(deepestMm)} with the wall to keep.`
+          : `${length(depthMm)} deep, against ${length(deepestMm)} that the metal before the bearings leaves with the wall to keep. ${width}, which leaves ${length(wallAroundMm)} around it.`,
+    }
+  },
+})
 
 export const TRAVEL_CHECKS = defineChecks({
   'room.travel': {
@@ -19,8 +54,11 @@ export const TRAVEL_CHECKS = defineChecks({
               1,
             )} in all brings it back`
           : 'the ways end it, not the screw'
+      const stood = standing(t.axis, LIMITS['room.travel'], travelMm / wanted)
       return {
-        ...standing(t.axis, LIMITS['room.travel'], travelMm / wanted),
+        ...stood,
+        // Where the ways end the travel no other drive gives more of it.
+        rankMargin: limitedBy === 'ways' ? null : stood.margin,
         figure: { value: travelMm, quantity: 'length' },
         limit: { value: wanted, quantity: 'length' },
         use: travelMm > 0 ? wanted / travelMm : null,
@@ -28,4 +66,6 @@ export const TRAVEL_CHECKS = defineChecks({
       }
     },
   },
+  'recess.fixed': recessCheck('fixed'),
+  'recess.far': recessCheck('far'),
 })

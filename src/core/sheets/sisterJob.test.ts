@@ -1,0 +1,52 @@
+import { demoJobs } from '../demo'
+import { CATALOGUE } from '../machine/parts'
+import { evaluateAxis } from './evaluateAxis'
+import { jobSchema } from './schema'
+import { sisterJob, type TakeOver } from './sisterJob'
+
+const jobs = demoJobs().map(({ job }) => job)
+const AT = '2026-11-26T09:00:00.000Z'
+const ALL: TakeOver = { choices: true, limits: true, plans: true }
+const NOTHING: TakeOver = { choices: false, limits: false, plans: false }
+
+describe.each(jobs.map(job => [job.name, job] as const))('the next machine like %s', (_, job) => {
+  const next = sisterJob(job, 'The next', ALL, AT)
+
+  test('starts unmeasured, unbuilt and untested, with nothing ordered', () => {
+    expect(next.job.orders).toEqual({})
+    for (const axis of next.job.axes) {
+      for (const { provenance } of Object.values(axis.dimensions)) expect(provenance).toBe('assumed')
+      expect(axis.ticks).toEqual({})
+      expect([axis.rounds, axis.tests, axis.section.stations, axis.block]).toEqual([[], [], [], null])
+      for (const joint of axis.joints) expect([joint.gripMm, joint.suppliedMm]).toEqual([null, null])
+      for (const hole of axis.holes) expect(hole.existingDiameterMm).toBeNull()
+      const judged = evaluateAxis(axis, CATALOGUE, 'mm').findings.map(({ stage }) => stage)
+      expect(judged).not.toContain('align')
+      expect(judged).not.toContain('prove')
+    }
+    expect(next.entries).toHaveLength(1)
+    expect(next.entries[0]).toMatchObject({ jobId: next.job.id, kind: 'job' })
+    expect(next.entries[0]?.text).toContain(`Started from ${job.name}, with its choices, limits, plans.`)
+  })
+
+  test('is a job like any other, with ids of its own, and leaves the first one as it was', () => {
+    expect(jobSchema.isValidSync(next.job, { strict: true })).toBe(true)
+    const old = [job.id, ...job.axes.map(({ id }) => id)]
+    for (const id of [next.job.id, ...next.job.axes.map(one => one.id)]) expect(old).not.toContain(id)
+    expect(job).toEqual(demoJobs().find(one => one.job.id === job.id)?.job)
+  })
+
+  test('takes over only what it is told to', () => {
+    const bare = sisterJob(job, 'The next', NOTHING, AT).job
+    job.axes.forEach((axis, index) => {
+      const [full, empty] = [next.job.axes[index], bare.axes[index]]
+      expect(full?.parts).toEqual(axis.parts)
+      expect(full?.limits).toEqual(axis.limits)
+      expect(full?.holes.map(({ label }) => label)).toEqual(axis.holes.map(({ label }) => label))
+      expect(Object.values(empty?.parts ?? {}).every(id => id === null)).toBe(true)
+      expect(empty?.limits).toEqual({})
+      expect([empty?.holes, empty?.joints, empty?.bracketHoles]).toEqual([[], [], []])
+      expect(empty?.goals).toEqual(axis.goals)
+    })
+  })
+})

@@ -1,0 +1,100 @@
+import { produce } from 'immer'
+import type { Axis } from '../document/axis'
+import { newId } from '../document/id'
+import type { Job, LogEntry } from '../document/job'
+import { blankSheets, DRIVE_TO_START } from './newJob'
+
+/** What a copy of a job takes over from the one it is made from. */
+export interface TakeOver {
+  /** The drive of every axis: parts, ends, kind of drive, duty, drives kept aside. */
+  choices: boolean
+  /** Limits that were changed, with their reasons. */
+  limits: boolean
+  /** What is to be made: recesses, holes, screws, patterns, chains; what is measured of them starts empty. */
+  plans: boolean
+}
+export const TAKE_OVER_WORDS: Record<keyof TakeOver, string> = {
+  choices: 'Choices: parts, ends and kind of drive of every axis',
+  limits: 'Limits that were changed, with their reasons',
+  plans: 'Plans: recesses, holes, screws and patterns, without what was measured of them',
+}
+
+/** An axis of the next machine: wishes as they are, dimensions as a first guess, nothing measured, built or tested. */
+function sisterAxis(axis: Axis, { choices, limits, plans }: TakeOver): Axis {
+  const blank = blankSheets()
+  return produce({ ...axis, ...blank } as Axis, draft => {
+    // Castings of one model differ: a figure of the other machine is an assumption here.
+    for (const dimension of Object.values(draft.dimensions)) dimension.provenance = 'assumed'
+    if (choices) {
+      draft.variants = axis.variants
+      draft.stopping = axis.stopping
+      draft.section.protrusions = axis.section.protrusions
+    } else {
+      draft.parts = { screw: null, bearing: null, coupler: null, belt: null, motor: null, brake: null }
+      draft.drive = { ...DRIVE_TO_START, screws: axis.drive.screws }
+      draft.preloadN = null
+      draft.duty = null
+    }
+    if (!limits) draft.limits = {}
+    if (!plans) {
+      draft.recesses.recessFixedMm = 0
+      draft.recesses.recessFarMm = 0
+      return
+    }
+    const { section } = axis
+    draft.section = { ...section, stations: [], protrusions: draft.section.protrusions }
+    draft.holes = axis.holes.map(hole => ({
+      ...hole,
+      existingDiameterMm: null,
+      centreOffsetMm: null,
+      edgeDistanceMm: null,
+    }))
+    draft.joints = axis.joints.map(joint => ({
+      ...joint,
+      gripMm: null,
+      threadDepthMm: null,
+      suppliedMm: null,
+    }))
+    draft.bracketHoles = axis.bracketHoles
+    draft.chain = axis.chain
+  })
+}
+
+/**
+ * The job of the next machine of its kind, made from one that was done: it starts unmeasured, unbuilt and untested, and
+ * nothing of it is ordered.
+ *
+ * @returns the job, and the line of the log that says where it comes from
+ */
+export function sisterJob(
+  job: Job,
+  name: string,
+  take: TakeOver,
+  at: string,
+): { job: Job; entries: LogEntry[] } {
+  const id = newId()
+  const taken = (Object.keys(take) as (keyof TakeOver)[]).filter(key => take[key])
+  return {
+    job: {
+      ...job,
+      id,
+      name,
+      createdAt: at,
+      archived: false,
+      orders: {},
+      axes: job.axes.map(axis => ({ ...sisterAxis(axis, take), id: newId() })),
+    },
+    entries: [
+      {
+        id: newId(),
+        jobId: id,
+        axisId: null,
+        at,
+        kind: 'job',
+        text: `Started from ${job.name}${taken.length ? `, with its ${taken.join(', ')}` : ''}. Nothing is measured, built or tested yet; dimensions are a first guess.`,
+        closes: null,
+        hidden: false,
+      },
+    ],
+  }
+}
