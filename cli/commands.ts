@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs'
 import { describe, type Specs } from '@/core/calculation/spec'
-import { PART_KINDS, type PartKind } from '@/core/document/kinds'
 import type { Catalogue } from '@/core/document/parts/types'
 import { attempt } from '@/core/evaluation/attempt'
 import { runCalculations } from '@/core/formats/calculationRequests'
@@ -9,7 +8,7 @@ import { readPartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { searchDrives } from '@/core/search/search'
-import { whyNot, whyNothing } from '@/core/search/whyNot'
+import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/search/whyNot'
 import { type CheckId, SHEETS } from '@/core/sheets'
 import { cutList } from '@/core/sheets/cutList'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
@@ -57,9 +56,9 @@ function evaluate([path]: string[]): string {
 }
 
 /** A part as the command line names it, such as `motor:step-57-22`. */
-function partNamed(text: string, catalogue: Catalogue): { kind: PartKind; partId: string } {
+function partNamed(text: string, catalogue: Catalogue): { kind: SearchedKind; partId: string } {
   const [kind = '', partId = ''] = text.split(':')
-  const listed = PART_KINDS.find(one => one === kind)
+  const listed = SEARCHED_KINDS.find(one => one === kind)
   if (!listed) throw new Error(`--why-not: got ${text}, takes a kind and a part, such as motor:step-57-22`)
   if (!catalogue[listed].has(partId))
     throw new Error(`--why-not: got ${partId || 'no part'}, takes a ${listed} of the parts list`)

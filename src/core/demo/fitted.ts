@@ -8,12 +8,12 @@ import type { Protrusion, SectionStation } from '../sheets/nutRoom/model'
 import type { BracketHole } from '../sheets/template/model'
 
 /** What is made to fit an axis. */
-type Fitted = Pick<Axis, 'section' | 'holes' | 'block' | 'joints' | 'bracketHoles' | 'chain'>
+type Fitted = Pick<Axis, 'section' | 'holes' | 'block' | 'joints' | 'bracketHoles' | 'chain' | 'recessMetal'>
 type Bare<T> = Omit<T, 'id'>
 
 const nothingFitted = (): Fitted => {
-  const { section, holes, block, joints, bracketHoles, chain } = blankSheets()
-  return { section, holes, block, joints, bracketHoles, chain }
+  const { section, holes, block, joints, bracketHoles, chain, recessMetal } = blankSheets()
+  return { section, holes, block, joints, bracketHoles, chain, recessMetal }
 }
 export const NOTHING_FITTED = nothingFitted()
 
@@ -61,8 +61,10 @@ const hole = (
   centreOffsetMm: number,
   edgeDistanceMm: number,
   depthMm: number,
+  use: Hole['use'] = 'clearance',
 ): Bare<Hole> => ({
   label,
+  use,
   existingDiameterMm,
   requiredDiameterMm,
   centreOffsetMm,
@@ -127,6 +129,8 @@ const circleOfHoles = (count: number, circleMm: number, diameterMm: number): Bra
 
 /** The table of the mill: it fits, its block clamps, and one joint came with screws too short. */
 export const FITTED_SKARROW_X: Fitted = {
+  ...NOTHING_FITTED,
+  recessMetal: { fixedMm: null, farMm: 20 },
   section: section(
     [
       [40, 33.5, 36, 35.2, 41, 14, 15, 16, 22],
@@ -138,13 +142,15 @@ export const FITTED_SKARROW_X: Fitted = {
     { bracketWidthMm: 60, bracketHeightMm: 62, protrusions: numbered('protrusion', [fitting(7, 'floor')]) },
   ),
   holes: numbered('hole', [
-    hole('Bore of the fixed block', 25.4, 32, 1.6, 38, 28),
+    hole('Bore of the fixed block', 25.4, 32, 1.6, 38, 28, 'seat'),
     hole('Way through for the screw', 18, 24, 0, 30, 40),
   ]),
   block: {
     boreDepthMm: 31.94,
     outerSpacerMm: 8.02,
+    innerSpacerMm: 8.02,
     coverSpigotMm: 3.98,
+    coverShimMm: 0,
     targetProudMm: 0.03,
     maximumProudMm: 0.1,
     bearings: numbered('bearing', [
@@ -188,9 +194,9 @@ export const FITTED_OSTREY_Z: Fitted = {
   ...NOTHING_FITTED,
   section: section(
     [
-      [60, 36, 40, 34, 44, 15, 16, 10, 20],
+      [50, 36, 40, 34, 44, 15, 16, 10, 20],
       [300, 35.5, 40, 33.2, 44, 15, 16, 9.5, 20],
-      [560, 36.2, 40, 34.1, 44, 15, 16, 10, 20],
+      [590, 36.2, 40, 34.1, 44, 15, 16, 10, 20],
     ],
     { protrusions: numbered('protrusion', [fitting(8, 'ceiling')]) },
   ),
@@ -203,7 +209,7 @@ export const FITTED_OSTREY_X: Fitted = {
     [
       [30, 38, 36, 27, 30, 14, 12, 7, 12],
       [120, 38, 36, 26.6, 30, 14, 12, 7, 12],
-      [210, 38, 36, 27, 30, 14, 12, 7, 12],
+      [200, 38, 36, 27, 30, 14, 12, 7, 12],
     ],
     { protrusions: numbered('protrusion', [fitting(8, 'left')]), minimumGapMm: 1 },
   ),
@@ -214,9 +220,9 @@ export const FITTED_OSTREY_X: Fitted = {
 export const FITTED_LONG_TOM_X: Fitted = {
   ...NOTHING_FITTED,
   section: section([
-    [100, 60, 60, 55, 70, 20, 20, 20, 20],
+    [50, 60, 60, 55, 70, 20, 20, 20, 20],
     [1300, 60, 60, 54, 70, 20, 20, 20, 20],
-    [2500, 60, 60, 55, 70, 20, 20, 20, 20],
+    [2550, 60, 60, 55, 70, 20, 20, 20, 20],
   ]),
   joints: numbered('joint', [
     joint('Blocks to the rail', ['M6', 16], 'steel', [18, 1.6, 6], 25, { blind: false, slotNuts: true }),
@@ -230,7 +236,7 @@ export const FITTED_LONG_TOM_Y: Fitted = {
   section: section([
     [60, 45, 45, 42, 48, 12, 12, 12, 12],
     [620, 45, 45, 41.4, 48, 12, 12, 12, 12],
-    [1180, 45, 45, 42, 48, 12, 12, 12, 12],
+    [1260, 45, 45, 42, 48, 12, 12, 12, 12],
   ]),
   holes: numbered('hole', [hole('Bearing seat in the end plate', 20, 32, 0, 45, 15)]),
   joints: numbered('joint', [
@@ -246,7 +252,7 @@ export const FITTED_LONG_TOM_Z: Fitted = {
     [
       [40, 26, 26, 24.2, 30, 12, 12, 15, 15],
       [110, 26, 26, 23.6, 30, 12, 12, 15, 15],
-      [180, 26, 26, 24.1, 30, 12, 12, 15, 15],
+      [220, 26, 26, 24.1, 30, 12, 12, 15, 15],
     ],
     { minimumGapMm: 1 },
   ),

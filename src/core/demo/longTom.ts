@@ -32,7 +32,13 @@ const X = () =>
     drive: { screws: 2 },
     driveSizes: { screwSpacingMm: 1240, offCentreMm: 480 },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg', 'bracketThicknessMm'] },
-    parts: { screw: 'ball-25-10-single', bearing: 'back30-15', coupler: 'jaw-55-clamp', motor: 'step-86-45' },
+    parts: {
+      screw: 'ball-25-10-single',
+      bearing: 'back30-15',
+      coupler: 'jaw-55-clamp',
+      motor: 'step-86-45',
+      brake: null,
+    },
     more: { ends: 'fixed-fixed', ...FITTED_LONG_TOM_X },
   })
 
@@ -85,6 +91,7 @@ const Z = () =>
       bearing: 'deep-groove-10',
       coupler: 'jaw-30-set',
       motor: 'step-57-12',
+      brake: null,
     },
     more: { ...FITTED_LONG_TOM_Z },
   })

@@ -1,5 +1,5 @@
 import type { Job, LogEntry } from '../document/job'
-import { SHOP_TO_START } from '../document/shop'
+import { SHOP_TO_START_INCH } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { NO_OWN_PARTS } from '../machine/parts'
 
@@ -25,7 +25,13 @@ const Z = () =>
       measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'],
       sheet: ['movingMassKg', 'counterbalanceN'],
     },
-    parts: { screw: 'ball-20-5-oversize', bearing: 'face-12', coupler: 'disc-34', motor: 'loop-60-30' },
+    parts: {
+      screw: 'ball-20-5-oversize',
+      bearing: 'face-12',
+      coupler: 'disc-34',
+      motor: 'loop-60-30',
+      brake: null,
+    },
     more: { ...FITTED_OSTREY_Z },
   })
 
@@ -53,7 +59,13 @@ const X = () =>
     drive: { transmission: 'belt', handwheelKept: true },
     driveSizes: { beltCentresMm: 92, handwheelRadiusMm: 42 },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'] },
-    parts: { screw: 'ball-16-5-oversize', bearing: 'back-10', belt: 'belt-3-9-24-48', motor: 'step-57-12' },
+    parts: {
+      screw: 'ball-16-5-oversize',
+      bearing: 'back-10',
+      belt: 'belt-3-9-24-48',
+      motor: 'step-57-12',
+      brake: null,
+    },
     more: { ...FITTED_OSTREY_X },
   })
 
@@ -68,7 +80,7 @@ export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
     createdAt: '2026-10-24T13:00:00.000Z',
     archived: false,
     ownParts: NO_OWN_PARTS,
-    shop: SHOP_TO_START,
+    shop: SHOP_TO_START_INCH,
     orders: {},
     axes: [Z(), X()],
   },

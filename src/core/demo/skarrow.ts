@@ -36,6 +36,9 @@ const goals = (wantedTravelMm: number, more: Partial<Record<GoalKey, number>>): 
   ...more,
 })
 
+/** Its rolled screws are measured, and the controller corrects them. */
+const LEAD_CORRECTED = { ...DRIVE_TO_START, leadTable: true }
+
 const tickedX = [
   'isolate',
   'clean',
@@ -86,9 +89,10 @@ const X: Axis = {
     coupler: 'slit-32-clamp',
     belt: null,
     motor: 'step-57-22',
+    brake: null,
   },
   ends: 'fixed-supported',
-  drive: DRIVE_TO_START,
+  drive: LEAD_CORRECTED,
   driveSizes: DRIVE_SIZES_TO_START,
   duty: null,
   variants: [
@@ -101,9 +105,10 @@ const X: Axis = {
         coupler: 'disc-34',
         belt: null,
         motor: 'step-57-22',
+        brake: null,
       },
       ends: 'fixed-supported',
-      drive: DRIVE_TO_START,
+      drive: LEAD_CORRECTED,
       preloadN: null,
     },
     {
@@ -115,9 +120,10 @@ const X: Axis = {
         coupler: 'disc-34',
         belt: null,
         motor: 'step-60-31',
+        brake: null,
       },
       ends: 'fixed-supported',
-      drive: DRIVE_TO_START,
+      drive: LEAD_CORRECTED,
       preloadN: null,
     },
   ],
@@ -133,21 +139,21 @@ const X: Axis = {
   rounds: [
     round('round-1', '2026-10-20T18:05:00.000Z', [
       [40, 0, 0],
-      [190, -46, 12],
-      [340, -88, 27],
-      [470, -131, 36],
+      [190, -50, 12],
+      [340, -95, 27],
+      [470, -135, 36],
     ]),
     round('round-2', '2026-10-20T19:20:00.000Z', [
       [40, 0, 0],
-      [190, -14, 6],
-      [340, -31, 14],
-      [470, -42, 17],
+      [190, -18, 6],
+      [340, -38, 14],
+      [470, -46, 17],
     ]),
     round('round-3', '2026-10-21T18:40:00.000Z', [
       [40, 0, 0],
-      [190, -4, 3],
-      [340, -6, 4],
-      [470, -11, 8],
+      [190, -8, 3],
+      [340, -13, 4],
+      [470, -15, 8],
     ]),
   ],
   tests: [
@@ -156,6 +162,7 @@ const X: Axis = {
       startedAt: '2026-11-14T09:30:00.000Z',
       finishedAt: '2026-11-14T10:05:00.000Z',
       label: 'As first built',
+      gaugeStepUm: 1,
       stations: numbered('station', [
         {
           positionMm: 60,
@@ -179,6 +186,7 @@ const X: Axis = {
       startedAt: '2026-11-21T16:00:00.000Z',
       finishedAt: null,
       label: 'Gib nipped up',
+      gaugeStepUm: 1,
       stations: numbered('station', [
         {
           positionMm: 60,
@@ -201,6 +209,7 @@ function round(id: string, startedAt: string, stations: [number, number, number]
     startedAt,
     finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
     clampedAtMm: 40,
+    gaugeStepUm: 1,
     stations: numbered(
       'place',
       stations.map(([positionMm, heightUm, sideUm]) => ({ positionMm, heightUm, sideUm })),
@@ -233,6 +242,7 @@ const Y: Axis = {
     coupler: 'jaw-30-set',
     belt: null,
     motor: 'step-57-12',
+    brake: null,
   },
   variants: [],
   stopping: { reactionS: null, decelerationMmPerS2: null },
@@ -261,7 +271,7 @@ const Z: Axis = {
     ...SHAFTS_ASSUMED,
   }),
   goals: goals(300, { topSpeedMmPerMin: 2000 }),
-  parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null },
+  parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null, brake: null },
 }
 
 const SKARROW: Job = {

@@ -16,7 +16,7 @@ import { writeSvg } from './svg'
 
 const [X] = skarrow().job.axes as [Axis]
 const outline = { widthMm: 60, heightMm: 62 }
-const template = bracketTemplate('Skarrow 8, X: nut bracket', X.bracketHoles, outline, 36)
+const template = bracketTemplate('Skarrow 8, X: nut bracket', X.bracketHoles, outline, 36, 'mm')
 const POINTS_PER_MM = 72 / 25.4
 
 const hole: fc.Arbitrary<BracketHole> = fc.record({
@@ -33,8 +33,8 @@ interface Entity {
   radius: number
   vertices: { x: number; y: number }[]
 }
-/** The straight lines of a PDF's page, in points: what its drawing operators say. */
-function linesOf(bytes: Uint8Array): { x1: number; y1: number; x2: number; y2: number }[] {
+/** The drawing operators of a PDF's page. */
+function operatorsOf(bytes: Uint8Array): string {
   const raw = Buffer.from(bytes)
   const texts: string[] = []
   for (let at = raw.indexOf('stream\n'); at >= 0; at = raw.indexOf('stream\n', at + 1)) {
@@ -45,12 +45,16 @@ function linesOf(bytes: Uint8Array): { x1: number; y1: number; x2: number; y2: n
       // A stream that is not packed holds no drawing.
     }
   }
+  return texts.join('\n')
+}
+/** The straight lines of a PDF's page, in points: what its drawing operators say. */
+function linesOf(bytes: Uint8Array): { x1: number; y1: number; x2: number; y2: number }[] {
   const number = '(-?[\\d.]+)'
   const pattern = new RegExp(
     `${number} ${number} m\\s+(?:${number} ${number} m\\s+)?${number} ${number} l`,
     'g',
   )
-  return [...texts.join('\n').matchAll(pattern)].map(([, a, b, c, d, x2, y2]) => ({
+  return [...operatorsOf(bytes).matchAll(pattern)].map(([, a, b, c, d, x2, y2]) => ({
     x1: Number(c ?? a),
     y1: Number(d ?? b),
     x2: Number(x2),
@@ -63,7 +67,7 @@ const entitiesOf = (text: string) => (new DxfParser().parseSync(text)?.entities 
 test('a DXF opens in a parser with every hole at its place, to a thousandth', () => {
   fc.assert(
     fc.property(fc.array(hole, { minLength: 1, maxLength: 12 }), holes => {
-      const circles = entitiesOf(writeDxf(bracketTemplate('T', holes, outline, 36))).filter(
+      const circles = entitiesOf(writeDxf(bracketTemplate('T', holes, outline, 36, 'mm'))).filter(
         ({ type, layer }) => type === 'CIRCLE' && layer === 'edge',
       )
       // The bore of the nut comes first.
@@ -71,9 +75,9 @@ test('a DXF opens in a parser with every hole at its place, to a thousandth', ()
       expect(circles).toHaveLength(holes.length + 1)
       for (const [index, { xMm, yMm, diameterMm }] of holes.entries()) {
         const found = circles[index + 1]
-        expect(Math.abs((found?.center.x ?? 1e9) - xMm)).toBeLessThan(0.001)
-        expect(Math.abs((found?.center.y ?? 1e9) - yMm)).toBeLessThan(0.001)
-        expect(Math.abs((found?.radius ?? 1e9) - diameterMm / 2)).toBeLessThan(0.001)
+        expect(Math.abs((found?.center.x ?? 1e9) - (xMm ?? 0))).toBeLessThan(0.001)
+        expect(Math.abs((found?.center.y ?? 1e9) - (yMm ?? 0))).toBeLessThan(0.001)
+        expect(Math.abs((found?.radius ?? 1e9) - (diameterMm ?? 0) / 2)).toBeLessThan(0.001)
       }
     }),
     { numRuns: 30 },
@@ -101,7 +105,7 @@ test('an SVG is at full size: its sheet in millimetres is its view', () => {
   expect(svg.match(/<circle class="edge"/g)).toHaveLength(7)
   // Up is up: the first hole stands over the axis, where SVG counts downward.
   expect(svg).toContain('cx="0" cy="-23.5" r="2.75"')
-  expect(writeSvg(bracketTemplate('A & B <c>', [], outline, 20))).toContain(
+  expect(writeSvg(bracketTemplate('A & B <c>', [], outline, 20, 'mm'))).toContain(
     '<title>A &amp; B &lt;c&gt;</title>',
   )
 })
@@ -118,9 +122,17 @@ test('a PDF has one sheet that printers take, and its bar is 100 mm long on it',
   expect(lengthsMm.filter(mm => Math.abs(mm - CHECK_BAR_MM) < 0.001)).toHaveLength(1)
   expect(lengthsMm.filter(mm => Math.abs(mm - 60) < 0.001)).toHaveLength(2)
   expect(pdf.getTitle()).toBe('Skarrow 8, X: nut bracket')
-  const long = await writePdf(bracketTemplate('Žluť', [], { widthMm: 700, heightMm: 900 }, 36))
+  const long = await writePdf(bracketTemplate('Žluť', [], { widthMm: 700, heightMm: 900 }, 36, 'mm'))
   const sheet = (await PDFDocument.load(long)).getPage(0).getSize()
   expect(sheet.width / POINTS_PER_MM).toBeGreaterThanOrEqual(720)
+})
+
+test('a hole in a PDF is a ring that is drawn round, not a disc that is filled', async () => {
+  const operators = operatorsOf(await writePdf(template)).split(/\s*\n\s*/)
+  const curves = operators.filter(one => one.endsWith(' c')).length
+  // The bore and six holes, four curves each.
+  expect(curves).toBe(4 * (1 + X.bracketHoles.length))
+  expect(operators.filter(one => /^(f\*?|F|B\*?|b\*?)$/.test(one))).toEqual([])
 })
 
 test('the sheet is the smallest that holds the drawing', () => {
@@ -170,7 +182,7 @@ describe('the ends of the screw', () => {
   })
 
   test('are drawn at full size, but for the thread, which is broken off', () => {
-    const { marks } = screwDrawing('Screw', steps)
+    const { marks } = screwDrawing('Screw', steps, 'mm')
     const seat = steps[2]
     const tall = (mark: Mark) =>
       mark.is === 'line' && mark.layer === 'edge' && mark.x1 === mark.x2 ? Math.abs(mark.y1 - mark.y2) : 0

@@ -1,4 +1,4 @@
-import { PDFDocument, StandardFonts } from 'pdf-lib'
+import { grayscale, PDFDocument, StandardFonts } from 'pdf-lib'
 import { boundsOf, type Drawing } from './drawing'
 
 const POINTS_PER_MM = 72 / 25.4
@@ -49,7 +49,14 @@ export async function writePdf({ title, marks }: Drawing): Promise<Uint8Array> {
         })
         break
       case 'circle':
-        page.drawCircle({ x: x(mark.x), y: y(mark.y), size: mark.r * POINTS_PER_MM, borderWidth: thickness })
+        // Without a colour for its border the package fills it, and a hole would be a black disc.
+        page.drawCircle({
+          x: x(mark.x),
+          y: y(mark.y),
+          size: mark.r * POINTS_PER_MM,
+          borderWidth: thickness,
+          borderColor: grayscale(0),
+        })
         break
       case 'text':
         page.drawText(plain(mark.text), {

@@ -1,9 +1,11 @@
 import { GRAVITY_M_PER_S2, radians } from '../calculation/constants'
 import type { Axis } from '../document/axis'
-import type { Catalogue } from '../document/parts/types'
+import type { Catalogue, PartOf } from '../document/parts/types'
 import { EvaluationContext } from '../evaluation/context'
 import { limitsOf } from '../evaluation/limits'
+import { chosenBrake } from '../machine/drive/brake'
 import { forces, loadShare, massKg } from '../machine/drive/load'
+import { onOneFlank } from '../machine/drive/stiffness'
 import { LIMITS } from '../sheets/parts/limits'
 
 type LimitKey = keyof typeof LIMITS
@@ -15,7 +17,13 @@ const LIMIT_NAMES = {
   open: 'motor.torqueMargin.open',
   closed: 'motor.torqueMargin.closed',
   inertia: 'motor.inertiaRatio',
-  step: 'motor.step',
+  budget: 'axis.positionBudget',
+  deflection: 'axis.cutDeflection',
+  unpowered: 'axis.unpoweredDrop',
+  rms: 'motor.rmsTorque',
+  shoulder: 'bearing.seat',
+  pairPreload: 'bearing.preload',
+  motorShaft: 'belt.motorShaft',
   stall: 'axis.stallThrust',
   lostMotion: 'axis.lostMotion',
   handwheel: 'axis.handwheel',
@@ -38,6 +46,11 @@ export interface Demand {
   screws: 1 | 2
   frictionN: number
   loadMassKg: number
+  cuttingForceN: number
+  maxForceN: number
+  /** Whether weight keeps the drive on one flank, so that its play does not show. */
+  oneFlank: boolean
+  brake: PartOf['brake'] | null
   hangingN: number
   inclineDeg: number
   accelerationMmPerS2: number
@@ -50,7 +63,7 @@ export interface Demand {
 
 export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
   const t = new EvaluationContext(axis, catalogue)
-  const { frictionN } = forces(t)
+  const { frictionN, maxN } = forces(t)
   const inclineDeg = t.dimension('inclineDeg')
   return {
     holds: each(key => limitsOf(axis, LIMITS[key]).holds),
@@ -61,6 +74,10 @@ export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
     screws: axis.drive.screws,
     frictionN,
     loadMassKg: massKg(t),
+    cuttingForceN: axis.goals.cuttingForceN * loadShare(t),
+    maxForceN: maxN,
+    oneFlank: onOneFlank(t),
+    brake: chosenBrake(t),
     hangingN:
       massKg(t) * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg)) -
       t.dimension('counterbalanceN') * loadShare(t),

@@ -49,7 +49,7 @@ export interface Field {
 export function fieldOf(axis: Axis, catalogue: Catalogue): Field {
   const empty = bare(axis)
   const demand = demandOf(empty, catalogue)
-  const motors = [...catalogue.motor.values()].map((part, place) => motorLevel(empty, part, place))
+  const motors = [...catalogue.motor.values()].map((part, place) => motorLevel(empty, catalogue, part, place))
   const links = [
     ...[...catalogue.coupler.values()].map(part => couplerLevel(empty, catalogue, part)),
     ...[...catalogue.belt.values()].map(part => beltLevel(empty, catalogue, part)),
@@ -66,7 +66,7 @@ export function fieldOf(axis: Axis, catalogue: Catalogue): Field {
       [...catalogue.bearing.values()].map(part => bearingLevel(empty, catalogue, part)),
     ).toSorted((a, b) => a.priceEur - b.priceEur),
     links: known(links).toSorted((a, b) => a.priceEur - b.priceEur),
-    motors: motors.toSorted((a, b) => a.priceEur - b.priceEur),
+    motors: known(motors).toSorted((a, b) => a.priceEur - b.priceEur),
     combinations:
       catalogue.screw.size * SCREW_ENDS.length * catalogue.bearing.size * links.length * catalogue.motor.size,
   }

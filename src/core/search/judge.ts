@@ -3,6 +3,7 @@ import { FAR_END_SHARE } from '../machine/drive/price'
 import { bearingPairShare } from '../machine/sizing/bearing'
 import { ratedLifeHours } from '../machine/sizing/bearingRating'
 import { stepperTorque, tableTorque } from '../machine/sizing/motor'
+import { OPENING_RATIO } from '../machine/sizing/screwLife'
 import type { Demand } from './demand'
 import { type BearingLevel, beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
@@ -12,44 +13,57 @@ const orFails = (margin: number, failsBelowMargin: number) =>
 
 /** Torque of the motor against what a coupler or belt bears, and whether its shaft goes in. */
 export function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): number {
-  const { shaftMm, holdingTorqueNm } = motor.part
+  const { shaftMm, shaftLoadLimitN } = motor.part
+  const { drivenNm } = motor
   if (shaftMm < link.leastBoreMm || shaftMm > link.mostMotorBoreMm) return 0
   if (link.belt) {
     const { ratedPullN, serviceFactor } = link.belt
-    const pullN = beltPull(link.belt, holdingTorqueNm).effectivePullN * serviceFactor
-    return orFails(demand.holds.pull / (pullN / ratedPullN), demand.fails.pull)
+    const { effectivePullN, shaftLoadN } = beltPull(link.belt, drivenNm)
+    const pull = orFails(
+      demand.holds.pull / ((effectivePullN * serviceFactor) / ratedPullN),
+      demand.fails.pull,
+    )
+    const shaft =
+      shaftLoadLimitN === null
+        ? MOST_MARGIN
+        : orFails(demand.holds.motorShaft / (shaftLoadN / shaftLoadLimitN), demand.fails.motorShaft)
+    return Math.min(pull, shaft)
   }
   if (!link.coupler) return 0
   const { ratedTorqueNm, serviceFactor } = link.coupler
-  const use = (holdingTorqueNm * serviceFactor) / ratedTorqueNm
+  const use = (drivenNm * serviceFactor) / ratedTorqueNm
   return orFails(demand.holds.coupler / use, demand.fails.coupler)
 }
 
-/** What a screw and its bearings decide together: shoulder, pull between two fixed ends, life without a belt. */
+/** What a screw and its bearings decide together: shoulder, pull between two fixed ends, preload, life without a belt. */
 export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: BearingLevel): number {
-  if (!(bearing.part.boreMm < screw.part.rootDiameterMm)) return 0
+  const { boreMm, axialPlayUm, preloadN, staticCapacityN } = bearing.part
+  const { holds, fails } = demand
+  const shoulderMm = Math.max(0, (screw.part.rootDiameterMm - boreMm) / 2)
+  const shoulder = orFails(shoulderMm / holds.shoulder, fails.shoulder)
+  if (shoulder === 0) return 0
+  const loadN = demand.maxForceN + screw.pullN
   const pull =
-    screw.pretensionN === null
-      ? MOST_MARGIN
-      : orFails(
-          demand.holds.pretension / (screw.pretensionN / bearing.part.staticCapacityN),
-          demand.fails.pretension,
-        )
-  return Math.min(pull, bearingLasts(demand, screw, bearing, 0))
+    screw.ends === 'fixed-fixed'
+      ? orFails(holds.pretension / (loadN / staticCapacityN), fails.pretension)
+      : MOST_MARGIN
+  const opens =
+    axialPlayUm === 0
+      ? orFails((OPENING_RATIO * preloadN) / Math.max(1, loadN) / holds.pairPreload, fails.pairPreload)
+      : MOST_MARGIN
+  return Math.min(shoulder, pull, opens, bearingLasts(demand, screw, bearing, 0))
 }
 
 /** Margin of the bearings' life under the load, their preload, and a belt's pull. */
 export function bearingLasts(
   demand: Demand,
-  { mean }: ScrewLevel,
+  { mean, pullN }: ScrewLevel,
   { part }: BearingLevel,
   radialLoadN: number,
 ): number {
   const { axialPlayUm, preloadN } = part
-  const axialLoadN =
-    axialPlayUm === 0
-      ? bearingPairShare.compute({ preloadN, externalN: mean.equivalentLoadN }).loadedN
-      : mean.equivalentLoadN
+  const externalN = mean.equivalentLoadN + pullN
+  const axialLoadN = axialPlayUm === 0 ? bearingPairShare.compute({ preloadN, externalN }).loadedN : externalN
   if (axialLoadN + radialLoadN <= 0) return 0
   const load = { axialLoadN, radialLoadN, meanSpeedRpm: mean.meanSpeedRpm }
   const lifeHours = ratedLifeHours(part, load, (calculate, inputs) => calculate.compute(inputs))
@@ -93,6 +107,8 @@ export interface Assembly {
   loadInertiaKgM2: number
   angularAccelerationRadPerS2: number
   stallBearsN: number
+  /** Torque over the duty, squared: what does not turn with the rotor, what does once, what does twice. */
+  squares: [number, number, number]
 }
 
 /** Two ends that take thrust need the bearings twice. */
@@ -104,11 +120,11 @@ export const priceWithoutLinkEur = (screw: ScrewLevel, bearing: BearingLevel) =>
 const giveWithoutLinkUmPerN = (screw: ScrewLevel, bearing: BearingLevel) =>
   screw.screwUmPerN + screw.nutUmPerN + bearing.pairUmPerN / bearingSets(screw)
 
-const playWithoutLinkUm = (screw: ScrewLevel, bearing: BearingLevel) =>
-  (screw.part.preloadN > 0 ? 0 : screw.part.nutPlayUm) + bearing.part.axialPlayUm
+const playWithoutLinkUm = ({ oneFlank }: Demand, screw: ScrewLevel, bearing: BearingLevel) =>
+  oneFlank ? 0 : (screw.part.preloadN > 0 ? 0 : screw.part.nutPlayUm) + bearing.part.axialPlayUm
 
 export const lostWithoutLinkUm = (demand: Demand, screw: ScrewLevel, bearing: BearingLevel) =>
-  playWithoutLinkUm(screw, bearing) + 2 * demand.frictionN * giveWithoutLinkUmPerN(screw, bearing)
+  playWithoutLinkUm(demand, screw, bearing) + 2 * demand.frictionN * giveWithoutLinkUmPerN(screw, bearing)
 
 export const emptyAssembly = (): Assembly => ({
   priceEur: 0,
@@ -121,6 +137,7 @@ export const emptyAssembly = (): Assembly => ({
   loadInertiaKgM2: 0,
   angularAccelerationRadPerS2: 0,
   stallBearsN: 0,
+  squares: [0, 0, 0],
 })
 
 /** Puts screw, bearings and link together, writing into `out`, which saves making an object for each. */
@@ -139,7 +156,7 @@ export function assemble(
   const turning = link.screwInertiaKgM2 + screw.inertiaPerMmKgM2 * screwMm
   const { leadMm } = screw.part
   const table = demand.loadMassKg * (leadMm / (2000 * Math.PI)) ** 2
-  const turningAtMotor = link.motorInertiaKgM2 + turning / ratio ** 2
+  const turningAtMotor = link.motorInertiaKgM2 + (demand.brake?.inertiaKgM2 ?? 0) + turning / ratio ** 2
   out.priceEur = priceWithoutLinkEur(screw, bearing) + link.priceEur
   out.margin = Math.min(screw.margin, bearing.margin, suits, link.margin)
   out.angularAccelerationRadPerS2 = (demand.accelerationMmPerS2 * 2 * Math.PI * ratio) / leadMm
@@ -149,11 +166,52 @@ export function assemble(
   out.frictionNm = (screw.frictionNm + dragNm) / atMotor
   out.handNm = screw.handNm + dragNm
   out.loadInertiaKgM2 = turningAtMotor + table / ratio ** 2
-  out.stallBearsN = Math.min(screw.part.staticCapacityN, bearing.part.staticCapacityN, screw.strutN)
+  out.stallBearsN = Math.min(
+    screw.part.staticCapacityN,
+    Math.max(1, bearing.part.staticCapacityN - screw.pullN),
+    screw.strutN,
+  )
   const giveUmPerN =
     giveWithoutLinkUmPerN(screw, bearing) + screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad
   out.lostMotionUm =
-    playWithoutLinkUm(screw, bearing) + link.playUmPerLeadMm * leadMm + 2 * demand.frictionN * giveUmPerN
+    playWithoutLinkUm(demand, screw, bearing) +
+    link.playUmPerLeadMm * leadMm +
+    2 * demand.frictionN * giveUmPerN
+  if (demand.cuttingForceN > 0)
+    out.margin = Math.min(
+      out.margin,
+      orFails(
+        demand.holds.deflection / ((demand.cuttingForceN * giveUmPerN) / demand.accuracyUm),
+        demand.fails.deflection,
+      ),
+    )
+  sumSquares(screw, dragNm, atMotor, turningAtMotor, (2 * Math.PI * ratio) / leadMm, out.squares)
+}
+
+/** The mean square of the torque over the duty, as a polynomial of the rotor's inertia. */
+function sumSquares(
+  { duty }: ScrewLevel,
+  dragNm: number,
+  atMotor: number,
+  turningKgM2: number,
+  radPerMm: number,
+  out: Assembly['squares'],
+): void {
+  let shares = 0
+  out[0] = 0
+  out[1] = 0
+  out[2] = 0
+  for (const { loadNm, timeShare, accelerationMmPerS2 } of duty) {
+    const alpha = radPerMm * accelerationMmPerS2
+    const torqueNm = (loadNm + dragNm) / atMotor + turningKgM2 * alpha
+    shares += timeShare
+    out[0] += torqueNm * torqueNm * timeShare
+    out[1] += 2 * torqueNm * alpha * timeShare
+    out[2] += alpha * alpha * timeShare
+  }
+  out[0] /= shares
+  out[1] /= shares
+  out[2] /= shares
 }
 
 /**
@@ -167,7 +225,7 @@ export function judge(
   screw: ScrewLevel,
   bearing: BearingLevel,
   link: LinkLevel,
-  { part }: MotorLevel,
+  { part, drivenNm }: MotorLevel,
   assembly: Assembly,
   bears: number,
   topNm: number,
@@ -196,21 +254,20 @@ export function judge(
   if (fails && !whole) return
   if (inertia < margin) margin = inertia
 
-  const thrustN = (2000 * Math.PI * part.holdingTorqueNm * ratio * screw.forwardEfficiency) / leadMm
+  const thrustN = (2000 * Math.PI * drivenNm * ratio * screw.forwardEfficiency) / leadMm
   const stall = demand.holds.stall / (thrustN / assembly.stallBearsN)
   if (stall < demand.fails.stall) fails = true
   if (fails && !whole) return
   if (stall < margin) margin = stall
 
   let lagUm = 0
+  let stepUm = 0
   if (open) {
-    const stepUm = (leadMm * 1000) / (part.fullStepsPerRev * ratio)
-    const step = demand.holds.step / (stepUm / demand.accuracyUm)
-    if (step < demand.fails.step || assembly.frictionNm > part.holdingTorqueNm) fails = true
+    stepUm = (leadMm * 1000) / (part.fullStepsPerRev * ratio)
+    // Friction that the motor does not overcome cannot be worked out.
+    if (assembly.frictionNm > drivenNm) fails = true
     if (fails && !whole) return
-    if (step < margin) margin = step
-    const lag =
-      Math.asin(Math.min(1, assembly.frictionNm / part.holdingTorqueNm)) / (part.fullStepsPerRev / 4)
+    const lag = Math.asin(Math.min(1, assembly.frictionNm / drivenNm)) / (part.fullStepsPerRev / 4)
     lagUm = ((lag * leadMm) / (Math.PI * ratio)) * 1000
   }
   const lostMotionUm = assembly.lostMotionUm + lagUm
@@ -219,8 +276,24 @@ export function judge(
   if (fails && !whole) return
   if (lost < margin) margin = lost
 
+  const besidesLeadUm = screw.growthUm + lostMotionUm / 2 + stepUm / 2
+  if (demand.holds.budget / ((screw.leadUm + besidesLeadUm) / demand.accuracyUm) < demand.fails.budget)
+    fails = true
+  if (fails && !whole) return
+  const corrected = demand.holds.budget / ((screw.leadLeftUm + besidesLeadUm) / demand.accuracyUm)
+  if (corrected < margin) margin = corrected
+
+  if (part.continuousTorqueNm !== null) {
+    const [still, once, twice] = assembly.squares
+    const rotor = part.rotorInertiaKgM2
+    const rmsNm = Math.sqrt(Math.max(0, still + rotor * (once + rotor * twice)))
+    const rms = demand.holds.rms / (rmsNm / part.continuousTorqueNm)
+    if (rms < demand.fails.rms) fails = true
+    if (rms < margin) margin = rms
+  }
+
   if (link.belt) {
-    const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, part.holdingTorqueNm).shaftLoadN)
+    const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, drivenNm).shaftLoadN)
     if (life < demand.fails.bearingLife) fails = true
     if (life < margin) margin = life
   }
@@ -231,10 +304,12 @@ export function judge(
     if (hand < margin) margin = hand
   }
   if (demand.inclineDeg > 0) {
-    const backN = Math.max(0, demand.hangingN - demand.frictionN)
-    const backNm = (backN * leadMm * screw.backwardEfficiency) / (2000 * Math.PI) / ratio
+    const backNm = (Math.abs(demand.hangingN) * leadMm * screw.backwardEfficiency) / (2000 * Math.PI) / ratio
     const dragNm = screw.preloadDragNm + bearing.part.dragTorqueNm
-    if (backNm > part.detentTorqueNm + dragNm / ratio) fails = true
+    const holdsNm = part.detentTorqueNm + dragNm / ratio + (demand.brake?.holdingTorqueNm ?? 0)
+    const stays = backNm > 0 ? holdsNm / backNm / demand.holds.unpowered : MOST_MARGIN
+    if (stays < demand.fails.unpowered) fails = true
+    if (stays < margin) margin = stays
   }
   out.margin = margin
   out.feasible = !fails

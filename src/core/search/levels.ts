@@ -4,16 +4,18 @@ import type { PartKind, ScrewEnds } from '../document/kinds'
 import type { Catalogue, PartOf } from '../document/parts/types'
 
 import { EvaluationContext } from '../evaluation/context'
-import { cuttingSpeedRpm, forces, topSpeedRpm } from '../machine/drive/load'
-import { meanDuty, strut, warmth } from '../machine/drive/strength'
-import { driveTorqueNm, efficiency, preloadDragNm } from '../machine/drive/torque'
+import { leadAsItRuns } from '../machine/drive/accuracy'
+import { cuttingSpeedRpm, dutyLoads, forces, topSpeedRpm } from '../machine/drive/load'
+import { drivenTorqueNm } from '../machine/drive/motorTorque'
+import { meanDuty, pullN, strut, warmth } from '../machine/drive/strength'
+import { driveTorqueNm, efficiency, loadTorqueNm, preloadDragNm } from '../machine/drive/torque'
 import { beltRun } from '../machine/drive/transmission'
 
 import { bearingPairStiffness } from '../machine/sizing/bearing'
 import { beltStiffness, beltTension } from '../machine/sizing/belt'
 import { couplerWindup } from '../machine/sizing/coupler'
 import { nutStiffness } from '../machine/sizing/nut'
-import { screwAxialStiffness } from '../machine/sizing/screw'
+import { screwAxialStiffness, screwTorsionNmPerRad } from '../machine/sizing/screw'
 import { nutRange } from '../machine/travel/placement'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 
@@ -44,7 +46,14 @@ export interface ScrewLevel extends Level {
   linkUmNmPerNRad: number
   inertiaPerMmKgM2: number
   strutN: number
-  pretensionN: number | null
+  /** Pull between two fixed ends; 0 with any other. */
+  pullN: number
+  /** What the lead may be off, as it runs and as a table leaves it, and what the screw grows. */
+  leadUm: number
+  leadLeftUm: number
+  growthUm: number
+  /** Loads of a typical hour along their way, with their speeding up. */
+  duty: { loadNm: number; timeShare: number; accelerationMmPerS2: number }[]
   mean: { equivalentLoadN: number; meanSpeedRpm: number }
 }
 
@@ -75,9 +84,17 @@ export interface MotorLevel extends Level {
   /** Its place among the motors of the field. */
   place: number
   part: PartOf['motor']
+  /** Its greatest torque with the driver as it is set. */
+  drivenNm: number
 }
 
-const NO_PARTS: Axis['parts'] = { screw: null, bearing: null, coupler: null, belt: null, motor: null }
+const NO_PARTS: Omit<Axis['parts'], 'brake'> = {
+  screw: null,
+  bearing: null,
+  coupler: null,
+  belt: null,
+  motor: null,
+}
 
 /** Judges an axis with a few of its parts, by the very checks that judge it whole. */
 function judgeAlone(axis: Axis, catalogue: Catalogue) {
@@ -88,16 +105,23 @@ function judgeAlone(axis: Axis, catalogue: Catalogue) {
     feasible: drive.every(
       ({ state, missing }) => state !== 'fails' && (state !== 'unknown' || missing !== null),
     ),
-    margin: known.reduce((least, { margin }) => Math.min(least, margin ?? least), Number.POSITIVE_INFINITY),
+    margin: known.reduce(
+      (least, { rankMargin }) => Math.min(least, rankMargin ?? least),
+      Number.POSITIVE_INFINITY,
+    ),
   }
 }
 
-/** An axis without its parts: what the search fills. */
-export const bare = (axis: Axis): Axis => ({ ...axis, parts: NO_PARTS, preloadN: null })
+/** An axis without the parts that the search fills; a brake that is chosen stays. */
+export const bare = (axis: Axis): Axis => ({
+  ...axis,
+  parts: { ...NO_PARTS, brake: axis.parts.brake },
+  preloadN: null,
+})
 
 export const withParts = (axis: Axis, parts: Partial<Record<PartKind, string>>): Axis => ({
   ...axis,
-  parts: { ...NO_PARTS, ...parts },
+  parts: { ...NO_PARTS, brake: axis.parts.brake, ...parts },
 })
 
 /** What a search chooses. */
@@ -124,6 +148,7 @@ export const axisWith = (axis: Axis, choice: DriveChoice): Axis => ({
     coupler: choice.coupler ?? axis.parts.coupler,
     belt: choice.belt ?? axis.parts.belt,
     motor: choice.motor,
+    brake: axis.parts.brake,
   },
 })
 
@@ -143,10 +168,11 @@ export function screwLevel(
   const spanMm = t.dimension('supportSpanMm')
   const { firstMm, lastMm } = nutRange(t)
   const bothEnds = ends === 'fixed-fixed'
+  const distanceMm = bothEnds ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm)
   const stiffnessNPerUm = screwAxialStiffness({
     rootDiameterMm: part.rootDiameterMm,
     supportedLengthMm: spanMm,
-    distanceMm: bothEnds ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm),
+    distanceMm,
     axialSupport: bothEnds ? 'both-ends' : 'one-end',
   }).stiffnessNPerUm
   const nutNPerUm =
@@ -158,6 +184,7 @@ export function screwLevel(
           preloadN: part.preloadN,
           axialLoadN: Math.max(1, load.frictionN),
         }).stiffnessNPerUm
+  const torsionNmPerRad = screwTorsionNmPerRad(part.rootDiameterMm, distanceMm)
   const twist = couplerWindup({ torqueNm: torque(1000), torsionalStiffnessNmPerRad: 1, leadMm: part.leadMm })
   return {
     margin: alone.margin,
@@ -173,13 +200,18 @@ export function screwLevel(
     preloadDragNm: preloadDragNm(t),
     topRpm: topSpeedRpm(t),
     cuttingRpm: cuttingSpeedRpm(t),
-    screwUmPerN: 1 / stiffnessNPerUm,
+    // Torsion belongs to the screw: along it, a twist is a give like any other.
+    screwUmPerN: 1 / stiffnessNPerUm + twist.linearUm / 1000 / torsionNmPerRad,
     nutUmPerN: 1 / nutNPerUm,
     linkUmNmPerNRad: twist.linearUm / 1000,
     inertiaPerMmKgM2:
       ((Math.PI * STEEL_DENSITY_KG_PER_M3) / 32 / 1000) * (part.nominalDiameterMm / 1000) ** 4,
     strutN: strut(t).allowableLoadN,
-    pretensionN: bothEnds ? warmth(t).pretensionN : null,
+    pullN: pullN(t),
+    leadUm: leadAsItRuns(t).runsUm,
+    leadLeftUm: leadAsItRuns(t).leftUm,
+    growthUm: bothEnds ? 0 : warmth(t).growthUm,
+    duty: dutyLoads(t).map(({ loadN, ...line }) => ({ loadNm: loadTorqueNm(t, loadN), ...line })),
     mean: meanDuty(t),
   }
 }
@@ -245,20 +277,28 @@ export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']
   }
 }
 
-export const motorLevel = (axis: Axis, part: PartOf['motor'], place: number): MotorLevel => ({
-  part,
-  place,
-  margin: Number.POSITIVE_INFINITY,
-  priceEur: part.priceEur * axis.drive.screws,
-})
+export function motorLevel(
+  axis: Axis,
+  catalogue: Catalogue,
+  part: PartOf['motor'],
+  place: number,
+): MotorLevel | null {
+  if (!judgeAlone(withParts(axis, { motor: part.id }), catalogue).feasible) return null
+  const brakeEur = catalogue.brake.get(axis.parts.brake ?? '')?.priceEur ?? 0
+  return {
+    part,
+    place,
+    drivenNm: drivenTorqueNm(part),
+    margin: Number.POSITIVE_INFINITY,
+    priceEur: (part.priceEur + brakeEur) * axis.drive.screws,
+  }
+}
 
 /** Pull and shaft load of a belt at the motor's greatest torque. */
-export const beltPull = (belt: PartOf['belt'], holdingTorqueNm: number) =>
+export const beltPull = (belt: PartOf['belt'], greatestNm: number) =>
   beltTension.compute({
     torqueNm:
-      belt.teethMotor <= belt.teethScrew
-        ? holdingTorqueNm
-        : holdingTorqueNm * (belt.teethScrew / belt.teethMotor),
+      belt.teethMotor <= belt.teethScrew ? greatestNm : greatestNm * (belt.teethScrew / belt.teethMotor),
     teethSmall: Math.min(belt.teethMotor, belt.teethScrew),
     pitchMm: belt.pitchMm,
     // Neither the pull nor the load on the shaft rests on the span.

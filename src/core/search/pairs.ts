@@ -20,7 +20,7 @@ export function pairings(demand: Demand, links: LinkLevel[], motors: MotorLevel[
       motors.flatMap(motor => {
         const bears = linkBears(demand, link, motor)
         if (bears === 0) return []
-        const shaftLoadN = link.belt ? beltPull(link.belt, motor.part.holdingTorqueNm).shaftLoadN : 0
+        const shaftLoadN = link.belt ? beltPull(link.belt, motor.drivenNm).shaftLoadN : 0
         return [{ link, motor, bears, priceEur: link.priceEur + motor.priceEur, shaftLoadN, place: 0 }]
       }),
     )

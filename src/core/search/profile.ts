@@ -1,4 +1,3 @@
-import { MOST_MARGIN } from '../evaluation/finding'
 import type { Demand } from './demand'
 import type { BearingLevel, ScrewLevel } from './levels'
 import type { Pair, Torques } from './pairs'
@@ -98,7 +97,7 @@ export class Profiles {
     const { demand } = this
     const { holds, fails } = demand
     const { link, motor, place } = pair
-    const { part } = motor
+    const { part, drivenNm } = motor
     const { ratio } = link
     const { leadMm } = screw.part
     const open = part.loop === 'open'
@@ -108,7 +107,7 @@ export class Profiles {
     const screwMm = demand.spanMm + link.hubMm + 1.5 * leastBlockMm
     const turning = link.screwInertiaKgM2 + screw.inertiaPerMmKgM2 * screwMm
     const tableKgM2 = demand.loadMassKg * (leadMm / (2000 * Math.PI)) ** 2
-    const turningKgM2 = link.motorInertiaKgM2 + turning / ratio ** 2
+    const turningKgM2 = link.motorInertiaKgM2 + (demand.brake?.inertiaKgM2 ?? 0) + turning / ratio ** 2
     const alpha = (demand.accelerationMmPerS2 * 2 * Math.PI * ratio) / leadMm
     const speedingNm =
       (screw.acceleratingNm + dragNm) / atMotor + (turningKgM2 + part.rotorInertiaKgM2) * alpha
@@ -118,22 +117,32 @@ export class Profiles {
     const loadKgM2 = turningKgM2 + tableKgM2 / ratio ** 2
     const inertia = (holds.inertia / (loadKgM2 / part.rotorInertiaKgM2)) * (1 + LOOSE)
     if (inertia < fails.inertia) return false
-    const thrustN = (2000 * Math.PI * part.holdingTorqueNm * ratio * screw.forwardEfficiency) / leadMm
+    const thrustN = (2000 * Math.PI * drivenNm * ratio * screw.forwardEfficiency) / leadMm
     const bearsN = Math.min(screw.part.staticCapacityN, mostStaticN)
     const stall = (holds.stall / (thrustN / bearsN)) * (1 + LOOSE)
     if (stall < fails.stall) return false
-    const stepUm = (leadMm * 1000) / (part.fullStepsPerRev * ratio)
-    const step = open ? (holds.step / (stepUm / demand.accuracyUm)) * (1 + LOOSE) : MOST_MARGIN
-    if (step < fails.step) return false
+    const linkLostUm =
+      link.playUmPerLeadMm * leadMm +
+      2 * demand.frictionN * (screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad)
+    const stepUm = open ? (leadMm * 1000) / (part.fullStepsPerRev * ratio) : 0
+    const besidesLeadUm = screw.growthUm + linkLostUm / 2 + stepUm / 2
+    const budgetMargin = (leadUm: number) =>
+      (holds.budget / ((leadUm + besidesLeadUm) / demand.accuracyUm)) * (1 + LOOSE)
+    if (budgetMargin(screw.leadUm) < fails.budget) return false
 
     this.topNm[place] = topNm
     this.cuttingNm[place] = cuttingNm
-    this.mostMargin[place] = Math.min(pair.bears, link.margin, torque, inertia, stall, step)
-    this.linkLostUm[place] =
-      link.playUmPerLeadMm * leadMm +
-      2 * demand.frictionN * (screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad)
+    this.mostMargin[place] = Math.min(
+      pair.bears,
+      link.margin,
+      torque,
+      inertia,
+      stall,
+      budgetMargin(screw.leadLeftUm),
+    )
+    this.linkLostUm[place] = linkLostUm
     const lagUm = ((leadMm * 1000) / (Math.PI * ratio)) * (4 / part.fullStepsPerRev)
-    this.lagUmPerNm[place] = open ? lagUm / (atMotor * part.holdingTorqueNm) : 0
+    this.lagUmPerNm[place] = open ? lagUm / (atMotor * drivenNm) : 0
     return true
   }
 }

@@ -158,7 +158,8 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
     const [first] = held
     if (!first) continue
     profiles.meet(
-      first.screw,
+      // The kindest of the ways to hold its ends: stretched, it does not grow.
+      { ...first.screw, growthUm: Math.min(...held.map(({ screw }) => screw.growthUm)) },
       held.map(({ bearing }) => bearing),
       torquesOf(first.screw),
     )

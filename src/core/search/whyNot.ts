@@ -12,6 +12,10 @@ import { pairings, seatFits, Torques } from './pairs'
 import { beats } from './pareto'
 import { searchField } from './search'
 
+/** The kinds of part that a search chooses; a brake is chosen by hand. */
+export const SEARCHED_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor'] as const
+export type SearchedKind = (typeof SEARCHED_KINDS)[number]
+
 /** What stands in the way of a part. */
 export type WhyNot =
   /** It is in drives that nothing beats. */
@@ -67,7 +71,9 @@ function leastBadScrew(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
   const tried = [...catalogue.screw.keys()].flatMap(screw =>
     SCREW_ENDS.map(ends => {
       const held: Axis = { ...withParts(bare(axis), { screw }), ends }
-      const margins = evaluateAxis(held, catalogue, units).findings.flatMap(({ margin }) => margin ?? [])
+      const margins = evaluateAxis(held, catalogue, units).findings.flatMap(
+        ({ rankMargin }) => rankMargin ?? [],
+      )
       return { held, margin: Math.min(...margins) }
     }),
   )
@@ -87,7 +93,7 @@ export function whyNothing(axis: Axis, catalogue: Catalogue, units: UnitSystem) 
  * @param points the drives that nothing beats, of the whole parts list
  * @throws Error when there is no such part
  */
-export function whyNot<K extends PartKind>(
+export function whyNot<K extends SearchedKind>(
   axis: Axis,
   catalogue: Catalogue,
   kind: K,
