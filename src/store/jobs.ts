@@ -5,6 +5,7 @@ import { newId } from '@/core/document/id'
 import type { Job, LogEntry } from '@/core/document/job'
 import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from '@/core/formats/jobFile'
 import type { JobFile } from '@/core/formats/writeJobFile'
+import { sisterJob, type TakeOver } from '@/core/sheets/sisterJob'
 import { commitChange } from './commit'
 import { type DuskDatabase, historyOf } from './database'
 import { collect } from './exportJob'
@@ -72,10 +73,12 @@ export async function openDemo(db: DuskDatabase, name = demoNames()[0]): Promise
   return fresh.job.id
 }
 
-export const duplicateJob = (db: DuskDatabase, jobId: string): Promise<void> =>
+/** Starts the job of the next machine of its kind: unmeasured, unbuilt and untested, with what it is asked to take over. */
+export const duplicateJob = (db: DuskDatabase, jobId: string, take: TakeOver): Promise<void> =>
   inOne(db, async () => {
-    const file = await collect(db, jobId)
-    await put(db, copyOf(file, `${file.job.name.slice(0, 70)} (copy)`))
+    const { job } = await collect(db, jobId)
+    const name = `${job.name.slice(0, 70)} (copy)`
+    await put(db, { format: 'dusk-bench-job', ...sisterJob(job, name, take, now()), history: [] })
   })
 
 async function editStored(db: DuskDatabase, jobId: string, edit: Edit) {

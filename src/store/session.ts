@@ -147,12 +147,18 @@ export class JobSession {
 
   /** A leftover that was made on a document of an older version, for the document as it stands now. */
   private async broughtUp(left: Pending): Promise<Pending> {
-    if (left.version > LAST_BY_PLACE) return left
-    const row = await this.db.jobs.get(left.change.jobId)
-    if (!row) return left
-    const { changeFromV3 } = await import('@/core/document/migrations/v3')
-    const change = changeFromV3({ ...row.job }, { ...left.change }, newId) as unknown as Change
-    return { ...left, change, version: SCHEMA_VERSION }
+    if (left.version >= SCHEMA_VERSION) return left
+    const { changeFromV5 } = await import('@/core/document/migrations/v5')
+    const byId = async () => {
+      if (left.version > LAST_BY_PLACE) return { ...left.change }
+      const row = await this.db.jobs.get(left.change.jobId)
+      if (!row) return null
+      const { changeFromV3 } = await import('@/core/document/migrations/v3')
+      return changeFromV3({ ...row.job }, { ...left.change }, newId)
+    }
+    const change = await byId()
+    if (!change) return left
+    return { ...left, change: changeFromV5(change) as unknown as Change, version: SCHEMA_VERSION }
   }
 
   private readonly onHide = () => {

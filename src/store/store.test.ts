@@ -172,7 +172,7 @@ describe('files', () => {
 })
 
 test('a duplicate, a rename and putting away are edits of the list', async () => {
-  await jobs.duplicateJob(db, job.id)
+  await jobs.duplicateJob(db, job.id, { choices: true, limits: true, plans: true })
   await jobs.renameStored(db, job.id, 'Skarrow, the first')
   await jobs.archiveStored(db, job.id, true)
   const rows = await db.jobs.toArray()

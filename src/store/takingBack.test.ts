@@ -82,10 +82,10 @@ test('undo in one tab never lands on another row than the one that was changed',
     here,
     onAxis(X(), 'Grip', axis => {
       const joint = axis.joints.find(({ id }) => id === second.id)
-      if (joint) joint.gripMm += 3
+      if (joint) joint.gripMm = (joint.gripMm ?? 0) + 3
     }),
   )
-  await until(() => axisOf(there)?.joints[1]?.gripMm === second.gripMm + 3)
+  await until(() => axisOf(there)?.joints[1]?.gripMm === (second.gripMm ?? 0) + 3)
   await done(
     there,
     onAxis(X(), 'A joint out', axis => {

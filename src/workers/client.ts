@@ -1,8 +1,7 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import type { PartKind } from '@/core/document/kinds'
 
 import type { DrivePoint } from '@/core/search/field'
-import type { WhyNot } from '@/core/search/whyNot'
+import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/simulate/monteCarlo'
 import type { AxisTask, DrawTask, DrawWorker, JudgeWorker, SearchOutcome, SearchWorker } from './protocol'
 
@@ -56,7 +55,7 @@ export const startSearch = (task: AxisTask, onProgress: OnProgress): Running<Sea
 /** Asks what stands in the way of a part. */
 export const startWhyNot = (
   task: AxisTask,
-  kind: PartKind,
+  kind: SearchedKind,
   partId: string,
   points: DrivePoint[],
 ): Running<WhyNot | null> =>

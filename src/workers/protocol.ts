@@ -4,7 +4,7 @@ import type { OwnParts } from '@/core/document/parts/types'
 import type { Shop } from '@/core/document/shop'
 import type { Remedy } from '@/core/evaluation/remedy'
 import type { DrivePoint, SearchResult } from '@/core/search/field'
-import type { WhyNot } from '@/core/search/whyNot'
+import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
@@ -34,7 +34,7 @@ export interface SearchOutcome extends SearchResult {
 /** A worker of its own, so that a search can be stopped by ending it. */
 export interface SearchWorker {
   search: (task: AxisTask, onProgress: (share: number) => void) => SearchOutcome | null
-  whyNot: (task: AxisTask, kind: PartKind, partId: string, points: DrivePoint[]) => WhyNot
+  whyNot: (task: AxisTask, kind: SearchedKind, partId: string, points: DrivePoint[]) => WhyNot
 }
 
 /** A chain of dimensions to be drawn many times over. */

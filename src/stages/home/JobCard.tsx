@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { format } from 'date-fns'
+import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
@@ -15,18 +16,33 @@ import { TextField } from '@/ui/fields/TextField'
 import { download, fileName } from '../job/download'
 import { addressOf } from '../job/place'
 
+const DuplicateDialog = dynamic(() => import('./DuplicateDialog').then(module => module.DuplicateDialog), {
+  ssr: false,
+})
+
 const LONGEST_NAME = 80
 
 /** One job of the list: what it is, what it needs next, and what can be done with it. */
 export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: Problem) => void }) {
   const { job } = row
   const [renaming, setRenaming] = useState(false)
+  const [duplicating, setDuplicating] = useState(false)
   const next = useMemo(() => nextForJob(job, catalogueOf(job)), [job])
   const attempt = (work: (db: ReturnType<typeof getDatabase>) => Promise<unknown>) =>
     work(getDatabase()).catch(error => onProblem(describeProblem(error)))
   const address = addressOf({ jobId: job.id, axisId: job.axes[0]?.id ?? null, stage: 'survey' })
   return (
     <chakra.li bg="panel" borderWidth="1px" borderRadius="8px" p="4" data-job={job.id}>
+      {duplicating && (
+        <DuplicateDialog
+          name={job.name}
+          onClose={() => setDuplicating(false)}
+          onCopy={take => {
+            setDuplicating(false)
+            attempt(db => duplicateJob(db, job.id, take))
+          }}
+        />
+      )}
       <chakra.div display="flex" flexWrap="wrap" justifyContent="space-between" gap="3">
         <chakra.div minW="0" flex="1 1 320px">
           {renaming ? (
@@ -80,11 +96,7 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
           <Button variant="quiet" aria-label={`Rename ${job.name}`} onClick={() => setRenaming(true)}>
             Rename
           </Button>
-          <Button
-            variant="quiet"
-            aria-label={`Duplicate ${job.name}`}
-            onClick={() => attempt(db => duplicateJob(db, job.id))}
-          >
+          <Button variant="quiet" aria-label={`Duplicate ${job.name}`} onClick={() => setDuplicating(true)}>
             Duplicate
           </Button>
           <Button

@@ -39,6 +39,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
       min={min}
       max={max}
       optional
+      confirms={provenance === 'assumed'}
       value={value}
       onValue={onValue}
       hint={open ? `To measure: ${help}` : undefined}

@@ -32,5 +32,14 @@ export function WorkingButton({ checkId, of }: Props) {
 function Opened({ checkId, onClose }: { checkId: CheckId; onClose: () => void }) {
   const evaluation = useSettledEvaluation()
   const finding = evaluation.finding(checkId)
-  return finding && <LaterWorking finding={finding} figures={evaluation.figures} onClose={onClose} />
+  return (
+    finding && (
+      <LaterWorking
+        finding={finding}
+        figures={evaluation.figures}
+        units={evaluation.units}
+        onClose={onClose}
+      />
+    )
+  )
 }

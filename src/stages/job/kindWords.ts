@@ -7,4 +7,5 @@ export const KIND_WORDS: Record<PartKind, string> = {
   coupler: 'Coupler',
   belt: 'Belt',
   motor: 'Motor',
+  brake: 'Brake',
 }

@@ -2,7 +2,7 @@ import dynamic from 'next/dynamic'
 import { useCallback, useMemo, useState } from 'react'
 import { setUnits } from '@/core/document/edits'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
-import { worstState } from '@/core/evaluation/finding'
+import { stageState } from '@/core/evaluation/finding'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { procedure } from '@/core/sheets/steps/procedure'
 import type { JobSession } from '@/store/session'
@@ -120,7 +120,7 @@ function Stages({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => v
       return {
         id,
         ...STAGE_WORDS[id],
-        state: worstState(context.findings.filter(finding => finding.stage === id)),
+        state: stageState(context.findings.filter(finding => finding.stage === id)),
         count: counts[id] ?? null,
       }
     })

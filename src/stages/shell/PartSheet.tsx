@@ -73,7 +73,7 @@ export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
 
 const WORDS: Partial<Record<DrivePart, string>> = {
   far: 'Holds the far end of the screw. How it holds is chosen under Size, with the ends.',
-  way: 'The way guides the table; the table carries the work. Measured under Survey.',
+  way: 'The way guides the slide, which carries the work or the tool. Measured under Survey.',
 }
 
 function Line({ row, units }: { row: SheetRow; units: UnitSystem }) {

@@ -77,7 +77,9 @@ export function Verdicts({ onStage }: { onStage: (stage: Stage) => void }) {
           onMissing={onMissing}
         />
       ))}
-      {shown && <LaterWorking finding={shown} figures={figures} onClose={() => setWorking(null)} />}
+      {shown && (
+        <LaterWorking finding={shown} figures={figures} units={units} onClose={() => setWorking(null)} />
+      )}
       {held?.limitKey && (
         <LimitDialog
           limitKey={held.limitKey as LimitKey}

@@ -1,6 +1,9 @@
 import { useId } from 'react'
 import type { Protrusion } from '@/core/sheets/nutRoom/model'
 
+/** Something that stands out of the nut, measured. */
+type StandsOut = Pick<Protrusion, 'id' | 'what' | 'side'> & { standsOutMm: number }
+
 interface Props {
   /** What is drawn, for those who do not see it. */
   label: string
@@ -9,7 +12,7 @@ interface Props {
   screwMm: number
   nutMm: number
   bracket: { widthMm: number; heightMm: number }
-  protrusions: readonly Protrusion[]
+  protrusions: readonly StandsOut[]
   /** Metal that must go, side by side. */
   cuts: { side: 'left' | 'right' | 'ceiling' | 'floor'; depthMm: number; fit: boolean }[]
 }
@@ -121,7 +124,7 @@ const SHAPES: Record<Protrusion['what'], { middles: number[]; width: number; fil
   'return tubes': { middles: [0], width: 0.9, fill: 'steel' },
 }
 
-interface OutstandingProps extends Protrusion {
+interface OutstandingProps extends StandsOut {
   nutMm: number
   bracket: Props['bracket']
   stroke: number

@@ -4,19 +4,26 @@ import type { NumberField } from '@/core/field/field'
 import type { UnitSystem } from '@/core/units/quantity'
 import { FieldInput } from './FieldInput'
 
-interface Props<K extends string> {
+interface Props<K extends string, V extends number | null> {
   fields: { readonly [N in K]: NumberField }
-  values: { readonly [N in NoInfer<K>]: number }
+  values: { readonly [N in NoInfer<K>]: V }
   units: UnitSystem
-  onValue: (key: K, value: number, mergeKey: string) => void
+  onValue: (key: K, value: V, mergeKey: string) => void
   /** Stands before the fields, in the same grid. */
   lead?: ReactNode
   /** Stands after the fields, in the same grid. */
   children?: ReactNode
 }
 
-/** Fields for figures that always have a value, out of their descriptions, three abreast where there is room. */
-export function FieldGrid<K extends string>({ fields, values, units, onValue, lead, children }: Props<K>) {
+/** Fields for figures, out of their descriptions, three abreast where there is room. */
+export function FieldGrid<K extends string, V extends number | null>({
+  fields,
+  values,
+  units,
+  onValue,
+  lead,
+  children,
+}: Props<K, V>) {
   return (
     <chakra.div
       display="grid"
@@ -31,7 +38,7 @@ export function FieldGrid<K extends string>({ fields, values, units, onValue, le
           field={fields[key]}
           value={values[key]}
           units={units}
-          onValue={(value, mergeKey = '') => onValue(key, value as number, mergeKey)}
+          onValue={(value, mergeKey = '') => onValue(key, value as V, mergeKey)}
         />
       ))}
       {children}

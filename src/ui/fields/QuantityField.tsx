@@ -35,6 +35,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     max,
     optional,
     clearOnLeave,
+    confirms,
     value,
     onValue,
     hideLabel,
@@ -45,8 +46,8 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     onEnter,
   } = props
   const rules = useMemo(
-    () => ({ kind, units, min, max, optional, clearOnLeave }),
-    [kind, units, min, max, optional, clearOnLeave],
+    () => ({ kind, units, min, max, optional, clearOnLeave, confirms }),
+    [kind, units, min, max, optional, clearOnLeave, confirms],
   )
   const draft = useDraft(value, rules, onValue)
   const id = useId()
@@ -59,6 +60,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
       : null
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) draft.touch()
     if (event.key === 'Escape') draft.escape()
     if (event.key !== 'Enter') return
     event.preventDefault()

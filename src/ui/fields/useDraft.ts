@@ -12,6 +12,8 @@ export interface QuantityRules {
   optional?: boolean
   /** An emptied field counts only when it is left: where that takes a row away from under the typing hand. */
   clearOnLeave?: boolean
+  /** Whether typing what stands there already counts, as where it says that an assumed figure was measured. */
+  confirms?: boolean
 }
 
 type Reading = { ok: true; value: number | null } | { ok: false; message: string }
@@ -51,6 +53,7 @@ export function useDraft(
   const passed = useRef(value)
   const held = useRef(value)
   const mergeKey = useRef('')
+  const typed = useRef(false)
 
   useEffect(() => {
     if (draft === null) {
@@ -71,6 +74,11 @@ export function useDraft(
     put(reading.ok ? reading.value : held.current)
     return reading
   }
+  /** Typing the figure that stands there says that it is so. */
+  const confirm = () => {
+    if (rules.confirms && typed.current && value !== null) onValue(value, mergeKey.current)
+    typed.current = false
+  }
   const put = (next: number | null) => {
     if (Object.is(next, passed.current)) return
     passed.current = next
@@ -89,6 +97,7 @@ export function useDraft(
       mergeKey.current = `field-${Date.now()}-${focusCount}`
       passed.current = value
       held.current = value
+      typed.current = false
       setDraft(previous => previous ?? shown)
     },
     type(text: string) {
@@ -97,10 +106,15 @@ export function useDraft(
       if (elsewhere || text === shown || (rules.clearOnLeave && text.trim() === '')) return
       pass(text)
     },
+    /** A key that types something, also where the text comes out the same and no change is told. */
+    touch() {
+      typed.current = true
+    },
     /** Leaves the field: a readable draft becomes the printed value, an unreadable one stays with its error. */
     leave() {
       if (draft === null || elsewhere) return
       const reading = draft === shown ? ({ ok: true, value } as Reading) : pass(draft)
+      if (draft === shown) confirm()
       if (reading.ok) setDraft(null)
       setMessage(reading.ok ? null : reading.message)
     },
@@ -109,6 +123,7 @@ export function useDraft(
       if (draft === null) return true
       passed.current = value
       const reading = draft === shown ? ({ ok: true, value } as Reading) : pass(draft)
+      if (draft === shown) confirm()
       setElsewhere(false)
       setMessage(reading.ok ? null : reading.message)
       if (reading.ok) setDraft(null)

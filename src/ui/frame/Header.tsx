@@ -61,7 +61,14 @@ export function Header(props: Props) {
       >
         {jobName}
       </chakra.h1>
-      <chakra.nav aria-label="Axes" display="flex" gap="1" flex="1 1 220px" minW="0" overflowX="auto">
+      <chakra.nav
+        aria-label="Axes"
+        display="flex"
+        gap="1"
+        flex={{ base: '1 1 380px', lg: '1 1 220px' }}
+        minW="0"
+        overflowX="auto"
+      >
         {axes.map(axis => (
           <Button
             key={axis.id}

@@ -30,8 +30,15 @@ const MOST_WIDE = 5
 /** Words longer than this want room. */
 const LONG_WORDS = 60
 
-const widthPx = (field: Field, dense: boolean) =>
-  field.is === 'words' && field.most >= LONG_WORDS ? 170 : field.is === 'choice' ? 112 : dense ? 74 : 112
+/** With more columns than this they are as narrow as a figure lets them be. */
+const MOST_DENSE = 7
+
+const widthPx = (field: Field, columns: number) => {
+  const tight = columns > MOST_DENSE
+  if (field.is === 'words' && field.most >= LONG_WORDS) return 168
+  if (field.is === 'choice') return tight ? 94 : 112
+  return tight ? 67 : columns > MOST_WIDE ? 74 : 112
+}
 
 /** A head with the unit of its column: "To the left, mm". */
 const headOf = (field: Field, units: UnitSystem, dense: boolean): string => {
@@ -54,7 +61,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
         ([key, field]): TableColumn<AnyRow> => ({
           id: key,
           head: headOf(field, units, dense),
-          widthPx: widthPx(field, dense),
+          widthPx: widthPx(field, fields.length),
           cell: (row, index) => (
             <FieldInput
               field={field}
@@ -86,7 +93,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
         ),
       },
     ]
-  }, [of, units, dense, name, options, rows.length, least, onChange, onRemove])
+  }, [of, fields.length, units, dense, name, options, rows.length, least, onChange, onRemove])
   return (
     <>
       {rows.length > 0 && (
@@ -101,7 +108,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
             rowId={row => row.id}
             fixed
             rowProps={(_, index) => ({ 'aria-label': `${of.label} ${index + 1}` })}
-            leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, dense) + 4, 48)}
+            leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, fields.length) + 4, 48)}
           />
         </chakra.div>
       )}

@@ -1,10 +1,12 @@
 import { chakra } from '@chakra-ui/react'
+import { quantityOf } from '@/core/calculation/inputOf'
 import type { Spec, Specs } from '@/core/calculation/spec'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import type { Figure } from '@/core/evaluation/context'
 import type { Finding } from '@/core/evaluation/finding'
 import { registry } from '@/core/sheets/registry'
-import { printNumber } from '@/core/units/print'
+import { printNumber, say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
 import { Modal } from '../Modal'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
@@ -14,18 +16,20 @@ const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed:
 interface Props {
   finding: Finding
   figures: Record<string, Figure>
+  /** Those of the job: a formula holds in millimetres and newtons, and what it takes and gives is said in both. */
+  units: UnitSystem
   onClose: () => void
 }
 
 /** Opens the figures behind a verdict: formula, values put in, result, source and what it rests on. */
-export function WorkingPanel({ finding, figures, onClose }: Props) {
+export function WorkingPanel({ finding, figures, units, onClose }: Props) {
   return (
     <Modal title={`Working: ${finding.title}`} open onClose={onClose} wide>
       <chakra.div display="grid" gap="5">
         <chakra.p>{finding.sentence}</chakra.p>
         {finding.because.toReversed().map(name => {
           const figure = figures[name]
-          return figure && <Worked key={name} figure={figure} />
+          return figure && <Worked key={name} figure={figure} units={units} />
         })}
         {finding.restsOn.length > 0 && (
           <chakra.section>
@@ -44,7 +48,7 @@ export function WorkingPanel({ finding, figures, onClose }: Props) {
   )
 }
 
-function Worked({ figure }: { figure: Figure }) {
+function Worked({ figure, units }: { figure: Figure; units: UnitSystem }) {
   const calculation = registry.get(figure.calculation)
   if (!calculation) return null
   return (
@@ -64,7 +68,7 @@ function Worked({ figure }: { figure: Figure }) {
       </chakra.p>
       <DataTable
         label={`Numbers of: ${calculation.title}`}
-        columns={COLUMNS}
+        columns={units === 'inch' ? [...COLUMNS, IN_INCHES] : COLUMNS}
         rows={[
           ...linesOf(calculation.inputs, figure.inputs),
           ...linesOf(calculation.outputs, figure.outputs, true),
@@ -119,6 +123,17 @@ const COLUMNS: TableColumn<Line>[] = [
     ),
   },
 ]
+
+/** The same figure as the job says it. */
+const IN_INCHES: TableColumn<Line> = {
+  id: 'job',
+  head: 'As you say it',
+  figures: true,
+  cell: ({ spec, value }) => {
+    const quantity = spec.kind === 'number' ? quantityOf(spec.unit) : undefined
+    return quantity && typeof value === 'number' ? say(value, quantity, 'inch') : ''
+  },
+}
 
 function print(spec: Spec, value: unknown): string {
   if (typeof value === 'number') return printNumber(value)

@@ -29,9 +29,8 @@ import { WorkingButton } from '../../job/WorkingButton'
 const FIGURES = numberFields(BLOCK.of)
 const NO_BEARINGS: BlockBearing[] = []
 const bearingsOf = (axis: Axis) => axis.block?.bearings ?? NO_BEARINGS
-const asWide = (rows: readonly BlockBearing[]) => ({ widthMm: rows.at(-1)?.widthMm ?? 10 })
 
-/** A bearing block to start measuring from: two bearings of one width. */
+/** A bearing block to start measuring: two bearings, nothing read yet. */
 const blockToStart = (): BearingBlock => ({
   ...blankRecord(BLOCK.of),
   bearings: [blankRow(BEARINGS, newId()), blankRow(BEARINGS, newId())],
@@ -66,11 +65,11 @@ function Measured({ block }: { block: BearingBlock }) {
   const shimStockMm = useJob(job => job.shop.shimStockMm)
   const edit = useEdit()
   const change = useChange()
-  const bearings = useRows(BEARINGS, bearingsOf, asWide)
+  const bearings = useRows(BEARINGS, bearingsOf)
   return (
     <Panel
       title="Bearing block"
-      note="The cover must stand off the block by a hair: then it clamps the outer rings. The lands of an outer ring, read with calipers at both faces, tell which face takes the thrust."
+      note="The cover must stand off the block by a hair: then it clamps the outer rings. An outer ring is wider at one face: read that flat rim, its land, with calipers at both faces; the wider one takes the thrust."
       action={<WorkingButton checkId="room.block" of="the stack of the block" />}
     >
       <FieldGrid
@@ -81,7 +80,7 @@ function Measured({ block }: { block: BearingBlock }) {
           change(
             FIGURES[key].label,
             axis => {
-              if (axis.block) axis.block[key] = value
+              if (axis.block) Object.assign(axis.block, { [key]: value })
             },
             mergeKey,
           )
@@ -108,7 +107,13 @@ function Stack({ block }: { block: BearingBlock }) {
   const catalogue = useCatalogue()
   const bearing = catalogue.bearing.get(useAxis(axis => axis.parts.bearing) ?? '')
   const stack = attempt(() => bearingStack(blockInputs(block)))
-  if (!stack.value) return <chakra.p color="fails">{stack.ask}</chakra.p>
+  const { boreDepthMm, coverSpigotMm } = block
+  if (!stack.value || boreDepthMm === null || coverSpigotMm === null)
+    return (
+      <chakra.p mt="3" color="quiet">
+        {stack.ask}
+      </chakra.p>
+    )
   const pair =
     bearing?.arrangement === 'back-to-back' || bearing?.arrangement === 'face-to-face'
       ? bearing.arrangement
@@ -119,10 +124,10 @@ function Stack({ block }: { block: BearingBlock }) {
     <chakra.div mt="4" display="grid" gap="2">
       <StackDrawing
         label="Bearing block cut open along the screw, to scale"
-        boreDepthMm={block.boreDepthMm}
-        widthsMm={block.bearings.map(({ widthMm }) => widthMm)}
+        boreDepthMm={boreDepthMm}
+        widthsMm={block.bearings.map(({ widthMm }) => widthMm ?? 0)}
         spacerMm={block.outerSpacerMm}
-        spigotMm={block.coverSpigotMm}
+        spigotMm={coverSpigotMm + block.coverShimMm}
         turned={turned}
       />
       <chakra.p fontSize="13px" color="quiet">

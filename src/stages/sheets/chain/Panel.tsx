@@ -87,11 +87,13 @@ function Draws() {
   const draw = () => {
     const drawn = axisNow()
     const { lowerLimitMm, upperLimitMm } = drawn.chain
+    const taken = attempt(() => contributors(drawn, drawn.chain)).value
+    if (!taken) return
     const of = JSON.stringify(drawn.chain)
     start(onProgress => {
       const { done, cancel } = startDraws(
         {
-          contributors: contributors(drawn, drawn.chain),
+          contributors: taken,
           limits: { lowerLimitMm, upperLimitMm },
           draws: DRAWS,
           seed: SEED,
@@ -101,20 +103,25 @@ function Draws() {
       return { done: done.then(spread => spread && { spread, of }), cancel }
     })
   }
-  const formula = attempt(() => {
+  const { value: formula, ask } = attempt(() => {
     const { lowerLimitMm, upperLimitMm } = chain
     return stackupChain({ contributors: contributors(axis, chain), lowerLimitMm, upperLimitMm })
       .probabilityWithin
-  }).value
+  })
   const drawn = run.kind === 'done' ? run.value : null
   return (
     <chakra.div mt="3">
       {run.kind === 'running' ? (
         <Button onClick={stop}>Stop</Button>
       ) : (
-        <Button variant="lamp" onClick={draw}>
+        <Button variant="lamp" onClick={draw} disabled={formula === undefined}>
           Draw it a million times
         </Button>
+      )}
+      {ask && (
+        <chakra.p mt="2" fontSize="14px" color="quiet">
+          {ask}
+        </chakra.p>
       )}
       <RunProgress run={run} doing="Drawing…">
         {drawn && (

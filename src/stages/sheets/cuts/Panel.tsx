@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
+import { cutSizeWords } from '@/core/machine/cut'
 import { cutList } from '@/core/sheets/cutList'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { say } from '@/core/units/print'
@@ -53,19 +54,7 @@ export function CutsPanel() {
                 </chakra.span>
               </chakra.p>
               <chakra.p fontSize="14px">
-                {cut.tool}. Guide: {cut.guide}.
-                {cut.depthMm !== null && (
-                  <>
-                    {' '}
-                    Depth <Figures>{length(cut.depthMm)}</Figures>.
-                  </>
-                )}
-                {cut.wallLeftMm !== null && (
-                  <>
-                    {' '}
-                    Wall left <Figures>{length(cut.wallLeftMm)}</Figures>.
-                  </>
-                )}
+                {cut.tool}. Guide: {cut.guide}. <Figures>{cutSizeWords(cut, length).join(', ')}</Figures>
               </chakra.p>
               <chakra.p fontSize="13px" color="quiet">
                 {cut.fit

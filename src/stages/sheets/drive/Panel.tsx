@@ -19,13 +19,17 @@ const HANDWHEEL_OPTIONS = [
   { value: 'off', label: 'taken off' },
   { value: 'kept', label: 'kept' },
 ] as const
+const LEAD_OPTIONS = [
+  { value: 'class', label: 'as its class allows' },
+  { value: 'table', label: 'measured, corrected from a table' },
+] as const
 const MICROSTEPS = ['1', '2', '4', '8', '10', '16', '32', '64', '128', '256'] as const
 
 /** How the motor turns the screw, how many screws there are, and whether the handwheel stays. */
 export function DrivePanel() {
   const axis = useSettledAxis()
   const edit = useEdit()
-  const { transmission, screws, handwheelKept, microsteps } = axis.drive
+  const { transmission, screws, handwheelKept, microsteps, leadTable } = axis.drive
   const microstepOptions = [...new Set([...MICROSTEPS, String(microsteps)])].map(value => ({
     value,
     label: value === '1' ? 'full steps' : `${value} to a step`,
@@ -80,11 +84,26 @@ export function DrivePanel() {
           }
         />
         {handwheelKept && <SizeField size="handwheelRadiusMm" />}
+        {handwheelKept && <SizeField size="handwheelHubMm" />}
         <SelectField
           label="Microsteps of the driver"
           value={String(microsteps)}
           options={microstepOptions}
           onChange={value => edit(setDrive(axis, { microsteps: Number(value) }, `Microsteps: ${value}`))}
+        />
+        <SelectField
+          label="Lead of the screw"
+          value={leadTable ? 'table' : 'class'}
+          options={LEAD_OPTIONS}
+          onChange={value =>
+            edit(
+              setDrive(
+                axis,
+                { leadTable: value === 'table' },
+                value === 'table' ? 'Lead corrected from a table' : 'Lead as its class allows',
+              ),
+            )
+          }
         />
       </chakra.div>
     </Panel>

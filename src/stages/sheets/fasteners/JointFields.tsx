@@ -94,7 +94,7 @@ export function JointFields({ joint, onGone }: { joint: BoltedJoint; onGone: () 
           Take out
         </Button>
       </chakra.div>
-      {joint.count >= 3 && (
+      {joint.count !== null && joint.count >= 3 && (
         <chakra.figure fontSize="13px" maxW="200px">
           <TighteningDrawing count={joint.count} label={joint.label} />
           <figcaption>Tighten in this order, in two goes.</figcaption>

@@ -2,8 +2,16 @@ import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { gapWords } from '@/core/evaluation/filled'
 import { blankRow } from '@/core/field/field'
-import { type JudgedJoint, judgeJoint, lacksScrews } from '@/core/machine/joints/joint'
+import { stockLengthWords } from '@/core/machine/joints/fastener'
+import {
+  JOINT_NEEDS,
+  type JudgedJoint,
+  judgedJoints,
+  judgeJoint,
+  lacksScrews,
+} from '@/core/machine/joints/joint'
 import { type BoltedJoint, JOINTS } from '@/core/machine/joints/model'
 import { withSpares } from '@/core/orders/orders'
 import { say } from '@/core/units/print'
@@ -24,7 +32,7 @@ export function FastenersPanel() {
   const joints = useAxis(jointsOf)
   const change = useChange()
   const [open, setOpen] = useState<string | null>(null)
-  const judged = joints.map(judgeJoint)
+  const lines = joints.map((joint): Line => ({ joint, judged: judgeJoint(joint) }))
   const count = joints.length + 1
   const add = (label: string, given: Partial<BoltedJoint>) => {
     const joint = blankRow(JOINTS, newId(), given)
@@ -40,7 +48,7 @@ export function FastenersPanel() {
       note="Grip is what the screw goes through before it reaches the thread. Torques are for oiled threads and seven tenths of the strength, held to what the tapped thread bears; tighten crosswise, in two goes."
       action={<WorkingButton checkId="room.joints" of="the screws" />}
     >
-      {judged.length > 0 && <Schedule judged={judged} open={open} onOpen={setOpen} />}
+      {lines.length > 0 && <Schedule lines={lines} open={open} onOpen={setOpen} />}
       <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3">
         <Button
           variant="outline"
@@ -62,57 +70,79 @@ export function FastenersPanel() {
           Another joint with slot nuts
         </Button>
       </chakra.div>
-      {judged.length > 0 && (
+      {lines.length > 0 && (
         <chakra.p mt="3" fontSize="14px">
-          To order, with spares: {totals(judged).join('; ') || 'nothing'}.
+          To order, with spares: {totals(judgedJoints(joints)).join('; ') || 'nothing'}.
         </chakra.p>
       )}
     </Panel>
   )
 }
 
+/** A joint with what is known of it; nothing while it is not measured. */
+interface Line {
+  joint: BoltedJoint
+  judged: JudgedJoint | null
+}
+
 interface ScheduleProps {
-  judged: JudgedJoint[]
+  lines: Line[]
   open: string | null
   onOpen: (jointId: string | null) => void
 }
 
-const stateOf = ({ chosenMm, supplied }: JudgedJoint) =>
-  chosenMm === null ? 'fails' : supplied && supplied.verdict !== 'ok' ? 'close' : 'holds'
+const stateOf = (judged: JudgedJoint | null) =>
+  !judged
+    ? 'unknown'
+    : judged.chosenMm === null
+      ? 'fails'
+      : (judged.supplied && !judged.serves) || judged.heldBack
+        ? 'close'
+        : 'holds'
 
 /** A row for each joint; the one that is open has its fields under it. */
-function Schedule({ judged, open, onOpen }: ScheduleProps) {
+function Schedule({ lines, open, onOpen }: ScheduleProps) {
   const units = useUnits()
   const length = (mm: number | null | undefined) => (mm == null ? '–' : say(mm, 'length', units, 1))
-  const columns: TableColumn<JudgedJoint>[] = [
+  const drill = (mm: number | null | undefined) => (mm == null ? '–' : say(mm, 'length', units))
+  const columns: TableColumn<Line>[] = [
     { id: 'joint', head: 'Joint', widthPx: 120, cell: ({ joint }) => joint.label },
     {
       id: 'take',
       head: 'Take',
       figures: true,
-      cell: ({ joint, chosenMm }) => `${joint.count} × ${joint.thread} × ${chosenMm ?? 'none'}`,
+      cell: ({ joint, judged }) =>
+        judged
+          ? `${joint.count} × ${joint.thread} × ${judged.chosenMm === null ? 'none' : stockLengthWords(joint.thread, judged.chosenMm)}`
+          : `to enter: ${gapWords(joint, JOINT_NEEDS, JOINTS.of)}`,
     },
     {
       id: 'engagement',
       head: 'Goes in, needs',
       figures: true,
-      cell: ({ chosen }) => `${length(chosen?.engagementMm)}, ${length(chosen?.requiredMm)}`,
+      cell: ({ judged }) => `${length(judged?.chosen?.engagementMm)}, ${length(judged?.chosen?.requiredMm)}`,
     },
     {
       id: 'tap',
       head: 'Tap drill',
       figures: true,
-      cell: ({ joint, drills }) => (joint.slotNuts ? '–' : length(drills.tapDrillMm)),
+      cell: ({ joint, judged }) => (joint.slotNuts ? '–' : drill(judged?.drills.tapDrillMm)),
     },
-    { id: 'hole', head: 'Hole', figures: true, cell: ({ drills }) => length(drills.clearanceHoleMm) },
+    {
+      id: 'hole',
+      head: 'Hole',
+      figures: true,
+      cell: ({ judged }) => drill(judged?.drills.clearanceHoleMm),
+    },
     {
       id: 'torque',
       head: 'Torque',
       figures: true,
-      title: ({ tight }) => (tight?.limitedBy === 'tapped-thread' ? 'held to the tapped thread' : undefined),
-      cell: ({ tight }) => (tight ? say(tight.torqueNm, 'torque', units, 1) : '–'),
+      title: ({ judged }) =>
+        judged?.tight?.limitedBy === 'tapped-thread' ? 'held to the tapped thread' : undefined,
+      cell: ({ judged }) => (judged?.tight ? say(judged.tight.torqueNm, 'torque', units, 1) : '–'),
     },
-    { id: 'verdict', head: 'Verdict', cell: one => <StateMark state={stateOf(one)} /> },
+    { id: 'verdict', head: 'Verdict', cell: ({ judged }) => <StateMark state={stateOf(judged)} /> },
     {
       id: 'change',
       head: <chakra.span srOnly>Change</chakra.span>,
@@ -135,7 +165,7 @@ function Schedule({ judged, open, onOpen }: ScheduleProps) {
     <DataTable
       label="Screws joint by joint"
       columns={columns}
-      rows={judged}
+      rows={lines}
       rowId={({ joint }) => joint.id}
       leastPx={660}
       detail={({ joint }) => open === joint.id && <JointFields joint={joint} onGone={() => onOpen(null)} />}
@@ -149,7 +179,11 @@ function totals(judged: JudgedJoint[]): string[] {
   const add = (name: string, count: number) => counts.set(name, (counts.get(name) ?? 0) + count)
   for (const one of judged) {
     const { joint, chosenMm } = one
-    if (lacksScrews(one)) add(`${joint.thread} × ${chosenMm}, ${joint.propertyClass}`, joint.count)
+    if (lacksScrews(one))
+      add(
+        `${joint.thread} × ${stockLengthWords(joint.thread, chosenMm ?? 0)}, ${joint.propertyClass}`,
+        joint.count,
+      )
     if (joint.slotNuts) add(`${joint.thread} slot nuts`, joint.count)
   }
   return [...counts].map(([name, count]) => `${withSpares(count)} ${name}`)

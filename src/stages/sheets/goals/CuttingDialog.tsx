@@ -3,14 +3,14 @@ import { Controller, useForm } from 'react-hook-form'
 import { setCut } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
 import { angle, length, type NumberField, numberOf, plain } from '@/core/field/field'
-import { drilling, milling } from '@/core/machine/sizing/cutting'
+import { drilling, milling, turning } from '@/core/machine/sizing/cutting'
 import { MATERIALS } from '@/core/machine/sizing/materials'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Modal } from '@/ui/Modal'
-import { useEdit, useUnits } from '../../job/JobContext'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { useAxisNow } from '../../job/useAxis'
 
 const rotation = numberOf('rotation')
@@ -18,7 +18,8 @@ const COMMON: Record<string, NumberField> = {
   specificForceNPerMm2: plain('Force per area of a 1 mm chip, N/mm²', [1, 6000], { blank: 1800 }),
   chipExponent: plain('How it grows as the chip thins', [0, 0.9], { blank: 0.25 }),
 }
-const FIELDS: Record<'mill' | 'drill', Record<string, NumberField>> = {
+type Way = 'mill' | 'drill' | 'turn' | 'part'
+const FIELDS: Record<Way, Record<string, NumberField>> = {
   mill: {
     toolDiameterMm: length('Tool diameter', [0.1, 200], { blank: 10 }),
     teeth: plain('Teeth', [1, 40], { blank: 3, whole: true }),
@@ -33,15 +34,28 @@ const FIELDS: Record<'mill' | 'drill', Record<string, NumberField>> = {
     pointAngleDeg: angle('Point angle', [30, 180], { blank: 118 }),
     drillRpm: rotation('Speed of the drill', [1, 100_000], { blank: 1200 }),
   },
+  turn: {
+    turnFeedMm: length('Feed per turn', [0.001, 5], { blank: 0.1 }),
+    turnDepthMm: length('Depth of the cut', [0.01, 50], { blank: 1 }),
+    approachAngleDeg: angle('Cutting edge to feed', [5, 90], { blank: 90 }),
+    turnRpm: rotation('Speed of the work', [1, 20_000], { blank: 600 }),
+  },
+  part: {
+    partFeedMm: length('Feed per turn', [0.001, 2], { blank: 0.05 }),
+    partWidthMm: length('Width of the parting tool', [0.2, 20], { blank: 2 }),
+    partRpm: rotation('Speed of the work', [1, 20_000], { blank: 400 }),
+  },
 }
 const WAYS = [
   { value: 'mill', label: 'milling' },
   { value: 'drill', label: 'drilling' },
+  { value: 'turn', label: 'turning and facing' },
+  { value: 'part', label: 'parting off' },
 ] as const
 const MATERIAL_OPTIONS = MATERIALS.map(({ id, name }) => ({ value: id, label: name }))
 
 interface Cut {
-  way: 'mill' | 'drill'
+  way: Way
   material: string
   figures: Record<string, number>
 }
@@ -49,16 +63,19 @@ const START: Cut = {
   way: 'mill',
   material: 'mild-steel',
   figures: Object.fromEntries(
-    Object.entries({ ...COMMON, ...FIELDS.mill, ...FIELDS.drill }).map(([key, { blank }]) => [
-      key,
-      blank ?? 0,
-    ]),
+    Object.entries({ ...COMMON, ...Object.assign({}, ...Object.values(FIELDS)) } as Record<
+      string,
+      NumberField
+    >).map(([key, { blank }]) => [key, blank ?? 0]),
   ),
 }
 
 /** Reckons the cutting force from the tool and the material, and puts it into the goals. */
 export function CuttingDialog({ onClose }: { onClose: () => void }) {
-  const { control, watch, setValue, handleSubmit } = useForm<Cut>({ defaultValues: START })
+  const lathe = useJob(job => job.machineKind === 'lathe')
+  const { control, watch, setValue, handleSubmit } = useForm<Cut>({
+    defaultValues: lathe ? { ...START, way: 'turn' } : START,
+  })
   const { way, figures } = watch()
   const units = useUnits()
   const edit = useEdit()
@@ -87,8 +104,8 @@ export function CuttingDialog({ onClose }: { onClose: () => void }) {
       }
     >
       <chakra.p color="quiet" fontSize="14px" mb="3">
-        Values to start from, for a sharp tool; change any of them. The force of the cut is taken to lie all
-        along this axis.
+        Values to start from, for a sharp tool; change any of them. The force of a mill is taken to lie all
+        along this axis; that of a turning tool is what its feed has to push.
       </chakra.p>
       <chakra.div display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} data-readings>
         <Controller
@@ -134,7 +151,9 @@ export function CuttingDialog({ onClose }: { onClose: () => void }) {
           ? `${say(cut.value.forceN, 'force', units)} along the cut at ${say(cut.value.feedMmPerMin, 'speed', units)}${
               way === 'mill'
                 ? `, ${say(cut.value.powerKw, 'ratio', units, 2)} kW at the cutter`
-                : ', the thrust of the drill'
+                : way === 'drill'
+                  ? ', the thrust of the drill'
+                  : ', of the axis that feeds'
             }.`
           : cut.ask}
       </chakra.p>
@@ -143,14 +162,33 @@ export function CuttingDialog({ onClose }: { onClose: () => void }) {
 }
 
 /** Force and feed of a cut, by the calculations that the reference lists. */
-function reckon(way: 'mill' | 'drill', values: Record<string, number>) {
-  if (way === 'mill') {
-    const { tangentialForceN, feedMmPerMin, powerKw } = milling(
-      values as unknown as Parameters<typeof milling>[0],
-    )
-    return { forceN: tangentialForceN, feedMmPerMin, powerKw }
+function reckon(way: Way, values: Record<string, number>) {
+  switch (way) {
+    case 'mill': {
+      const { tangentialForceN, feedMmPerMin, powerKw } = milling(
+        values as unknown as Parameters<typeof milling>[0],
+      )
+      return { forceN: tangentialForceN, feedMmPerMin, powerKw }
+    }
+    case 'drill': {
+      const { thrustN } = drilling(values as unknown as Parameters<typeof drilling>[0])
+      const { feedPerRevMm = 0, drillRpm = 0 } = values
+      return { forceN: thrustN, feedMmPerMin: feedPerRevMm * drillRpm, powerKw: 0 }
+    }
+    case 'turn':
+      return turned(values, values.turnFeedMm, values.turnDepthMm, values.approachAngleDeg, values.turnRpm)
+    case 'part':
+      return turned(values, values.partFeedMm, values.partWidthMm, 90, values.partRpm)
   }
-  const { thrustN } = drilling(values as unknown as Parameters<typeof drilling>[0])
-  const { feedPerRevMm = 0, drillRpm = 0 } = values
-  return { forceN: thrustN, feedMmPerMin: feedPerRevMm * drillRpm, powerKw: 0 }
+}
+
+function turned(values: Record<string, number>, feedMm = 0, depthMm = 0, angleDeg = 90, rpm = 0) {
+  const { feedForceN } = turning({
+    specificForceNPerMm2: values.specificForceNPerMm2 ?? 0,
+    chipExponent: values.chipExponent ?? 0,
+    feedPerRevMm: feedMm,
+    depthMm,
+    approachAngleDeg: angleDeg,
+  })
+  return { forceN: feedForceN, feedMmPerMin: feedMm * rpm, powerKw: 0 }
 }

@@ -6,6 +6,7 @@ import { setGoal } from '@/core/document/edits'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { AxisField } from '../../job/AxisField'
+import { useAxis } from '../../job/useAxis'
 
 const CuttingDialog = dynamic(() => import('./CuttingDialog').then(module => module.CuttingDialog), {
   ssr: false,
@@ -14,6 +15,7 @@ const CuttingDialog = dynamic(() => import('./CuttingDialog').then(module => mod
 /** What the builder wants from the axis. */
 export function GoalsPanel() {
   const [cutting, setCutting] = useState(false)
+  const screws = useAxis(axis => axis.drive.screws)
   return (
     <Panel
       title="What you want from it"
@@ -25,7 +27,7 @@ export function GoalsPanel() {
     >
       {cutting && <CuttingDialog onClose={() => setCutting(false)} />}
       <chakra.div display="grid" gap="3" data-readings>
-        {GOAL_KEYS.map(key => (
+        {GOAL_KEYS.filter(key => key !== 'rackingTargetUm' || screws === 2).map(key => (
           <AxisField
             key={key}
             field={GOALS[key]}

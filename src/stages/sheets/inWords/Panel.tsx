@@ -27,7 +27,7 @@ export function InWordsPanel() {
       {sums.value && (
         <chakra.p color="quiet" fontSize="14px" mt="2">
           The drive costs €{Math.round(sums.value.eur)}, takes {say(sums.value.heightMm, 'length', units)}{' '}
-          across under the table, and swings at {say(sums.value.hz, 'frequency', units)} where it is softest.
+          across under the slide, and swings at {say(sums.value.hz, 'frequency', units)} where it is softest.
         </chakra.p>
       )}
     </Panel>

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { type ScrewStep, screwDrawing, screwSteps, totalLengthMm } from '@/core/sheets/leadscrewEnds/drawing'
-import { say } from '@/core/units/print'
+import { say, saySold } from '@/core/units/print'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { DrawingSheet } from '../../job/DrawingSheet'
@@ -30,7 +30,12 @@ export function LeadscrewEndsPanel() {
   const length = (mm: number | undefined) => (mm === undefined ? '' : say(mm, 'length', units))
   const columns: TableColumn<Line>[] = [
     { id: 'name', head: 'Step', cell: step => step.name },
-    { id: 'diameter', head: 'Diameter', figures: true, cell: step => length(step.diameterMm) },
+    {
+      id: 'diameter',
+      head: 'Diameter',
+      figures: true,
+      cell: ({ diameterMm }) => (diameterMm === undefined ? '' : saySold(diameterMm, units)),
+    },
     {
       id: 'tolerance',
       head: 'Tolerance',
@@ -57,7 +62,7 @@ export function LeadscrewEndsPanel() {
             leastPx={560}
           />
           {fit && <chakra.p mt="2">{fit}</chakra.p>}
-          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axisName}: screw`, steps.value)} />
+          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axisName}: screw`, steps.value, units)} />
         </>
       )}
     </Panel>

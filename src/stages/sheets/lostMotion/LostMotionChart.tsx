@@ -9,7 +9,7 @@ const CAUSES: { subjects: LostMotionCause['subject'][]; name: string; color: str
   { subjects: ['nut'], name: 'nut', color: chartColors.lamp },
   { subjects: ['bearing'], name: 'bearings', color: chartColors.unknown },
   { subjects: ['coupler', 'belt'], name: 'coupler or belt', color: chartColors.brass },
-  { subjects: ['screw'], name: 'wind-up', color: chartColors.edge },
+  { subjects: ['screw'], name: 'twist and give', color: chartColors.edge },
   { subjects: ['motor'], name: 'motor', color: chartColors.ink },
 ]
 

@@ -31,12 +31,10 @@ const STATE_OF = { clear: 'holds', cut: 'close', 'too-thin': 'fails' } as const
 const stationsOf = (axis: Axis) => axis.section.stations
 const protrusionsOf = (axis: Axis) => axis.section.protrusions
 
-/** The next place along the screw, with the room of the one before it to be corrected. */
+/** The next place along the screw; what is around it there is still to be measured. */
 const nextStation = (stations: readonly SectionStation[]): Partial<SectionStation> => {
   const last = stations.at(-1)
-  if (!last) return {}
-  const { id: _, ...room } = last
-  return { ...room, positionMm: last.positionMm + 50 }
+  return last ? { positionMm: last.positionMm + 50 } : {}
 }
 
 /** The room around the nut: measured at stations along the screw, judged, and drawn where it is tightest. */
@@ -61,7 +59,7 @@ export function NutRoomPanel() {
             change(
               FIGURES[key].label,
               axis => {
-                axis.section[key] = value
+                Object.assign(axis.section, { [key]: value })
               },
               mergeKey,
             )
@@ -98,14 +96,22 @@ function Worst() {
     return <chakra.p color="quiet">Nothing is measured yet: whether the nut fits is not known.</chakra.p>
   if (!found.value) return <chakra.p color="quiet">{found.ask}</chakra.p>
   const { worst, count, screw } = found.value
-  if (!worst) return <chakra.p color="quiet">The nut comes past none of these places.</chakra.p>
+  if (!worst)
+    return (
+      <chakra.p color="quiet">The nut comes past none of the places that are measured all round.</chakra.p>
+    )
   const { station, sides } = worst
   const length = (mm: number) => say(mm, 'length', units, 1)
   const columns: TableColumn<{ side: SectionSide }>[] = [
     { id: 'side', head: 'Side', cell: ({ side }) => SIDE_WORDS[side] },
     { id: 'gap', head: 'Gap', figures: true, cell: ({ side }) => length(sides[side].gapMm) },
     { id: 'cut', head: 'To cut', figures: true, cell: ({ side }) => length(sides[side].cutMm) },
-    { id: 'wall', head: 'Wall left', figures: true, cell: ({ side }) => length(sides[side].wallAfterMm) },
+    {
+      id: 'wall',
+      head: 'Wall left',
+      figures: true,
+      cell: ({ side }) => (sides[side].wallKnown ? length(sides[side].wallAfterMm) : '–'),
+    },
     {
       id: 'verdict',
       head: 'Verdict',

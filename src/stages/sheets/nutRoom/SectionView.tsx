@@ -14,6 +14,9 @@ interface Props {
   units: UnitSystem
 }
 
+/** A wall that is not measured is drawn this thick. */
+const UNKNOWN_WALL_MM = 10
+
 /** The casting around the nut at one place along the screw, to scale. */
 export function SectionView({ section, at: { station, sides }, screw, units }: Props) {
   return (
@@ -26,15 +29,17 @@ export function SectionView({ section, at: { station, sides }, screw, units }: P
         floorMm: station.floorMm,
       }}
       walls={{
-        leftMm: station.wallLeftMm,
-        rightMm: station.wallRightMm,
-        ceilingMm: station.wallCeilingMm,
-        floorMm: station.wallFloorMm,
+        leftMm: station.wallLeftMm ?? UNKNOWN_WALL_MM,
+        rightMm: station.wallRightMm ?? UNKNOWN_WALL_MM,
+        ceilingMm: station.wallCeilingMm ?? UNKNOWN_WALL_MM,
+        floorMm: station.wallFloorMm ?? UNKNOWN_WALL_MM,
       }}
       screwMm={screw.nominalDiameterMm}
       nutMm={Math.max(screw.nutBodyDiameterMm, screw.nutFlangeDiameterMm)}
       bracket={{ widthMm: section.bracketWidthMm, heightMm: section.bracketHeightMm }}
-      protrusions={section.protrusions}
+      protrusions={section.protrusions.flatMap(({ standsOutMm, ...one }) =>
+        standsOutMm === null ? [] : [{ ...one, standsOutMm }],
+      )}
       cuts={SECTION_SIDES.filter(side => sides[side].cutMm > 0).map(side => ({
         side,
         depthMm: sides[side].cutMm,

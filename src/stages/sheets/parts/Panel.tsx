@@ -4,7 +4,7 @@ import type { Axis } from '@/core/document/axis'
 import { type PartKind, SCREW_ENDS, type ScrewEnds } from '@/core/document/kinds'
 import type { PartOf } from '@/core/document/parts/types'
 import { setEnds, setPreload } from '@/core/machine/driveEdits'
-import { neededParts } from '@/core/machine/neededParts'
+import { neededParts, offeredParts } from '@/core/machine/neededParts'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
@@ -30,8 +30,8 @@ export function PartsPanel() {
   const axis = useSettledAxis()
   const edit = useEdit()
   const catalogue = useCatalogue()
-  const kinds = neededParts(axis)
-  const firstOpen = kinds.find(kind => axis.parts[kind] === null) ?? 'screw'
+  const kinds = offeredParts(axis)
+  const firstOpen = neededParts(axis).find(kind => axis.parts[kind] === null) ?? 'screw'
   const [picked, setKind] = useState<PartKind>(firstOpen)
   const kind = kinds.includes(picked) ? picked : firstOpen
   const verdicts = usePartVerdicts(axis, kind)
@@ -42,7 +42,7 @@ export function PartsPanel() {
         role="group"
         aria-label="Kind of part"
         display="grid"
-        gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }}
+        gridTemplateColumns={{ base: '1fr 1fr', md: `repeat(${kinds.length}, 1fr)` }}
         gap="2"
         mb="3"
       >
@@ -63,7 +63,7 @@ export function PartsPanel() {
             >
               <span>{KIND_WORDS[one]}</span>
               <chakra.span fontWeight={400} fontSize="13px">
-                {chosen?.name ?? 'not chosen yet'}
+                {chosen?.name ?? (one === 'brake' ? 'none' : 'not chosen yet')}
               </chakra.span>
             </Button>
           )

@@ -59,6 +59,16 @@ const COLUMNS: {
       length(part.shaftMm, units),
     ],
   },
+  brake: {
+    heads: ['Holds', 'Bores'],
+    figures: (part, units) => [
+      { text: say(part.holdingTorqueNm, 'torque', units), value: part.holdingTorqueNm },
+      {
+        text: `${say(part.smallestBoreMm, 'length', units)} – ${say(part.largestBoreMm, 'length', units)}`,
+        value: part.largestBoreMm,
+      },
+    ],
+  },
 }
 const length = (mm: number, units: UnitSystem): Figure => ({ text: say(mm, 'length', units), value: mm })
 

@@ -8,7 +8,7 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useUnits } from '../../job/JobContext'
 import { useSettledAxis } from '../../job/useAxis'
 
-/** Before against after: only a difference larger than twice its combined uncertainty counts. */
+/** Before against after: only a difference larger than its uncertainty counts. */
 export function Comparison() {
   const axis = useSettledAxis()
   const units = useUnits()
@@ -32,7 +32,7 @@ export function Comparison() {
       id: 'difference',
       head: 'Difference',
       figures: true,
-      cell: row => `${small(row.differenceUm)} ± ${small(2 * row.combinedUncertaintyUm)}`,
+      cell: row => `${small(row.differenceUm)} ± ${small(row.expandedUm)}`,
     },
     {
       id: 'says',
@@ -44,7 +44,7 @@ export function Comparison() {
   return (
     <Panel
       title="Before against after"
-      note="A difference counts only when it is larger than twice its combined uncertainty. Anything less is the noise of the readings."
+      note="A difference counts only when it is larger than what the readings are uncertain by, 19 times in 20. Anything less is their noise."
     >
       <chakra.div display="flex" gap="3" flexWrap="wrap" mb="3">
         <SelectField label="Before" value={before.id} options={options} onChange={setBeforeId} />

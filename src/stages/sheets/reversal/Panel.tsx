@@ -7,11 +7,12 @@ import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
-import { spreadMm } from '@/core/machine/readings'
+import { GAUGE_STEP, spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
-import { addTestStation, finishTest, removeTest, startTest } from '@/core/sheets/reversal/edits'
+import { addTestStation, finishTest, removeTest, setTestGauge, startTest } from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
 import { Button } from '@/ui/controls'
+import { FieldInput } from '@/ui/fields/FieldInput'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
@@ -25,7 +26,7 @@ import { ReversalStationCard } from './ReversalStationCard'
 import { Unexplained } from './Unexplained'
 
 const HOW_TO =
-  'Indicator on the head, tip on the table. Go past the place from below, come back up to it, read; then past it from above and back down, read. Five times from either side, at two or more places.'
+  'Indicator on the machine, tip on the slide. Go past the place from below, come back up to it, read; then past it from above and back down, read. Five times from either side, at two or more places.'
 
 /** What a reversal loses, measured, test by test. */
 export function ReversalPanel() {
@@ -72,6 +73,8 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
       startedAt: new Date().toISOString(),
       finishedAt: null,
       label: label.trim().slice(0, TESTS.of.label.most) || `Test ${axis.tests.length + 1}`,
+      // The same gauge as before, until another is named.
+      gaugeStepUm: before?.gaugeStepUm ?? null,
       stations: places.map(positionMm => blankRow(REVERSAL_STATIONS, newId(), { positionMm })),
     }
     edit(startTest(axis, test))
@@ -141,6 +144,15 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
         )
       }
     >
+      <chakra.div maxW="340px" mb="3" data-readings>
+        <FieldInput
+          field={GAUGE_STEP}
+          value={test.gaugeStepUm}
+          units={units}
+          disabled={closed}
+          onValue={(value, mergeKey) => edit(setTestGauge(axis, test.id, value as number | null, mergeKey))}
+        />
+      </chakra.div>
       {verdict && (
         <chakra.div bg="raised" borderRadius="6px" p="3" mb="3">
           <chakra.div display="flex" justifyContent="space-between" gap="2">

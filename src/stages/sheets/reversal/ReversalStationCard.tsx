@@ -2,7 +2,12 @@ import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { READING } from '@/core/machine/readings'
 import { type Approach, setTestPlace, setTestReading } from '@/core/sheets/reversal/edits'
-import { judgeReversal, readingsPerSide, stationReversal } from '@/core/sheets/reversal/judgeTest'
+import {
+  judgeReversal,
+  oddReadings,
+  readingsPerSide,
+  stationReversal,
+} from '@/core/sheets/reversal/judgeTest'
 import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from '@/core/sheets/reversal/model'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -29,8 +34,11 @@ const SIDES: { approach: Approach; label: string }[] = [
 /** One place of a test: its readings from either side, and what they come to. */
 export function ReversalStationCard({ axis, test, station, index, units, closed }: Props) {
   const edit = useEdit()
-  const figures = stationReversal(station)
-  const verdict = figures && judgeReversal(figures, readingsPerSide(station), axis.goals.backlashTargetUm)
+  const stepUm = test.gaugeStepUm
+  const figures = stepUm === null ? null : stationReversal(station, stepUm)
+  const verdict =
+    figures && judgeReversal(figures, readingsPerSide(station), axis.goals.backlashTargetUm, stepUm ?? 0)
+  const odd = stepUm === null ? [] : oddReadings(station, stepUm)
   const small = (um: number) => say(um, 'smallLength', units)
   return (
     <chakra.section aria-label={`Station ${index + 1}`} borderWidth="1px" borderRadius="6px" p="3">
@@ -50,7 +58,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
           <chakra.p fontSize="14px" data-station-result>
             <StateMark state={verdict.state} />{' '}
             <chakra.span fontFamily="mono">
-              {small(verdict.reversalUm)} ± {small(2 * figures.standardUncertaintyUm)}
+              {small(verdict.reversalUm)} ± {small(figures.expandedUm)}
             </chakra.span>
             <chakra.span color="quiet">
               {' '}
@@ -66,6 +74,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
           key={approach}
           label={label}
           readings={station[approach]}
+          odd={odd.filter(({ side }) => side === approach).map(({ index: at }) => at)}
           place={index + 1}
           units={units}
           closed={closed}
@@ -89,6 +98,8 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
 interface ReadingsProps {
   label: string
   readings: number[]
+  /** Those that are marked: finer than the gauge, or apart from the rest. */
+  odd: number[]
   place: number
   units: UnitSystem
   closed: boolean
@@ -96,7 +107,7 @@ interface ReadingsProps {
 }
 
 /** A row of readings with one empty field at its end; clearing a field takes its reading out. */
-function Readings({ label, readings, place, units, closed, onReading }: ReadingsProps) {
+function Readings({ label, readings, odd, place, units, closed, onReading }: ReadingsProps) {
   const fields = closed ? readings : [...readings, null]
   return (
     <chakra.div display="flex" gap="2" alignItems="center" flexWrap="wrap" mt="1.5" data-readings>
@@ -108,6 +119,11 @@ function Readings({ label, readings, place, units, closed, onReading }: Readings
           // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its number in the row
           key={index}
           width="92px"
+          outline={odd.includes(index) ? '2px solid' : undefined}
+          outlineColor="close"
+          outlineOffset="2px"
+          borderRadius="4px"
+          data-odd={odd.includes(index) || undefined}
         >
           <QuantityField
             label={`Station ${place}, ${label.toLowerCase()}, reading ${index + 1}`}
@@ -123,6 +139,11 @@ function Readings({ label, readings, place, units, closed, onReading }: Readings
           />
         </chakra.div>
       ))}
+      {odd.length > 0 && (
+        <chakra.span fontSize="13px" color="close" fontWeight={700}>
+          {odd.length === 1 ? 'The marked one is odd' : 'The marked ones are odd'}: read again.
+        </chakra.span>
+      )}
     </chakra.div>
   )
 }

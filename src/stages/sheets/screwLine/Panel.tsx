@@ -7,19 +7,21 @@ import { newId } from '@/core/document/id'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
-import { spreadMm } from '@/core/machine/readings'
+import { GAUGE_STEP, spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
 import {
   addAlignStation,
   finishRound,
   removeRound,
   setClampedAt,
+  setRoundGauge,
   startRound,
 } from '@/core/sheets/screwLine/edits'
-import { worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
+import { lineSetting, worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
 import { ALIGN_STATIONS, type AlignRound } from '@/core/sheets/screwLine/model'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
+import { FieldInput } from '@/ui/fields/FieldInput'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
@@ -63,7 +65,7 @@ export function ScrewLinePanel() {
       {!last && (
         <Panel
           title="First round"
-          note="Clamp the nut near the fixed end. Ride a dial indicator on the table, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you."
+          note="Clamp the nut near the fixed end. Ride a dial indicator on the slide, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you."
         >
           <Button variant="lamp" onClick={start}>
             Start a round
@@ -85,6 +87,8 @@ function newRound(axis: Axis, spanMm: number): AlignRound {
     startedAt: new Date().toISOString(),
     finishedAt: null,
     clampedAtMm,
+    // The same gauge as before, until another is named.
+    gaugeStepUm: before?.gaugeStepUm ?? null,
     stations: places.map(positionMm => blankRow(ALIGN_STATIONS, newId(), { positionMm })),
   }
 }
@@ -144,6 +148,17 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
             }
           />
         </chakra.div>
+        <chakra.div maxW="340px">
+          <FieldInput
+            field={GAUGE_STEP}
+            value={round.gaugeStepUm}
+            units={units}
+            disabled={closed}
+            onValue={(value, mergeKey) =>
+              edit(setRoundGauge(axis, round.id, value as number | null, mergeKey))
+            }
+          />
+        </chakra.div>
         <AlignReadings axis={axis} round={round} spanMm={spanMm} />
         {!closed && (
           <chakra.div>
@@ -195,10 +210,11 @@ const planesOf = (context: EvaluationContext) =>
 function Rounds({ spanMm }: { spanMm: number }) {
   const context = useSettledEvaluation()
   const { axis, units } = context
+  const setting = lineSetting(context, spanMm)
   const rows = axis.rounds.map((round, index) => ({
     number: index + 1,
     at: round.startedAt,
-    worstUm: worstCorrectionUm(round, spanMm),
+    worstUm: worstCorrectionUm(round, setting),
     states: planesOf(context.with({ ...axis, rounds: [round] })),
   }))
   return (

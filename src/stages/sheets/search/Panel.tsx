@@ -44,7 +44,7 @@ export function SearchPanel() {
   return (
     <Panel
       title="Search the parts list"
-      note="Every screw, way to hold its ends, bearing set, coupler or belt, and motor, put together in every way. What stays is what nothing else beats at once on price, worst margin, lost motion and height under the table."
+      note="Every screw, way to hold its ends, bearing set, coupler or belt, and motor, put together in every way. What stays is what nothing else beats at once on price, worst margin, lost motion and height under the slide."
       action={
         run.kind === 'running' ? (
           <Button onClick={stop}>Stop</Button>

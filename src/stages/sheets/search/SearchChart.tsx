@@ -22,7 +22,7 @@ import { driveWords } from './driveWords'
 const MERITS = [
   { value: 'margin', label: 'worst margin', quantity: 'ratio' },
   { value: 'lostMotionUm', label: 'lost motion', quantity: 'smallLength' },
-  { value: 'heightMm', label: 'height under the table', quantity: 'length' },
+  { value: 'heightMm', label: 'height under the slide', quantity: 'length' },
 ] as const
 type Merit = (typeof MERITS)[number]['value']
 

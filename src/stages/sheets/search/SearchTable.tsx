@@ -15,7 +15,7 @@ const ORDERS = [
   { value: 'priceEur', label: 'cheapest' },
   { value: 'margin', label: 'most in hand' },
   { value: 'lostMotionUm', label: 'least lost motion' },
-  { value: 'heightMm', label: 'lowest under the table' },
+  { value: 'heightMm', label: 'lowest under the slide' },
 ] as const
 type Order = (typeof ORDERS)[number]['value']
 const FIRST_ROWS = 8

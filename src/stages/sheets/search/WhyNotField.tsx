@@ -1,9 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
-import type { PartKind } from '@/core/document/kinds'
 import type { DrivePoint } from '@/core/search/field'
-import type { WhyNot } from '@/core/search/whyNot'
+import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
@@ -14,7 +13,7 @@ import { useCatalogue, useTask } from '../../job/useEvaluation'
 import { useRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
 
-const KINDS: { value: PartKind; label: string }[] = [
+const KINDS: { value: SearchedKind; label: string }[] = [
   { value: 'screw', label: 'screw' },
   { value: 'bearing', label: 'bearings' },
   { value: 'coupler', label: 'coupler' },
@@ -31,7 +30,7 @@ interface Props {
 
 /** Asks why a part that the builder has in mind is not among the drives that nothing beats. */
 export function WhyNotField({ axis, units, points, onTake }: Props) {
-  const [kind, setKind] = useState<PartKind>('screw')
+  const [kind, setKind] = useState<SearchedKind>('screw')
   const [partId, setPartId] = useState(axis.parts.screw ?? '')
   const { run, start, clear } = useRun<WhyNot>()
   const catalogue = useCatalogue()

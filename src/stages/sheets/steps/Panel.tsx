@@ -4,7 +4,8 @@ import { Hand, TriangleAlert, Wrench } from 'lucide-react'
 import { useState } from 'react'
 import { neededParts } from '@/core/machine/neededParts'
 import { tickStep } from '@/core/sheets/steps/edits'
-import { blockedBy, boltStates, leansOn, procedure } from '@/core/sheets/steps/procedure'
+import { askOf, blockedBy, boltStates, refusalOf } from '@/core/sheets/steps/holds'
+import { procedure } from '@/core/sheets/steps/procedure'
 import {
   BOLT_STATES,
   type BoltState,
@@ -14,7 +15,7 @@ import {
 } from '@/core/sheets/steps/step'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { useEdit } from '../../job/JobContext'
+import { useEdit, useJob } from '../../job/JobContext'
 import { useEvaluation } from '../../job/useEvaluation'
 
 /** The steps that build the axis, in their order. */
@@ -22,6 +23,7 @@ export function StepsPanel() {
   const context = useEvaluation()
   const { axis } = context
   const edit = useEdit()
+  const orders = useJob(job => job.orders)
   const [refusal, setRefusal] = useState<{ stepId: string; text: string } | null>(null)
   const steps = procedure(context)
   if (!steps) {
@@ -34,24 +36,17 @@ export function StepsPanel() {
   }
   const done = steps.filter(step => axis.ticks[step.id]).length
   const toggle = (step: Step) => {
-    const ticked = Boolean(axis.ticks[step.id])
-    const hold = ticked ? null : blockedBy(steps, axis.ticks, step.id)
-    const later = ticked ? leansOn(steps, axis.ticks, step.id) : null
-    if (hold) return setRefusal({ stepId: step.id, text: `First tick the hold point “${hold.title}”.` })
-    if (later)
-      return setRefusal({
-        stepId: step.id,
-        text: `“${later.title}” is done already: open that one again first.`,
-      })
+    const text = refusalOf(steps, step.id, context, orders)
+    if (text) return setRefusal({ stepId: step.id, text })
     setRefusal(null)
-    edit(tickStep(axis, step, ticked ? null : new Date().toISOString()))
+    edit(tickStep(axis, step, axis.ticks[step.id] ? null : new Date().toISOString()))
   }
   const next = steps.find(step => !axis.ticks[step.id])
   return (
     <>
       <Panel
         title={`Steps of the build: ${done} of ${steps.length} done`}
-        note="In this order. A hold point must be ticked before anything after it can be."
+        note="In this order. A hold point must be ticked before anything after it can be, and a step asks first for what it rests on: parts that are here, readings that hold."
       >
         <chakra.ol display="grid" gap="2">
           {steps.map((step, index) => (
@@ -62,6 +57,7 @@ export function StepsPanel() {
               tickedAt={axis.ticks[step.id] ?? null}
               next={step.id === next?.id}
               blocked={!axis.ticks[step.id] && blockedBy(steps, axis.ticks, step.id) !== null}
+              asks={step.id === next?.id ? askOf(step, context, orders) : null}
               refusal={refusal?.stepId === step.id ? refusal.text : null}
               onToggle={() => toggle(step)}
             />
@@ -79,11 +75,13 @@ interface RowProps {
   tickedAt: string | null
   next: boolean
   blocked: boolean
+  /** What speaks against the step in hand, before it is tried. */
+  asks: string | null
   refusal: string | null
   onToggle: () => void
 }
 
-function StepRow({ number, step, tickedAt, next, blocked, refusal, onToggle }: RowProps) {
+function StepRow({ number, step, tickedAt, next, blocked, asks, refusal, onToggle }: RowProps) {
   const bolts = Object.entries(step.bolts) as [DriveJoint, BoltState][]
   return (
     <chakra.li
@@ -160,6 +158,11 @@ function StepRow({ number, step, tickedAt, next, blocked, refusal, onToggle }: R
             )}
             {bolts.length > 0 &&
               ` Screws: ${bolts.map(([joint, state]) => `${DRIVE_JOINTS[joint].toLowerCase()} ${state}`).join('; ')}.`}
+          </chakra.p>
+        )}
+        {asks && !refusal && (
+          <chakra.p color="close" fontWeight={700} mt="1">
+            Not yet: {asks}
           </chakra.p>
         )}
         {refusal && (

@@ -1,9 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { RECESS_KEYS, RECESSES } from '@/core/document/dimensions'
-import { setNutFacing, setRecess } from '@/core/document/edits'
+import { onAxis, setNutFacing, setRecess } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
 import { nutReach, travel } from '@/core/machine/travel/placement'
+import { RECESS_ENDS, RECESS_OF, type RecessEnd } from '@/core/machine/travel/recess'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import { RECESS_METAL } from '@/core/sheets/travel/model'
 import { say } from '@/core/units/print'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
@@ -35,7 +37,7 @@ export function TravelPanel() {
       >
         <Panel
           title="Recesses and stops"
-          note="A recess lets the nut enter a bore in the casting. What is kept clear holds soft limit, switch and hard stop apart."
+          note="A recess lets the nut enter the metal before the bearings of a block. What is kept clear holds soft limit, switch and hard stop apart."
         >
           <chakra.div display="grid" gap="3" data-readings>
             {RECESS_KEYS.map(key => (
@@ -45,6 +47,9 @@ export function TravelPanel() {
                 select={axis => axis.recesses[key]}
                 edit={(axis, value, mergeKey) => setRecess(axis, key, value, mergeKey)}
               />
+            ))}
+            {RECESS_ENDS.map(end => (
+              <Metal key={end} end={end} />
             ))}
             <SelectField
               label="Nut body stands towards"
@@ -58,6 +63,32 @@ export function TravelPanel() {
       </chakra.div>
       <TravelCompared />
     </>
+  )
+}
+
+const METAL_OF = { fixed: 'fixedMm', far: 'farMm' } as const
+
+/** The metal that a recess goes into, asked for where there is to be one. */
+function Metal({ end }: { end: RecessEnd }) {
+  const key = METAL_OF[end]
+  const wanted = useAxis(axis => axis.recesses[RECESS_OF[end]] > 0 || axis.recessMetal[key] !== null)
+  if (!wanted) return null
+  const field = RECESS_METAL.of[key]
+  return (
+    <AxisField
+      field={field}
+      select={axis => axis.recessMetal[key]}
+      edit={(axis, value, mergeKey) =>
+        onAxis(
+          axis,
+          field.label,
+          draft => {
+            draft.recessMetal[key] = value
+          },
+          { mergeKey },
+        )
+      }
+    />
   )
 }
 
