@@ -156,7 +156,7 @@ console.log(
   `a million draws of ${links.length} links: ${drawsMs.toFixed(0)} ms (limit 500 ms); the same random numbers alone ${bareMs.toFixed(0)} ms, ${(drawsMs / bareMs).toFixed(1)} x (limit 3 x)`,
 )
 
-const template = bracketTemplate('Bench', axis.bracketHoles, { widthMm: 60, heightMm: 62 }, 36)
+const template = bracketTemplate('Bench', axis.bracketHoles, { widthMm: 60, heightMm: 62 }, 36, 'mm')
 const timesMs: number[] = []
 for (let i = 0; i < 9; i++) {
   const start = performance.now()

@@ -3,7 +3,8 @@ import { startApp, startBrowser } from './server'
 export const STAGES = ['Survey', 'Size', 'Make room', 'Build', 'Align', 'Prove', 'Log']
 
 /** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
-export const withoutScrews = (text: string): string => text.replace(/M\d+ screws of \d+ mm|Take \d+ mm/g, '')
+export const withoutScrews = (text: string): string =>
+  text.replace(/M\d+ screws of \d+ mm|Take \d+ mm|[\d.]+ mm \([\d.]+ in\)/g, '')
 
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {

@@ -252,7 +252,12 @@ test('the list of jobs: rename, duplicate, put away, delete and put back', async
   await bench.sees('Got 0 characters. Takes 1 to 80.')
   await bench.fill('Name of the job', 'Shed mill', 'Enter')
   await bench.click('button', 'Duplicate Shed mill')
+  // The next machine of its kind: asked what it takes over, and unmeasured, unbuilt, untested.
+  await bench.sees('It starts unmeasured, unbuilt and untested', '[role=dialog]')
+  await bench.click('checkbox', 'Limits that were changed, with their reasons')
+  await bench.click('button', 'Make the copy')
   await bench.sees('Shed mill (copy)')
+  await bench.sees('X: 12 dimensions to measure')
   await bench.click('button', 'Put away Shed mill (copy)')
   await bench.sees('Put away', 'section[aria-label="Put away"]')
   await bench.click('button', 'Delete Shed mill')

@@ -17,7 +17,7 @@ test('a search over the whole parts list fills the axis, and one undo takes it b
   const first = await bench.page.$eval(`${SEARCH} tbody td`, cell => cell.textContent ?? '')
   await bench.click('button', `Take the drive: ${first}`)
   await bench.sees('Everything holds.', WORDS)
-  for (const check of ['motor.torqueMargin', 'screw.leadAccuracy', 'axis.lostMotion'])
+  for (const check of ['motor.torqueMargin', 'axis.positionBudget', 'axis.lostMotion'])
     await bench.becomes(check, 'holds')
   await bench.sees('The axis has changed since', SEARCH)
   await bench.stage('Log')
@@ -93,7 +93,9 @@ test('a belt, a kept handwheel and a second screw are judged, drawn and built', 
     1.9 * one,
   )
   await bench.fill('Load off the middle of the gantry, at most', '400')
-  await bench.sees('offCentreMm: got 400, takes a number from 0 up to 300 mm, at a screw')
+  await bench.sees(
+    'load off the middle of the gantry, at most is 400 mm; it takes a number from 0 up to 300 mm, at a screw',
+  )
   await bench.fill('Load off the middle of the gantry, at most', '100')
   await bench.becomes('screw.buckling', 'holds')
 
@@ -183,6 +185,11 @@ test('the lathe and the router can be opened from an empty store, each at its ow
     tab?.click()
   })
   await bench.becomes('axis.unpoweredDrop', 'fails')
-  await bench.sees('support the load on a block before anyone reaches under it')
+  await bench.sees('Support the load before working under it.')
+  // A brake is a part like any other: the way out puts it in, and it can be chosen by hand.
+  await bench.click('button', 'Ways out: When power goes')
+  await bench.click('button', 'Apply: Spring-applied brake 1.5 N·m, 24 V')
+  await bench.becomes('axis.unpoweredDrop', 'holds')
+  await bench.find('button', 'Brake Spring-applied brake 1.5 N·m, 24 V')
   expect(bench.errors).toEqual([])
 })
