@@ -37,3 +37,22 @@ export function atLeast(
     sentence,
   }
 }
+
+/** Longer than any machine is used: nobody reads what comes beyond. */
+const LONGEST_LIFE_HOURS = 1_000_000
+
+/** A life, said no longer than anybody can mean it. */
+export const lifeWords = (hours: number, say: Say): string =>
+  hours > LONGEST_LIFE_HOURS ? `more than ${say(LONGEST_LIFE_HOURS, 'hours')}` : say(hours, 'hours')
+
+/** A life that must be as long as is wanted. */
+export const livesAtLeast = (
+  t: EvaluationContext,
+  facts: LimitFacts,
+  hours: number,
+  wantedHours: number,
+  sentence: string,
+): Judgement => ({
+  ...atLeast(t, facts, measure(hours, 'hours'), measure(wantedHours, 'hours'), sentence),
+  figure: measure(Math.min(hours, LONGEST_LIFE_HOURS), 'hours'),
+})

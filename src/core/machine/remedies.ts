@@ -135,6 +135,28 @@ export function ends(): RemedyFinder {
   }
 }
 
+/** A screw held at both ends let slide at the far one: it grows there instead of pulling at its bearings. */
+export function slidingFarEnd(): RemedyFinder {
+  return trial => {
+    const change: Option['change'] = draft => {
+      draft.ends = 'fixed-supported'
+    }
+    return trial.context.axis.ends === 'fixed-fixed' && mends(trial, change)
+      ? [
+          {
+            change,
+            label: 'Let the far end slide: hold the ends fixed-supported',
+            cost: 'a plain bearing in place of the second fixed end; the screw grows towards it',
+            done: {
+              label: 'Ends of the screw fixed-supported',
+              entry: 'Ends of the screw: fixed-supported.',
+            },
+          },
+        ]
+      : []
+  }
+}
+
 /** Wishes that are given up by allowing more. */
 const TOLERANCES = new Set<GoalKey>([
   'backlashTargetUm',

@@ -174,6 +174,31 @@ test('a vertical axis with a free-running screw drops, and the verdict says to s
   expect(find(X, 'axis.unpoweredDrop')).toBeUndefined()
 })
 
+test('a figure beyond all use is said in round words: a life without any cut, a head balanced to the newton', () => {
+  const idle = goals(
+    dimension(dimension(parts(X, { screw: 'ball-25-10-single' }), 'movingMassKg', 1), 'dragN', 1),
+    {
+      cuttingForceN: 0,
+      accelerationMmPerS2: 10,
+    },
+  )
+  const life = find(idle, 'screw.life')
+  expect(life?.state).toBe('holds')
+  expect(life?.sentence).toContain('good for more than 1,000,000 h of this work')
+  expect(life?.figure?.value).toBe(1_000_000)
+  const balanced = dimension(
+    dimension(
+      parts(Z, { screw: 'ball-20-5-double', bearing: 'back-12', coupler: 'bellows-32', motor: 'step-57-22' }),
+      'movingMassKg',
+      30,
+    ),
+    'counterbalanceN',
+    294.2,
+  )
+  expect(find(balanced, 'axis.unpoweredDrop')).toMatchObject({ state: 'holds' })
+  expect(find(balanced, 'axis.unpoweredDrop')?.sentence).toContain('more than 100 times, 2 wanted')
+})
+
 test('what is missing is named, and nothing is made up for it', () => {
   const open = evaluate(Z).findings
   expect(new Set(open.map(one => one.state))).toEqual(new Set(['unknown']))

@@ -1,5 +1,5 @@
 import { defineChecks } from '../../evaluation/check'
-import { atLeast, atMost, measure, percent } from '../../evaluation/measures'
+import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
 import { forces, topSpeedRpm } from '../../machine/drive/load'
 import { nutLifeHours, strut, warmth, whip } from '../../machine/drive/strength'
 import { LIMITS } from './limits'
@@ -50,12 +50,12 @@ export const LEADSCREW_CHECKS = defineChecks({
       const work = t.axis.duty
         ? 'with the duty as you set it'
         : `with ${percent(cuttingShare, say)} of the time at ${say(cuttingForceN, 'force')} of cutting force`
-      return atLeast(
+      return livesAtLeast(
         t,
         LIMITS['screw.life'],
-        measure(hours, 'hours'),
-        measure(wantedLifeHours, 'hours'),
-        `The nut is good for ${say(hours, 'hours')} of this work, against ${say(wantedLifeHours, 'hours')} wanted, ${work}.`,
+        hours,
+        wantedLifeHours,
+        `The nut is good for ${lifeWords(hours, say)} of this work, against ${say(wantedLifeHours, 'hours')} wanted, ${work}.`,
       )
     },
   },

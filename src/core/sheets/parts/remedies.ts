@@ -8,6 +8,7 @@ import {
   otherFeed,
   part,
   preload,
+  slidingFarEnd,
 } from '../../machine/remedies'
 
 import { CALM_MICROSTEPS } from './motorChecks'
@@ -28,7 +29,7 @@ export const REMEDIES = {
   'screw.life': [part('screw'), goal('cuttingForceN'), goal('wantedLifeHours')],
   'nut.staticSafety': [part('screw'), goal('cuttingForceN')],
   'nut.preload': [preload(), part('screw'), goal('cuttingForceN')],
-  'bearing.preload': [part('bearing'), goal('cuttingForceN'), goal('temperatureRiseK')],
+  'bearing.preload': [part('bearing'), slidingFarEnd(), goal('cuttingForceN'), goal('temperatureRiseK')],
   'coupler.torque': [part('coupler'), part('motor')],
   'coupler.bores': [part('coupler'), part('bearing'), part('motor')],
   'axis.lostMotion': [
@@ -67,7 +68,13 @@ export const REMEDIES = {
   'axis.stallThrust': [part('motor'), part('screw'), part('bearing'), ends()],
   'axis.handwheel': [ends(), driveSize('handwheelRadiusMm'), part('motor'), part('belt'), part('screw')],
   'motor.inertiaRatio': [part('motor'), part('belt'), part('screw')],
-  'bearing.life': [part('bearing'), goal('cuttingForceN'), goal('temperatureRiseK'), goal('wantedLifeHours')],
+  'bearing.life': [
+    part('bearing'),
+    slidingFarEnd(),
+    goal('cuttingForceN'),
+    goal('temperatureRiseK'),
+    goal('wantedLifeHours'),
+  ],
   'bearing.seat': [part('bearing'), part('screw')],
   'coupler.misalignment': [part('coupler')],
   'belt.pull': [part('belt'), part('motor')],

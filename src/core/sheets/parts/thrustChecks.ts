@@ -2,7 +2,7 @@ import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
-import { atLeast, atMost, measure, percent } from '../../evaluation/measures'
+import { atLeast, atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
 import { cuttingSpeedRpm, forces, topSpeedRpm } from '../../machine/drive/load'
 import { bearingLifeHours, pullN } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
@@ -120,12 +120,12 @@ export const THRUST_CHECKS = defineChecks({
     judge(t, say) {
       const hours = bearingLifeHours(t)
       const { wantedLifeHours } = t.axis.goals
-      return atLeast(
+      return livesAtLeast(
         t,
         LIMITS['bearing.life'],
-        measure(hours, 'hours'),
-        measure(wantedLifeHours, 'hours'),
-        `The bearings of the fixed end are good for ${say(hours, 'hours')}, against ${say(wantedLifeHours, 'hours')} wanted, with ${listed(
+        hours,
+        wantedLifeHours,
+        `The bearings of the fixed end are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted, with ${listed(
           [
             'their preload',
             ...(t.axis.drive.transmission === 'belt' ? ['the pull of the belt'] : []),
