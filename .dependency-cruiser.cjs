@@ -1,9 +1,11 @@
 const folder = name => `^src/${name}/`
+/** Tests and what only they need. */
+const TESTS = '\\.test\\.tsx?$|/fixtures/'
 const only = (name, from, allowed, comment) => ({
   name,
   comment,
   severity: 'error',
-  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  from: { path: from, pathNot: TESTS },
   to: { path: '^src/', pathNot: allowed },
 })
 
@@ -47,10 +49,17 @@ module.exports = {
       to: { path: '^src/core/', pathNot: folder(`core/(${CORE.join('|')})`) },
     },
     {
+      name: 'fixtures-are-for-tests',
+      comment: 'Nothing that ships reads a fixture.',
+      severity: 'error',
+      from: { path: '^(src|cli)/', pathNot: TESTS },
+      to: { path: '^src/.*/fixtures/' },
+    },
+    {
       name: 'sheet-not-to-sheet',
       comment: 'No sheet imports another; what sheets share lies in machine, drawing and evaluation.',
       severity: 'error',
-      from: { path: '^src/core/sheets/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/sheets/([^/]+)/', pathNot: TESTS },
       to: { path: '^src/core/sheets/', pathNot: '^src/core/sheets/($1/|sheet\\.ts$)' },
     },
     only(

@@ -2,7 +2,6 @@ import { choice, length, type RowOf, rows, words } from '../../field/field'
 
 /** What a hole is enlarged for: something passes through it, or something is pressed into it. */
 export const HOLE_USES = ['clearance', 'seat'] as const
-export type HoleUse = (typeof HOLE_USES)[number]
 
 const measured = { orNone: true } as const
 
