@@ -199,6 +199,41 @@ test('a figure beyond all use is said in round words: a life without any cut, a 
   expect(find(balanced, 'axis.unpoweredDrop')?.sentence).toContain('more than 100 times, 2 wanted')
 })
 
+test('under a weight one flank carries: play of the nut counts only where a cut lifts the load, and that is said', () => {
+  const head = (cuttingForceN: number, inclineDeg: number) =>
+    goals(
+      dimension(
+        dimension(
+          parts(Z, {
+            screw: 'ball-20-5-single',
+            bearing: 'back-12',
+            coupler: 'bellows-32',
+            motor: 'step-57-22',
+          }),
+          'movingMassKg',
+          60,
+        ),
+        'inclineDeg',
+        inclineDeg,
+      ),
+      { cuttingForceN },
+    )
+  const lost = (axis: Axis) => find(axis, 'axis.lostMotion')
+  const um = (axis: Axis) => lost(axis)?.figure?.value ?? Number.NaN
+  // Thirty micrometres of play in the nut: a light cut never lifts the 60 kg off its flank.
+  expect(um(head(100, 90))).toBeLessThan(30)
+  expect(lost(head(100, 90))?.sentence).toMatch(
+    /one flank: their play only shows where a cut lifts with more than/,
+  )
+  expect(um(head(2000, 90))).toBeGreaterThan(30)
+  expect(lost(head(2000, 90))?.sentence).toMatch(
+    /A cut that lifts with more than [\d,]+ N turns the load round/,
+  )
+  // Level, it counts at any cut, and no lift is spoken of.
+  expect(um(head(100, 0))).toBeGreaterThan(30)
+  expect(lost(head(100, 0))?.sentence).not.toContain('lifts')
+})
+
 test('what is missing is named, and nothing is made up for it', () => {
   const open = evaluate(Z).findings
   expect(new Set(open.map(one => one.state))).toEqual(new Set(['unknown']))

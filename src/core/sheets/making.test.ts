@@ -901,3 +901,27 @@ describe('unified threads', () => {
     expect(stockLengthWords('M6', 16)).toBe('16 mm')
   })
 })
+
+test('a chain whose worst case lies within its limits is made to size, however its links spread', () => {
+  const link = (nominalMm: number, toleranceMm: number, distribution: 'normal' | 'uniform'): Contributor => ({
+    nominalMm,
+    plusMm: toleranceMm,
+    minusMm: toleranceMm,
+    direction: 1,
+    distribution,
+  })
+  for (const distribution of ['normal', 'uniform'] as const) {
+    const within = stackupChain({
+      contributors: [link(10, 0.1, distribution), link(5, 0.1, distribution)],
+      lowerLimitMm: 14.8,
+      upperLimitMm: 15.2,
+    })
+    expect(within.advice).toBe('machine-to-size')
+    const wide = stackupChain({
+      contributors: [link(10, 0.3, distribution), link(5, 0.3, distribution)],
+      lowerLimitMm: 14.8,
+      upperLimitMm: 15.2,
+    })
+    expect(wide.advice).not.toBe('machine-to-size')
+  }
+})

@@ -328,3 +328,12 @@ describe('motion', () => {
     )
   })
 })
+
+test('a newton of preload is no cure: the same factor for the roughness of the work counts with it and without', () => {
+  const phases = [{ forceN: 900, speedRpm: 300, timeShare: 1 }]
+  const facts = { dynamicCapacityN: 12_000, leadMm: 5, loadFactor: 1.2 }
+  const play = screwLife({ ...facts, equivalentLoadN: 900, meanSpeedRpm: 300 }).lifeHours
+  const barely = preloadedLife({ ...facts, preloadN: 1, phases }).lifeHours
+  expect(barely).toBeLessThanOrEqual(play)
+  expect(barely / play).toBeGreaterThan(0.9)
+})
