@@ -20,6 +20,28 @@ export const onAxis = (
   more: Omit<Edit, 'label' | 'run'> = {},
 ): Edit => ({ label: `${label}, axis ${axis.name}`, run: job => run(axisOf(job, axis.id)), ...more })
 
+/**
+ * Sets fields of one row of an axis.
+ *
+ * @param find the row in the draft; one that is gone is left alone
+ */
+export const onRow = <R extends object>(
+  axis: Axis,
+  label: string,
+  find: (axis: Axis) => R | undefined,
+  change: Partial<R>,
+  more?: Omit<Edit, 'label' | 'run'>,
+): Edit =>
+  onAxis(
+    axis,
+    label,
+    draft => {
+      const row = find(draft)
+      if (row) Object.assign(row, change)
+    },
+    more,
+  )
+
 export const renameJob = (name: string): Edit => ({
   label: 'Name of the job',
   run: job => {

@@ -1,4 +1,5 @@
 import { length, numbers, record, type ValueOf } from '../field/field'
+import { MM_PER_INCH } from '../units/quantity'
 import type { Edit } from './edit'
 
 /** What the builder owns that making room calls for. */
@@ -13,11 +14,10 @@ export const SHOP_TO_START: Shop = {
   shimStockMm: [0.02, 0.03, 0.05, 0.1, 0.2, 0.5],
 }
 
-const IN = 25.4
 /** What a shop that works in inches starts with. */
 export const SHOP_TO_START_INCH: Shop = {
-  cutterSizesMm: [0.625, 0.75, 1, 1.25, 1.5, 2, 2.5].map(inches => inches * IN),
-  shimStockMm: [0.001, 0.002, 0.005, 0.01, 0.02].map(inches => inches * IN),
+  cutterSizesMm: [0.625, 0.75, 1, 1.25, 1.5, 2, 2.5].map(inches => inches * MM_PER_INCH),
+  shimStockMm: [0.001, 0.002, 0.005, 0.01, 0.02].map(inches => inches * MM_PER_INCH),
 }
 
 /** Sets the sizes of a kind of tool or stock that the builder owns, smallest first and each once. */

@@ -83,6 +83,14 @@ export const remedyEdit = (axis: Axis, remedy: Remedy): Edit => ({
 export const mends = ({ after, checkId }: Trial, change: Recipe): boolean =>
   after(change).finding(checkId)?.state === 'holds'
 
+/** One change, offered where it makes the check hold; none where `find` has none for this axis. */
+export const offered =
+  (find: (context: EvaluationContext) => Option | null): RemedyFinder =>
+  trial => {
+    const option = find(trial.context)
+    return option && mends(trial, option.change) ? [option] : []
+  }
+
 /**
  * The first of the other checks that a change makes fail, for no way out may do that.
  *

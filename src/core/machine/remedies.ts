@@ -10,7 +10,7 @@ import {
 } from '../document/dimensions'
 import { type PartKind, SCREW_ENDS } from '../document/kinds'
 import { attempt } from '../evaluation/attempt'
-import { breaks, mends, type Option, type RemedyFinder, solve } from '../evaluation/remedy'
+import { breaks, mends, type Option, offered, type RemedyFinder, solve } from '../evaluation/remedy'
 import { putPart } from './driveEdits'
 import { RECESS_OF, type RecessEnd, recessAt } from './travel/recess'
 
@@ -59,38 +59,32 @@ export function part(kind: PartKind): RemedyFinder {
 }
 
 /** The lead measured, and corrected in the controller from a table. */
-export function leadTable(): RemedyFinder {
-  return trial => {
-    const change: Option['change'] = draft => {
-      draft.drive.leadTable = true
-    }
-    if (trial.context.axis.drive.leadTable || !mends(trial, change)) return []
-    const label = 'Measure the lead and correct it from a table in the controller'
-    return [
-      {
-        change,
-        label,
-        cost: 'a controller that takes such a table, and an evening with a scale',
-        done: {
-          label: 'Lead corrected from a table',
-          entry: 'The lead is measured and corrected from a table.',
+export const leadTable = (): RemedyFinder =>
+  offered(({ axis }) =>
+    axis.drive.leadTable
+      ? null
+      : {
+          change: draft => {
+            draft.drive.leadTable = true
+          },
+          label: 'Measure the lead and correct it from a table in the controller',
+          cost: 'a controller that takes such a table, and an evening with a scale',
+          done: {
+            label: 'Lead corrected from a table',
+            entry: 'The lead is measured and corrected from a table.',
+          },
         },
-      },
-    ]
-  }
-}
+  )
 
 /** So many microsteps to a step, set on the driver. */
-export function microsteps(count: number): RemedyFinder {
-  return trial => {
-    const change: Option['change'] = draft => {
+export const microsteps = (count: number): RemedyFinder =>
+  offered(() => ({
+    change: draft => {
       draft.drive.microsteps = count
-    }
-    return mends(trial, change)
-      ? [{ change, label: `${count} microsteps to a step`, cost: 'a setting of the driver' }]
-      : []
-  }
-}
+    },
+    label: `${count} microsteps to a step`,
+    cost: 'a setting of the driver',
+  }))
 
 /** A cutting feed below the range where a stepper shakes, or above it. */
 export function otherFeed(): RemedyFinder {
@@ -136,26 +130,19 @@ export function ends(): RemedyFinder {
 }
 
 /** A screw held at both ends let slide at the far one: it grows there instead of pulling at its bearings. */
-export function slidingFarEnd(): RemedyFinder {
-  return trial => {
-    const change: Option['change'] = draft => {
-      draft.ends = 'fixed-supported'
-    }
-    return trial.context.axis.ends === 'fixed-fixed' && mends(trial, change)
-      ? [
-          {
-            change,
-            label: 'Let the far end slide: hold the ends fixed-supported',
-            cost: 'a plain bearing in place of the second fixed end; the screw grows towards it',
-            done: {
-              label: 'Ends of the screw fixed-supported',
-              entry: 'Ends of the screw: fixed-supported.',
-            },
+export const slidingFarEnd = (): RemedyFinder =>
+  offered(({ axis }) =>
+    axis.ends === 'fixed-fixed'
+      ? {
+          change: draft => {
+            draft.ends = 'fixed-supported'
           },
-        ]
-      : []
-  }
-}
+          label: 'Let the far end slide: hold the ends fixed-supported',
+          cost: 'a plain bearing in place of the second fixed end; the screw grows towards it',
+          done: { label: 'Ends of the screw fixed-supported', entry: 'Ends of the screw: fixed-supported.' },
+        }
+      : null,
+  )
 
 /** Wishes that are given up by allowing more. */
 const TOLERANCES = new Set<GoalKey>([

@@ -22,7 +22,7 @@ const same = (unit: string, decimals: number): { mm: Unit; inch: Unit } => ({
 const scaled = (accepts: Record<string, number>, factor: number) =>
   Object.fromEntries(Object.entries(accepts).map(([name, value]) => [name, value * factor]))
 
-const MM_PER_INCH = 25.4
+export const MM_PER_INCH = 25.4
 const N_PER_LBF = 4.4482216152605
 const MPA_PER_PSI = N_PER_LBF / MM_PER_INCH ** 2
 const M_PER_FOOT = 0.3048

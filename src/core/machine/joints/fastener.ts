@@ -1,6 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { TOLERANCE_MM } from '../../calculation/constants'
 import { choice, flag, number } from '../../calculation/spec'
+import { MM_PER_INCH } from '../../units/quantity'
 import { isUnified, THREADS, type Thread, threadInput } from './thread'
 
 const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
@@ -35,7 +36,7 @@ const STOCK_LENGTHS_MM = [6, 8, 10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 
 const STOCK_LENGTHS_IN = [
   0.25, 0.375, 0.5, 0.625, 0.75, 0.875, 1, 1.25, 1.5, 1.75, 2, 2.25, 2.5, 2.75, 3, 3.5, 4,
 ]
-const UNIFIED_LENGTHS_MM = STOCK_LENGTHS_IN.map(inches => inches * 25.4)
+const UNIFIED_LENGTHS_MM = STOCK_LENGTHS_IN.map(inches => inches * MM_PER_INCH)
 /** Lengths that cap screws of a thread are sold in. */
 export const stockLengthsMm = (thread: Thread): readonly number[] =>
   isUnified(thread) ? UNIFIED_LENGTHS_MM : STOCK_LENGTHS_MM
@@ -50,7 +51,7 @@ export const longestStockMm = (thread: Thread): number => stockLengthsMm(thread)
  */
 export function stockLengthWords(thread: Thread, lengthMm: number): string {
   if (!isUnified(thread)) return `${lengthMm} mm`
-  const eighths = Math.round((lengthMm / 25.4) * 8)
+  const eighths = Math.round((lengthMm / MM_PER_INCH) * 8)
   const whole = Math.floor(eighths / 8)
   const rest = eighths - 8 * whole
   const size = rest % 4 === 0 ? [rest / 4, 2] : rest % 2 === 0 ? [rest / 2, 4] : [rest, 8]

@@ -1,7 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { choice, number } from '../../calculation/spec'
-
-const MM_PER_IN = 25.4
+import { MM_PER_INCH } from '../../units/quantity'
 
 /** A unified thread, from its size and threads to the inch; head and hole of its cap screw in inches, tap drill in mm. */
 const unified = (
@@ -11,10 +10,10 @@ const unified = (
   holeIn: number,
   tapDrillMm: number,
 ) => ({
-  diameterMm: diameterIn * MM_PER_IN,
-  pitchMm: MM_PER_IN / perInch,
-  headMm: headIn * MM_PER_IN,
-  holeMm: holeIn * MM_PER_IN,
+  diameterMm: diameterIn * MM_PER_INCH,
+  pitchMm: MM_PER_INCH / perInch,
+  headMm: headIn * MM_PER_INCH,
+  holeMm: holeIn * MM_PER_INCH,
   tapDrillMm,
 })
 

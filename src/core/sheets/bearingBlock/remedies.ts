@@ -1,5 +1,5 @@
 import { attempt } from '../../evaluation/attempt'
-import { mends, type Option, type RemedyFinder } from '../../evaluation/remedy'
+import { type Option, offered, type RemedyFinder } from '../../evaluation/remedy'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import { bearingStack } from './calculation'
@@ -17,21 +17,20 @@ interface Stack {
 }
 
 /** A change of the block, offered where it mends. */
-const way =
-  (find: (stack: Stack) => Way | null): RemedyFinder =>
-  trial => {
-    const { axis, shop, units } = trial.context
-    const { block } = axis
+const way = (find: (stack: Stack) => Way | null): RemedyFinder =>
+  offered(({ axis: { block }, shop, units }) => {
     const stack = block && attempt(() => bearingStack(blockInputs(block))).value
     const found =
       block && stack ? find({ block, proudMm: stack.proudMm, stockMm: shop.shimStockMm, units }) : null
-    if (!found) return []
+    if (!found) return null
     const { set, ...option } = found
-    const change: Option['change'] = draft => {
-      if (draft.block) Object.assign(draft.block, set)
+    return {
+      ...option,
+      change: draft => {
+        if (draft.block) Object.assign(draft.block, set)
+      },
     }
-    return mends(trial, change) ? [{ change, ...option }] : []
-  }
+  })
 
 const rounded = (mm: number) => Math.round(mm * 1000) / 1000
 

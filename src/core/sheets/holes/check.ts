@@ -2,7 +2,7 @@ import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { isFilled } from '../../evaluation/filled'
 import { NO_FIGURES } from '../../evaluation/measures'
 import { holeEnlarge } from './calculation'
-import { HOLE_NEEDS, holeInputs, type MeasuredHole, measuredHole } from './inputs'
+import { HOLE_NEEDS, holeInputs, judgedHoles, type MeasuredHole, measuredHole } from './inputs'
 
 type Result = ReturnType<typeof holeEnlarge>
 
@@ -49,15 +49,11 @@ export const HOLE_CHECKS = defineChecks({
       const { holes } = t.axis
       if (holes.length === 0) return null
       const { cutterSizesMm } = t.shop
-      const judged = holes
-        .filter(hole => isFilled(hole, HOLE_NEEDS))
-        .map(hole => ({ hole, result: holeEnlarge.compute(holeInputs(hole, cutterSizesMm)) }))
-        .toSorted(
-          (a, b) =>
-            ORDER.indexOf(a.result.verdict) - ORDER.indexOf(b.result.verdict) ||
-            a.result.wallAfterMm - b.result.wallAfterMm,
-        )
-      const [worst] = judged
+      const [worst] = judgedHoles(holes, cutterSizesMm).toSorted(
+        (a, b) =>
+          ORDER.indexOf(a.result.verdict) - ORDER.indexOf(b.result.verdict) ||
+          a.result.wallAfterMm - b.result.wallAfterMm,
+      )
       const open = holes.find(hole => !isFilled(hole, HOLE_NEEDS))
       // What is known to fail does so whatever the rest comes to.
       if (!worst || (open && HOLE_STATES[worst.result.verdict] === 'holds')) {

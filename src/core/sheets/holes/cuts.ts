@@ -1,20 +1,15 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { isFilled } from '../../evaluation/filled'
 import { CAUTION, type Cut } from '../../machine/cut'
 import { say } from '../../units/print'
-import { holeEnlarge } from './calculation'
+import type { holeEnlarge } from './calculation'
 import { HOLE_STATES } from './check'
-import { HOLE_NEEDS, holeInputs, type MeasuredHole } from './inputs'
+import { judgedHoles, type MeasuredHole } from './inputs'
 
 /** The holes that are bored larger, each with what guides the pilot; those that are large enough are left. */
-export function holeCuts(t: EvaluationContext): Cut[] {
-  return t.axis.holes
-    .filter(hole => isFilled(hole, HOLE_NEEDS))
-    .flatMap(hole => {
-      const result = holeEnlarge(holeInputs(hole, t.shop.cutterSizesMm))
-      return result.verdict === 'enough' ? [] : [cutOf(t, hole, result)]
-    })
-}
+export const holeCuts = (t: EvaluationContext): Cut[] =>
+  judgedHoles(t.axis.holes, t.shop.cutterSizesMm).flatMap(({ hole, result }) =>
+    result.verdict === 'enough' ? [] : [cutOf(t, hole, result)],
+  )
 
 function cutOf(
   t: EvaluationContext,

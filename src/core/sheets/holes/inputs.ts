@@ -1,5 +1,5 @@
-import { type Filled, filled } from '../../evaluation/filled'
-import type { holeEnlarge } from './calculation'
+import { type Filled, filled, isFilled } from '../../evaluation/filled'
+import { holeEnlarge } from './calculation'
 import { HOLES, type Hole } from './model'
 
 /** What must be measured of a hole before it can be judged. */
@@ -20,3 +20,9 @@ export const holeInputs = (
   { id: _, label: __, depthMm: ___, ...hole }: MeasuredHole,
   cutterSizesMm: readonly number[],
 ): Parameters<typeof holeEnlarge>[0] => ({ ...hole, cutterSizesMm: [...cutterSizesMm] })
+
+/** Those of the holes that are measured, each with what is to be done about it. */
+export const judgedHoles = (holes: readonly Hole[], cutterSizesMm: readonly number[]) =>
+  holes
+    .filter(hole => isFilled(hole, HOLE_NEEDS))
+    .map(hole => ({ hole, result: holeEnlarge(holeInputs(hole, cutterSizesMm)) }))

@@ -1,10 +1,9 @@
-import { isFilled } from '../../evaluation/filled'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { holeEnlarge } from './calculation'
 import { HOLE_CHECKS } from './check'
 import { holeCuts } from './cuts'
-import { HOLE_NEEDS, holeInputs } from './inputs'
+import { judgedHoles } from './inputs'
 import { HOLES } from './model'
 
 /** Holes of the casting that are bored larger: which cutter, what wall is left, and what guides the pilot. */
@@ -18,31 +17,29 @@ export const holes = defineSheet({
   cuts: holeCuts,
   /** Bar for the bungs, and cutters that no hole can do without. */
   orders: (axis, { shop }, units) =>
-    axis.holes
-      .filter(hole => isFilled(hole, HOLE_NEEDS))
-      .flatMap(hole => {
-        const { existingDiameterMm, requiredDiameterMm } = hole
-        const { verdict, guide } = holeEnlarge(holeInputs(hole, shop.cutterSizesMm))
-        const item = { count: 1, neededBy: 'room' as const, sheetEur: null }
-        return [
-          ...(guide === 'bung' && verdict !== 'enough'
-            ? [
-                {
-                  ...item,
-                  key: `bar:${existingDiameterMm}`,
-                  what: `Round bar for guide bungs, ${say(existingDiameterMm, 'length', units)} or a little more`,
-                },
-              ]
-            : []),
-          ...(verdict === 'no-cutter'
-            ? [
-                {
-                  ...item,
-                  key: `cutter:${requiredDiameterMm}`,
-                  what: `Hole cutter, ${say(requiredDiameterMm, 'length', units)} or a little more`,
-                },
-              ]
-            : []),
-        ]
-      }),
+    judgedHoles(axis.holes, shop.cutterSizesMm).flatMap(({ hole, result }) => {
+      const { existingDiameterMm, requiredDiameterMm } = hole
+      const { verdict, guide } = result
+      const item = { count: 1, neededBy: 'room' as const, sheetEur: null }
+      return [
+        ...(guide === 'bung' && verdict !== 'enough'
+          ? [
+              {
+                ...item,
+                key: `bar:${existingDiameterMm}`,
+                what: `Round bar for guide bungs, ${say(existingDiameterMm, 'length', units)} or a little more`,
+              },
+            ]
+          : []),
+        ...(verdict === 'no-cutter'
+          ? [
+              {
+                ...item,
+                key: `cutter:${requiredDiameterMm}`,
+                what: `Hole cutter, ${say(requiredDiameterMm, 'length', units)} or a little more`,
+              },
+            ]
+          : []),
+      ]
+    }),
 })

@@ -1,6 +1,6 @@
 import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
-import { onAxis } from '../../document/edits'
+import { onAxis, onRow } from '../../document/edits'
 import type { ReversalStation, ReversalTest } from './model'
 
 export const startTest = (axis: Axis, test: ReversalTest): Edit =>
@@ -42,25 +42,14 @@ export const setTestGauge = (
   testId: string,
   gaugeStepUm: number | null,
   mergeKey?: string,
-): Edit =>
-  onAxis(
-    axis,
-    'Step of the gauge',
-    draft => {
-      const test = testOf(draft, testId)
-      if (test) test.gaugeStepUm = gaugeStepUm
-    },
-    { mergeKey },
-  )
+): Edit => onRow(axis, 'Step of the gauge', draft => testOf(draft, testId), { gaugeStepUm }, { mergeKey })
 
 export const finishTest = (axis: Axis, testId: string, at: string, summary: string): Edit =>
-  onAxis(
+  onRow(
     axis,
     'Reversal test closed',
-    draft => {
-      const test = testOf(draft, testId)
-      if (test) test.finishedAt = at
-    },
+    draft => testOf(draft, testId),
+    { finishedAt: at },
     { entry: { axisId: axis.id, kind: 'test', text: summary } },
   )
 

@@ -1,6 +1,6 @@
 import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
-import { onAxis } from '../../document/edits'
+import { onAxis, onRow } from '../../document/edits'
 import type { AlignRound, AlignStation } from './model'
 
 export const startRound = (axis: Axis, round: AlignRound): Edit =>
@@ -11,31 +11,14 @@ export const startRound = (axis: Axis, round: AlignRound): Edit =>
 const roundOf = (axis: Axis, roundId: string) => axis.rounds.find(({ id }) => id === roundId)
 
 export const setClampedAt = (axis: Axis, roundId: string, clampedAtMm: number, mergeKey?: string): Edit =>
-  onAxis(
-    axis,
-    'Place of the clamped nut',
-    draft => {
-      const round = roundOf(draft, roundId)
-      if (round) round.clampedAtMm = clampedAtMm
-    },
-    { mergeKey },
-  )
+  onRow(axis, 'Place of the clamped nut', draft => roundOf(draft, roundId), { clampedAtMm }, { mergeKey })
 
 export const setRoundGauge = (
   axis: Axis,
   roundId: string,
   gaugeStepUm: number | null,
   mergeKey?: string,
-): Edit =>
-  onAxis(
-    axis,
-    'Step of the gauge',
-    draft => {
-      const round = roundOf(draft, roundId)
-      if (round) round.gaugeStepUm = gaugeStepUm
-    },
-    { mergeKey },
-  )
+): Edit => onRow(axis, 'Step of the gauge', draft => roundOf(draft, roundId), { gaugeStepUm }, { mergeKey })
 
 export const addAlignStation = (axis: Axis, roundId: string, station: AlignStation): Edit =>
   onAxis(axis, 'Station added', draft => {
@@ -49,24 +32,20 @@ export const setAlignReading = (
   reading: Partial<Omit<AlignStation, 'id'>>,
   mergeKey?: string,
 ): Edit =>
-  onAxis(
+  onRow(
     axis,
     'Reading of the line',
-    draft => {
-      const station = roundOf(draft, roundId)?.stations.find(({ id }) => id === stationId)
-      if (station) Object.assign(station, reading)
-    },
+    draft => roundOf(draft, roundId)?.stations.find(({ id }) => id === stationId),
+    reading,
     { mergeKey },
   )
 
 export const finishRound = (axis: Axis, roundId: string, at: string, summary: string): Edit =>
-  onAxis(
+  onRow(
     axis,
     'Alignment round closed',
-    draft => {
-      const round = roundOf(draft, roundId)
-      if (round) round.finishedAt = at
-    },
+    draft => roundOf(draft, roundId),
+    { finishedAt: at },
     { entry: { axisId: axis.id, kind: 'round', text: summary } },
   )
 
