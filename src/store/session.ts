@@ -149,6 +149,7 @@ export class JobSession {
   private async broughtUp(left: Pending): Promise<Pending> {
     if (left.version >= SCHEMA_VERSION) return left
     const { changeFromV5 } = await import('@/core/document/migrations/v5')
+    const { changeFromV6 } = await import('@/core/document/migrations/v6')
     const byId = async () => {
       if (left.version > LAST_BY_PLACE) return { ...left.change }
       const row = await this.db.jobs.get(left.change.jobId)
@@ -158,7 +159,8 @@ export class JobSession {
     }
     const change = await byId()
     if (!change) return left
-    return { ...left, change: changeFromV5(change) as unknown as Change, version: SCHEMA_VERSION }
+    const sixth = left.version > 5 ? { ...change } : changeFromV5({ ...change })
+    return { ...left, change: changeFromV6(sixth) as unknown as Change, version: SCHEMA_VERSION }
   }
 
   private readonly onHide = () => {

@@ -130,6 +130,7 @@ const X: Axis = {
   preloadN: null,
   recesses: { recessFixedMm: 0, recessFarMm: 12, safetyFixedMm: 5, safetyFarMm: 5 },
   nutFacing: 'far',
+  higherEnd: null,
   stopping: { reactionS: 0.02, decelerationMmPerS2: null },
   limits: {},
   ...FITTED_SKARROW_X,
@@ -271,6 +272,7 @@ const Z: Axis = {
     ...SHAFTS_ASSUMED,
   }),
   goals: goals(300, { topSpeedMmPerMin: 2000 }),
+  higherEnd: 'fixed',
   parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null, brake: null },
 }
 

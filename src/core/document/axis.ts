@@ -1,5 +1,6 @@
 import {
   choice,
+  choiceOrNone,
   flag,
   force,
   maybe,
@@ -15,7 +16,7 @@ import {
   wordsOrNone,
 } from '../field/field'
 import { DIMENSION_RECORDS, DRIVE_SIZES, GOALS, RECESSES } from './dimensions'
-import { NUT_FACINGS, SCREW_ENDS, TRANSMISSIONS } from './kinds'
+import { AXIS_ENDS, NUT_FACINGS, SCREW_ENDS, TRANSMISSIONS } from './kinds'
 
 /** Ids of the parts that are chosen. */
 export const CHOSEN_PARTS = record('Parts', {
@@ -72,6 +73,11 @@ export const AXIS_FIELDS = {
   duty: maybe('Duty', DUTY),
   preloadN: PRELOAD_N,
   recesses: record('Recesses and stops', RECESSES),
+  /** The end that stands higher, of an axis that is not level; none while nobody has said. */
+  higherEnd: choiceOrNone('Which end is higher', AXIS_ENDS, {
+    fixed: 'the motor end',
+    far: 'the far end',
+  }),
   /** The side of its bracket on which the nut's body stands. */
   nutFacing: choice('Nut body stands towards', NUT_FACINGS),
 } as const

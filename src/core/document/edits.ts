@@ -3,7 +3,7 @@ import type { Axis } from './axis'
 import { DIMENSIONS, type DimensionKey, GOALS, type GoalKey, RECESSES, type RecessKey } from './dimensions'
 import type { Edit } from './edit'
 import type { Job } from './job'
-import type { Provenance } from './kinds'
+import type { AxisEnd, Provenance } from './kinds'
 
 /** The axis of a draft that a command works on. */
 export function axisOf(job: Job, axisId: string): Axis {
@@ -41,6 +41,11 @@ export const onRow = <R extends object>(
     },
     more,
   )
+
+export const setHigherEnd = (axis: Axis, higherEnd: AxisEnd | null): Edit =>
+  onAxis(axis, 'Which end is higher', draft => {
+    draft.higherEnd = higherEnd
+  })
 
 export const renameJob = (name: string): Edit => ({
   label: 'Name of the job',

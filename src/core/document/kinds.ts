@@ -11,6 +11,10 @@ export const SCREW_ENDS = ['fixed-free', 'supported-supported', 'fixed-supported
 export type ScrewEnds = (typeof SCREW_ENDS)[number]
 
 export const TRANSMISSIONS = ['direct', 'belt'] as const
+/** The ends of an axis: the fixed one has the motor. */
+export const AXIS_ENDS = ['fixed', 'far'] as const
+export type AxisEnd = (typeof AXIS_ENDS)[number]
+
 export const NUT_FACINGS = ['far', 'fixed'] as const
 
 /** Where a value comes from. */

@@ -1,29 +1,52 @@
-import { length, numbers, record, type ValueOf } from '../field/field'
+import { choiceOrNone, length, numbers, record, smallLength, type ValueOf } from '../field/field'
 import { MM_PER_INCH } from '../units/quantity'
 import type { Edit } from './edit'
 
-/** What the builder owns that making room calls for. */
+/** The units in which readings of a gauge are typed. */
+export const READING_UNITS = ['um', 'mm', 'thou', 'in'] as const
+
+/** What the builder owns: what making room calls for, and the gauge. */
 export const SHOP = record('Shop', {
   cutterSizesMm: numbers('Cutters at hand', length('Cutter', [0.5, 500]), 100),
   shimStockMm: numbers('Shim stock at hand', length('Shim', [0.001, 10]), 100),
+  /** What one mark of the gauge is worth; new rounds and tests start with it. */
+  gaugeStepUm: smallLength('Step of the gauge', [0.01, 100], { orNone: true }),
+  /** What a reading is in that is typed without its unit; none goes by the units of the job. */
+  readingUnit: choiceOrNone('Readings are typed in', READING_UNITS, { um: 'µm' }),
 })
 export type Shop = ValueOf<typeof SHOP>
 
 export const SHOP_TO_START: Shop = {
+  gaugeStepUm: null,
+  readingUnit: null,
   cutterSizesMm: [16, 20, 25, 32, 40, 50, 60],
   shimStockMm: [0.02, 0.03, 0.05, 0.1, 0.2, 0.5],
 }
 
 /** What a shop that works in inches starts with. */
 export const SHOP_TO_START_INCH: Shop = {
+  gaugeStepUm: null,
+  readingUnit: null,
   cutterSizesMm: [0.625, 0.75, 1, 1.25, 1.5, 2, 2.5].map(inches => inches * MM_PER_INCH),
   shimStockMm: [0.001, 0.002, 0.005, 0.01, 0.02].map(inches => inches * MM_PER_INCH),
 }
 
 /** Sets the sizes of a kind of tool or stock that the builder owns, smallest first and each once. */
-export const setShop = (kind: keyof Shop, sizesMm: readonly number[]): Edit => ({
+export const setShop = (kind: 'cutterSizesMm' | 'shimStockMm', sizesMm: readonly number[]): Edit => ({
   label: SHOP.of[kind].label,
   run: job => {
     job.shop = { ...job.shop, [kind]: [...new Set(sizesMm)].toSorted((a, b) => a - b) }
+  },
+})
+
+/** Notes the builder's gauge: the worth of one mark, or the unit in which its readings are typed. */
+export const setGauge = (
+  gauge: Partial<Pick<Shop, 'gaugeStepUm' | 'readingUnit'>>,
+  mergeKey?: string,
+): Edit => ({
+  label: 'Gauge',
+  mergeKey,
+  run: job => {
+    job.shop = { ...job.shop, ...gauge }
   },
 })

@@ -40,7 +40,8 @@ export interface ListedCheck extends Check {
   stage: Stage
 }
 
-const PART_WORDS: Record<PartKind, string> = {
+/** A part that is not chosen yet, as one asks for it. */
+export const PART_WORDS: Record<PartKind, string> = {
   screw: 'a screw and its nut',
   bearing: 'the bearings of the fixed end',
   coupler: 'a coupler',

@@ -17,6 +17,14 @@ export const STATE_WORDS: Record<State, string> = {
   holds: 'Holds',
 }
 
+/**
+ * How many findings are in a state, in words.
+ *
+ * @example countWords('fails', 2) // '2 fail'
+ */
+export const countWords = (state: State, count: number): string =>
+  `${count} ${(count === 1 ? STATE_WORDS : { ...STATE_WORDS, fails: 'fail', holds: 'hold' })[state].toLowerCase()}`
+
 /** The part of the drive, or the thing, that a finding is about. */
 export type Subject =
   | 'screw'

@@ -1,8 +1,24 @@
 import type { Axis } from '../document/axis'
-import { DIMENSION_KEYS, type DimensionKey } from '../document/dimensions'
+import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from '../document/dimensions'
 
-/** Dimensions that nobody has measured or read off a sheet yet. */
+const isOpen = (axis: Axis, key: DimensionKey): boolean =>
+  axis.dimensions[key].provenance === 'assumed' || axis.dimensions[key].value === null
+
+/**
+ * Dimensions that nobody has measured or read off a sheet yet, of those that can be had before anything is bought.
+ *
+ * @example stillToMeasure(newAxis({ name: 'X', title: 'Table' })).length // 9
+ */
 export const stillToMeasure = (axis: Axis): DimensionKey[] =>
-  DIMENSION_KEYS.filter(
-    key => axis.dimensions[key].provenance === 'assumed' || axis.dimensions[key].value === null,
-  )
+  DIMENSION_KEYS.filter(key => DIMENSIONS[key].group !== 'shafts' && isOpen(axis, key))
+
+/**
+ * How the motor's shaft stands to the screw, as far as it is not measured: it shows once both are in. A belt asks for
+ * none of it.
+ *
+ * @example stillToAlign(newAxis({ name: 'X', title: 'Table' })) // ['shaftParallelMm', 'shaftAngleDeg', 'shaftAxialMm']
+ */
+export const stillToAlign = (axis: Axis): DimensionKey[] =>
+  axis.drive.transmission === 'belt'
+    ? []
+    : DIMENSION_KEYS.filter(key => DIMENSIONS[key].group === 'shafts' && isOpen(axis, key))

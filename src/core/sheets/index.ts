@@ -1,3 +1,4 @@
+import type { Stage } from '../document/stages'
 import { bearingBlock } from './bearingBlock/sheet'
 import { chain } from './chain/sheet'
 import { cuts } from './cuts/sheet'
@@ -13,13 +14,17 @@ import { leadscrewEnds } from './leadscrewEnds/sheet'
 import { loads } from './loads/sheet'
 import { log } from './log/sheet'
 import { lostMotion } from './lostMotion/sheet'
+import { machineRecord } from './machineRecord/sheet'
 import { nutRoom } from './nutRoom/sheet'
 import { orders } from './orders/sheet'
+import { overview } from './overview/sheet'
+import { ownParts } from './ownParts/sheet'
 import { parts } from './parts/sheet'
 import { reversal } from './reversal/sheet'
 import { schools } from './schools/sheet'
 import { screwLine } from './screwLine/sheet'
 import { search } from './search/sheet'
+import { shafts } from './shafts/sheet'
 import type { Sheet } from './sheet'
 import { steps } from './steps/sheet'
 import { stopping } from './stopping/sheet'
@@ -29,15 +34,19 @@ import { travel } from './travel/sheet'
 
 /** Every sheet, in the order of the work. Everything that the app knows of a sheet is folded out of this list. */
 const LISTED = [
-  toMeasure,
+  overview,
+  orders,
+  ownParts,
+  machineRecord,
   geometry,
   loads,
   goals,
+  toMeasure,
   inWords,
+  search,
   drive,
   parts,
   schools,
-  search,
   duty,
   figures,
   lostMotion,
@@ -51,9 +60,9 @@ const LISTED = [
   template,
   fasteners,
   chain,
-  orders,
   steps,
   screwLine,
+  shafts,
   reversal,
   log,
 ] as const
@@ -72,3 +81,11 @@ export type CheckId = In<'checks'>
 export type LimitKey = In<'limits'>
 
 export const SHEETS: readonly (Sheet & { readonly id: SheetId })[] = LISTED
+
+/** The sheets of a stage, in the order of the work. */
+export const sheetsOf = (stage: Stage): readonly (Sheet & { readonly id: SheetId })[] =>
+  SHEETS.filter(sheet => sheet.stage === stage)
+
+/** The sheet of a stage that it opens with. */
+export const firstSheet = (stage: Stage): SheetId =>
+  (LISTED.find(sheet => sheet.stage === stage) as Listed).id

@@ -161,6 +161,7 @@ export function newAxis(template: AxisTemplate): Axis {
     preloadN: null,
     recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
     nutFacing: 'far',
+    higherEnd: null,
     limits: {},
     ...blankSheets(),
   }

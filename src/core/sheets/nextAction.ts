@@ -1,51 +1,90 @@
 import type { Axis } from '../document/axis'
-import { DIMENSION_KEYS, DIMENSIONS } from '../document/dimensions'
+import { DIMENSIONS, type DimensionKey } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
 import { neededParts } from '../machine/neededParts'
-import { stillToMeasure } from '../machine/stillToMeasure'
-import { evaluateAxis } from './evaluateAxis'
+import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
+import type { SheetId } from '.'
+import { type Evaluation, evaluateAxis } from './evaluateAxis'
 import { blockedBy } from './steps/holds'
 import { procedure } from './steps/procedure'
 
-/** What an axis needs next, and the stage where it is done. */
+/** What an axis needs next, and the sheet where it is done. */
 export interface NextAction {
   axisId: string
   stage: Stage
+  sheet: SheetId
   text: string
 }
+
+/** The sheet that each group of dimensions is typed in. */
+export const SHEET_OF_GROUP = { geometry: 'geometry', load: 'loads', shafts: 'shafts' } as const
+
+/** The stage and the sheet where a dimension is measured. */
+export const placeOfDimension = (key: DimensionKey): { stage: Stage; sheet: SheetId } => {
+  const { group } = DIMENSIONS[key]
+  return { stage: group === 'shafts' ? 'align' : 'survey', sheet: SHEET_OF_GROUP[group] }
+}
+
+/** Steps that are done on a sheet of their own, and not by a tick alone. */
+const DONE_ELSEWHERE: Partial<Record<string, { stage: Stage; sheet: SheetId }>> = {
+  aligned: { stage: 'align', sheet: 'screwLine' },
+  proved: { stage: 'prove', sheet: 'reversal' },
+}
+const ON_THE_LIST = { stage: 'build', sheet: 'steps' } as const
+/** Once this is done, the motor and its coupler are in, and how they stand can be measured. */
+const MOTOR_IS_IN = 'motor-hub'
 
 /**
  * What an axis needs next, in the order in which the work is done; null when it is finished.
  *
- * @example an axis without a motor: { stage: 'size', text: 'X: choose the motor' }
+ * @example nextForAxis(newAxis({ name: 'X', title: 'Table' }), CATALOGUE, 'mm')?.text // 'X: 9 dimensions to measure'
  */
-export function nextForAxis(axis: Axis, catalogue: Catalogue, units: Job['units']): NextAction | null {
-  const act = (stage: Stage, text: string): NextAction => ({
+export const nextForAxis = (axis: Axis, catalogue: Catalogue, units: Job['units']): NextAction | null =>
+  nextOf(evaluateAxis(axis, catalogue, units))
+
+/** What the axis of an evaluation needs next; null when it is finished. */
+export function nextOf(context: Evaluation): NextAction | null {
+  const { axis, catalogue } = context
+  const act = (place: { stage: Stage; sheet: SheetId }, text: string): NextAction => ({
     axisId: axis.id,
-    stage,
+    stage: place.stage,
+    sheet: place.sheet,
     text: `${axis.name}: ${text}`,
   })
-  const [unmeasured, ...more] = stillToMeasure(axis)
-  if (unmeasured && more.length >= DIMENSION_KEYS.length / 2)
-    return act('survey', `${more.length + 1} dimensions to measure`)
-  const open = neededParts(axis).find(kind => !catalogue[kind].has(axis.parts[kind] ?? ''))
-  if (open) return act('size', `choose the ${open === 'bearing' ? 'bearings' : open}`)
-  const context = evaluateAxis(axis, catalogue, units)
-  const { findings } = context
-  const failing = findings.find(finding => finding.state === 'fails')
-  if (failing) return act(failing.stage, `to mend: ${failing.title.toLowerCase()}`)
-  if (unmeasured) return act('survey', `measure: ${DIMENSIONS[unmeasured].label.toLowerCase()}`)
+  const unmeasured = stillToMeasure(axis)
+  const [first] = unmeasured
+  const needed = neededParts(axis)
+  const open = needed.filter(kind => !catalogue[kind].has(axis.parts[kind] ?? ''))
+  const nothingChosen = open.length === needed.length
+  if (first && nothingChosen)
+    return act(
+      placeOfDimension(first),
+      unmeasured.length === 1
+        ? `measure: ${DIMENSIONS[first].label.toLowerCase()}`
+        : `${unmeasured.length} dimensions to measure`,
+    )
+  if (nothingChosen) return act({ stage: 'size', sheet: 'search' }, 'find a drive that holds')
+  const [kind] = open
+  if (kind)
+    return act({ stage: 'size', sheet: 'parts' }, `choose the ${kind === 'bearing' ? 'bearings' : kind}`)
+  const failing = context.findings.find(({ state }) => state === 'fails')
+  if (failing)
+    return act(
+      { stage: failing.stage, sheet: failing.sheet as SheetId },
+      `to mend: ${failing.title.toLowerCase()}`,
+    )
+  if (first) return act(placeOfDimension(first), `measure: ${DIMENSIONS[first].label.toLowerCase()}`)
   const steps = procedure(context) ?? []
   const next = steps.find(step => !axis.ticks[step.id] && !blockedBy(steps, axis.ticks, step.id))
-  if (next)
-    return act(
-      next.id === 'aligned' ? 'align' : next.id === 'proved' ? 'prove' : 'build',
-      next.title.toLowerCase(),
-    )
+  const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
+  if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)
+  if (next) return act(DONE_ELSEWHERE[next.id] ?? ON_THE_LIST, next.title.toLowerCase())
   const last = context.finding('prove.reversal')
-  return last?.state === 'holds' ? null : act('prove', 'measure the lost motion')
+  return last?.state === 'holds'
+    ? null
+    : act({ stage: 'prove', sheet: 'reversal' }, 'measure the lost motion')
 }
 
 /** What each axis of a job needs next; empty when the job is done. */

@@ -2,8 +2,24 @@ import type { Stage } from '../document/stages'
 import type { DriveLine } from '../drawing/driveLine'
 import { type Overlay, overlaid } from '../drawing/overlay'
 import type { EvaluationContext } from '../evaluation/context'
-import { SHEETS } from '.'
+import { type SheetId, sheetsOf } from '.'
 
 /** The findings of a stage as they lie on the drive line: what each of its sheets lays down. */
 export const overlayOf = (stage: Stage, context: EvaluationContext, line: DriveLine): Overlay =>
-  overlaid(SHEETS.filter(sheet => sheet.stage === stage).map(sheet => sheet.overlay?.(context, line) ?? {}))
+  overlaid(sheetsOf(stage).map(sheet => sheet.overlay?.(context, line) ?? {}))
+
+/**
+ * What lies on the drive line beside a sheet: its own, so that the drawing is no taller than what it says; of a sheet that
+ * lays nothing down, the marks of its stage without the lengths of other sheets.
+ */
+export function overlayAt(
+  sheetId: SheetId,
+  stage: Stage,
+  context: EvaluationContext,
+  line: DriveLine,
+): Overlay {
+  const own = sheetsOf(stage)
+    .find(({ id }) => id === sheetId)
+    ?.overlay?.(context, line)
+  return own ? overlaid([own]) : { ...overlayOf(stage, context, line), spans: [] }
+}

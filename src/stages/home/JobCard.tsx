@@ -71,7 +71,12 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
             {next.map(action => (
               <li key={action.axisId}>
                 <chakra.a
-                  href={addressOf({ jobId: job.id, axisId: action.axisId, stage: action.stage })}
+                  href={addressOf({
+                    jobId: job.id,
+                    axisId: action.axisId,
+                    stage: action.stage,
+                    sheet: action.sheet,
+                  })}
                   display="inline-flex"
                   alignItems="center"
                   minH={{ base: '44px', xl: '28px' }}

@@ -32,25 +32,27 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
     [edit, key, axisNow],
   )
   return (
-    <QuantityField
-      label={label}
-      kind={quantity}
-      units={units}
-      min={min}
-      max={max}
-      optional
-      confirms={provenance === 'assumed'}
-      value={value}
-      onValue={onValue}
-      hint={open ? `To measure: ${help}` : undefined}
-    >
-      <SelectField
-        label={`Where ${label.toLowerCase()} comes from`}
-        hideLabel
-        value={provenance}
-        options={SOURCES}
-        onChange={next => edit(setDimension(axisNow(), key, value, next))}
-      />
-    </QuantityField>
+    <div data-field={key}>
+      <QuantityField
+        label={label}
+        kind={quantity}
+        units={units}
+        min={min}
+        max={max}
+        optional
+        confirms={provenance === 'assumed'}
+        value={value}
+        onValue={onValue}
+        hint={open ? `To measure: ${help}` : undefined}
+      >
+        <SelectField
+          label={`Where ${label.toLowerCase()} comes from`}
+          hideLabel
+          value={provenance}
+          options={SOURCES}
+          onChange={next => edit(setDimension(axisNow(), key, value, next))}
+        />
+      </QuantityField>
+    </div>
   )
 })

@@ -10,15 +10,19 @@ const later = (load: () => Promise<ComponentType>) => dynamic(load, { ssr: false
 
 /** The panel of every sheet; the compiler sees that none is missing. Those of the first stage come with the app. */
 export const PANELS: Record<SheetId, ComponentType> = {
-  toMeasure: ToMeasurePanel,
+  overview: later(() => import('./overview/Panel').then(module => module.OverviewPanel)),
+  orders: later(() => import('./orders/Panel').then(module => module.OrdersPanel)),
+  ownParts: later(() => import('./ownParts/Panel').then(module => module.OwnPartsPanel)),
+  machineRecord: later(() => import('./machineRecord/Panel').then(module => module.MachineRecordPanel)),
   geometry: GeometryPanel,
   loads: LoadsPanel,
   goals: GoalsPanel,
+  toMeasure: ToMeasurePanel,
   inWords: later(() => import('./inWords/Panel').then(module => module.InWordsPanel)),
+  search: later(() => import('./search/Panel').then(module => module.SearchPanel)),
   drive: later(() => import('./drive/Panel').then(module => module.DrivePanel)),
   parts: later(() => import('./parts/Panel').then(module => module.PartsPanel)),
   schools: later(() => import('./schools/Panel').then(module => module.SchoolsPanel)),
-  search: later(() => import('./search/Panel').then(module => module.SearchPanel)),
   duty: later(() => import('./duty/Panel').then(module => module.DutyPanel)),
   figures: later(() => import('./figures/Panel').then(module => module.FiguresPanel)),
   lostMotion: later(() => import('./lostMotion/Panel').then(module => module.LostMotionPanel)),
@@ -32,9 +36,9 @@ export const PANELS: Record<SheetId, ComponentType> = {
   template: later(() => import('./template/Panel').then(module => module.TemplatePanel)),
   fasteners: later(() => import('./fasteners/Panel').then(module => module.FastenersPanel)),
   chain: later(() => import('./chain/Panel').then(module => module.ChainPanel)),
-  orders: later(() => import('./orders/Panel').then(module => module.OrdersPanel)),
   steps: later(() => import('./steps/Panel').then(module => module.StepsPanel)),
   screwLine: later(() => import('./screwLine/Panel').then(module => module.ScrewLinePanel)),
+  shafts: later(() => import('./shafts/Panel').then(module => module.ShaftsPanel)),
   reversal: later(() => import('./reversal/Panel').then(module => module.ReversalPanel)),
   log: later(() => import('./log/Panel').then(module => module.LogPanel)),
 }

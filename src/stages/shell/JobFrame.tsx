@@ -1,27 +1,29 @@
 import dynamic from 'next/dynamic'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { setUnits } from '@/core/document/edits'
-import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
-import { stageState } from '@/core/evaluation/finding'
-import { stillToMeasure } from '@/core/machine/stillToMeasure'
-import { procedure } from '@/core/sheets/steps/procedure'
+import { STAGE_WORDS, type Stage } from '@/core/document/stages'
+import { SHEETS, type SheetId } from '@/core/sheets'
 import type { JobSession } from '@/store/session'
-import { Frame, type StageTab, StageTabs } from '@/ui/frame/Frame'
+import { Frame } from '@/ui/frame/Frame'
 import { Header } from '@/ui/frame/Header'
 import { SavedNote } from '@/ui/frame/SavedNote'
+import { SkipLink } from '@/ui/frame/SkipLink'
+import { useIsAtLeast } from '@/ui/frame/useIsAtLeast'
 import { useToastsWanted } from '@/ui/toasts'
 import { useJob, useJobDigest, useSessionState, useUnits } from '../job/JobContext'
-import { go } from '../job/place'
-import { useSettledAxis } from '../job/useAxis'
-import { evaluationOf, useCatalogue } from '../job/useEvaluation'
+import { PlaceButton } from '../job/PlaceLink'
+import { go, type Place } from '../job/place'
 import { DriveLinePanel } from './DriveLinePanel'
+import { FootBar } from './FootBar'
+import { NextLine } from './NextLine'
 import type { Overlaid } from './overlaid'
-import { StageScreen } from './StageScreen'
+import { Rail } from './Rail'
+import { SheetScreen } from './SheetScreen'
 import { axisNames, useActions } from './useActions'
 import { useKeys } from './useKeys'
 import { Verdicts } from './Verdicts'
 
-const Palette = dynamic(() => import('@/ui/frame/Palette').then(module => module.Palette), { ssr: false })
+const Palette = dynamic(() => import('./JobPalette').then(module => module.JobPalette), { ssr: false })
 const Toaster = dynamic(() => import('@/ui/toaster').then(module => module.Toaster), { ssr: false })
 const KeyHelp = dynamic(() => import('@/ui/frame/KeyHelp').then(module => module.KeyHelp), { ssr: false })
 const QuickNote = dynamic(() => import('../log/QuickNote').then(module => module.QuickNote), { ssr: false })
@@ -32,29 +34,52 @@ interface Props {
   jobId: string
   axisId: string
   stage: Stage
+  sheet: SheetId
 }
 
-/** The frame of a job with the bench of one stage in it. Its pieces follow the job each on its own. */
-export function JobFrame({ session, jobId, axisId, stage }: Props) {
+/** The frame of a job with one sheet in it. Its pieces follow the job each on its own. */
+export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
   const [overlaid, setOverlaid] = useState<Overlaid>(null)
-  const onStage = useCallback((next: Stage) => go({ jobId, axisId, stage: next }), [jobId, axisId])
-  const onAxis = useCallback((next: string) => go({ jobId, axisId: next, stage }), [jobId, stage])
-  const actions = useActions({ session, jobId, axisId, onStage, onAxis, onOverlay: setOverlaid })
+  const hasRoom = useIsAtLeast('xl')
+  const place = { jobId, axisId, stage, sheet }
+  /** Another axis is opened at the same sheet; from the machine, at its first one. */
+  const onAxis = useCallback(
+    (next: string) =>
+      go(
+        stage === 'machine'
+          ? { jobId, axisId: next, stage: 'survey' }
+          : { jobId, axisId: next, stage, sheet },
+      ),
+    [jobId, stage, sheet],
+  )
+  const actions = useActions({ session, place, onAxis, onOverlay: setOverlaid })
   useKeys(actions, overlaid === null)
+  useTitle(axisId, stage, sheet)
   const toastsWanted = useToastsWanted()
   const close = () => setOverlaid(null)
+  const ofAxis = stage !== 'machine'
+  const verdicts = { jobId, stage, sheet }
   return (
     <>
+      <SkipLink />
       <Frame
-        header={<JobHeader session={session} axisId={axisId} onAxis={onAxis} onOverlay={setOverlaid} />}
-        stages={<Stages stage={stage} onStage={onStage} />}
-        drive={<DriveLinePanel stage={stage} onStage={onStage} />}
-        verdicts={<Verdicts key={axisId} onStage={onStage} />}
+        header={<JobHeader session={session} place={place} onOverlay={setOverlaid} />}
+        rail={<Rail {...place} />}
+        top={
+          ofAxis && (
+            <>
+              <NextLine jobId={jobId} />
+              <DriveLinePanel jobId={jobId} stage={stage} sheet={sheet} />
+            </>
+          )
+        }
+        verdicts={ofAxis && hasRoom && <Verdicts key={axisId} {...verdicts} />}
+        foot={ofAxis && !hasRoom && <FootBar {...verdicts} />}
       >
-        <StageScreen key={`${axisId} ${stage}`} stage={stage} />
+        <SheetScreen key={`${ofAxis ? axisId : ''} ${sheet}`} sheet={sheet} />
       </Frame>
       {toastsWanted && <Toaster />}
-      {overlaid === 'palette' && <Palette open actions={actions} onClose={close} />}
+      {overlaid === 'palette' && <Palette actions={actions} place={place} onClose={close} />}
       {overlaid === 'help' && <KeyHelp open actions={actions} onClose={close} />}
       {overlaid === 'note' && <QuickNote axisId={axisId} onClose={close} />}
       {(overlaid === 'axis' || overlaid === 'edit-axis') && (
@@ -64,25 +89,32 @@ export function JobFrame({ session, jobId, axisId, stage }: Props) {
   )
 }
 
+/** The browser's tab names the sheet first, for that is what tells many tabs of one job apart. */
+function useTitle(axisId: string, stage: Stage, sheet: SheetId) {
+  const job = useJob(({ name }) => name)
+  const axis = useJob(({ axes }) => axes.find(({ id }) => id === axisId)?.name)
+  const title = SHEETS.find(({ id }) => id === sheet)?.title
+  const where = stage === 'machine' ? STAGE_WORDS.machine.label : `axis ${axis}`
+  useEffect(() => {
+    document.title = `${title}, ${where}, ${job}`
+  }, [title, where, job])
+}
+
 interface HeaderProps {
   session: JobSession
-  axisId: string
-  onAxis: (axisId: string) => void
+  place: Place & { axisId: string; stage: Stage }
   onOverlay: (overlaid: Overlaid) => void
 }
 
-function JobHeader({ session, axisId, onAxis, onOverlay }: HeaderProps) {
+function JobHeader({ session, place, onOverlay }: HeaderProps) {
   const jobName = useJob(job => job.name)
-  const axes = useJobDigest(axisNames)
   const units = useUnits()
   const undoLabel = useSessionState(session, state => state.undoLabel)
   const redoLabel = useSessionState(session, state => state.redoLabel)
   return (
     <Header
       jobName={jobName}
-      axes={axes}
-      axisId={axisId}
-      onAxis={onAxis}
+      places={<Places {...place} />}
       onAddAxis={() => onOverlay('axis')}
       units={units}
       onUnits={next => session.edit(setUnits(next))}
@@ -97,33 +129,50 @@ function JobHeader({ session, axisId, onAxis, onOverlay }: HeaderProps) {
   )
 }
 
+/** The place for the whole machine and its axes, each a link. */
+function Places({ jobId, axisId, stage, sheet }: HeaderProps['place']) {
+  const axes = useJobDigest(axisNames)
+  const atMachine = stage === 'machine'
+  return (
+    <>
+      <PlaceButton
+        place={{ jobId, axisId: null, stage: 'machine' }}
+        variant={atMachine ? 'lamp' : 'quiet'}
+        aria-current={atMachine ? 'true' : undefined}
+        flexShrink={0}
+      >
+        Machine
+      </PlaceButton>
+      {axes.map(axis => {
+        const current = !atMachine && axis.id === axisId
+        return (
+          <PlaceButton
+            key={axis.id}
+            place={
+              atMachine
+                ? { jobId, axisId: axis.id, stage: 'survey' }
+                : { jobId, axisId: axis.id, stage, sheet }
+            }
+            variant={current ? 'lamp' : 'quiet'}
+            aria-current={current ? 'true' : undefined}
+            data-axis={axis.name}
+            whiteSpace="nowrap"
+            flexShrink={0}
+            maxW="150px"
+          >
+            <span>{axis.name}</span>
+            <span style={{ fontWeight: 400, overflow: 'hidden', textOverflow: 'ellipsis' }}>
+              {axis.title}
+            </span>
+          </PlaceButton>
+        )
+      })}
+    </>
+  )
+}
+
 function Saved({ session }: { session: JobSession }) {
   const savedAt = useSessionState(session, state => state.savedAt)
   const saving = useSessionState(session, state => state.saving)
   return <SavedNote savedAt={savedAt} saving={saving} />
-}
-
-/** The stages with what each of them has to say about the axis. */
-function Stages({ stage, onStage }: { stage: Stage; onStage: (stage: Stage) => void }) {
-  const axis = useSettledAxis()
-  const units = useUnits()
-  const catalogue = useCatalogue()
-  const tabs = useMemo((): StageTab[] => {
-    const context = evaluationOf(axis, catalogue, units)
-    const steps = procedure(context)
-    const open = stillToMeasure(axis).length
-    const counts: Partial<Record<Stage, string>> = {
-      ...(open > 0 && { survey: `${open} open` }),
-      ...(steps && { build: `${steps.filter(step => axis.ticks[step.id]).length}/${steps.length}` }),
-    }
-    return STAGES.map(id => {
-      return {
-        id,
-        ...STAGE_WORDS[id],
-        state: stageState(context.findings.filter(finding => finding.stage === id)),
-        count: counts[id] ?? null,
-      }
-    })
-  }, [axis, catalogue, units])
-  return <StageTabs tabs={tabs} current={stage} onStage={id => onStage(id as Stage)} />
 }

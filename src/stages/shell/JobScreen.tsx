@@ -1,8 +1,9 @@
 'use client'
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
-import { useCallback, useEffect } from 'react'
+import { useCallback, useEffect, useRef } from 'react'
 import type { Job } from '@/core/document/job'
+import { firstSheet } from '@/core/sheets'
 import { getDatabase } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
 import type { JobSession } from '@/store/session'
@@ -10,7 +11,7 @@ import { Button, LinkButton } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { download, fileName } from '../job/download'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
-import { go, usePlace } from '../job/place'
+import { addressOf, go, usePlace } from '../job/place'
 import { JobFrame } from './JobFrame'
 import { useSession } from './useSession'
 
@@ -36,18 +37,20 @@ function OpenJob({ jobId }: { jobId: string }) {
   const status = useSessionState(session, state => state.status)
   const problem = useSessionState(session, state => state.problem)
   const place = usePlace()
-  const axisId = useSessionState(session, ({ job }) => idOfAxis(job, place?.axisId ?? null))
+  // At the place for the whole machine, the axis that was looked at last stays the one at work.
+  const lastAxis = useRef<string | null>(null)
+  const axisId = useSessionState(session, ({ job }) => idOfAxis(job, place?.axisId ?? lastAxis.current))
+  if (place?.axisId) lastAxis.current = place.axisId
   const stage = place?.stage ?? 'survey'
+  const isPaper = stage === 'record' || stage === 'worksheet'
+  const sheet = isPaper ? null : (place?.sheet ?? firstSheet(stage))
 
-  // An address without an axis, or with one that was removed, leads to the first one.
+  // An address that leaves out its axis or its sheet, or has one that is gone, is made whole.
   useEffect(() => {
-    if (axisId && place && place.axisId !== axisId)
-      window.history.replaceState(
-        null,
-        '',
-        `/job/${encodeURIComponent(jobId)}/${encodeURIComponent(axisId)}/${stage}`,
-      )
-  }, [axisId, place, jobId, stage])
+    if (!axisId) return
+    const address = addressOf({ jobId, axisId, stage, sheet })
+    if (window.location.pathname !== address) window.history.replaceState(null, '', address)
+  }, [axisId, jobId, stage, sheet])
 
   if (status === 'loading' && !problem) return <Plain>Opening the job…</Plain>
   if (status !== 'ready' || !axisId)
@@ -71,11 +74,17 @@ function OpenJob({ jobId }: { jobId: string }) {
       {stage === 'record' ? (
         <RecordScreen onBack={() => go({ jobId, axisId, stage: 'log' })} />
       ) : stage === 'worksheet' ? (
-        <WorksheetScreen onBack={() => go({ jobId, axisId, stage: 'room' })} />
+        <WorksheetScreen onBack={() => go({ jobId, axisId, stage: 'room', sheet: 'cuts' })} />
       ) : (
         <>
           <Troubles session={session} />
-          <JobFrame session={session} jobId={jobId} axisId={axisId} stage={stage} />
+          <JobFrame
+            session={session}
+            jobId={jobId}
+            axisId={axisId}
+            stage={stage}
+            sheet={sheet ?? firstSheet(stage)}
+          />
         </>
       )}
     </JobContextProvider>

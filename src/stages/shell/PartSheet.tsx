@@ -9,6 +9,8 @@ import { Button } from '@/ui/controls'
 import { Figures } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useUnits } from '../job/JobContext'
+import { PlaceButton } from '../job/PlaceLink'
+import type { Place } from '../job/place'
 import { useSettledAxis } from '../job/useAxis'
 import { evaluationOf, useCatalogue } from '../job/useEvaluation'
 
@@ -17,11 +19,12 @@ interface Props {
   kind: PartKind | null
   title: string
   onClose: () => void
-  onChoose: () => void
+  /** Where another one is chosen. */
+  choose: Place
 }
 
 /** The sheet of a part that was picked on the drive line: what it is, its figures, its verdicts. */
-export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
+export function PartSheet({ part, kind, title, onClose, choose }: Props) {
   const axis = useSettledAxis()
   const partId = kind ? axis.parts[kind] : null
   const units = useUnits()
@@ -36,6 +39,8 @@ export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
       borderLeftWidth={{ md: '1px' }}
       pl={{ md: '3' }}
       fontSize="14px"
+      maxH="236px"
+      overflowY="auto"
     >
       <chakra.div display="flex" justifyContent="space-between" alignItems="center">
         <chakra.h2 fontWeight={700} fontSize="15px">
@@ -63,9 +68,9 @@ export function PartSheet({ part, kind, title, onClose, onChoose }: Props) {
         ))}
       </chakra.dl>
       {kind && (
-        <Button variant="quiet" onClick={onChoose} mt="1" ml="-2">
+        <PlaceButton place={choose} variant="quiet" mt="1" ml="-2">
           {chosen ? 'Choose another' : 'Choose it'}
-        </Button>
+        </PlaceButton>
       )}
     </chakra.aside>
   )

@@ -1,34 +1,54 @@
 import dynamic from 'next/dynamic'
-import { type RefObject, useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { StaleError } from '@/core/document/patch'
-import type { Stage } from '@/core/document/stages'
+import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import type { Finding } from '@/core/evaluation/finding'
+import type { Missing } from '@/core/evaluation/notKnown'
 import { type Remedy, remedyEdit } from '@/core/evaluation/remedy'
+import { verdictGroups, type Waiting } from '@/core/evaluation/verdictGroups'
 import type { CheckId, LimitKey, SheetId } from '@/core/sheets'
+import { placeOfDimension } from '@/core/sheets/nextAction'
 import { readyToasts } from '@/ui/toasts'
+import { Fold, VerdictLine } from '@/ui/verdicts/lines'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
 import { judgeWorker } from '@/workers/client'
 import { useEdit, useJobContext, useUnits, whole } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
-import { goToSheet } from '../job/place'
+import { PlaceLink, placeLink } from '../job/PlaceLink'
+import type { Place } from '../job/place'
 import { useAxis, useAxisNow } from '../job/useAxis'
 import { useEvaluation, useSettledEvaluation, useTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
 
 const LimitDialog = dynamic(() => import('./LimitDialog').then(module => module.LimitDialog), { ssr: false })
 
-/** The verdicts of the axis, worst first, with their working and their ways out. */
-export function Verdicts({ onStage }: { onStage: (stage: Stage) => void }) {
-  const evaluation = useEvaluation()
-  const { findings, figures } = evaluation
+interface Props {
+  jobId: string
+  stage: Stage
+  sheet: SheetId
+  /** Called when it leads elsewhere, such as to close the drawer that it is in. */
+  onGone?: () => void
+}
+
+/**
+ * The verdicts of the axis: those of the sheet in hand and of its stage in full, the rest in a line each; what holds is
+ * folded, and what is not known yet stands by what it waits for. Where each stands follows when the typing rests, so that
+ * none jumps away under the eye; what it says follows at once.
+ */
+export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
+  const live = useEvaluation()
+  const { findings } = useSettledEvaluation()
+  const { figures } = live
   const axis = useAxis(whole)
   const units = useUnits()
   const [working, setWorking] = useState<string | null>(null)
   const [limited, setLimited] = useState<string | null>(null)
   const [opened, setOpened] = useState<string | null>(null)
-  const openedState = findings.find(({ checkId }) => checkId === opened)?.state
+  const groups = useMemo(() => verdictGroups(findings, sheet, stage), [findings, sheet, stage])
+  const now = (of: readonly Finding[]) => of.flatMap(({ checkId }) => live.finding(checkId as CheckId) ?? [])
+  const openedState = opened === null ? null : live.finding(opened as CheckId)?.state
   const mendable = openedState === 'fails' || openedState === 'close'
   const remedies = useRemedies(axis, mendable ? (opened as CheckId) : null)
   const apply = useApply()
@@ -44,50 +64,132 @@ export function Verdicts({ onStage }: { onStage: (stage: Stage) => void }) {
     },
     [apply],
   )
-  const onMissing = useCallback(
-    (missing: NonNullable<Finding['missing']>) => {
-      onStage('part' in missing ? 'size' : 'sheet' in missing ? missing.stage : 'survey')
-      if ('sheet' in missing) goToSheet(missing.sheet as SheetId)
-    },
-    [onStage],
+  const card = (finding: Finding) => (
+    <VerdictCard
+      key={finding.checkId}
+      finding={finding}
+      units={units}
+      open={opened === finding.checkId}
+      remedies={opened === finding.checkId ? remedies : null}
+      onRemedies={onRemedies}
+      onApply={onApply}
+      onWorking={setWorking}
+      onLimit={setLimited}
+    />
   )
-
-  const list = useRef<HTMLElement>(null)
-  const inOrder = useCalmOrder(findings)
-  const outOfSight = useOutOfSight(list, inOrder)
-  const settled = useSettledEvaluation()
-  const held = findings.find(({ checkId }) => checkId === limited)
-  const shown = working === null ? undefined : findings.find(({ checkId }) => checkId === working)
+  const line = (finding: Finding) => (
+    <LineLink
+      key={finding.checkId}
+      finding={finding}
+      jobId={jobId}
+      axisId={axis.id}
+      onGone={onGone}
+      figure={units}
+    />
+  )
+  const limitedFinding = limited === null ? null : live.finding(limited as CheckId)
+  const shown = working === null ? null : live.finding(working as CheckId)
+  const nothingHere = groups.sheet.open.length + groups.sheet.holds.length === 0
   return (
-    <section ref={list} aria-label="Verdicts of this axis" className={styles.list}>
+    <section aria-label="Verdicts of this axis" className={styles.list}>
       <h2 className={styles.heading}>Verdicts</h2>
-      {inOrder.map(finding => (
-        <VerdictCard
-          key={finding.checkId}
-          finding={
-            (outOfSight.has(finding.checkId) && settled.finding(finding.checkId as CheckId)) || finding
-          }
-          units={units}
-          open={opened === finding.checkId}
-          remedies={opened === finding.checkId ? remedies : null}
-          onRemedies={onRemedies}
-          onApply={onApply}
-          onWorking={setWorking}
-          onLimit={setLimited}
-          onMissing={onMissing}
-        />
-      ))}
+      {!nothingHere && <h3 className={styles.near}>Of this sheet</h3>}
+      {now(groups.sheet.open).map(card)}
+      <Fold findings={now(groups.sheet.holds)}>{now(groups.sheet.holds).map(card)}</Fold>
+      {groups.stage.open.length + groups.stage.holds.length > 0 && (
+        <h3 className={styles.near}>
+          {nothingHere ? STAGE_WORDS[stage].label : `Else under ${STAGE_WORDS[stage].label}`}
+        </h3>
+      )}
+      {now(groups.stage.open).map(card)}
+      <Fold findings={now(groups.stage.holds)}>{now(groups.stage.holds).map(card)}</Fold>
+      {groups.rest.open.length + groups.rest.holds.length > 0 && (
+        <h3 className={styles.near}>The rest of axis {axis.name}</h3>
+      )}
+      {groups.rest.open.length > 0 && <ul>{now(groups.rest.open).map(line)}</ul>}
+      <Fold findings={now(groups.rest.holds)}>
+        <ul>{now(groups.rest.holds).map(line)}</ul>
+      </Fold>
+      {groups.waiting.length > 0 && (
+        <>
+          <h3 className={styles.near}>
+            Not known yet: {groups.waiting.reduce((sum, { findings: of }) => sum + of.length, 0)}
+          </h3>
+          <ul className={styles.list}>
+            {groups.waiting.map(one => (
+              <WaitingLine
+                key={JSON.stringify(one.missing)}
+                waiting={one}
+                place={placeOf(one.missing, jobId, axis.id)}
+                onGone={onGone}
+              />
+            ))}
+          </ul>
+        </>
+      )}
       {shown && (
         <LaterWorking finding={shown} figures={figures} units={units} onClose={() => setWorking(null)} />
       )}
-      {held?.limitKey && (
+      {limitedFinding?.limitKey && (
         <LimitDialog
-          limitKey={held.limitKey as LimitKey}
-          title={held.title}
+          limitKey={limitedFinding.limitKey as LimitKey}
+          title={limitedFinding.title}
           onClose={() => setLimited(null)}
         />
       )}
     </section>
+  )
+}
+
+/** Where something that is missing is chosen, entered or measured. */
+function placeOf(missing: Missing, jobId: string, axisId: string): Place {
+  if ('part' in missing) return { jobId, axisId, stage: 'size', sheet: 'parts' }
+  if ('sheet' in missing) return { jobId, axisId, stage: missing.stage, sheet: missing.sheet as SheetId }
+  return { jobId, axisId, ...placeOfDimension(missing.dimension), field: missing.dimension }
+}
+
+function LineLink({
+  finding,
+  jobId,
+  axisId,
+  onGone,
+  figure,
+}: {
+  finding: Finding
+  jobId: string
+  axisId: string
+  onGone?: () => void
+  figure: 'mm' | 'inch'
+}) {
+  const link = placeLink({ jobId, axisId, stage: finding.stage, sheet: finding.sheet as SheetId }, onGone)
+  return <VerdictLine finding={finding} units={figure} link={link} />
+}
+
+const VERBS = { part: 'Choose it', sheet: 'Enter it', dimension: 'Measure it' } as const
+
+/** One thing that is missing, with the verdicts that wait for it. */
+function WaitingLine({ waiting, place, onGone }: { waiting: Waiting; place: Place; onGone?: () => void }) {
+  const { missing, what, findings } = waiting
+  const verb = VERBS['part' in missing ? 'part' : 'sheet' in missing ? 'sheet' : 'dimension']
+  return (
+    <li className={styles.waiting}>
+      <div className={styles.head}>
+        <span>
+          <strong>{what}</strong>: {findings.length} {findings.length === 1 ? 'waits' : 'wait'} for it
+        </span>
+        <PlaceLink place={place} onGone={onGone} className={styles.button} aria-label={`${verb}: ${what}`}>
+          {verb}
+        </PlaceLink>
+      </div>
+      <p className={styles.rests}>
+        {findings.map(({ checkId, title, state }, index) => (
+          <span key={checkId} data-check={checkId} data-state={state}>
+            {index > 0 && '; '}
+            {index > 0 ? title.toLowerCase() : title}
+          </span>
+        ))}
+      </p>
+    </li>
   )
 }
 
@@ -126,53 +228,6 @@ function useApply() {
     },
     [edit, axisNow, session],
   )
-}
-
-/** How long the figures must be at rest before the list is put in a new order. */
-const REST_MS = 700
-
-/**
- * The findings in an order that stays while a value is typed, so that no verdict jumps away under the eye; it
- * follows when the typing rests. A finding that is new stands where it belongs at once.
- */
-function useCalmOrder(findings: Finding[]): Finding[] {
-  const [order, setOrder] = useState<string[]>(() => findings.map(({ checkId }) => checkId))
-  const wanted = findings.map(({ checkId }) => checkId).join()
-  useEffect(() => {
-    const timer = setTimeout(() => setOrder(wanted.split(',')), REST_MS)
-    return () => clearTimeout(timer)
-  }, [wanted])
-  const known = findings.every(({ checkId }) => order.includes(checkId))
-  return known ? findings.toSorted((a, b) => order.indexOf(a.checkId) - order.indexOf(b.checkId)) : findings
-}
-
-/**
- * The checks whose cards are scrolled out of sight. Laying them out anew at every key would cost more than all
- * that is in sight: they follow when the typing rests.
- */
-function useOutOfSight(list: RefObject<HTMLElement | null>, findings: Finding[]): ReadonlySet<string> {
-  const [outOfSight, setOutOfSight] = useState<ReadonlySet<string>>(new Set())
-  const cards = findings
-    .map(({ checkId }) => checkId)
-    .toSorted()
-    .join()
-  // biome-ignore lint/correctness/useExhaustiveDependencies: watches anew when there are other cards
-  useEffect(() => {
-    const observer = new IntersectionObserver(seen =>
-      setOutOfSight(before => {
-        const after = new Set(before)
-        for (const { target, isIntersecting } of seen) {
-          const { check = '' } = (target as HTMLElement).dataset
-          if (isIntersecting) after.delete(check)
-          else after.add(check)
-        }
-        return after
-      }),
-    )
-    for (const card of list.current?.querySelectorAll('[data-check]') ?? []) observer.observe(card)
-    return () => observer.disconnect()
-  }, [list, cards])
-  return outOfSight
 }
 
 /** Remedies of a finding, worked out beside the screen; null while they are. */

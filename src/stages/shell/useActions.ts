@@ -3,20 +3,21 @@ import { useMemo } from 'react'
 import { removeAxis, setUnits } from '@/core/document/edits'
 import type { Job } from '@/core/document/job'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
+import { catalogueOf } from '@/core/machine/parts'
+import { type SheetId, sheetsOf } from '@/core/sheets'
+import { nextForAxis } from '@/core/sheets/nextAction'
 import { getDatabase } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
 import type { JobSession } from '@/store/session'
 import type { Action } from '@/ui/frame/Palette'
 import { download, fileName } from '../job/download'
 import { useJob, useJobDigest } from '../job/JobContext'
-import { addressOf } from '../job/place'
+import { addressOf, go } from '../job/place'
 import type { Overlaid } from './overlaid'
 
 interface Bench {
   session: JobSession
-  jobId: string
-  axisId: string
-  onStage: (stage: Stage) => void
+  place: { jobId: string; axisId: string; stage: Stage; sheet: SheetId }
   onAxis: (axisId: string) => void
   onOverlay: (overlaid: Overlaid) => void
 }
@@ -25,7 +26,8 @@ interface Bench {
 export const axisNames = (job: Job) => job.axes.map(({ id, name, title }) => ({ id, name, title }))
 
 /** Everything that can be done from the palette or by a key. */
-export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay }: Bench): Action[] {
+export function useActions({ session, place, onAxis, onOverlay }: Bench): Action[] {
+  const { jobId, axisId, stage, sheet } = place
   const axes = useJobDigest(axisNames)
   const units = useJob(job => job.units)
   const { resolvedTheme, setTheme } = useTheme()
@@ -37,14 +39,39 @@ export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay 
       if (job)
         download(fileName(job.name, 'json'), await exportJob(getDatabase(), jobId, job), 'application/json')
     }
+    const goTo = (of: Stage, id?: SheetId) => go({ jobId, axisId, stage: of, sheet: id })
+    /** To the sheet before or after this one, over the ends of its stage. */
+    const turn = (by: number) => {
+      const all = (stage === 'machine' ? (['machine'] as const) : STAGES).flatMap(of =>
+        sheetsOf(of).map(({ id }) => [of, id] as const),
+      )
+      const to = all[(all.findIndex(([, id]) => id === sheet) + by + all.length) % all.length]
+      if (to) goTo(...to)
+    }
+    const goOn = () => {
+      const { job } = session.getState()
+      const axis = job?.axes.find(({ id }) => id === axisId)
+      const next = job && axis && nextForAxis(axis, catalogueOf(job), job.units)
+      if (next) goTo(next.stage, next.sheet)
+    }
     return [
-      ...STAGES.map((stage, number) => ({
-        id: `stage-${stage}`,
+      ...STAGES.map((of, number) => ({
+        id: `stage-${of}`,
         group: 'Stages',
-        label: `${STAGE_WORDS[stage].label}: ${STAGE_WORDS[stage].question}`,
+        label: `${STAGE_WORDS[of].label}: ${STAGE_WORDS[of].question}`,
         keys: `Alt ${number + 1}`,
-        run: () => onStage(stage),
+        run: () => goTo(of),
       })),
+      {
+        id: 'machine',
+        group: 'Stages',
+        label: `${STAGE_WORDS.machine.label}: ${STAGE_WORDS.machine.question}`,
+        keys: 'Alt 0',
+        run: () => goTo('machine'),
+      },
+      { id: 'next', group: 'Stages', label: 'What is next on this axis', keys: 'G', run: goOn },
+      { id: 'sheet-next', group: 'Stages', label: 'Next sheet', keys: 'J', run: () => turn(1) },
+      { id: 'sheet-previous', group: 'Stages', label: 'Sheet before', keys: 'K', run: () => turn(-1) },
       { id: 'axis-next', group: 'Axes', label: 'Next axis', keys: ']', run: () => onAxis(neighbour(1)) },
       {
         id: 'axis-previous',
@@ -112,5 +139,5 @@ export function useActions({ session, jobId, axisId, onStage, onAxis, onOverlay 
       { id: 'palette', group: 'Look', label: 'Find and go', keys: 'Ctrl K', run: () => onOverlay('palette') },
       { id: 'help', group: 'Look', label: 'Help and keys', keys: '?', run: () => onOverlay('help') },
     ]
-  }, [axes, axisId, jobId, units, resolvedTheme, setTheme, session, onStage, onAxis, onOverlay])
+  }, [axes, axisId, jobId, stage, sheet, units, resolvedTheme, setTheme, session, onAxis, onOverlay])
 }

@@ -12,6 +12,8 @@ const color = (token: string) => `var(--dusk-colors-${token})`
 const NARROWEST_PX = 120
 const MARK_ROW_PX = 24
 const SPAN_ROW_PX = 24
+/** The drive is drawn no higher than this, so that a sheet has its room below it. */
+const MOST_HIGH_PX = 116
 
 interface Props {
   line: Line
@@ -31,10 +33,12 @@ interface Props {
 /** The side elevation of the drive, to scale, with the findings of the stage on it. A view, not a canvas. */
 export function DriveLine({ line, title, names, marks, spans, zones, bend, picked, onPick, onRun }: Props) {
   const [ref, widthPx] = useWidth()
+  // One stop of the Tab key for the whole drawing: the arrows go from part to part.
+  const [stop, setStop] = useState<DrivePart>('nut')
   const rows = marks.length > 3 ? 2 : marks.length > 0 ? 1 : 0
   const lengthMm = line.rightMm - line.leftMm
   const heightMm = line.topMm - line.bottomMm
-  const scale = Math.min((widthPx - 16) / lengthMm, 150 / heightMm)
+  const scale = Math.min((widthPx - 16) / lengthMm, MOST_HIGH_PX / heightMm)
   const top = rows * MARK_ROW_PX + 10
   const left = (widthPx - lengthMm * scale) / 2
   const x = (mm: number) => left + (mm - line.leftMm) * scale
@@ -63,6 +67,8 @@ export function DriveLine({ line, title, names, marks, spans, zones, bend, picke
           {parts.map(part => (
             <Part
               key={part}
+              isStop={part === (parts.includes(stop) ? stop : parts[0])}
+              onStep={by => setStop(parts[(parts.indexOf(part) + by + parts.length) % parts.length] ?? part)}
               part={part}
               name={names[part]}
               boxes={boxesOf(part)}

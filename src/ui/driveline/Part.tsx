@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react'
 import type { Box, DrivePart } from '@/core/drawing/driveLine'
 
 const FILLS: Record<Box['role'] | 'motor' | 'coupler', string> = {
@@ -14,7 +14,8 @@ const FILLS: Record<Box['role'] | 'motor' | 'coupler', string> = {
   handwheel: 'steel',
   run: 'motor-body',
 }
-const fill = (box: Box) =>
+/** The colour of a box of the drive, by its name in the palette. */
+export const fill = (box: Box) =>
   box.part === 'motor' && box.role === 'body'
     ? FILLS.motor
     : box.part === 'coupler' || (box.part === 'belt' && box.role === 'body')
@@ -40,18 +41,36 @@ interface PartProps {
   scale: number
   picked: boolean
   onPick: () => void
+  /** Whether the Tab key stops here. */
+  isStop: boolean
+  /** Goes to the next part, or back to the one before. */
+  onStep: (by: 1 | -1) => void
   /** Runs the part along by so many pixels; the nut alone has it. */
   onRun?: (px: number) => void
 }
 
 /** One part of the drive that can be picked with a finger, a mouse or the keyboard. */
-export function Part({ part, name, boxes, leadMm, x, y, scale, picked, onPick, onRun }: PartProps) {
+export function Part(props: PartProps) {
+  const { part, name, boxes, leadMm, x, y, scale, picked, isStop, onPick, onStep, onRun } = props
   const drag = useDrag(onRun)
+  const group = useRef<SVGGElement>(null)
+  // Whoever stepped here from another part of the drawing has the focus with it.
+  useEffect(() => {
+    const focused = document.activeElement
+    if (isStop && focused?.classList.contains('drive-part') && focused !== group.current)
+      group.current?.focus()
+  }, [isStop])
   const onKeyDown = (event: KeyboardEvent) => {
     const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
     if (onRun && way) {
       event.preventDefault()
       onRun(way * KEY_PX)
+      return
+    }
+    const step = ({ ArrowUp: -1, ArrowDown: 1 } as const)[event.key]
+    if (step) {
+      event.preventDefault()
+      onStep(step)
       return
     }
     if (event.key !== 'Enter' && event.key !== ' ') return
@@ -62,11 +81,12 @@ export function Part({ part, name, boxes, leadMm, x, y, scale, picked, onPick, o
   return (
     // biome-ignore lint/a11y/useSemanticElements: an SVG group cannot be a button element
     <g
+      ref={group}
       role="button"
-      tabIndex={0}
+      tabIndex={isStop ? 0 : -1}
       aria-pressed={picked}
       aria-label={guessed ? `${name}, drawn in a usual size` : name}
-      aria-keyshortcuts={onRun ? 'ArrowLeft ArrowRight' : undefined}
+      aria-keyshortcuts={onRun ? 'ArrowLeft ArrowRight ArrowUp ArrowDown' : 'ArrowUp ArrowDown'}
       onClick={() => !drag.wasDragged() && onPick()}
       {...drag.handlers}
       onKeyDown={onKeyDown}

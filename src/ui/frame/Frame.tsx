@@ -1,38 +1,39 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import type { State } from '@/core/evaluation/finding'
-import { STATE_WORDS } from '@/core/evaluation/finding'
-import { StateShape } from '../verdicts/StateMark'
-
-export interface StageTab {
-  id: string
-  label: string
-  question: string
-  /** Worst state of the stage's findings, if it has any. */
-  state: State | null
-  /** A short count beside it, such as "12/25". */
-  count: string | null
-}
 
 interface Props {
   header: ReactNode
-  stages: ReactNode
-  drive: ReactNode
+  /** Down the left: the stages, and the sheets of the one in hand. */
+  rail: ReactNode
+  /** Stays in sight above the sheet. */
+  top: ReactNode
+  /** At the right where there is room; left out where the sheet takes it. */
   verdicts: ReactNode
+  /** Fixed at the foot of a screen that has no room for the verdicts. */
+  foot: ReactNode
   children: ReactNode
 }
 
-/** Stages down the left, axes across the top, drive line above, bench below it, verdicts at the right. */
-export function Frame({ header, stages, drive, verdicts, children }: Props) {
+/** The header's height on a wide screen, where it stays in sight. */
+const HEADER_PX = 57
+
+/** Stages down the left, axes across the top, drive line above, one sheet below it, verdicts at the right or the foot. */
+export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
+  const areas = verdicts ? '"head head head" "rail bench verdicts"' : '"head head" "rail bench"'
   return (
     <chakra.div
       display="grid"
       minH="100dvh"
-      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '148px minmax(0, 1fr) 324px' }}
-      gridTemplateRows="auto 1fr"
+      gridTemplateColumns={{
+        base: 'minmax(0, 1fr)',
+        lg: '190px minmax(0, 1fr)',
+        xl: verdicts ? '190px minmax(0, 1fr) 304px' : '190px minmax(0, 1fr)',
+      }}
+      gridTemplateRows={{ base: 'auto auto 1fr', lg: 'auto 1fr' }}
       gridTemplateAreas={{
-        base: '"head" "stages" "bench" "verdicts"',
-        lg: '"head head head" "stages bench verdicts"',
+        base: '"head" "rail" "bench"',
+        lg: '"head head" "rail bench"',
+        xl: areas,
       }}
     >
       <chakra.header
@@ -45,103 +46,74 @@ export function Frame({ header, stages, drive, verdicts, children }: Props) {
       >
         {header}
       </chakra.header>
-      <chakra.nav
-        gridArea="stages"
-        aria-label="Stages"
+      <chakra.div
+        gridArea="rail"
         borderRightWidth={{ lg: '1px' }}
         borderBottomWidth={{ base: '1px', lg: 0 }}
-        p="2"
-      >
-        {stages}
-      </chakra.nav>
-      <chakra.main gridArea="bench" minW="0" p="3" display="grid" gap="3" alignContent="start" id="bench">
-        {drive}
-        {children}
-      </chakra.main>
-      <chakra.aside
-        gridArea="verdicts"
-        aria-label="Verdicts"
         minW="0"
-        position={{ lg: 'sticky' }}
-        top="57px"
-        alignSelf={{ lg: 'start' }}
       >
         <chakra.div
-          p="3"
-          pl={{ lg: '0' }}
-          height={{ lg: 'calc(100dvh - 57px)' }}
+          position={{ lg: 'sticky' }}
+          top={`${HEADER_PX}px`}
+          maxH={{ lg: `calc(100dvh - ${HEADER_PX}px)` }}
           overflowY={{ lg: 'auto' }}
-          // Of a size of its own and no grid item, so that a verdict that grows does not lay out the page again.
-          contain={{ lg: 'strict' }}
-          willChange={{ lg: 'transform' }}
+          p={{ base: '1.5', lg: '2' }}
         >
-          {verdicts}
+          {rail}
         </chakra.div>
-      </chakra.aside>
-    </chakra.div>
-  )
-}
-
-/** The stages, each with its worst verdict. */
-export function StageTabs({
-  tabs,
-  current,
-  onStage,
-}: {
-  tabs: StageTab[]
-  current: string
-  onStage: (id: string) => void
-}) {
-  return (
-    <chakra.ol
-      display="flex"
-      flexDirection={{ base: 'row', lg: 'column' }}
-      gap="1"
-      overflowX={{ base: 'auto', lg: 'visible' }}
-      position={{ lg: 'sticky' }}
-      top="72px"
-    >
-      {tabs.map(one => (
-        <li key={one.id}>
-          <StageButton tab={one} current={one.id === current} onClick={() => onStage(one.id)} />
-        </li>
-      ))}
-    </chakra.ol>
-  )
-}
-
-function StageButton({ tab, current, onClick }: { tab: StageTab; current: boolean; onClick: () => void }) {
-  return (
-    <chakra.button
-      type="button"
-      onClick={onClick}
-      aria-current={current ? 'step' : undefined}
-      title={tab.question}
-      display="flex"
-      alignItems="center"
-      gap="2"
-      width="100%"
-      minH={{ base: '44px', xl: '40px' }}
-      px="2.5"
-      borderRadius="6px"
-      textAlign="left"
-      whiteSpace="nowrap"
-      cursor="pointer"
-      fontSize="15px"
-      fontWeight={current ? 700 : 400}
-      bg={current ? 'raised' : 'transparent'}
-      color={current ? 'lamp' : 'ink'}
-      borderLeftWidth="3px"
-      borderColor={current ? 'lamp' : 'transparent'}
-      _hover={{ bg: 'raised' }}
-    >
-      <chakra.span flex="1">{tab.label}</chakra.span>
-      {tab.count && (
-        <chakra.span fontFamily="mono" fontSize="12px" color="quiet">
-          {tab.count}
-        </chakra.span>
+      </chakra.div>
+      <chakra.main
+        gridArea="bench"
+        minW="0"
+        px="3"
+        pt={top ? undefined : '3'}
+        pb={{ base: '16', xl: '3' }}
+        display="grid"
+        gap="3"
+        alignContent="start"
+        id="bench"
+      >
+        {top && (
+          <chakra.div
+            data-top
+            position="sticky"
+            top={{ base: 0, lg: `${HEADER_PX}px` }}
+            zIndex="1"
+            bg="canvas"
+            pt="2"
+            pb="1"
+            display="grid"
+            gap="1.5"
+            gridTemplateColumns="minmax(0, 1fr)"
+          >
+            {top}
+          </chakra.div>
+        )}
+        {children}
+      </chakra.main>
+      {verdicts && (
+        <chakra.aside
+          gridArea="verdicts"
+          aria-label="Verdicts"
+          minW="0"
+          position="sticky"
+          top={`${HEADER_PX}px`}
+          alignSelf="start"
+        >
+          <chakra.div
+            p="3"
+            pl="0"
+            height={`calc(100dvh - ${HEADER_PX}px)`}
+            overflowY="auto"
+            // Of a size of its own and no grid item, so that a verdict that grows does not lay out the page again.
+            contain="strict"
+            willChange="transform"
+          >
+            {verdicts}
+          </chakra.div>
+        </chakra.aside>
       )}
-      {tab.state && <StateShape state={tab.state} label={STATE_WORDS[tab.state]} />}
-    </chakra.button>
+      {foot}
+    </chakra.div>
   )
 }

@@ -6,17 +6,10 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
 import { Wordmark } from './Wordmark'
 
-export interface AxisTab {
-  id: string
-  name: string
-  title: string
-}
-
 interface Props {
   jobName: string
-  axes: AxisTab[]
-  axisId: string
-  onAxis: (id: string) => void
+  /** The place for the whole machine, and the axes: links. */
+  places: ReactNode
   onAddAxis: () => void
   units: UnitSystem
   onUnits: (units: UnitSystem) => void
@@ -33,9 +26,7 @@ interface Props {
 export function Header(props: Props) {
   const {
     jobName,
-    axes,
-    axisId,
-    onAxis,
+    places,
     onAddAxis,
     units,
     onUnits,
@@ -62,29 +53,14 @@ export function Header(props: Props) {
         {jobName}
       </chakra.h1>
       <chakra.nav
-        aria-label="Axes"
+        aria-label="Machine and axes"
         display="flex"
         gap="1"
         flex={{ base: '1 1 380px', lg: '1 1 220px' }}
         minW="0"
         overflowX="auto"
       >
-        {axes.map(axis => (
-          <Button
-            key={axis.id}
-            variant={axis.id === axisId ? 'lamp' : 'quiet'}
-            aria-current={axis.id === axisId ? 'true' : undefined}
-            onClick={() => onAxis(axis.id)}
-            whiteSpace="nowrap"
-            flexShrink={0}
-            maxW="170px"
-          >
-            <span>{axis.name}</span>
-            <chakra.span fontWeight={400} overflow="hidden" textOverflow="ellipsis">
-              {axis.title}
-            </chakra.span>
-          </Button>
-        ))}
+        {places}
         <Button variant="quiet" onClick={onAddAxis} aria-label="Add an axis" title="Add an axis" px="2">
           <Plus size={18} aria-hidden />
         </Button>

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Command } from 'cmdk'
+import { useState } from 'react'
 import { Modal } from '../Modal'
 
 export interface Action {
@@ -36,21 +37,47 @@ const SearchField = chakra(Command.Input, {
   },
 })
 
-/** Type to find an action or a place, Enter to do it. */
-export function Palette({
-  open,
-  actions,
-  onClose,
-}: {
+/** So many places are listed: whoever sees more than that types on. */
+const MOST_PLACES = 40
+
+/** Those whose label has every word that was typed, those that start with it first. */
+function matching(of: readonly Action[], typed: string): Action[] {
+  const text = typed.trim().toLowerCase()
+  const words = text.split(/\s+/)
+  const found = of.filter(({ label }) => {
+    const lower = label.toLowerCase()
+    return words.every(word => lower.includes(word))
+  })
+  const starts = ({ label }: Action) => Number(label.toLowerCase().startsWith(text))
+  return found.toSorted((a, b) => starts(b) - starts(a))
+}
+
+interface Props {
   open: boolean
   actions: Action[]
+  /** What can be gone to, listed as soon as something is typed. */
+  places?: Action[]
   onClose: () => void
-}) {
-  const groups = [...new Set(actions.map(action => action.group))]
+}
+
+/** Type to find an action or a place, Enter to do it. */
+export function Palette({ open, actions, places = [], onClose }: Props) {
+  const [typed, setTyped] = useState('')
+  const shown =
+    typed.trim() === ''
+      ? actions
+      : [...matching(actions, typed), ...matching(places, typed).slice(0, MOST_PLACES)]
+  const groups = [...new Set(shown.map(action => action.group))]
   return (
     <Modal title="Find and go" open={open} onClose={onClose}>
-      <Command label="Find and go">
-        <SearchField placeholder="Type what you want to do" aria-label="What you want to do" autoFocus />
+      <Command label="Find and go" shouldFilter={false}>
+        <SearchField
+          placeholder="A sheet, a verdict, a part, a calculation, a job, or what to do"
+          aria-label="What you want to do"
+          value={typed}
+          onValueChange={setTyped}
+          autoFocus
+        />
         <Command.List style={{ maxHeight: '50vh', overflowY: 'auto', marginTop: 8 }}>
           <Command.Empty>Nothing is called that. Try fewer letters.</Command.Empty>
           {groups.map(group => (
@@ -62,12 +89,12 @@ export function Palette({
                 </chakra.span>
               }
             >
-              {actions
+              {shown
                 .filter(action => action.group === group)
                 .map(action => (
                   <Item
                     key={action.id}
-                    value={`${action.label} ${action.id}`}
+                    value={action.id}
                     onSelect={() => {
                       onClose()
                       action.run()

@@ -1,5 +1,4 @@
 import { chakra } from '@chakra-ui/react'
-import { format, isSameDay } from 'date-fns'
 import { memo, useEffect, useState } from 'react'
 
 /** Saving is worth a word only when it takes this long. */
@@ -20,7 +19,16 @@ export function SavedNote({ savedAt, saving }: { savedAt: string | null; saving:
   )
 }
 
-const when = (at: Date) => (isSameDay(at, new Date()) ? format(at, 'HH:mm:ss') : format(at, 'd MMM HH:mm'))
+// The browser's own words for dates: a package for this one note would weigh on every first screen.
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
+const DAY = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+})
+const when = (at: Date) =>
+  at.toDateString() === new Date().toDateString() ? TIME.format(at) : DAY.format(at)
 
 const Note = memo(function Note({ text }: { text: string }) {
   return (

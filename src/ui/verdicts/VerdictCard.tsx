@@ -16,8 +16,6 @@ export interface VerdictActions {
   onApply: (remedy: Remedy) => void
   onWorking: (checkId: string) => void
   onLimit: (checkId: string) => void
-  /** Goes to where something missing is measured or chosen. */
-  onMissing: (missing: NonNullable<Finding['missing']>) => void
 }
 
 interface Props extends VerdictActions {
@@ -68,7 +66,6 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, rem
           title={title}
           state={state}
           hasWorking={known && finding.because.length > 0}
-          missing={finding.missing}
           hasLimit={finding.limitKey !== null}
           open={open}
           {...actions}
@@ -86,7 +83,6 @@ interface ActionsProps extends Omit<VerdictActions, 'onApply'> {
   title: string
   state: Finding['state']
   hasWorking: boolean
-  missing: Finding['missing']
   hasLimit: boolean
   open: boolean
 }
@@ -97,13 +93,11 @@ const Actions = memo(function Actions({
   title,
   state,
   hasWorking,
-  missing,
   hasLimit,
   open,
   onRemedies,
   onWorking,
   onLimit,
-  onMissing,
 }: ActionsProps) {
   return (
     <div className={styles.buttons}>
@@ -136,11 +130,6 @@ const Actions = memo(function Actions({
           aria-label={`Limit: ${title}`}
         >
           Limit
-        </button>
-      )}
-      {missing && (
-        <button type="button" className={styles.button} onClick={() => onMissing(missing)}>
-          {'part' in missing ? 'Choose it' : 'sheet' in missing ? 'Enter it' : 'Measure it'}
         </button>
       )}
     </div>

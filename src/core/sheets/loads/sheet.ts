@@ -1,4 +1,4 @@
 import { defineSheet } from '../sheet'
 
-/** What moves, what holds it up, what rubs, and how the motor stands to the screw. */
+/** What moves, what holds it up, and what rubs. */
 export const loads = defineSheet({ id: 'loads', stage: 'survey', title: 'Loads' })

@@ -13,6 +13,7 @@ import { Panel } from '@/ui/Panel'
 import { judgeWorker } from '@/workers/client'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
+import { useAskedPart } from '../../job/place'
 import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
 import { useCatalogue, useTask } from '../../job/useEvaluation'
 import { useAnswer } from '../../job/useRun'
@@ -27,12 +28,18 @@ const ENDS_WORDS: Record<ScrewEnds, string> = {
 
 /** The parts of the drive: each kind to choose from, with what every part would do to the verdicts. */
 export function PartsPanel() {
+  const asked = useAskedPart()
+  // Asked for anew, it starts anew at the part that is asked for.
+  return <Parts key={`${asked?.kind} ${asked?.id}`} asked={asked} />
+}
+
+function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
   const axis = useSettledAxis()
   const edit = useEdit()
   const catalogue = useCatalogue()
   const kinds = offeredParts(axis)
   const firstOpen = neededParts(axis).find(kind => axis.parts[kind] === null) ?? 'screw'
-  const [picked, setKind] = useState<PartKind>(firstOpen)
+  const [picked, setKind] = useState<PartKind>(asked?.kind ?? firstOpen)
   const kind = kinds.includes(picked) ? picked : firstOpen
   const verdicts = usePartVerdicts(axis, kind)
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
@@ -80,7 +87,13 @@ export function PartsPanel() {
           {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}
         </chakra.div>
       )}
-      <PartList key={kind} axis={axis} kind={kind} verdicts={verdicts} />
+      <PartList
+        key={kind}
+        axis={axis}
+        kind={kind}
+        verdicts={verdicts}
+        askedId={asked?.kind === kind ? asked.id : null}
+      />
     </Panel>
   )
 }

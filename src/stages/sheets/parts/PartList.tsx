@@ -19,19 +19,26 @@ import { PartTable } from './PartTable'
 import { partRows } from './partRows'
 
 // Forms and files come after the table: they load when they are asked for.
-const PartDialog = dynamic(() => import('./PartDialog').then(module => module.PartDialog), { ssr: false })
-const PartsFileDialog = dynamic(() => import('./PartsFileDialog').then(module => module.PartsFileDialog), {
+const PartDialog = dynamic(() => import('../../job/parts/PartDialog').then(module => module.PartDialog), {
   ssr: false,
 })
+const PartsFileDialog = dynamic(
+  () => import('../../job/parts/PartsFileDialog').then(module => module.PartsFileDialog),
+  {
+    ssr: false,
+  },
+)
 
 interface Props {
   axis: Axis
   kind: PartKind
   verdicts: ReadonlyMap<string, PartVerdict> | null
+  /** The part that is looked for, if any. */
+  askedId: string | null
 }
 
 /** Parts of a kind to choose from, with the builder's own among them: added, copied, changed, and taken from files. */
-export function PartList({ axis, kind, verdicts }: Props) {
+export function PartList({ axis, kind, verdicts, askedId }: Props) {
   const catalogue = useCatalogue()
   const own = useJob(job => job.ownParts[kind]) as readonly PartOf[PartKind][]
   const units = useUnits()
@@ -56,6 +63,7 @@ export function PartList({ axis, kind, verdicts }: Props) {
         rows={rows}
         verdicts={verdicts}
         chosenId={axis.parts[kind]}
+        askedName={catalogue[kind].get(askedId ?? '')?.name ?? ''}
         onChoose={partId => edit(choosePart(axisNow(), catalogue, kind, partId))}
         onCopy={partId => setForm({ from: partOf(partId), isNew: true })}
         onChange={partId => setForm({ from: partOf(partId), isNew: false })}

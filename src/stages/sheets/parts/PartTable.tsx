@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { CopyPlus, Pencil, Trash2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import type { PartKind } from '@/core/document/kinds'
-import { STATE_WORDS, STATES } from '@/core/evaluation/finding'
+import { STATE_WORDS } from '@/core/evaluation/finding'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
@@ -17,6 +17,8 @@ interface Props {
   /** What each would do to the verdicts; null while that is not worked out. */
   verdicts: ReadonlyMap<string, PartVerdict> | null
   chosenId: string | null
+  /** What the list is narrowed down to at first. */
+  askedName: string
   onChoose: (partId: string | null) => void
   onCopy: (partId: string) => void
   onChange: (partId: string) => void
@@ -26,17 +28,13 @@ interface Props {
 /** So many rows are shown at first: a screenful. */
 const FIRST_ROWS = 12
 
-/** Worst first, and the most of them first; what is not judged yet comes last. */
-const urgency = (verdict: PartVerdict | undefined) =>
-  verdict ? STATES.indexOf(verdict.worst) * 100 - verdict.worstCount : Number.POSITIVE_INFINITY
-
 /** "2 fail", "1 close". */
 const would = ({ worst, worstCount }: PartVerdict) =>
   `${worstCount} ${worst === 'fails' && worstCount > 1 ? 'fail' : STATE_WORDS[worst].toLowerCase()}`
 
 /** Parts of a kind to choose from, each with what it would do to the verdicts. */
-export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...own }: Props) {
-  const [typed, setTyped] = useState('')
+export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onChoose, ...own }: Props) {
+  const [typed, setTyped] = useState(askedName)
   const [isWhole, setWhole] = useState(false)
   const named = useMemo(() => rowsNamed(all, typed), [all, typed])
   const [first, second] = columnHeads(kind)
@@ -76,9 +74,8 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...ow
     {
       id: 'worst',
       head: 'Would give',
-      value: row => urgency(verdicts?.get(row.id)),
-      title: row => verdicts?.get(row.id)?.worstTitles,
-      cell: row => <WouldGive verdict={verdicts?.get(row.id)} />,
+      value: row => verdicts?.get(row.id)?.rank ?? Number.POSITIVE_INFINITY,
+      cell: row => <WouldGive verdict={verdicts?.get(row.id)} isChosen={row.id === chosenId} />,
     },
     {
       id: 'take',
@@ -133,12 +130,32 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, onChoose, ...ow
   )
 }
 
-function WouldGive({ verdict }: { verdict: PartVerdict | undefined }) {
+/** What a part would leave the drive with, and what it would mend and break against the drive as it stands. */
+function WouldGive({ verdict, isChosen }: { verdict: PartVerdict | undefined; isChosen: boolean }) {
   if (!verdict) return <chakra.span color="quiet">judging…</chakra.span>
   return (
-    <chakra.span display="flex" gap="1.5" alignItems="center">
-      <StateShape state={verdict.worst} />
-      {verdict.worst === 'holds' ? 'all hold' : would(verdict)}
+    <chakra.span display="block" title={verdict.worstTitles}>
+      <chakra.span display="flex" gap="1.5" alignItems="center">
+        <StateShape state={verdict.worst} />
+        {verdict.worst === 'holds' ? 'all hold' : would(verdict)}
+      </chakra.span>
+      {!isChosen && <Change word="mends" titles={verdict.mends} />}
+      {!isChosen && <Change word="breaks" titles={verdict.breaks} />}
+    </chakra.span>
+  )
+}
+
+/** No cell names more verdicts than these; the rest are counted. */
+const MOST_NAMED = 2
+
+function Change({ word, titles }: { word: 'mends' | 'breaks'; titles: readonly string[] }) {
+  if (titles.length === 0) return null
+  const more = titles.length - MOST_NAMED
+  return (
+    <chakra.span display="block" fontSize="13px" title={titles.join(', ')}>
+      <chakra.strong color={word === 'mends' ? 'holds' : 'fails'}>{word}</chakra.strong>{' '}
+      {titles.slice(0, MOST_NAMED).join(', ').toLowerCase()}
+      {more > 0 && ` and ${more} more`}
     </chakra.span>
   )
 }

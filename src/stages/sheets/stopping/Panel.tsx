@@ -21,7 +21,7 @@ export function StoppingPanel() {
   return (
     <Panel
       title="Room to stop"
-      note="From soft limit to switch to hard stop the axis needs room to stop in, from its top speed. What is kept clear is set above, under recesses and stops. A hard stop is for the day when all else fails: it must stand behind that."
+      note="From soft limit to switch to hard stop the axis needs room to stop in, from its top speed. What is kept clear is set on the travel sheet. A hard stop is for the day when all else fails: it must stand behind that."
       action={<WorkingButton checkId="stopping.far" of="the room to stop" />}
     >
       <chakra.div

@@ -1,13 +1,16 @@
 import { chakra } from '@chakra-ui/react'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
-import { Button } from '@/ui/controls'
+import { placeOfDimension } from '@/core/sheets/nextAction'
 import { Panel } from '@/ui/Panel'
+import { useJob } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
 import { useSettledAxis } from '../../job/useAxis'
 
-/** What is assumed, with how to measure it using shop tools. */
+/** What is assumed, with how to measure it using shop tools; each leads to its field. */
 export function ToMeasurePanel() {
   const axis = useSettledAxis()
+  const jobId = useJob(job => job.id)
   const open = stillToMeasure(axis)
   if (open.length === 0)
     return (
@@ -18,21 +21,25 @@ export function ToMeasurePanel() {
   return (
     <Panel
       title={`Still to measure: ${open.length}`}
-      note="Castings of one model differ. Until these are measured, verdicts rest on assumed values. How to measure each stands under its field."
+      note="Castings of one model differ. Until these are measured, verdicts rest on assumed values."
     >
-      <chakra.ul display="flex" flexWrap="wrap" gap="2">
+      <chakra.ul display="grid" gap="2">
         {open.map(key => (
-          <li key={key}>
-            <Button onClick={() => focusField(DIMENSIONS[key].label)}>{DIMENSIONS[key].label}</Button>
-          </li>
+          <chakra.li key={key} display="grid" gap="0.5" pl="3" borderLeftWidth="3px">
+            <div>
+              <PlaceButton
+                variant="outline"
+                place={{ jobId, axisId: axis.id, ...placeOfDimension(key), field: key }}
+              >
+                {DIMENSIONS[key].label}
+              </PlaceButton>
+            </div>
+            <chakra.p fontSize="14px" color="quiet">
+              {DIMENSIONS[key].help}
+            </chakra.p>
+          </chakra.li>
         ))}
       </chakra.ul>
     </Panel>
   )
-}
-
-/** Puts the cursor into the field of that label. */
-function focusField(label: string) {
-  const own = [...document.querySelectorAll('label')].find(element => element.textContent === label)
-  document.getElementById(own?.htmlFor ?? '')?.focus()
 }

@@ -13,9 +13,9 @@ import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { useEdit, useJob } from '../../job/JobContext'
+import { useEdit, useJob } from '../JobContext'
 
-import { KIND_WORDS } from '../../job/kindWords'
+import { KIND_WORDS } from '../kindWords'
 
 /** So many wrong rows are shown: nobody mends more in one go. */
 const SHOWN_PROBLEMS = 50

@@ -13,9 +13,9 @@ import { ChoiceField } from '@/ui/fields/ChoiceField'
 import { LongTextField } from '@/ui/fields/LongTextField'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
-import { useEdit, useJob, useUnits } from '../../job/JobContext'
-import { KIND_WORDS } from '../../job/kindWords'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useEdit, useJob, useUnits } from '../JobContext'
+import { KIND_WORDS } from '../kindWords'
+import { useCatalogue } from '../useEvaluation'
 
 type Cells = Record<string, string>
 

@@ -1,0 +1,25 @@
+import { useMemo } from 'react'
+import { useJobRows } from '@/store/hooks'
+import { type Action, Palette } from '@/ui/frame/Palette'
+import { useJob } from '../job/JobContext'
+import type { Place } from '../job/place'
+import { useSettledEvaluation } from '../job/useEvaluation'
+import { findable } from './findable'
+
+interface Props {
+  actions: Action[]
+  place: Place & { axisId: string }
+  onClose: () => void
+}
+
+/** What can be done, and all that can be gone to: sheets, verdicts, parts, calculations, jobs. */
+export function JobPalette({ actions, place, onClose }: Props) {
+  const context = useSettledEvaluation()
+  const axes = useJob(job => job.axes)
+  const jobs = useJobRows()
+  const places = useMemo(
+    () => findable({ context, axes, jobs: jobs?.rows ?? [], place }),
+    [context, axes, jobs, place],
+  )
+  return <Palette open actions={actions} places={places} onClose={onClose} />
+}
