@@ -1,3 +1,6 @@
+import katex from 'katex'
+import { readFormula, reckon, toTex } from '../calculation/formula'
+import type { Specs } from '../calculation/spec'
 import { runCalculations } from '../formats/calculationRequests'
 import workedValues from './fixtures/workedValues.json'
 import { registry } from './registry'
@@ -47,5 +50,55 @@ describe('worked values', () => {
       'drive.handwheelForce',
       'axis.positionBudget',
     ])
+  })
+})
+
+const symbolsOf = (specs: Specs, values: Record<string, unknown>) =>
+  Object.entries(specs).flatMap(([name, spec]) =>
+    spec.kind === 'number' && typeof values[name] === 'number'
+      ? [[spec.symbol, values[name] as number] as const]
+      : [],
+  )
+
+describe('the formula of a calculation', () => {
+  test('can be set as mathematics, every one', () => {
+    for (const { formula, inputs, outputs } of registry.values()) {
+      const symbols = [...Object.values(inputs), ...Object.values(outputs)].flatMap(spec =>
+        spec.kind === 'number' ? [spec.symbol] : [],
+      )
+      for (const piece of readFormula(formula, symbols).flat())
+        if ('node' in piece)
+          expect(katex.renderToString(toTex(piece.node), { output: 'mathml' })).toContain('<math')
+    }
+  })
+
+  test('gives what the calculation gives, wherever it is a plain sum of what stands beside it', () => {
+    const wrong: string[] = []
+    const reckoned = new Set<string>()
+    for (const { calculation, inputs, outputs } of cases) {
+      const entry = registry.get(calculation)
+      if (!entry) continue
+      const values = new Map([
+        ...symbolsOf(entry.inputs, inputs as Record<string, unknown>),
+        ...symbolsOf(entry.outputs, outputs),
+      ])
+      const given = new Map(symbolsOf(entry.outputs, outputs))
+      // Where words tell which of several holds, it is for this case or not.
+      const plain = readFormula(entry.formula, [...values.keys()]).filter(pieces => pieces.length === 1)
+      for (const piece of plain.flat()) {
+        if (!('node' in piece) || piece.node.is !== 'relation' || piece.node.left.is !== 'symbol') continue
+        const { left, right, sign } = piece.node
+        const expected = given.get(left.name)
+        const got = sign === '=' ? reckon(right, name => values.get(name) ?? null) : null
+        // What comes in between is put into what follows it.
+        if (expected === undefined && got !== null) values.set(left.name, got)
+        if (expected === undefined || got === null) continue
+        reckoned.add(`${calculation} ${left.name}`)
+        if (Math.abs(got - expected) > 1e-6 * Math.abs(expected) + 1e-9)
+          wrong.push(`${calculation}: ${left.name} = ${expected}, the formula gives ${got}`)
+      }
+    }
+    expect(wrong).toEqual([])
+    expect(reckoned.size).toBeGreaterThan(35)
   })
 })

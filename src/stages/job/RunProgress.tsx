@@ -22,7 +22,13 @@ export function RunProgress({ run, doing, children }: Props) {
             width="100%"
             max={1}
             value={run.share}
-            accentColor="var(--dusk-colors-lamp)"
+            css={{
+              appearance: 'none',
+              height: '10px',
+              '&::-webkit-progress-bar': { background: 'var(--dusk-colors-sunken)', borderRadius: '5px' },
+              '&::-webkit-progress-value': { background: 'var(--dusk-colors-lamp)', borderRadius: '5px' },
+              '&::-moz-progress-bar': { background: 'var(--dusk-colors-lamp)' },
+            }}
           />
         </chakra.label>
       )}

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useState, useSyncExternalStore } from 'react'
 import type { OnProgress, Running } from '@/workers/client'
 
 /** Where work that runs beside the screen stands. */
@@ -9,41 +9,72 @@ export type Run<T> =
   | { kind: 'failed'; message: string }
   | { kind: 'done'; value: T }
 
-/**
- * Work in a worker of its own: one at a time, with its progress, stopped by the builder or by leaving the screen.
- * A result that comes to nothing (the work was stopped from within) is dropped.
- */
-export function useRun<T>() {
-  const [run, setRun] = useState<Run<T>>({ kind: 'idle' })
-  const running = useRef<Running<T | null> | null>(null)
-  useEffect(() => () => running.current?.cancel(), [])
-  const start = useCallback((work: (onProgress: OnProgress) => Running<T | null>) => {
-    running.current?.cancel()
-    setRun({ kind: 'running', share: 0 })
-    const started = work(share =>
-      setRun(before => (before.kind === 'running' ? { kind: 'running', share } : before)),
-    )
-    running.current = started
-    const isCurrent = () => running.current === started
+/** Work in a worker of its own: one at a time, with its progress; it outlives whoever looks at it. */
+class Runner<T> {
+  private run: Run<T> = { kind: 'idle' }
+  private running: Running<T | null> | null = null
+  private readonly listeners = new Set<() => void>()
+
+  readonly getRun = (): Run<T> => this.run
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener)
+    return () => void this.listeners.delete(listener)
+  }
+
+  /** A result that comes to nothing (the work was stopped from within) is dropped. */
+  readonly start = (work: (onProgress: OnProgress) => Running<T | null>) => {
+    this.running?.cancel()
+    this.set({ kind: 'running', share: 0 })
+    const started = work(share => {
+      if (this.run.kind === 'running') this.set({ kind: 'running', share })
+    })
+    this.running = started
+    const isCurrent = () => this.running === started
     started.done
-      .then(value => value !== null && isCurrent() && setRun({ kind: 'done', value }))
+      .then(value => value !== null && isCurrent() && this.set({ kind: 'done', value }))
       .catch(
         error =>
           isCurrent() &&
-          setRun({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+          this.set({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
       )
-  }, [])
-  const stop = useCallback(() => {
-    running.current?.cancel()
-    running.current = null
-    setRun({ kind: 'stopped' })
-  }, [])
-  const clear = useCallback(() => {
-    running.current?.cancel()
-    running.current = null
-    setRun({ kind: 'idle' })
-  }, [])
-  return { run, start, stop, clear }
+  }
+  readonly stop = () => this.end({ kind: 'stopped' })
+  readonly clear = () => this.end({ kind: 'idle' })
+
+  private end(run: Run<T>) {
+    this.running?.cancel()
+    this.running = null
+    this.set(run)
+  }
+  private set(run: Run<T>) {
+    this.run = run
+    for (const listener of this.listeners) listener()
+  }
+}
+
+const useRunner = <T>(runner: Runner<T>) => {
+  const { start, stop, clear } = runner
+  return { run: useSyncExternalStore(runner.subscribe, runner.getRun, runner.getRun), start, stop, clear }
+}
+
+/** Work in a worker of its own, stopped by the builder or by leaving the screen. */
+export function useRun<T>() {
+  const [runner] = useState(() => new Runner<T>())
+  useEffect(() => runner.clear, [runner])
+  return useRunner(runner)
+}
+
+const kept = new Map<string, Runner<unknown>>()
+
+/**
+ * Work that goes on, and whose result stays, when one leaves its sheet and comes back; until the tab is closed.
+ *
+ * @param key what the work is about, such as the axis
+ */
+export function useKeptRun<T>(key: string) {
+  const known = kept.get(key) ?? new Runner<unknown>()
+  kept.set(key, known)
+  return useRunner(known as Runner<T>)
 }
 
 /**

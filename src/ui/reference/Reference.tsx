@@ -4,8 +4,10 @@ import { chakra } from '@chakra-ui/react'
 import { describe, type Spec, type Specs } from '@/core/calculation/spec'
 import type { Registered } from '@/core/sheets/registry'
 import { registry } from '@/core/sheets/registry'
+import { unitWords } from '@/core/units/unitWords'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
+import { Formula } from '../working/Formula'
 
 /** What the first word of an id is about. */
 const GROUPS: Record<string, string> = {
@@ -94,9 +96,7 @@ function Entry({
           {id}
         </Figures>
       </chakra.h3>
-      <chakra.p fontFamily="mono" fontSize="14px" my="2" overflowWrap="anywhere">
-        {formula}
-      </chakra.p>
+      <Formula formula={formula} inputs={inputs} outputs={outputs} />
       <chakra.p fontSize="14px" color="quiet">
         {source}. {validity}.
       </chakra.p>
@@ -113,7 +113,7 @@ function Entry({
 }
 
 const unitOf = (spec: Spec) =>
-  spec.kind === 'number' ? (spec.unit === '1' ? 'a plain number' : spec.unit) : describe(spec)
+  spec.kind === 'number' ? unitWords(spec.unit) || 'a plain number' : describe(spec)
 
 interface Line {
   name: string

@@ -7,9 +7,11 @@ import type { Finding } from '@/core/evaluation/finding'
 import { registry } from '@/core/sheets/registry'
 import { printNumber, say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
+import { unitWords } from '@/core/units/unitWords'
 import { Modal } from '../Modal'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
+import { Formula } from './Formula'
 
 const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed: 'assumed' }
 
@@ -54,18 +56,12 @@ function Worked({ figure, units }: { figure: Figure; units: UnitSystem }) {
   return (
     <chakra.section borderTopWidth="1px" pt="3">
       <chakra.h3 fontWeight={700}>{calculation.title}</chakra.h3>
-      <chakra.p
-        fontFamily="mono"
-        fontSize="14px"
-        bg="sunken"
-        borderRadius="6px"
-        px="3"
-        py="2"
-        my="2"
-        overflowWrap="anywhere"
-      >
-        {calculation.formula}
-      </chakra.p>
+      <Formula
+        formula={calculation.formula}
+        inputs={calculation.inputs}
+        outputs={calculation.outputs}
+        values={figure}
+      />
       <DataTable
         label={`Numbers of: ${calculation.title}`}
         columns={units === 'inch' ? [...COLUMNS, IN_INCHES] : COLUMNS}
@@ -119,7 +115,7 @@ const COLUMNS: TableColumn<Line>[] = [
     id: 'unit',
     head: 'Unit',
     cell: ({ spec }) => (
-      <chakra.span color="quiet">{spec.kind === 'number' && spec.unit !== '1' ? spec.unit : ''}</chakra.span>
+      <chakra.span color="quiet">{spec.kind === 'number' ? unitWords(spec.unit) : ''}</chakra.span>
     ),
   },
 ]

@@ -36,7 +36,7 @@ export const lostMotion = calculation({
   id: 'axis.lostMotion',
   title: 'Lost motion of the axis',
   formula:
-    'coupler = Ph theta / 360; elastic = 2 f / k; total = nut + bearing + coupler + belt + elastic + motor',
+    'coupler = 1000 Ph theta / 360; elastic = 2 f / k; total = nut + bearing + coupler + belt + elastic + motor',
   source: 'Plays add up; friction winds the drive up one way, then the other',
   validity: 'The worst place along the travel; friction alike in both directions',
   inputs: {
@@ -147,7 +147,7 @@ export const stallThrust = calculation({
 export const naturalFrequency = calculation({
   id: 'axis.naturalFrequency',
   title: 'Natural frequency of the drive',
-  formula: 'f = sqrt(k / m) / (2 pi)',
+  formula: 'f = 1000 sqrt(k / m) / (2 pi)',
   source: 'One mass on one spring',
   validity: 'Castings are taken as rigid; damping is left out',
   inputs: { stiffnessNPerUm, massKg },

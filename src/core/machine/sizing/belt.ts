@@ -119,7 +119,7 @@ export const beltCentres = calculation({
 export const beltTension = calculation({
   id: 'belt.tension',
   title: 'Tension of the belt',
-  formula: 'd = p z1 / pi; Fu = 2000 T / d; F1 = k Fu / 2; shaft = 2 F1; f = sqrt(F1 / m) / (2 s)',
+  formula: 'd = p z1 / pi; Fu = 2000 T / d; F1 = k Fu / 2; shaft = 2 F1; f = 1000 sqrt(F1 / m) / (2 s)',
   source: 'Equilibrium of the pulley; transverse vibration of a string',
   validity: 'At rest, both strands alike; the slack strand stays taut for a factor of 1 or more',
   inputs: {

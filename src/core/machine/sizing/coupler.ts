@@ -10,7 +10,7 @@ import { number } from '../../calculation/spec'
 export const couplerWindup = calculation({
   id: 'coupler.windup',
   title: 'Twist of the coupler under torque',
-  formula: 'theta = T / kt; s = Ph theta / (2 pi)',
+  formula: 'theta = 180 T / (pi kt); s = 1000 Ph theta / 360',
   source: "Hooke's law in torsion",
   validity: 'Direct drive, one coupler between motor and screw',
   inputs: {

@@ -16,7 +16,7 @@ const inertia = <const R extends { min: 0; default?: number }>(label: string, sy
 export const reflectedInertia = calculation({
   id: 'drive.reflectedInertia',
   title: 'Inertia at the motor',
-  formula: 'Js = pi rho l d^4 / 32; Jt = m (Ph / (2 pi))^2; J = Jm + (Jc + Jp + Js + Jt) / r^2',
+  formula: 'Js = pi rho l d^4 / 32; Jt = m (Ph / (2000 pi))^2; J = Jm + (Jc + Jp + Js + Jt) / r^2',
   source: 'Kinetic energy of the moving parts',
   validity: 'Solid steel screw of its nominal diameter',
   inputs: {

@@ -16,7 +16,7 @@ export const fullStepsPerRev = number('full steps per turn', 'z', '1', { min: 4,
 export const stepperTorque = calculation({
   id: 'motor.stepperTorque',
   title: 'Torque of a stepper at a speed',
-  formula: 'i = min(Id, Ir); T0 = k Th i / Ir; nc = 60 V / (2 L i z); T = T0 up to nc, then T0 nc / n',
+  formula: 'i = min(Id, Ir); T0 = k Th i / Ir; nc = 60000 V / (2 L i z); T = T0 up to nc, then T0 nc / n',
   source: 'Current rise in the windings against supply voltage',
   validity: 'A first estimate: a measured curve of the motor with its driver wins over it',
   inputs: {

@@ -16,7 +16,7 @@ const ratio = number('motor turns per screw turn', 'r', '1', { over: 0 })
 export const frictionLag = calculation({
   id: 'motor.frictionLag',
   title: 'Lag of a stepper under friction',
-  formula: 'lag = asin(Tf / Th) / (z / 4); both ways at the slide: 2 lag Ph / (2 pi r)',
+  formula: 'lag = asin(Tf / Th) / (z / 4); both ways at the slide: 2000 lag Ph / (360 r)',
   source: 'Sinusoidal torque over the step angle',
   validity: 'Open loop; a closed loop takes the lag out',
   inputs: {
@@ -50,7 +50,7 @@ export const frictionLag = calculation({
 export const stepResolution = calculation({
   id: 'motor.stepResolution',
   title: 'Size of a step',
-  formula: 'full = Ph / (z r); micro = full / m; T = Th sin(90 deg / m)',
+  formula: 'full = 1000 Ph / (z r); micro = full / m; T = Th sin(90 deg / m)',
   source: 'Geometry; sinusoidal torque over the step angle',
   validity: 'Fine steps are not accuracy: a microstep moves nothing until its torque beats the friction',
   inputs: {

@@ -146,7 +146,7 @@ export const screwSag = calculation({
   id: 'screw.sag',
   title: 'Sag of the screw by its own weight',
   formula:
-    's = w/(E I) times: supported-supported x (L^3 - 2 L x^2 + x^3)/24; fixed-fixed x^2 (L - x)^2/24; fixed-supported x^2 (3 L^2 - 5 L x + 2 x^2)/48; fixed-free x^2 (6 L^2 - 4 L x + x^2)/24',
+    's = w/(E I) times: supported-supported: x (L^3 - 2 L x^2 + x^3)/24; fixed-fixed: x^2 (L - x)^2/24; fixed-supported: x^2 (3 L^2 - 5 L x + 2 x^2)/48; fixed-free: x^2 (6 L^2 - 4 L x + x^2)/24',
   source: 'Bending of a beam under an even load (Euler-Bernoulli)',
   validity: 'A level steel screw at its root diameter; fixed end at 0',
   inputs: {

@@ -56,7 +56,7 @@ export const leadError = calculation({
 export const thermalGrowth = calculation({
   id: 'screw.thermalGrowth',
   title: 'Growth of the screw as it warms',
-  formula: 'dL = a L dT; F = E A a dT',
+  formula: 'dL = 1000 a L dT; F = E A a dT',
   source: "Thermal expansion and Hooke's law",
   validity: 'The whole length warms alike; for the pull, two ends fixed in castings that stay cool and stiff',
   inputs: {

@@ -91,9 +91,12 @@ function Judged({ hole, cutterSizesMm }: { hole: MeasuredHole; cutterSizesMm: re
         )}
       </div>
       {bung && hole.depthMm !== null && (
-        <chakra.div gridColumn="1 / -1">
+        <chakra.details gridColumn="1 / -1">
+          <chakra.summary cursor="pointer" color="lamp" fontWeight={700} minH="44px" py="2.5">
+            Drawing of the bung for {hole.label.toLowerCase()}, to turn it by
+          </chakra.summary>
           <DrawingSheet drawing={bungDrawing(`Bung for ${hole.label}`, hole, hole.depthMm, units)} />
-        </chakra.div>
+        </chakra.details>
       )}
     </chakra.div>
   )

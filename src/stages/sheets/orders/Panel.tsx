@@ -9,6 +9,7 @@ import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
+import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { download, fileName } from '../../job/download'
 import { useEdit, useJob } from '../../job/JobContext'
@@ -147,14 +148,16 @@ export function OrdersPanel() {
         {said?.text}
       </chakra.p>
       <chakra.div mt="2">
-        <DataTable
-          label="Order list of the machine"
-          columns={columns}
-          rows={lines}
-          rowId={({ key }) => key}
-          leastPx={640}
-          rowProps={({ key }) => ({ 'data-order': key })}
-        />
+        <ScrollBox label="Order list, to scroll" abovePx={360}>
+          <DataTable
+            label="Order list of the machine"
+            columns={columns}
+            rows={lines}
+            rowId={({ key }) => key}
+            leastPx={640}
+            rowProps={({ key }) => ({ 'data-order': key })}
+          />
+        </ScrollBox>
       </chakra.div>
       <chakra.p mt="2" fontSize="14px">
         In all about €{Math.round(totalEur)} as far as prices are known

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { takeDrive } from '@/core/machine/driveEdits'
 import type { DrivePoint } from '@/core/search/field'
@@ -11,13 +12,18 @@ import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { RunProgress } from '../../job/RunProgress'
 import { useAxisNow, useSettledAxis } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
-import { useRun } from '../../job/useRun'
+import { useKeptRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
+import { Handful } from './Handful'
 import { SearchChart } from './SearchChart'
 import { SearchTable } from './SearchTable'
 import { WhyNotField } from './WhyNotField'
 
-/** Searches the whole parts list for drives that nothing beats, shows them, and takes one. */
+/** All of an axis that a search goes by; the drive that stands there now is no part of it. */
+const wants = ({ dimensions, goals, driveSizes, drive, duty, recesses, limits }: Axis) =>
+  JSON.stringify([dimensions, goals, driveSizes, drive.screws, drive.leadTable, duty, recesses, limits])
+
+/** Searches the whole parts list for drives that nothing beats, shows the best of them, and takes one. */
 export function SearchPanel() {
   const axis = useSettledAxis()
   const units = useUnits()
@@ -27,7 +33,10 @@ export function SearchPanel() {
   const shop = useJob(job => job.shop)
   const axisNow = useAxisNow()
 
-  const { run, start, stop } = useRun<{ axis: Axis; outcome: SearchOutcome }>()
+  const jobId = useJob(job => job.id)
+  const { run, start, stop } = useKeptRun<{ axis: Axis; outcome: SearchOutcome }>(
+    `search ${jobId} ${axis.id}`,
+  )
   const search = () => {
     const searched = axisNow()
     start(onProgress => {
@@ -35,6 +44,7 @@ export function SearchPanel() {
       return { done: done.then(outcome => outcome && { axis: searched, outcome }), cancel }
     })
   }
+  const [all, setAll] = useState(false)
   const found = run.kind === 'done' ? run.value : null
   const take = (point: DrivePoint) => {
     const now = axisNow()
@@ -60,7 +70,13 @@ export function SearchPanel() {
           <chakra.p fontSize="14px" mb="3">
             {found.outcome.points.length.toLocaleString('en')} drives out of{' '}
             {found.outcome.combinations.toLocaleString('en')} are beaten by nothing.
-            {found.axis !== axis && ' The axis has changed since: search again for what suits it now.'}
+            {found.outcome.points.length > 1 && ' The best of them at what is mostly asked for:'}
+            {wants(found.axis) !== wants(axis) && (
+              <chakra.strong color="close">
+                {' '}
+                What is asked of the axis has changed since: search again for what suits it now.
+              </chakra.strong>
+            )}
           </chakra.p>
         )}
       </RunProgress>
@@ -78,9 +94,24 @@ export function SearchPanel() {
       )}
       {found && found.outcome.points.length > 0 && (
         <>
-          <SearchChart points={found.outcome.points} units={units} onTake={take} />
-          <SearchTable points={found.outcome.points} axis={axis} units={units} onTake={take} />
+          <Handful points={found.outcome.points} axis={axis} units={units} onTake={take} />
           <WhyNotField axis={found.axis} units={units} points={found.outcome.points} onTake={take} />
+          <chakra.details
+            mt="3"
+            pt="2"
+            borderTopWidth="1px"
+            onToggle={event => setAll(event.currentTarget.open)}
+          >
+            <chakra.summary cursor="pointer" color="lamp" fontWeight={700} minH="44px" py="2.5">
+              All {found.outcome.points.length.toLocaleString('en')} drives, as a cloud and a table
+            </chakra.summary>
+            {all && (
+              <>
+                <SearchChart points={found.outcome.points} units={units} onTake={take} />
+                <SearchTable points={found.outcome.points} axis={axis} units={units} onTake={take} />
+              </>
+            )}
+          </chakra.details>
         </>
       )}
     </Panel>

@@ -2,13 +2,12 @@ import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { DrivePoint } from '@/core/search/field'
-import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
-import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { DataTable } from '@/ui/table/DataTable'
 import { useCatalogue } from '../../job/useEvaluation'
-
+import { driveColumns, isTaken } from './driveColumns'
 import { driveWords } from './driveWords'
 
 const ORDERS = [
@@ -46,40 +45,7 @@ export function SearchTable({ points, axis, units, onTake }: Props) {
   const [count, setCount] = useState(FIRST_ROWS)
   const kept = keep === 'all' ? points : points.filter(({ margin }) => margin >= 1)
   const shown = inOrder(kept, by).slice(0, count)
-  const columns: TableColumn<DrivePoint>[] = [
-    { id: 'drive', head: 'Drive', cell: point => driveWords(point, catalogue) },
-    { id: 'price', head: 'Price', figures: true, cell: point => `€${Math.round(point.priceEur)}` },
-    {
-      id: 'margin',
-      head: 'Worst margin',
-      figures: true,
-      cell: point => say(point.margin, 'ratio', units, 2),
-    },
-    {
-      id: 'lost',
-      head: 'Lost motion',
-      figures: true,
-      cell: point => say(point.lostMotionUm, 'smallLength', units),
-    },
-    { id: 'height', head: 'Height', figures: true, cell: point => say(point.heightMm, 'length', units) },
-    {
-      id: 'take',
-      head: <chakra.span srOnly>Take</chakra.span>,
-      cell: point => {
-        const taken = isTaken(axis, point)
-        return (
-          <Button
-            variant="outline"
-            disabled={taken}
-            aria-label={`Take the drive: ${driveWords(point, catalogue)}`}
-            onClick={() => onTake(point)}
-          >
-            {taken ? 'Taken' : 'Take'}
-          </Button>
-        )
-      },
-    },
-  ]
+  const columns = driveColumns({ catalogue, axis, units, onTake })
   return (
     <>
       <chakra.div display="flex" flexWrap="wrap" gap="3">
@@ -110,12 +76,3 @@ export function SearchTable({ points, axis, units, onTake }: Props) {
     </>
   )
 }
-
-const isTaken = (axis: Axis, point: DrivePoint): boolean =>
-  axis.parts.screw === point.screw &&
-  axis.ends === point.ends &&
-  axis.parts.bearing === point.bearing &&
-  axis.drive.transmission === point.transmission &&
-  (point.coupler === null || axis.parts.coupler === point.coupler) &&
-  (point.belt === null || axis.parts.belt === point.belt) &&
-  axis.parts.motor === point.motor

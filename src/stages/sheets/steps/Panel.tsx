@@ -14,6 +14,7 @@ import {
   type Step,
 } from '@/core/sheets/steps/step'
 import { Panel } from '@/ui/Panel'
+import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useEdit, useJob } from '../../job/JobContext'
 import { useEvaluation } from '../../job/useEvaluation'
@@ -48,21 +49,23 @@ export function StepsPanel() {
         title={`Steps of the build: ${done} of ${steps.length} done`}
         note="In this order. A hold point must be ticked before anything after it can be, and a step asks first for what it rests on: parts that are here, readings that hold."
       >
-        <chakra.ol display="grid" gap="2">
-          {steps.map((step, index) => (
-            <StepRow
-              key={step.id}
-              number={index + 1}
-              step={step}
-              tickedAt={axis.ticks[step.id] ?? null}
-              next={step.id === next?.id}
-              blocked={!axis.ticks[step.id] && blockedBy(steps, axis.ticks, step.id) !== null}
-              asks={step.id === next?.id ? askOf(step, context, orders) : null}
-              refusal={refusal?.stepId === step.id ? refusal.text : null}
-              onToggle={() => toggle(step)}
-            />
-          ))}
-        </chakra.ol>
+        <ScrollBox label="Steps, the one in hand first in sight" startsInHand>
+          <chakra.ol display="grid" gap="2">
+            {steps.map((step, index) => (
+              <StepRow
+                key={step.id}
+                number={index + 1}
+                step={step}
+                tickedAt={axis.ticks[step.id] ?? null}
+                next={step.id === next?.id}
+                blocked={!axis.ticks[step.id] && blockedBy(steps, axis.ticks, step.id) !== null}
+                asks={step.id === next?.id ? askOf(step, context, orders) : null}
+                refusal={refusal?.stepId === step.id ? refusal.text : null}
+                onToggle={() => toggle(step)}
+              />
+            ))}
+          </chakra.ol>
+        </ScrollBox>
       </Panel>
       <Bolts states={boltStates(steps, axis.ticks)} far={axis.ends !== 'fixed-free'} />
     </>
@@ -86,6 +89,7 @@ function StepRow({ number, step, tickedAt, next, blocked, asks, refusal, onToggl
   return (
     <chakra.li
       data-step={step.id}
+      data-in-hand={next ? '' : undefined}
       bg={next ? 'raised' : 'transparent'}
       borderWidth="1px"
       borderColor={next ? 'lamp' : 'line'}

@@ -1,0 +1,113 @@
+import { chakra } from '@chakra-ui/react'
+import katex from 'katex'
+import { useMemo } from 'react'
+import { numeral, type Piece, readFormula, reckon, symbolTex, toTex } from '@/core/calculation/formula'
+import type { Specs } from '@/core/calculation/spec'
+import { printNumber } from '@/core/units/print'
+import { unitWords } from '@/core/units/unitWords'
+
+interface Props {
+  formula: string
+  inputs: Specs
+  outputs: Specs
+  /** What was put in and came out, by the names of inputs and outputs; left out, only the formula is shown. */
+  values?: { inputs: Record<string, unknown>; outputs: Record<string, unknown> }
+}
+
+/** How far a figure that is shown may be off what the formula gives with the figures shown. */
+const TOLERANCE = 1e-6
+
+interface Known {
+  value: number
+  unit: string
+}
+
+/** What every symbol stands for, with its unit. */
+function knownOf(specs: Specs, values: Record<string, unknown>): [string, Known][] {
+  return Object.entries(specs).flatMap(([name, spec]) => {
+    const value = values[name] ?? (spec.kind === 'number' ? spec.default : undefined)
+    return spec.kind === 'number' && typeof value === 'number'
+      ? [[spec.symbol, { value, unit: unitWords(spec.unit) }] as [string, Known]]
+      : []
+  })
+}
+
+const symbolsOf = (specs: Specs) =>
+  Object.values(specs).flatMap(spec => (spec.kind === 'number' ? [spec.symbol] : []))
+
+/** The statements of a formula that can be shown with their numbers put in, as TeX. */
+function withNumbers(statements: readonly Piece[][], inputs: [string, Known][], outputs: [string, Known][]) {
+  // Units as shown belong to what was given or came out; what comes in between has none to show.
+  const known = new Map<string, Known>([...inputs, ...outputs])
+  const given = new Map(outputs)
+  return statements.flatMap(pieces => {
+    const [piece] = pieces
+    if (pieces.length !== 1 || !piece || !('node' in piece) || piece.node.is !== 'relation') return []
+    const { left, right, sign } = piece.node
+    if (sign !== '=' || left.is !== 'symbol') return []
+    const reckoned = reckon(right, name => known.get(name)?.value ?? null)
+    const result = given.get(left.name)
+    // A statement for another case than this one is left out.
+    if (result && reckoned !== null && !near(reckoned, result.value)) return []
+    if (!result && reckoned === null) return []
+    if (!result && reckoned !== null) known.set(left.name, { value: reckoned, unit: '' })
+    const numbers = toTex(right, name => {
+      const one = known.get(name)
+      return one ? printNumber(one.value) : null
+    })
+    const { value, unit } = result ?? { value: reckoned as number, unit: '' }
+    return [
+      `${symbolTex(left.name)} = ${numbers} = ${numeral(printNumber(value))}${unit && `\\;\\text{${unit}}`}`,
+    ]
+  })
+}
+
+const near = (a: number, b: number) => Math.abs(a - b) <= TOLERANCE * Math.abs(b) + 1e-9
+
+const piecesTex = (pieces: readonly Piece[]) =>
+  pieces.map(piece => ('text' in piece ? `\\text{ ${piece.text} }` : toTex(piece.node))).join('')
+
+/** A formula as it is set in a book, and under it the same with its numbers put in. */
+export function Formula({ formula, inputs, outputs, values }: Props) {
+  const { plain, numbers } = useMemo(() => {
+    const statements = readFormula(formula, [...symbolsOf(inputs), ...symbolsOf(outputs)])
+    return {
+      plain: statements.map(piecesTex),
+      numbers: values
+        ? withNumbers(statements, knownOf(inputs, values.inputs), knownOf(outputs, values.outputs))
+        : [],
+    }
+  }, [formula, inputs, outputs, values])
+  return (
+    <chakra.div
+      bg="sunken"
+      borderRadius="6px"
+      px="3"
+      py="2"
+      my="2"
+      overflowX="auto"
+      fontSize="17px"
+      data-formula={formula}
+    >
+      <Lines tex={plain} />
+      {numbers.length > 0 && (
+        <chakra.div color="quiet" mt="2" data-numbers>
+          <Lines tex={numbers} />
+        </chakra.div>
+      )}
+    </chakra.div>
+  )
+}
+
+function Lines({ tex }: { tex: readonly string[] }) {
+  return tex.map(one => (
+    <chakra.div
+      key={one}
+      py="1"
+      // biome-ignore lint/security/noDangerouslySetInnerHtml: MathML that the package makes of our own formulas
+      dangerouslySetInnerHTML={{
+        __html: katex.renderToString(`\\displaystyle ${one}`, { output: 'mathml', throwOnError: false }),
+      }}
+    />
+  ))
+}
