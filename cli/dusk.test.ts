@@ -78,7 +78,7 @@ test('evaluate prints the findings of a job file', () => {
 
 test('evaluate says in one line what is wrong with a file', () => {
   const broken = join(mkdtempSync(join(tmpdir(), 'dusk-')), 'broken.json')
-  writeFileSync(broken, '{"format": "dusk-bench-job", "job": {"schemaVersion": 7}}')
+  writeFileSync(broken, '{"format": "dusk-bench-job", "job": {"schemaVersion": 99}}')
   expect(dusk(['evaluate', broken])).toMatchObject({ status: 2, stdout: '' })
   expect(dusk(['evaluate', broken]).stderr).toContain('made by a newer Dusk Bench')
   expect(dusk(['evaluate', '/nowhere']).status).toBe(2)

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { Explained } from './terms/Explained'
 
 /** A titled sheet on the bench. */
 export function Panel({
@@ -39,7 +40,7 @@ export function Panel({
       </chakra.div>
       {note && (
         <chakra.p color="quiet" fontSize="14px" mb="3" maxW="68ch">
-          {note}
+          <Explained text={note} />
         </chakra.p>
       )}
       {children}

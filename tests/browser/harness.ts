@@ -1,4 +1,6 @@
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
+import { STAGE_WORDS, type Stage } from '@/core/document/stages'
+import { SHEETS } from '@/core/sheets'
 import { startApp, startBrowser } from './server'
 export const STAGES = ['Survey', 'Size', 'Make room', 'Build', 'Align', 'Prove', 'Log']
 
@@ -142,29 +144,63 @@ export class Bench {
     await this.page.waitForSelector(`[data-check="${checkId}"][data-state="${state}"]`, { timeout: 10_000 })
   }
 
+  /** Opens the fold of what holds of the sheet in hand, once the verdicts stand where they belong. */
+  async openHeld() {
+    const fold = 'aside[aria-label="Verdicts"] details'
+    await this.page.waitForSelector(`${fold} summary`)
+    await new Promise(done => setTimeout(done, 500))
+    await this.page.$eval(fold, element => {
+      ;(element as HTMLDetailsElement).open = true
+    })
+    await this.page.waitForSelector(`${fold} article`)
+  }
+
   async isSaved() {
     await this.page.waitForSelector('[data-saved="yes"]', { timeout: 10_000 })
   }
 
   /** Goes to a stage, and waits until it is the one shown. */
   async stage(label: string) {
-    const tab = `::-p-xpath(//nav[@aria-label="Stages"]//button[contains(., "${label}")])`
-    const handle = (await this.page.waitForSelector(tab)) as ElementHandle<HTMLElement>
+    await this.railLink('stage', label, 'step')
+  }
+
+  /** Goes to a sheet by its title, over its stage, and waits until it is the one shown. */
+  async sheet(title: string) {
+    const sheet = SHEETS.find(one => one.title === title)
+    if (!sheet) throw new Error(`There is no sheet called ${title}.`)
+    const stages = this.page.url().includes('/machine/')
+      ? 'machine'
+      : (this.page.url().split('/')[6] as Stage)
+    if (sheet.stage === 'machine' && stages !== 'machine') await this.click('link', 'Machine')
+    else if (sheet.stage !== stages) await this.stage(STAGE_WORDS[sheet.stage].label)
+    await this.railLink('sheet', title, 'page')
+    await this.page.waitForSelector(`[data-sheet="${sheet.id}"] section`)
+  }
+
+  private async railLink(kind: 'stage' | 'sheet', label: string, current: string) {
+    const link = `::-p-xpath(//nav[@aria-label="Stages"]//a[@data-rail="${kind}"][contains(., "${label}")])`
+    const handle = (await this.page.waitForSelector(link)) as ElementHandle<HTMLElement>
     await this.press(handle)
     await this.page.waitForFunction(
-      name => {
-        const stages = document.querySelector('nav[aria-label="Stages"]')
-        return !stages || stages.querySelector('[aria-current]')?.textContent?.includes(name)
-      },
+      (rail, name, mark) =>
+        document.querySelector(`a[data-rail="${rail}"][aria-current="${mark}"]`)?.textContent?.includes(name),
       { timeout: 10_000 },
+      kind,
       label,
+      current,
     )
+  }
+
+  /** Goes to another axis by its name, at the same sheet. */
+  async axis(name: string) {
+    await this.page.click(`nav[aria-label="Machine and axes"] a[data-axis="${name}"]`)
+    await this.page.waitForSelector(`a[data-axis="${name}"][aria-current="true"]`)
   }
 
   /** Waits until a job is open on one of its axes. */
   async standsOnTheBench() {
     await this.sees('Verdicts')
-    await this.page.waitForFunction(() => location.pathname.split('/').length === 5)
+    await this.page.waitForFunction(() => location.pathname.split('/').length === 6)
   }
 
   /** Types readings as a gauge does, each with Enter, from a field on. */

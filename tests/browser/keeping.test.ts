@@ -5,20 +5,26 @@ import { type Bench, withApp } from './harness'
 
 const app = withApp()
 const FORCE = 'Cutting force along the axis'
+/** The demo, open at what is asked of its X axis. */
+async function atGoals(): Promise<Bench> {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.sheet('What you want from it')
+  return bench
+}
 const here = (bench: Bench) => new URL(bench.page.url()).pathname
 
 test('undo and redo survive a reload, with the log', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await atGoals()
   await bench.fill(FORCE, '700')
-  await bench.stage('Size')
+  await bench.sheet('Parts of the drive')
   await bench.click('button', 'Motor Stepper 57 mm frame, 2.2 N·m, 48 V')
   await bench.click('button', 'Take Stepper 60 mm frame, 3.1 N·m, 48 V')
   await bench.isSaved()
   await bench.page.reload({ waitUntil: 'networkidle0' })
   await bench.click('button', 'Undo: Stepper 60 mm frame, 3.1 N·m, 48 V chosen, axis X')
   await bench.click('button', 'Undo: Cutting force along the axis, axis X')
-  await bench.stage('Survey')
+  await bench.sheet('What you want from it')
   await bench.page.waitForFunction(
     label =>
       [...document.querySelectorAll('label')].some(
@@ -36,8 +42,7 @@ test('undo and redo survive a reload, with the log', async () => {
 })
 
 test('a tab closed right after a key stroke loses nothing', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await atGoals()
   const path = here(bench)
   for (const value of ['731', '642', '553']) {
     const tab = await app.open(path)
@@ -50,8 +55,7 @@ test('a tab closed right after a key stroke loses nothing', async () => {
 })
 
 test('a piece of the app that does not come is said so, and loading again goes on with all that was typed', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await atGoals()
   const known = new Set(bench.requests)
   let broken = true
   await bench.page.setRequestInterception(true)
@@ -67,7 +71,7 @@ test('a piece of the app that does not come is said so, and loading again goes o
   broken = false
   await bench.click('button', 'Load the page again')
   await bench.sees('Steps of the build')
-  await bench.stage('Survey')
+  await bench.sheet('What you want from it')
   expect(await bench.value(FORCE)).toBe('712')
 })
 
@@ -90,6 +94,7 @@ describe('two tabs', () => {
   test('an edit in one shows in the other', async () => {
     const one = await app.open()
     await one.openDemo()
+    await one.sheet('What you want from it')
     const two = await app.open(here(one))
     await one.page.bringToFront()
     await one.fill(FORCE, '444')
@@ -102,6 +107,7 @@ describe('two tabs', () => {
   test('what is being typed is not overwritten, and overwrites nothing in silence', async () => {
     const one = await app.open()
     await one.openDemo()
+    await one.sheet('What you want from it')
     const two = await app.open(here(one))
     // Typed but not readable yet, so not passed on.
     await two.page.bringToFront()
@@ -134,6 +140,7 @@ describe('files', () => {
     const bench = await app.open()
     const first = await downloads(bench.page)
     await bench.openDemo()
+    await bench.sheet('What you want from it')
     await bench.fill(FORCE, '700')
     await bench.isSaved()
     await bench.go('/')
@@ -145,7 +152,8 @@ describe('files', () => {
     const second = await downloads(bench.page)
     await pickFile(bench.page, before.path)
     await bench.click('button', 'Import it')
-    await bench.sees('Verdicts')
+    await bench.standsOnTheBench()
+    await bench.sheet('What you want from it')
     expect(await bench.value(FORCE)).toBe('700')
     await bench.go('/')
     await bench.click('button', 'Export Skarrow 8')
@@ -162,7 +170,7 @@ describe('files', () => {
     )
     const cases: [name: string, text: string, says: string][] = [
       ['cut.json', good.slice(0, 900), 'It looks cut short'],
-      ['newer.json', good.replace('"schemaVersion": 1', '"schemaVersion": 8'), 'made by a newer Dusk Bench'],
+      ['newer.json', good.replace('"schemaVersion": 1', '"schemaVersion": 9'), 'made by a newer Dusk Bench'],
       [
         'wrong.json',
         good.replace('"value": 512.5', '"value": "long"'),
@@ -206,6 +214,7 @@ describe('storage that fails', () => {
     const bench = await app.open()
     const exported = await downloads(bench.page)
     await bench.openDemo()
+    await bench.sheet('What you want from it')
     await bench.page.evaluate(() => {
       const put = IDBObjectStore.prototype.put
       Object.assign(window, { letPut: () => void Object.assign(IDBObjectStore.prototype, { put }) })
@@ -257,7 +266,7 @@ test('the list of jobs: rename, duplicate, put away, delete and put back', async
   await bench.click('checkbox', 'Limits that were changed, with their reasons')
   await bench.click('button', 'Make the copy')
   await bench.sees('Shed mill (copy)')
-  await bench.sees('X: 12 dimensions to measure')
+  await bench.sees('X: 9 dimensions to measure')
   await bench.click('button', 'Put away Shed mill (copy)')
   await bench.sees('Put away', 'section[aria-label="Put away"]')
   await bench.click('button', 'Delete Shed mill')

@@ -13,7 +13,7 @@ export async function transferredScripts(browser: Browser, url: string) {
   try {
     const first = await context.newPage()
     await openDemo(first, url)
-    await first.waitForFunction(() => location.pathname.split('/').length === 5)
+    await first.waitForFunction(() => location.pathname.split('/').length === 6)
     const address = first.url()
     const loaded = async (path: string) => {
       const page = await context.newPage()

@@ -13,7 +13,7 @@ const takeFile = (bench: Bench, path: string) => pickFile(bench.page, path, 'inp
 const atSize = async () => {
   const bench = await app.open()
   await bench.openDemo()
-  await bench.stage('Size')
+  await bench.sheet('Parts of the drive')
   return bench
 }
 
@@ -46,7 +46,7 @@ test('a part is copied, changed, taken, and judged like any other', async () => 
   await bench.becomes('motor.torqueMargin', 'fails')
 
   await bench.click('button', 'Take Attic screw 20 x 5 out of the parts')
-  await bench.sees('Choose a screw and its nut first.')
+  await bench.sees(/A screw and its nut: \d+ wait for it/)
   await bench.click('button', 'Undo: Attic screw 20 x 5 taken out of the parts')
   await bench.becomes('motor.torqueMargin', 'fails')
   await bench.isSaved()
@@ -93,8 +93,10 @@ test('a file with wrong rows says which, and the good ones are taken and found b
   await bench.sees(/5\s+B name\s+=2\+2\s+.*a formula is not worked out here/, DIALOG)
   await bench.click('button', 'Take the one good part')
   await bench.take('Attic screw')
+  await bench.sheet('Search the parts list')
   await bench.click('button', 'Search')
   await bench.sees('are beaten by nothing', 'section[aria-label="Search the parts list"]')
+  await bench.page.click('section[aria-label="Search the parts list"] summary')
   await bench.choose('Show', 'all')
   await bench.sees('Attic screw;', 'section[aria-label="Search the parts list"]')
   expect(bench.errors).toEqual([])
@@ -145,6 +147,7 @@ test('the limit of a check is changed with a reason, and put back', async () => 
   await bench.fill('Why? It stands beside the verdict, and in the log', 'A spare lies in the drawer.', null)
   await bench.click('button', 'Hold it to this')
   await bench.becomes('coupler.torque', 'holds')
+  await bench.openHeld()
   await bench.sees('Held to other limits than usual: A spare lies in the drawer.')
   await bench.click('button', 'Limit: Torque of the coupler')
   await bench.click('button', 'The usual limits again')

@@ -285,7 +285,7 @@ const SKARROW: Job = {
   createdAt: '2026-09-26T16:00:00.000Z',
   archived: false,
   ownParts: NO_OWN_PARTS,
-  shop: SHOP_TO_START,
+  shop: { ...SHOP_TO_START, gaugeStepUm: 1 },
   orders: {},
   axes: [X, Y, Z],
 }

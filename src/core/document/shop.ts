@@ -1,16 +1,14 @@
 import { choiceOrNone, length, numbers, record, smallLength, type ValueOf } from '../field/field'
 import { MM_PER_INCH } from '../units/quantity'
+import { READING_UNITS } from '../units/readingUnit'
 import type { Edit } from './edit'
-
-/** The units in which readings of a gauge are typed. */
-export const READING_UNITS = ['um', 'mm', 'thou', 'in'] as const
 
 /** What the builder owns: what making room calls for, and the gauge. */
 export const SHOP = record('Shop', {
   cutterSizesMm: numbers('Cutters at hand', length('Cutter', [0.5, 500]), 100),
   shimStockMm: numbers('Shim stock at hand', length('Shim', [0.001, 10]), 100),
   /** What one mark of the gauge is worth; new rounds and tests start with it. */
-  gaugeStepUm: smallLength('Step of the gauge', [0.01, 100], { orNone: true }),
+  gaugeStepUm: smallLength('Step of the gauge', [0.01, 1000], { orNone: true }),
   /** What a reading is in that is typed without its unit; none goes by the units of the job. */
   readingUnit: choiceOrNone('Readings are typed in', READING_UNITS, { um: 'µm' }),
 })
@@ -39,14 +37,19 @@ export const setShop = (kind: 'cutterSizesMm' | 'shimStockMm', sizesMm: readonly
   },
 })
 
-/** Notes the builder's gauge: the worth of one mark, or the unit in which its readings are typed. */
-export const setGauge = (
-  gauge: Partial<Pick<Shop, 'gaugeStepUm' | 'readingUnit'>>,
-  mergeKey?: string,
-): Edit => ({
-  label: 'Gauge',
-  mergeKey,
+/** The unit in which readings are typed that have none. */
+export const setReadingUnit = (readingUnit: Shop['readingUnit']): Edit => ({
+  label: 'Readings are typed in',
   run: job => {
-    job.shop = { ...job.shop, ...gauge }
+    job.shop = { ...job.shop, readingUnit }
+  },
+})
+
+/** An edit that names the step of a gauge, which is then the builder's gauge: what is read next starts with it. */
+export const withGauge = (edit: Edit, gaugeStepUm: number | null): Edit => ({
+  ...edit,
+  run: job => {
+    edit.run(job)
+    job.shop = { ...job.shop, gaugeStepUm }
   },
 })

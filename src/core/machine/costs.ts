@@ -6,18 +6,19 @@ import type { QuantityKind, UnitSystem } from '../units/quantity'
 import { driveEur, driveHeightMm } from './drive/price'
 import { lostMotionBudget } from './drive/stiffness'
 import { torqueMargin } from './drive/torque'
+import { movingPart } from './movingPart'
 
 /** What a drive comes to besides its verdicts; each with how a difference in it is said. */
 const COSTS: {
   of: (t: EvaluationContext) => number
   quantity: QuantityKind | 'eur'
-  words: (difference: string, more: boolean) => string
+  words: (difference: string, more: boolean, part: string) => string
 }[] = [
   { of: driveEur, quantity: 'eur', words: (by, more) => `${by} ${more ? 'more' : 'less'}` },
   {
     of: driveHeightMm,
     quantity: 'length',
-    words: (by, more) => `${by} ${more ? 'higher' : 'lower'} under the slide`,
+    words: (by, more, part) => `${by} ${more ? 'higher' : 'lower'} under the ${part}`,
   },
   {
     of: t => lostMotionBudget(t).totalUm,
@@ -35,7 +36,7 @@ const COSTS: {
  * What a change costs elsewhere, in words: price, height under the slide, lost motion, torque asked of the motor.
  *
  * @returns one phrase for each that differs by more than it is printed to; none where nothing does
- * @example costWords(before, after, 'mm') // ['€34 more', '6 mm higher under the slide']
+ * @example costWords(before, after, 'mm') // ['€34 more', '6 mm higher under the table']
  */
 export function costWords(before: EvaluationContext, after: EvaluationContext, units: UnitSystem): string[] {
   return COSTS.flatMap(({ of, quantity, words }) => {
@@ -44,7 +45,7 @@ export function costWords(before: EvaluationContext, after: EvaluationContext, u
     if (was === null || is === null) return []
     const size = Math.abs(is - was)
     const by = quantity === 'eur' ? `€${Math.round(size)}` : say(size, quantity, units)
-    return /[1-9]/.test(by) ? [words(by, is > was)] : []
+    return /[1-9]/.test(by) ? [words(by, is > was, movingPart(after.axis))] : []
   })
 }
 

@@ -12,7 +12,8 @@ export const finerThanGauge = (readingUm: number, stepUm: number): boolean =>
 /** A reading this many robust deviations from the middle of its like stands apart. */
 const APART = 5
 
-const median = (values: readonly number[]): number => {
+/** The middle one of some values; of an even number, the mean of the two in the middle. */
+export const median = (values: readonly number[]): number => {
   const sorted = values.toSorted((a, b) => a - b)
   const middle = sorted.length >> 1
   return sorted.length % 2

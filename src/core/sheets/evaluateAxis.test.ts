@@ -291,6 +291,7 @@ test('a figure at its limit holds; a hair beyond does not', () => {
 test('what an axis needs next follows the order of the work', () => {
   expect(nextForAxis(X, CATALOGUE, 'mm')).toMatchObject({
     stage: 'prove',
+    sheet: 'reversal',
     text: 'X: to mend: lost motion, measured',
   })
   expect(nextForAxis(Y, CATALOGUE, 'mm')?.stage).toBe('size')
@@ -299,6 +300,7 @@ test('what an axis needs next follows the order of the work', () => {
   const fresh = newAxis({ name: 'A', title: 'New' })
   expect(nextForAxis(fresh, CATALOGUE, 'mm')).toMatchObject({
     stage: 'survey',
-    text: 'A: 12 dimensions to measure',
+    sheet: 'geometry',
+    text: 'A: 9 dimensions to measure',
   })
 })

@@ -9,7 +9,7 @@ import { linesOfAxis, openFixes } from '../document/logLines'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
-import { stillToMeasure } from '../machine/stillToMeasure'
+import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { newAxis, newJob } from './newJob'
@@ -40,9 +40,17 @@ const sound: Axis = {
 describe('what an axis needs next', () => {
   test('goes through the work in its order, and ends', () => {
     const bare = newAxis({ name: 'A', title: 'New' })
-    expect(next(bare)).toMatchObject({ stage: 'survey', text: 'A: 12 dimensions to measure' })
+    expect(next(bare)).toMatchObject({
+      stage: 'survey',
+      sheet: 'geometry',
+      text: 'A: 9 dimensions to measure',
+    })
     const surveyed = measured(bare)
-    expect(next(surveyed)).toMatchObject({ stage: 'size', text: 'A: choose the screw' })
+    expect(next(surveyed)).toMatchObject({
+      stage: 'size',
+      sheet: 'search',
+      text: 'A: find a drive that holds',
+    })
     expect(next({ ...surveyed, parts: { ...surveyed.parts, screw: 'ball-20-5-double' } })?.text).toBe(
       'A: choose the bearings',
     )
@@ -50,7 +58,11 @@ describe('what an axis needs next', () => {
       stage: 'size',
       text: 'X: to mend: torque of the coupler',
     })
-    expect(next(sound)).toMatchObject({ stage: 'build', text: 'X: switch off and isolate the machine' })
+    expect(next(sound)).toMatchObject({
+      stage: 'build',
+      sheet: 'steps',
+      text: 'X: switch off and isolate the machine',
+    })
   })
 
   test('follows the steps as they are ticked, to the stage where each is done', () => {
@@ -62,6 +74,39 @@ describe('what an axis needs next', () => {
     expect(stages.map(action => action?.text)).toEqual(steps.map(({ title }) => `X: ${title.toLowerCase()}`))
     expect(stages[steps.findIndex(({ id }) => id === 'aligned')]?.stage).toBe('align')
     expect(stages[steps.findIndex(({ id }) => id === 'proved')]?.stage).toBe('prove')
+  })
+
+  test('is the last thing to measure, by its name and on its sheet', () => {
+    const bare = measured(newAxis({ name: 'A', title: 'New' }))
+    const friction = { value: 0.1, provenance: 'assumed' as const }
+    expect(
+      next({ ...bare, dimensions: { ...bare.dimensions, frictionCoefficient: friction } }),
+    ).toMatchObject({
+      stage: 'survey',
+      sheet: 'loads',
+      text: 'A: measure: friction of the ways',
+    })
+  })
+
+  test('is to measure how the motor stands as soon as it is in, and never on a belt', () => {
+    const steps = procedure(new EvaluationContext(sound, CATALOGUE)) ?? []
+    const assumed = { value: 0.05, provenance: 'assumed' as const }
+    const unmeasured = { ...sound, dimensions: { ...sound.dimensions, shaftParallelMm: assumed } }
+    const doneTo = (id: string) =>
+      Object.fromEntries(
+        steps
+          .slice(0, steps.findIndex(step => step.id === id) + 1)
+          .map(step => [step.id, '2026-11-01T08:00:00.000Z']),
+      )
+    expect(next({ ...unmeasured, ticks: doneTo('motor-face') })?.stage).toBe('build')
+    expect(next({ ...unmeasured, ticks: doneTo('motor-hub') })).toMatchObject({
+      stage: 'align',
+      sheet: 'shafts',
+      text: 'X: measure: motor shaft beside the screw axis',
+    })
+    const belted = { ...unmeasured, drive: { ...unmeasured.drive, transmission: 'belt' as const } }
+    expect(stillToAlign(unmeasured)).toEqual(['shaftParallelMm'])
+    expect(stillToAlign(belted)).toEqual([])
   })
 
   test('is to measure the lost motion while no test holds, and nothing when one does', () => {

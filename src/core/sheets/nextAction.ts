@@ -33,6 +33,8 @@ const DONE_ELSEWHERE: Partial<Record<string, { stage: Stage; sheet: SheetId }>> 
   proved: { stage: 'prove', sheet: 'reversal' },
 }
 const ON_THE_LIST = { stage: 'build', sheet: 'steps' } as const
+/** With so much unmeasured, what was chosen is as good as a guess. */
+const MANY_UNMEASURED = 5
 /** Once this is done, the motor and its coupler are in, and how they stand can be measured. */
 const MOTOR_IS_IN = 'motor-hub'
 
@@ -58,7 +60,7 @@ export function nextOf(context: Evaluation): NextAction | null {
   const needed = neededParts(axis)
   const open = needed.filter(kind => !catalogue[kind].has(axis.parts[kind] ?? ''))
   const nothingChosen = open.length === needed.length
-  if (first && nothingChosen)
+  if (first && (nothingChosen || unmeasured.length >= MANY_UNMEASURED))
     return act(
       placeOfDimension(first),
       unmeasured.length === 1

@@ -1,4 +1,4 @@
-import { type QuantityKind, quantityFacts, type UnitSystem } from './quantity'
+import { type QuantityKind, quantityFacts, type Unit, type UnitSystem } from './quantity'
 
 /** A value in base units, or a sentence that says what is wrong and what is accepted. */
 export type Parsed = { ok: true; value: number } | { ok: false; message: string }
@@ -11,12 +11,13 @@ const NUMBER = /^([+-]?)\s*(?:(\d+)[\s-]+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+(?:\.\d*)
  * @param text what was typed, such as `12.7`, `1/2 in`, `2-3/8"`, `0.002"`, `2 thou`, `50 um`
  * @param kind the quantity that the field takes
  * @param system the units that a bare number is in
+ * @param typedIn the unit that a bare number is in, where it is another than that of the system
  * @returns the value in the quantity's base unit, or why it cannot be read
  * @example parseQuantity('1/2 in', 'length', 'mm') // { ok: true, value: 12.7 }
  */
-export function parseQuantity(text: string, kind: QuantityKind, system: UnitSystem): Parsed {
+export function parseQuantity(text: string, kind: QuantityKind, system: UnitSystem, typedIn?: Unit): Parsed {
   const facts = quantityFacts(kind)
-  const home = facts[system]
+  const home = typedIn ?? facts[system]
   const refuse = (why: string): Parsed => ({ ok: false, message: `Got “${text.trim()}”. ${why}` })
   const tidy = text
     .trim()

@@ -1,4 +1,4 @@
-import { type QuantityKind, quantityFacts, type UnitSystem } from './quantity'
+import { type QuantityKind, quantityFacts, type Unit, type UnitSystem } from './quantity'
 
 /** A figure and its unit apart, so that the unit can be set in a quieter tone. */
 export interface Printed {
@@ -53,10 +53,11 @@ function grouped(figure: string): string {
 /**
  * What a field shows for a stored value, rounded to what the quantity is worth; the stored value stays as it is.
  *
+ * @param typedIn the unit of the field, where it is another than that of the system
  * @example printField(9.525, 'length', 'inch') // '0.375'
  */
-export function printField(value: number, kind: QuantityKind, system: UnitSystem): string {
-  const { perUnit, decimals } = quantityFacts(kind)[system]
+export function printField(value: number, kind: QuantityKind, system: UnitSystem, typedIn?: Unit): string {
+  const { perUnit, decimals } = typedIn ?? quantityFacts(kind)[system]
   return figure(value / perUnit, decimals)
 }
 

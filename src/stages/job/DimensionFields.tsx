@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { memo, useCallback } from 'react'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
+import { inItsWord } from '@/core/machine/movingPart'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
@@ -22,6 +23,7 @@ export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[Dimensio
 
 const DimensionField = memo(function DimensionField({ dimension: key }: { dimension: DimensionKey }) {
   const { value, provenance } = useAxis(axis => axis.dimensions[key])
+  const title = useAxis(axis => axis.title)
   const units = useUnits()
   const edit = useEdit()
   const axisNow = useAxisNow()
@@ -43,7 +45,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         confirms={provenance === 'assumed'}
         value={value}
         onValue={onValue}
-        hint={open ? `To measure: ${help}` : undefined}
+        hint={open ? `To measure: ${inItsWord(help, { title })}` : undefined}
       >
         <SelectField
           label={`Where ${label.toLowerCase()} comes from`}

@@ -46,6 +46,13 @@ export function useRows<R extends { id: string }>(
         change(`${name} added`, draft => {
           draft.push(blankRow(of, newId(), fresh?.(draft)))
         }),
+      onFill: (from, filled) =>
+        change(`${name}s pasted`, draft => {
+          for (const [index, part] of filled.slice(0, of.most - from).entries()) {
+            if (!draft[from + index]) draft.push(blankRow(of, newId(), fresh?.(draft)))
+            Object.assign(draft[from + index] as R, part)
+          }
+        }),
       onRemove: id =>
         change(`${name} taken out`, draft => {
           const place = draft.findIndex(one => one.id === id)

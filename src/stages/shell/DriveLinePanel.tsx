@@ -7,6 +7,7 @@ import type { PartKind } from '@/core/document/kinds'
 import type { Stage } from '@/core/document/stages'
 import { type DrivePart, driveLine } from '@/core/drawing/driveLine'
 import { upward } from '@/core/drawing/upward'
+import { movingPart } from '@/core/machine/movingPart'
 import type { SheetId } from '@/core/sheets'
 import { overlayAt } from '@/core/sheets/overlay'
 import { Button } from '@/ui/controls'
@@ -32,7 +33,7 @@ const PLAIN_NAMES: Record<DrivePart, string> = {
   screw: 'Screw',
   nut: 'Nut in its bracket',
   far: 'Far block',
-  way: 'Way and table',
+  way: 'Way and what it carries',
 }
 
 const SectionBeside = dynamic(
@@ -65,7 +66,10 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
   const names = Object.fromEntries(
     Object.entries(PLAIN_NAMES).map(([part, name]) => {
       const chosen = partOf(part as DrivePart)
-      return [part, chosen ? `${name}: ${chosen.name}` : name]
+      return [
+        part,
+        chosen ? `${name}: ${chosen.name}` : part === 'way' ? `Way and ${movingPart(axis)}` : name,
+      ]
     }),
   ) as Record<DrivePart, string>
   const foldButton = (
@@ -123,7 +127,7 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
           <PartSheet
             part={picked}
             kind={KIND_OF[picked] ?? null}
-            title={PLAIN_NAMES[picked]}
+            title={picked === 'way' ? names.way : PLAIN_NAMES[picked]}
             onClose={() => setPicked(null)}
             choose={{
               jobId,

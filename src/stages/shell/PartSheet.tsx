@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import type { PartKind } from '@/core/document/kinds'
 import type { DrivePart } from '@/core/drawing/driveLine'
+import { inItsWord } from '@/core/machine/movingPart'
 import { partSheet, type SheetRow } from '@/core/machine/parts/sheet'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -55,7 +56,9 @@ export function PartSheet({ part, kind, title, onClose, choose }: Props) {
           {chosen.name}, {chosen.maker}, €{chosen.priceEur}
         </chakra.p>
       ) : (
-        <chakra.p color="quiet">{kind ? 'Not chosen yet: drawn in a usual size.' : WORDS[part]}</chakra.p>
+        <chakra.p color="quiet">
+          {kind ? 'Not chosen yet: drawn in a usual size.' : inItsWord(WORDS[part] ?? '', axis)}
+        </chakra.p>
       )}
       {own.map(finding => (
         <chakra.p key={finding.checkId} display="flex" justifyContent="space-between" gap="2" mt="1">

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useEffect, useRef } from 'react'
 import { SHEETS, type SheetId } from '@/core/sheets'
+import { WordsHere } from '@/ui/terms/WordsHere'
 import { focusWanted } from '../job/place'
 import { PANELS } from '../sheets'
 
@@ -19,20 +20,23 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
     opened = true
   }, [])
   return (
-    <chakra.div
-      ref={box}
-      id="sheet"
-      tabIndex={-1}
-      data-sheet={sheet}
-      role="group"
-      aria-label={SHEETS.find(({ id }) => id === sheet)?.title}
-      display="grid"
-      gap="3"
-      minW="0"
-      gridTemplateColumns="minmax(0, 1fr)"
-      _focusVisible={{ outline: 'none' }}
-    >
-      <Panel />
-    </chakra.div>
+    <>
+      <chakra.div
+        ref={box}
+        id="sheet"
+        tabIndex={-1}
+        data-sheet={sheet}
+        role="group"
+        aria-label={SHEETS.find(({ id }) => id === sheet)?.title}
+        display="grid"
+        gap="3"
+        minW="0"
+        gridTemplateColumns="minmax(0, 1fr)"
+        _focusVisible={{ outline: 'none' }}
+      >
+        <Panel />
+      </chakra.div>
+      <WordsHere of={box} />
+    </>
   )
 })

@@ -12,7 +12,7 @@ import { overlayOf } from '@/core/sheets/overlay'
 import type { UnitSystem } from '@/core/units/quantity'
 import { fileName } from '../job/download'
 
-import { addressOf } from '../job/place'
+import { addressOf, placeAt } from '../job/place'
 import { columnHeads, partRows, rowsNamed } from '../sheets/parts/partRows'
 import { keyName } from './useKeys'
 
@@ -132,10 +132,35 @@ describe('keys', () => {
 })
 
 describe('addresses and file names', () => {
-  test('an address holds job, axis and stage, whatever their ids', () => {
-    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'align' })).toBe('/job/a/b/align')
+  test('an address holds job, axis, stage and sheet, whatever their ids', () => {
+    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'align' })).toBe('/job/a/b/align/screwLine')
+    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'align', sheet: 'shafts' })).toBe(
+      '/job/a/b/align/shafts',
+    )
     expect(addressOf({ jobId: 'a', axisId: null, stage: 'align' })).toBe('/job/a')
-    expect(addressOf({ jobId: 'a/../b', axisId: '?#', stage: 'log' })).toBe('/job/a%2F..%2Fb/%3F%23/log')
+    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'machine' })).toBe('/job/a/machine/overview')
+    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'record' })).toBe('/job/a/b/record')
+    expect(addressOf({ jobId: 'a/../b', axisId: '?#', stage: 'log' })).toBe('/job/a%2F..%2Fb/%3F%23/log/log')
+    const part = { kind: 'screw', id: 'a b' } as const
+    expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'size', sheet: 'parts', part })).toBe(
+      '/job/a/b/size/parts?part=screw%3Aa%20b',
+    )
+  })
+
+  test.each<[string, object | null]>([
+    ['/job/a/b/align/shafts', { jobId: 'a', axisId: 'b', stage: 'align', sheet: 'shafts' }],
+    // A sheet of another stage, or one that there is not, is none: the first one opens.
+    ['/job/a/b/align/travel', { jobId: 'a', axisId: 'b', stage: 'align', sheet: null }],
+    ['/job/a/b/size', { jobId: 'a', axisId: 'b', stage: 'size', sheet: null }],
+    ['/job/a/b/nowhere', { jobId: 'a', axisId: 'b', stage: 'survey', sheet: null }],
+    ['/job/a', { jobId: 'a', axisId: null, stage: 'survey', sheet: null }],
+    ['/job/a/machine/orders', { jobId: 'a', axisId: null, stage: 'machine', sheet: 'orders' }],
+    // An axis that is called so, in a file from elsewhere.
+    ['/job/a/machine/size/parts', { jobId: 'a', axisId: 'machine', stage: 'size', sheet: 'parts' }],
+    ['/job/a/b/record', { jobId: 'a', axisId: 'b', stage: 'record', sheet: null }],
+    ['/reference', null],
+  ])('the address %s names a place', (path, place) => {
+    expect(placeAt(path)).toEqual(place)
   })
 
   test.each([

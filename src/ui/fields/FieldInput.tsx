@@ -1,6 +1,6 @@
 import { useCallback } from 'react'
 import type { Field } from '@/core/field/field'
-import type { UnitSystem } from '@/core/units/quantity'
+import type { Unit, UnitSystem } from '@/core/units/quantity'
 import { QuantityField } from './QuantityField'
 import { SelectField } from './SelectField'
 import { TextField } from './TextField'
@@ -15,6 +15,10 @@ interface Props {
   hideLabel?: boolean
   dense?: boolean
   disabled?: boolean
+  /** Of a figure; see QuantityField. */
+  typedIn?: Unit
+  echoes?: boolean
+  onPasteTable?: (cells: string[][]) => void
   options?: readonly { value: string; label: string }[]
 }
 

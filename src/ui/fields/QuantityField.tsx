@@ -1,6 +1,7 @@
 import { type KeyboardEvent, memo, type ReactNode, useId, useMemo } from 'react'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
+import { cellsOf } from './cells'
 import styles from './fields.module.css'
 import { focusNext, type QuantityRules, useDraft } from './useDraft'
 
@@ -18,6 +19,10 @@ interface Props extends QuantityRules {
   hint?: string
   /** Stands right of the field, such as where the value comes from. */
   children?: ReactNode
+  /** Says under the field, while it is typed in, how it is read. */
+  echoes?: boolean
+  /** Takes lines and columns that are pasted from a table. */
+  onPasteTable?: (cells: string[][]) => void
   /** Called on Enter after the value is settled; by default the next reading is focused. */
   onEnter?: () => void
 }
@@ -31,6 +36,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     label,
     kind,
     units,
+    typedIn,
     min,
     max,
     optional,
@@ -43,16 +49,19 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     disabled,
     hint,
     children,
+    echoes,
+    onPasteTable,
     onEnter,
   } = props
   const rules = useMemo(
-    () => ({ kind, units, min, max, optional, clearOnLeave, confirms }),
-    [kind, units, min, max, optional, clearOnLeave, confirms],
+    () => ({ kind, units, typedIn, min, max, optional, clearOnLeave, confirms }),
+    [kind, units, typedIn, min, max, optional, clearOnLeave, confirms],
   )
   const draft = useDraft(value, rules, onValue)
   const id = useId()
-  const { unit } = quantityFacts(kind)[units]
-  const otherUnits = units === 'mm' ? 'inch' : 'mm'
+  const { unit } = typedIn ?? quantityFacts(kind)[units]
+  const isMetric = typedIn ? typedIn.unit.endsWith('m') : units === 'mm'
+  const otherUnits = isMetric ? 'inch' : 'mm'
   const hasOther = quantityFacts(kind)[otherUnits].unit !== unit
   const other =
     hasOther && draft.reading.ok && draft.reading.value !== null
@@ -95,6 +104,13 @@ export const QuantityField = memo(function QuantityField(props: Props) {
               onChange={event => draft.type(event.currentTarget.value)}
               onBlur={draft.leave}
               onKeyDown={onKeyDown}
+              onPaste={event => {
+                const cells = cellsOf(event.clipboardData.getData('text/plain'))
+                if (!onPasteTable || !cells) return
+                event.preventDefault()
+                draft.escape()
+                onPasteTable(cells)
+              }}
             />
             <span id={`${id}-unit`} className={hideUnit ? styles.hidden : styles.unit}>
               {unit}
@@ -108,6 +124,11 @@ export const QuantityField = memo(function QuantityField(props: Props) {
         )}
         {children}
       </div>
+      {echoes && (
+        <p className={styles.echo} aria-live="polite">
+          {draft.isOpen && other ? `= ${other}` : ''}
+        </p>
+      )}
       {hint && <p className={styles.hint}>{hint}</p>}
       {draft.message && (
         <p id={`${id}-error`} role="alert" className={styles.error}>

@@ -1,13 +1,15 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react'
 import { parseQuantity } from '@/core/units/parse'
 import { printField, say } from '@/core/units/print'
-import type { QuantityKind, UnitSystem } from '@/core/units/quantity'
+import type { QuantityKind, Unit, UnitSystem } from '@/core/units/quantity'
 
 export interface QuantityRules {
   kind: QuantityKind
   units: UnitSystem
   min: number
   max: number
+  /** What a figure without a unit is in, where that is another unit than the job's. */
+  typedIn?: Unit
   /** Whether the field may be left empty. */
   optional?: boolean
   /** An emptied field counts only when it is left: where that takes a row away from under the typing hand. */
@@ -19,9 +21,12 @@ export interface QuantityRules {
 type Reading = { ok: true; value: number | null } | { ok: false; message: string }
 
 /** Reads a typed text against the rules of a field. */
-export function readDraft(text: string, { kind, units, min, max, optional }: QuantityRules): Reading {
+export function readDraft(
+  text: string,
+  { kind, units, typedIn, min, max, optional }: QuantityRules,
+): Reading {
   if (text.trim() === '' && optional) return { ok: true, value: null }
-  const parsed = parseQuantity(text, kind, units)
+  const parsed = parseQuantity(text, kind, units, typedIn)
   if (!parsed.ok) return parsed
   if (parsed.value < min || parsed.value > max)
     return {
@@ -46,7 +51,7 @@ export function useDraft(
   rules: QuantityRules,
   onValue: (value: number | null, mergeKey: string) => void,
 ) {
-  const shown = value === null ? '' : printField(value, rules.kind, rules.units)
+  const shown = value === null ? '' : printField(value, rules.kind, rules.units, rules.typedIn)
   const [draft, setDraft] = useState<string | null>(null)
   const [message, setMessage] = useState<string | null>(null)
   const [elsewhere, setElsewhere] = useState(false)
@@ -86,6 +91,8 @@ export function useDraft(
   }
 
   return {
+    /** Whether it is being typed in. */
+    isOpen: draft !== null,
     text: draft ?? shown,
     message: elsewhere
       ? `Another tab set this to ${value === null ? 'nothing' : say(value, rules.kind, rules.units)} meanwhile. Enter puts yours in, Escape keeps theirs.`
@@ -144,11 +151,16 @@ export function useDraft(
 }
 
 const printIfAny = (value: number | null, rules: QuantityRules) =>
-  value === null ? '' : printField(value, rules.kind, rules.units)
+  value === null ? '' : printField(value, rules.kind, rules.units, rules.typedIn)
+
+/** When a reading's turn comes in the procedure; in the order of the page where none is said. */
+const turnOf = (field: HTMLElement) => Number(field.closest<HTMLElement>('[data-turn]')?.dataset.turn ?? 0)
 
 /** Moves to the next reading of the group that a field stands in; the last one stays. */
 export function focusNext(event: KeyboardEvent<HTMLInputElement>): void {
   const group = event.currentTarget.closest('[data-readings]') ?? document
-  const fields = [...group.querySelectorAll<HTMLInputElement>('input[data-quantity]:not(:disabled)')]
+  const fields = [
+    ...group.querySelectorAll<HTMLInputElement>('input[data-quantity]:not(:disabled)'),
+  ].toSorted((a, b) => turnOf(a) - turnOf(b))
   fields[fields.indexOf(event.currentTarget) + 1]?.focus()
 }

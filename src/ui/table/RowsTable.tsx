@@ -1,16 +1,22 @@
 import { chakra } from '@chakra-ui/react'
 import { Trash2 } from 'lucide-react'
-import { memo, useMemo } from 'react'
+import { type ClipboardEvent, memo, useMemo, useState } from 'react'
 import type { Field, Row, RowsField } from '@/core/field/field'
+import { readPastedRows } from '@/core/field/pasted'
+import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
+import { cellsOf } from '../fields/cells'
 import { FieldInput } from '../fields/FieldInput'
+import { CopyTable } from './CopyTable'
 import { DataTable, type TableColumn } from './DataTable'
 
 /** What can be done with the rows of a table; each is found by its id. */
 export interface RowActions<R> {
   onChange: (id: string, change: Partial<R>, mergeKey?: string) => void
   onAdd: () => void
+  /** Puts pasted rows in from a place on, over those that stand there, and adds what goes beyond them. */
+  onFill: (from: number, rows: Partial<R>[]) => void
   onRemove: (id: string) => void
 }
 
@@ -50,7 +56,7 @@ type AnyRow = Row<Record<string, unknown>>
 
 /** Rows of figures, words and choices, typed one after another; each cell keeps what cannot be read, with its error. */
 function RowsTableOf<R extends { id: string }>(props: Props<R>) {
-  const { of, rows, units, least = 0, addLabel, options, onChange, onAdd, onRemove } = props
+  const { of, rows, units, least = 0, addLabel, options, onChange, onAdd, onFill, onRemove } = props
   const name = of.label.toLowerCase()
   const fields = Object.entries(of.of)
   const dense = fields.length > MOST_WIDE
@@ -63,16 +69,18 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
           head: headOf(field, units, dense),
           widthPx: widthPx(field, fields.length),
           cell: (row, index) => (
-            <FieldInput
-              field={field}
-              label={`${field.label}, ${name} ${index + 1}`}
-              value={row[key]}
-              units={units}
-              dense={dense}
-              hideLabel
-              options={options?.[key]}
-              onValue={(value, mergeKey) => change(row.id, { [key]: value }, mergeKey)}
-            />
+            <div data-cell={`${index} ${key}`}>
+              <FieldInput
+                field={field}
+                label={`${field.label}, ${name} ${index + 1}`}
+                value={row[key]}
+                units={units}
+                dense={dense}
+                hideLabel
+                options={options?.[key]}
+                onValue={(value, mergeKey) => change(row.id, { [key]: value }, mergeKey)}
+              />
+            </div>
           ),
         }),
       ),
@@ -94,11 +102,24 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
       },
     ]
   }, [of, fields.length, units, dense, name, options, rows.length, least, onChange, onRemove])
+  const [problem, setProblem] = useState<string | null>(null)
+  /** A table that is pasted into a cell goes right and down from there. */
+  const onPaste = (event: ClipboardEvent<HTMLElement>) => {
+    const cells = cellsOf(event.clipboardData.getData('text/plain'))
+    const at = (event.target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell
+    if (!cells || !at) return
+    event.preventDefault()
+    const [row, key = ''] = at.split(' ')
+    const read = readPastedRows(of.of, key, cells, units)
+    setProblem(read.ok ? null : read.message)
+    if (read.ok) onFill(Number(row), read.rows as Partial<R>[])
+  }
   return (
     <>
       {rows.length > 0 && (
         <chakra.div
           data-readings
+          onPaste={onPaste}
           css={{ '& td': { borderTopWidth: 0, px: '0.5', py: '1', verticalAlign: 'top' } }}
         >
           <DataTable
@@ -112,10 +133,33 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
           />
         </chakra.div>
       )}
-      <Button variant="outline" mt="1" disabled={rows.length >= of.most} onClick={onAdd}>
-        {addLabel}
-      </Button>
+      {problem && (
+        <chakra.p role="alert" color="fails" fontWeight={700} fontSize="14px">
+          {problem}
+        </chakra.p>
+      )}
+      <chakra.div display="flex" flexWrap="wrap" gap="2" alignItems="center" mt="1">
+        <Button variant="outline" disabled={rows.length >= of.most} onClick={onAdd}>
+          {addLabel}
+        </Button>
+        {rows.length > 0 && (
+          <CopyTable label={`${name}s`} cells={() => tableOf(of, rows as unknown as AnyRow[], units)} />
+        )}
+      </chakra.div>
     </>
   )
 }
+/** Rows as lines and columns, under their heads, with their units. */
+const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem): string[][] => [
+  Object.values(of.of).map(field => headOf(field, units, true)),
+  ...rows.map(row =>
+    Object.entries(of.of).map(([key, field]) => {
+      const value = row[key]
+      if (value === null || value === undefined) return ''
+      if (field.is === 'number') return printField(value as number, field.quantity, units)
+      return field.is === 'choice' ? (field.words?.[value as string] ?? String(value)) : String(value)
+    }),
+  ),
+]
+
 export const RowsTable = memo(RowsTableOf) as typeof RowsTableOf

@@ -14,8 +14,10 @@ function broughtUp(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(broughtUp)
   if (!isPlain(value)) return value
   const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, broughtUp(one)]))
-  const added = ADDED.filter(([has]) => has.every(key => key in value)).map(([, fields]) => fields)
-  return Object.assign({}, ...added, deep)
+  for (const [has, added] of ADDED)
+    if (has.every(key => key in value))
+      for (const [key, one] of Object.entries(added)) if (!(key in deep)) deep[key] = one
+  return deep
 }
 
 /** A change as version 7 writes it: its paths are the same, what it puts in and takes out is brought up. */

@@ -16,6 +16,7 @@ import {
 } from '../../machine/drive/stiffness'
 import { stall } from '../../machine/drive/strength'
 import { efficiency } from '../../machine/drive/torque'
+import { movingPart } from '../../machine/movingPart'
 import { TABLED_UP_TO_MM } from '../../machine/sizing/screwAccuracy'
 import { travel } from '../../machine/travel/placement'
 import { saySold } from '../../units/print'
@@ -184,7 +185,7 @@ export const DRIVE_CHECKS = defineChecks({
         LIMITS['axis.cutDeflection'],
         measure(forceN / stiffnessNPerUm, 'smallLength'),
         measure(accuracyTargetUm, 'smallLength'),
-        `A cut of ${say(forceN, 'force')} pushes the slide ${say(forceN / stiffnessNPerUm, 'smallLength')} along on its drive, against ${say(accuracyTargetUm, 'smallLength')} of position accepted. The softest part is ${SOFT_WORDS[softest?.[0] as keyof typeof parts]}.`,
+        `A cut of ${say(forceN, 'force')} pushes the ${movingPart(t.axis)} ${say(forceN / stiffnessNPerUm, 'smallLength')} along on its drive, against ${say(accuracyTargetUm, 'smallLength')} of position accepted. The softest part is ${SOFT_WORDS[softest?.[0] as keyof typeof parts]}.`,
       )
     },
   },

@@ -5,6 +5,7 @@ import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { steps } from '../../machine/drive/stiffness'
 import { dutyTorqueNm, inertiaMatch, torqueMargin } from '../../machine/drive/torque'
+import { movingPart } from '../../machine/movingPart'
 import { LIMITS } from './limits'
 
 /** The limits that a motor's torque is held to: a motor that cannot lose steps needs less in hand. */
@@ -91,7 +92,7 @@ export const MOTOR_CHECKS = defineChecks({
           shakes
             ? `The feed while cutting, ${say(cuttingFeedMmPerMin, 'speed')}, lies where a stepper shakes: ${range}. ${CALM_MICROSTEPS} microsteps to a step calm it, or a damper on its rear shaft; else cut faster or slower.`
             : `A stepper shakes at ${from} to ${to} full steps a second: here ${range}. The feed while cutting is ${say(cuttingFeedMmPerMin, 'speed')}${calm && `; ${calm}`}.`
-        } A full step moves the slide ${say(fullStepUm, 'smallLength')}. Microsteps of ${say(microstepUm, 'smallLength')} run smoother but are no accuracy: each adds ${say(torquePerMicrostepNm, 'torque')}.`,
+        } A full step moves the ${movingPart(t.axis)} ${say(fullStepUm, 'smallLength')}. Microsteps of ${say(microstepUm, 'smallLength')} run smoother but are no accuracy: each adds ${say(torquePerMicrostepNm, 'torque')}.`,
       }
     },
   },

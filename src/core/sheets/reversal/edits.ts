@@ -37,6 +37,20 @@ export const setTestReading = (
     { mergeKey },
   )
 
+/** Puts pasted columns of readings in from a reading on, over those that stand there. */
+export const pasteTestReadings = (
+  axis: Axis,
+  testId: string,
+  stationId: string,
+  from: number,
+  columns: Partial<Record<Approach, readonly number[]>>,
+): Edit =>
+  onAxis(axis, 'Readings pasted', draft => {
+    const station = stationOf(draft, testId, stationId)
+    for (const [approach, readingsUm] of Object.entries(columns) as [Approach, readonly number[]][])
+      station?.[approach].splice(from, readingsUm.length, ...readingsUm)
+  })
+
 export const setTestGauge = (
   axis: Axis,
   testId: string,

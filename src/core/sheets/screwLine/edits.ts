@@ -40,6 +40,18 @@ export const setAlignReading = (
     { mergeKey },
   )
 
+/** Puts pasted readings in at the places of a round, from one on; places that there are not are left out. */
+export const pasteAlignReadings = (
+  axis: Axis,
+  roundId: string,
+  from: number,
+  rows: readonly Partial<Omit<AlignStation, 'id'>>[],
+): Edit =>
+  onAxis(axis, 'Readings pasted', draft => {
+    for (const [index, reading] of rows.entries())
+      Object.assign(roundOf(draft, roundId)?.stations[from + index] ?? {}, reading)
+  })
+
 export const finishRound = (axis: Axis, roundId: string, at: string, summary: string): Edit =>
   onRow(
     axis,

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
 import { driveEur, driveHeightMm } from '@/core/machine/drive/price'
 import { swing } from '@/core/machine/drive/stiffness'
+import { movingPart } from '@/core/machine/movingPart'
 import { driveSummary } from '@/core/sheets/inWords/driveSummary'
 import { goalWords } from '@/core/sheets/inWords/goalWords'
 import { say } from '@/core/units/print'
@@ -53,7 +54,8 @@ export function InWordsPanel() {
       {sums.value && (
         <chakra.p color="quiet" fontSize="14px" mt="2">
           The drive costs €{Math.round(sums.value.eur)}, takes {say(sums.value.heightMm, 'length', units)}{' '}
-          across under the slide, and swings at {say(sums.value.hz, 'frequency', units)} where it is softest.
+          across under the {movingPart(axis)}, and swings at {say(sums.value.hz, 'frequency', units)} where it
+          is softest.
         </chakra.p>
       )}
     </Panel>

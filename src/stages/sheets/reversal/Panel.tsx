@@ -5,18 +5,24 @@ import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { withGauge } from '@/core/document/shop'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
-import { GAUGE_STEP, spreadMm } from '@/core/machine/readings'
+import { inItsWord } from '@/core/machine/movingPart'
+import { spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
 import { addTestStation, finishTest, removeTest, setTestGauge, startTest } from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
+import { printField } from '@/core/units/print'
+import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
-import { FieldInput } from '@/ui/fields/FieldInput'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
+import { CopyTable } from '@/ui/table/CopyTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useEdit, useUnits, whole } from '../../job/JobContext'
+import { GaugeFields, useReadingUnit } from '../../job/GaugeFields'
+import { useEdit, useJob, useUnits, whole } from '../../job/JobContext'
 import { useAxis } from '../../job/useAxis'
 import { useEvaluation } from '../../job/useEvaluation'
 
@@ -62,6 +68,7 @@ export function ReversalPanel() {
 
 function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
   const edit = useEdit()
+  const shop = useJob(job => job.shop)
   const { register, handleSubmit, reset } = useForm({ defaultValues: { label: '' } })
   const travelMm = axis.dimensions.wayTravelMm.value ?? axis.goals.wantedTravelMm
   const submit = handleSubmit(({ label }) => {
@@ -74,7 +81,7 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
       finishedAt: null,
       label: label.trim().slice(0, TESTS.of.label.most) || `Test ${axis.tests.length + 1}`,
       // The same gauge as before, until another is named.
-      gaugeStepUm: before?.gaugeStepUm ?? null,
+      gaugeStepUm: before?.gaugeStepUm ?? shop.gaugeStepUm,
       stations: places.map(positionMm => blankRow(REVERSAL_STATIONS, newId(), { positionMm })),
     }
     edit(startTest(axis, test))
@@ -87,7 +94,7 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
       note={
         axis.tests.length
           ? 'After each change, test again at the same places: only so can the change be proved.'
-          : HOW_TO
+          : inItsWord(HOW_TO, axis)
       }
     >
       <chakra.form onSubmit={submit} display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
@@ -122,6 +129,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
         `Reversal “${test.label}”: ${verdict ? `${STATE_WORDS[verdict.state].toLowerCase()}. ${verdict.sentence}` : 'closed.'}`,
       ),
     )
+  const typedIn = useReadingUnit()
   const nextPlaceMm = (test.stations.at(-1)?.positionMm ?? 0) + 50
   return (
     <Panel
@@ -129,7 +137,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
       note={
         closed
           ? `Closed ${format(new Date(test.finishedAt ?? test.startedAt), 'd MMM yyyy HH:mm')}.`
-          : `${HOW_TO} Enter goes to the next reading.`
+          : `${inItsWord(HOW_TO, axis)} Enter goes to the next reading.`
       }
       action={
         closed ? undefined : (
@@ -144,13 +152,13 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
         )
       }
     >
-      <chakra.div maxW="340px" mb="3" data-readings>
-        <FieldInput
-          field={GAUGE_STEP}
-          value={test.gaugeStepUm}
-          units={units}
+      <chakra.div mb="3">
+        <GaugeFields
+          stepUm={test.gaugeStepUm}
           disabled={closed}
-          onValue={(value, mergeKey) => edit(setTestGauge(axis, test.id, value as number | null, mergeKey))}
+          onStep={(stepUm, mergeKey) =>
+            edit(withGauge(setTestGauge(axis, test.id, stepUm, mergeKey), stepUm))
+          }
         />
       </chakra.div>
       {verdict && (
@@ -176,8 +184,8 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
           />
         ))}
       </chakra.div>
-      {!closed && (
-        <chakra.div mt="3">
+      <chakra.div mt="3" display="flex" flexWrap="wrap" gap="2" alignItems="center">
+        {!closed && (
           <Button
             onClick={() =>
               edit(
@@ -191,8 +199,30 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
           >
             <Plus size={16} aria-hidden /> Another station
           </Button>
-        </chakra.div>
-      )}
+        )}
+        <CopyTable label={test.label} cells={() => tableOf(test, units, typedIn)} />
+      </chakra.div>
     </Panel>
   )
+}
+
+/** A test as lines and columns: a line for each reading, with its place, coming up and coming down. */
+function tableOf(test: ReversalTest, units: UnitSystem, typedIn: ReadingUnit): string[][] {
+  const unit = readingUnit(typedIn)
+  const reading = (um: number | undefined) =>
+    um === undefined ? '' : printField(um, 'smallLength', units, { ...unit, decimals: 5 })
+  return [
+    [
+      `Station, ${quantityFacts('length')[units].unit}`,
+      `Coming up to it, ${unit.unit}`,
+      `Coming down to it, ${unit.unit}`,
+    ],
+    ...test.stations.flatMap(({ positionMm, approachPositiveUm, approachNegativeUm }) =>
+      Array.from({ length: Math.max(approachPositiveUm.length, approachNegativeUm.length) }, (_, index) => [
+        printField(positionMm, 'length', units),
+        reading(approachPositiveUm[index]),
+        reading(approachNegativeUm[index]),
+      ]),
+    ),
+  ]
 }

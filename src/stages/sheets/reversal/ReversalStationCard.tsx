@@ -1,7 +1,8 @@
 import { chakra } from '@chakra-ui/react'
+import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { READING } from '@/core/machine/readings'
-import { type Approach, setTestPlace, setTestReading } from '@/core/sheets/reversal/edits'
+import { type Approach, pasteTestReadings, setTestPlace, setTestReading } from '@/core/sheets/reversal/edits'
 import {
   judgeReversal,
   oddReadings,
@@ -9,11 +10,15 @@ import {
   stationReversal,
 } from '@/core/sheets/reversal/judgeTest'
 import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from '@/core/sheets/reversal/model'
+import { readPasted } from '@/core/units/pasted'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
+import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { StateMark } from '@/ui/verdicts/StateMark'
+import { useReadingUnit } from '../../job/GaugeFields'
 import { useEdit } from '../../job/JobContext'
+import { ReadingAsk } from '../../job/ReadingAsk'
 
 interface Props {
   axis: Axis
@@ -39,6 +44,23 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
   const verdict =
     figures && judgeReversal(figures, readingsPerSide(station), axis.goals.backlashTargetUm, stepUm ?? 0)
   const odd = stepUm === null ? [] : oddReadings(station, stepUm)
+  const typedIn = useReadingUnit()
+  const [problem, setProblem] = useState<string | null>(null)
+  /** A column goes to the side it is pasted into; of two or more, the second one to the other side. */
+  const paste = (side: number, from: number, cells: string[][]) => {
+    const columns: Partial<Record<Approach, number[]>> = {}
+    // A single line is a row of readings.
+    const isRow = cells.length === 1
+    for (const [offset, { approach }] of SIDES.slice(side).entries()) {
+      const texts = isRow ? (offset === 0 ? (cells[0] ?? []) : []) : cells.map(line => line[offset] ?? '')
+      const read = readPasted(texts, typedIn, READING)
+      if (!read.ok) return setProblem(read.message)
+      const values = read.valuesUm.filter(value => value !== null)
+      if (values.length > 0) columns[approach] = values
+    }
+    setProblem(null)
+    edit(pasteTestReadings(axis, test.id, station.id, from, columns))
+  }
   const small = (um: number) => say(um, 'smallLength', units)
   return (
     <chakra.section aria-label={`Station ${index + 1}`} borderWidth="1px" borderRadius="6px" p="3">
@@ -69,28 +91,39 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
           </chakra.p>
         )}
       </chakra.div>
-      {SIDES.map(({ approach, label }) => (
-        <Readings
-          key={approach}
-          label={label}
-          readings={station[approach]}
-          odd={odd.filter(({ side }) => side === approach).map(({ index: at }) => at)}
-          place={index + 1}
-          units={units}
-          closed={closed}
-          onReading={(reading, value, mergeKey) =>
-            edit(
-              setTestReading(
-                axis,
-                test.id,
-                { stationId: station.id, approach, index: reading },
-                value,
-                mergeKey,
-              ),
-            )
-          }
-        />
-      ))}
+      <div data-readings>
+        {SIDES.map(({ approach, label }, side) => (
+          <Readings
+            key={approach}
+            label={label}
+            readings={station[approach]}
+            odd={odd.filter(one => one.side === approach).map(({ index: at }) => at)}
+            place={index + 1}
+            side={side}
+            units={units}
+            typedIn={typedIn}
+            stepUm={stepUm}
+            closed={closed}
+            onReading={(reading, value, mergeKey) =>
+              edit(
+                setTestReading(
+                  axis,
+                  test.id,
+                  { stationId: station.id, approach, index: reading },
+                  value,
+                  mergeKey,
+                ),
+              )
+            }
+            onPaste={(from, cells) => paste(side, from, cells)}
+          />
+        ))}
+      </div>
+      {problem && (
+        <chakra.p role="alert" color="fails" fontWeight={700} fontSize="14px" mt="1">
+          {problem}
+        </chakra.p>
+      )}
     </chakra.section>
   )
 }
@@ -101,48 +134,73 @@ interface ReadingsProps {
   /** Those that are marked: finer than the gauge, or apart from the rest. */
   odd: number[]
   place: number
+  /** 0 for the side that is read first. */
+  side: number
   units: UnitSystem
+  typedIn: ReadingUnit
+  stepUm: number | null
   closed: boolean
-  onReading: (index: number, value: number | null, mergeKey: string) => void
+  onReading: (index: number, value: number | null, mergeKey?: string) => void
+  onPaste: (from: number, cells: string[][]) => void
 }
 
 /** A row of readings with one empty field at its end; clearing a field takes its reading out. */
-function Readings({ label, readings, odd, place, units, closed, onReading }: ReadingsProps) {
+function Readings(props: ReadingsProps) {
+  const { label, readings, odd, place, side, units, typedIn, stepUm, closed, onReading, onPaste } = props
   const fields = closed ? readings : [...readings, null]
   return (
-    <chakra.div display="flex" gap="2" alignItems="center" flexWrap="wrap" mt="1.5" data-readings>
-      <chakra.span fontSize="14px" width="122px" flexShrink={0}>
-        {label}
-      </chakra.span>
-      {fields.map((value, index) => (
-        <chakra.div
-          // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its number in the row
-          key={index}
-          width="92px"
-          outline={odd.includes(index) ? '2px solid' : undefined}
-          outlineColor="close"
-          outlineOffset="2px"
-          borderRadius="4px"
-          data-odd={odd.includes(index) || undefined}
-        >
-          <QuantityField
-            label={`Station ${place}, ${label.toLowerCase()}, reading ${index + 1}`}
-            hideLabel
-            kind="smallLength"
-            units={units}
-            {...within(READING)}
-            optional
-            clearOnLeave
-            value={value}
-            disabled={closed}
-            onValue={(next, mergeKey) => onReading(index, next, mergeKey)}
-          />
-        </chakra.div>
-      ))}
-      {odd.length > 0 && (
-        <chakra.span fontSize="13px" color="close" fontWeight={700}>
-          {odd.length === 1 ? 'The marked one is odd' : 'The marked ones are odd'}: read again.
+    <chakra.div mt="1.5">
+      <chakra.div display="flex" gap="2" alignItems="flex-start" flexWrap="wrap">
+        <chakra.span fontSize="14px" width="122px" flexShrink={0} pt="2">
+          {label}
         </chakra.span>
+        {fields.map((value, index) => (
+          <chakra.div
+            // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its number in the row
+            key={index}
+            width="92px"
+            outline={odd.includes(index) ? '2px solid' : undefined}
+            outlineColor="close"
+            outlineOffset="2px"
+            borderRadius="4px"
+            data-odd={odd.includes(index) || undefined}
+            // The slide comes up to the place, then down to it, then up again: so the fields follow each other.
+            data-turn={2 * index + side}
+          >
+            <QuantityField
+              label={`Station ${place}, ${label.toLowerCase()}, reading ${index + 1}`}
+              hideLabel
+              echoes
+              kind="smallLength"
+              units={units}
+              typedIn={readingUnit(typedIn)}
+              {...within(READING)}
+              optional
+              clearOnLeave
+              value={value}
+              disabled={closed}
+              onValue={(next, mergeKey) => onReading(index, next, mergeKey)}
+              onPasteTable={cells => onPaste(index, cells)}
+            />
+          </chakra.div>
+        ))}
+        {odd.length > 0 && (
+          <chakra.span fontSize="13px" color="close" fontWeight={700} pt="2">
+            {odd.length === 1 ? 'The marked one is odd' : 'The marked ones are odd'}: read again.
+          </chakra.span>
+        )}
+      </chakra.div>
+      {!closed && (
+        <ReadingAsk
+          stepUm={stepUm}
+          typedIn={typedIn}
+          readings={readings.map((valueUm, index) => ({
+            label: `Reading ${index + 1}`,
+            valueUm,
+            besideUm: readings.filter((_, other) => other !== index),
+            onChange: next => onReading(index, next),
+          }))}
+        />
       )}
     </chakra.div>
   )

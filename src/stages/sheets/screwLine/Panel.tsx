@@ -4,10 +4,12 @@ import { Plus } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { withGauge } from '@/core/document/shop'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
-import { GAUGE_STEP, spreadMm } from '@/core/machine/readings'
+import { inItsWord } from '@/core/machine/movingPart'
+import { spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
 import {
   addAlignStation,
@@ -21,11 +23,11 @@ import { lineSetting, worstCorrectionUm } from '@/core/sheets/screwLine/judgeRou
 import { ALIGN_STATIONS, type AlignRound } from '@/core/sheets/screwLine/model'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
-import { FieldInput } from '@/ui/fields/FieldInput'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useEdit, useUnits, whole } from '../../job/JobContext'
+import { GaugeFields } from '../../job/GaugeFields'
+import { useEdit, useJob, useUnits, whole } from '../../job/JobContext'
 import { useAxis } from '../../job/useAxis'
 import { useEvaluation, useSettledEvaluation } from '../../job/useEvaluation'
 
@@ -41,6 +43,7 @@ const RoundsChart = dynamic(() => import('./RoundsChart').then(module => module.
 export function ScrewLinePanel() {
   const axis = useAxis(whole)
   const edit = useEdit()
+  const shop = useJob(job => job.shop)
   const spanMm = axis.dimensions.supportSpanMm.value
   const last = axis.rounds.at(-1)
   if (spanMm === null)
@@ -49,7 +52,7 @@ export function ScrewLinePanel() {
         <p>Measure first, under Survey: between the inner faces of the bearing blocks.</p>
       </Panel>
     )
-  const start = () => edit(startRound(axis, newRound(axis, spanMm)))
+  const start = () => edit(startRound(axis, newRound(axis, spanMm, shop.gaugeStepUm)))
   return (
     <>
       {last && (
@@ -65,7 +68,10 @@ export function ScrewLinePanel() {
       {!last && (
         <Panel
           title="First round"
-          note="Clamp the nut near the fixed end. Ride a dial indicator on the slide, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you."
+          note={inItsWord(
+            'Clamp the nut near the fixed end. Ride a dial indicator on the slide, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you.',
+            axis,
+          )}
         >
           <Button variant="lamp" onClick={start}>
             Start a round
@@ -77,7 +83,7 @@ export function ScrewLinePanel() {
   )
 }
 
-function newRound(axis: Axis, spanMm: number): AlignRound {
+function newRound(axis: Axis, spanMm: number, gaugeStepUm: number | null): AlignRound {
   const before = axis.rounds.at(-1)
   const clampedAtMm = before?.clampedAtMm ?? Math.round(spanMm * 0.08)
   const places =
@@ -88,7 +94,7 @@ function newRound(axis: Axis, spanMm: number): AlignRound {
     finishedAt: null,
     clampedAtMm,
     // The same gauge as before, until another is named.
-    gaugeStepUm: before?.gaugeStepUm ?? null,
+    gaugeStepUm: before?.gaugeStepUm ?? gaugeStepUm,
     stations: places.map(positionMm => blankRow(ALIGN_STATIONS, newId(), { positionMm })),
   }
 }
@@ -148,17 +154,13 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
             }
           />
         </chakra.div>
-        <chakra.div maxW="340px">
-          <FieldInput
-            field={GAUGE_STEP}
-            value={round.gaugeStepUm}
-            units={units}
-            disabled={closed}
-            onValue={(value, mergeKey) =>
-              edit(setRoundGauge(axis, round.id, value as number | null, mergeKey))
-            }
-          />
-        </chakra.div>
+        <GaugeFields
+          stepUm={round.gaugeStepUm}
+          disabled={closed}
+          onStep={(stepUm, mergeKey) =>
+            edit(withGauge(setRoundGauge(axis, round.id, stepUm, mergeKey), stepUm))
+          }
+        />
         <AlignReadings axis={axis} round={round} spanMm={spanMm} />
         {!closed && (
           <chakra.div>

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { DIMENSIONS } from '@/core/document/dimensions'
+import { inItsWord } from '@/core/machine/movingPart'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { placeOfDimension } from '@/core/sheets/nextAction'
 import { Panel } from '@/ui/Panel'
@@ -35,7 +36,7 @@ export function ToMeasurePanel() {
               </PlaceButton>
             </div>
             <chakra.p fontSize="14px" color="quiet">
-              {DIMENSIONS[key].help}
+              {inItsWord(DIMENSIONS[key].help, axis)}
             </chakra.p>
           </chakra.li>
         ))}

@@ -1,0 +1,22 @@
+import { explained, TERMS, termsIn } from './terms'
+
+test('words of the trade are found once each, in any case and number, and nothing else is changed', () => {
+  const text = 'Gibs and the gib; a ball nut on its way. Always lead the way.'
+  expect(
+    explained(text)
+      .map(({ text: part }) => part)
+      .join(''),
+  ).toBe(text)
+  expect(termsIn(text)).toEqual(['ball nut', 'gib', 'lead', 'way'])
+})
+
+test('a word inside another is not the word', () => {
+  expect(termsIn('leading, always, shimmer, misaligned')).toEqual([])
+})
+
+test('every term is explained in a sentence, without itself alone', () => {
+  for (const [term, words] of Object.entries(TERMS)) {
+    expect(words).toMatch(/^[A-Z].{20,}\.$/)
+    expect(term).toBe(term.toLowerCase())
+  }
+})

@@ -1,0 +1,24 @@
+import { MM_PER_INCH, type Unit, type UnitSystem } from './quantity'
+
+/** The units in which readings of a gauge are typed. */
+export const READING_UNITS = ['um', 'mm', 'thou', 'in'] as const
+export type ReadingUnit = (typeof READING_UNITS)[number]
+
+const UM_PER_INCH = MM_PER_INCH * 1000
+
+const FACTS: Record<ReadingUnit, Unit> = {
+  um: { unit: 'µm', perUnit: 1, decimals: 1 },
+  mm: { unit: 'mm', perUnit: 1000, decimals: 4 },
+  thou: { unit: 'thou', perUnit: UM_PER_INCH / 1000, decimals: 2 },
+  in: { unit: 'in', perUnit: UM_PER_INCH, decimals: 5 },
+}
+
+/** A unit of readings with its name and what it is worth, in um. */
+export const readingUnit = (unit: ReadingUnit): Unit => FACTS[unit]
+
+/**
+ * The unit that readings are typed in while the builder has named none.
+ *
+ * @example usualReadingUnit('inch') // 'thou'
+ */
+export const usualReadingUnit = (units: UnitSystem): ReadingUnit => (units === 'inch' ? 'thou' : 'um')
