@@ -3,7 +3,13 @@ import { X } from 'lucide-react'
 import { Button } from './controls'
 
 /** Short words that come and go, with what can be done about them; read out as they come. */
-export const toaster = createToaster({ placement: 'bottom-start', pauseOnPageIdle: true, max: 3 })
+// Beside the sheet and above the bar at the foot, so that they lie over nothing that is worked on.
+export const toaster = createToaster({
+  placement: 'bottom-end',
+  offsets: { top: '16px', left: '16px', right: '12px', bottom: '64px' },
+  pauseOnPageIdle: true,
+  max: 3,
+})
 
 /** How long words stay that something can be done about. */
 export const ACTION_MS = 20_000
@@ -27,7 +33,7 @@ export const Toaster = () => (
           borderInlineStartWidth="5px"
           borderColor={toast.type === 'warning' ? 'close' : 'lamp'}
           borderRadius="8px"
-          width={{ base: 'full', md: '400px' }}
+          width={{ base: 'full', md: '380px', xl: '284px' }}
           boxShadow="lg"
         >
           <Stack gap="1" flex="1 1 180px" py="1.5">

@@ -2,7 +2,6 @@ import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-cor
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { SHEETS } from '@/core/sheets'
 import { startApp, startBrowser } from './server'
-export const STAGES = ['Survey', 'Size', 'Make room', 'Build', 'Align', 'Prove', 'Log']
 
 /** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
 export const withoutScrews = (text: string): string =>

@@ -1,15 +1,19 @@
-import { STAGES, withApp } from './harness'
+import { SHEETS } from '@/core/sheets'
+import { withApp } from './harness'
 
 const app = withApp()
 
+/** Every sheet, by its title, in the order of the work. */
+const TITLES = SHEETS.map(({ title }) => title)
+
 describe('on a tablet held upright', () => {
-  test('nothing is wider than the screen, everything to touch is at least 44 px, verdicts fold under', async () => {
+  test('nothing is wider than the screen, and everything to touch is at least 44 px', async () => {
     const bench = await app.open()
     await bench.page.setViewport({ width: 820, height: 1180, hasTouch: true })
     await bench.openDemo()
     const found: string[] = []
-    for (const stage of STAGES) {
-      await bench.stage(stage)
+    for (const title of TITLES) {
+      await bench.sheet(title)
       await bench.page.waitForNetworkIdle({ idleTime: 200 })
       found.push(
         ...(await bench.page.evaluate(name => {
@@ -30,16 +34,33 @@ describe('on a tablet held upright', () => {
               ? [`${name}: ${document.documentElement.scrollWidth} px wide`]
               : []
           return [...small, ...wide]
-        }, stage)),
+        }, title)),
       )
-      const tops = await bench.page.evaluate(() =>
-        ['main', 'aside[aria-label="Verdicts"]'].map(
-          selector => document.querySelector(selector)?.getBoundingClientRect().top ?? 0,
-        ),
-      )
-      expect(tops[1]).toBeGreaterThan(tops[0] ?? 0)
+      if (title === 'Record') await bench.axis('X')
     }
     expect(found).toEqual([])
+  })
+
+  test('verdicts are a bar at the foot with their counts, which opens them as a drawer', async () => {
+    const bench = await app.open()
+    await bench.page.setViewport({ width: 820, height: 1180, hasTouch: true })
+    await bench.openDemo()
+    await bench.sheet('Parts of the drive')
+    expect(await bench.page.$('aside[aria-label="Verdicts"]')).toBeNull()
+    await bench.sees('2 fail', '[data-foot]')
+    const foot = await bench.page.$eval('[data-foot]', element => element.getBoundingClientRect().bottom)
+    expect(foot).toBe(1180)
+    await bench.page.tap('[data-foot]')
+    await bench.sees('Torque of the coupler', '[role=dialog]')
+    await bench.click('button', 'Ways out: Torque of the coupler')
+    await bench.click('button', 'Apply: Sliding-disc coupler 33 mm, set screws')
+    await bench.becomes('coupler.torque', 'holds')
+    // A line leads to its sheet, and the drawer goes.
+    await bench.page.tap('[role=dialog] [data-check="prove.reversal"] a')
+    await bench.page.waitForSelector('[data-sheet="reversal"]')
+    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+    await bench.sees('1 fails', '[data-foot]')
+    expect(bench.errors).toEqual([])
   })
 
   test('a part is picked with a finger', async () => {
@@ -59,9 +80,10 @@ test('nothing leaves the machine, the policy is strict, and no view logs an erro
   expect(policy).not.toMatch(/script-src[^;]*unsafe/)
   expect(policy).toContain("connect-src 'self'")
   await bench.openDemo()
-  for (const stage of STAGES) {
-    await bench.stage(stage)
+  for (const title of TITLES) {
+    await bench.sheet(title)
     await bench.page.waitForNetworkIdle({ idleTime: 200 })
+    if (title === 'Record') await bench.axis('X')
   }
   expect(
     bench.requests.filter(
@@ -93,7 +115,7 @@ test('charts load only where they are shown', async () => {
   await bench.sees('Steps of the build')
   await bench.page.waitForNetworkIdle({ idleTime: 200 })
   const before = scripts()
-  await bench.stage('Size')
+  await bench.sheet('Charts')
   await bench.page.waitForSelector('.recharts-surface')
   expect(scripts()).toBeGreaterThan(before)
 })

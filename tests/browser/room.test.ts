@@ -11,8 +11,7 @@ const ORDERS = sheet('Order list')
 async function atRoom(): Promise<Bench> {
   const bench = await app.open()
   await bench.openDemo()
-  await bench.stage('Make room')
-  await bench.page.waitForSelector(AROUND)
+  await bench.sheet('Room around the nut')
   return bench
 }
 
@@ -23,13 +22,17 @@ test('the room around the nut is measured, judged, drawn, and mended by a way ou
   await bench.becomes('room.section', 'close')
   await bench.sees(/must go on the left, 280 mm along the screw/, '[data-check="room.section"]')
   await bench.page.waitForSelector(`${AROUND} [data-cut="left"]`)
+  await bench.sheet('Cut list')
   await bench.sees('Relieve the left wall from 215 mm to 345 mm along the screw', sheet('Cut list'))
+  await bench.sheet('Room around the nut')
   await bench.fill('Wall, left, station 3', '7')
   await bench.becomes('room.section', 'fails')
   await bench.sees('Not fit to cut', '[data-check="room.section"]')
+  await bench.sheet('Cut list')
   await bench.sees('not fit to cut', sheet('Cut list'))
 
   // The fitting stands above, where it is tight; on the left it would be in the way too.
+  await bench.sheet('Room around the nut')
   await bench.fill('To the left, station 3', '33')
   await bench.fill('Bracket, width across the screw', '0')
   await bench.fill('Bracket, height across the screw', '0')
@@ -50,33 +53,20 @@ test('the room around the nut is measured, judged, drawn, and mended by a way ou
   expect(bench.errors).toEqual([])
 })
 
-test('a list of the sheets says how each stands, and goes there', async () => {
+test('the rail says how each sheet stands, and goes there', async () => {
   const bench = await atRoom()
-  const list = 'nav[aria-label="Sheets of this stage"]'
   const states = () =>
-    bench.page.$$eval(`${list} button`, all =>
+    bench.page.$$eval('a[data-rail="sheet"]', all =>
       Object.fromEntries(
         all.map(one => [one.textContent, one.querySelector('svg')?.getAttribute('aria-label') ?? null]),
       ),
     )
-  expect(await states()).toMatchObject({
-    'Travel budget': 'Holds',
-    Screws: 'Close',
-    'Order list': null,
-  })
-  for (const title of Object.keys(await states())) expect(await bench.page.$(sheet(title))).not.toBeNull()
-  await bench.click('button', 'Order list')
-  await bench.page.waitForFunction(
-    selector => {
-      const top = document.querySelector(selector)?.getBoundingClientRect().top ?? -1
-      return top >= 0 && top < 300
-    },
-    {},
-    ORDERS,
-  )
+  expect(await states()).toMatchObject({ 'Travel budget': 'Holds', Screws: 'Close', 'Cut list': null })
   await bench.fill('To the left, station 3', '20')
   await bench.becomes('room.section', 'fails')
+  await bench.page.waitForSelector('a[data-rail="sheet"][aria-current] svg[aria-label="Fails"]')
   expect(await states()).toMatchObject({ 'Room around the nut': 'Fails' })
+  for (const title of Object.keys(await states())) await bench.sheet(title)
   expect(bench.errors).toEqual([])
 })
 
@@ -85,12 +75,16 @@ test('wrong figures say so beside their cell, and a station less is taken back',
   await bench.fill('To the right, station 1', 'wide')
   await bench.sees('Got “wide”. Takes a number or a fraction', AROUND)
   expect(await bench.value('To the right, station 1')).toBe('wide')
+  await bench.sheet('Holes to enlarge')
   await bench.fill('Cutters at hand, mm, with semicolons between them', '16; 20; x')
   await bench.sees('Got “x”.', sheet('Holes to enlarge'))
   await bench.fill('Cutters at hand, mm, with semicolons between them', '16; 20')
   await bench.becomes('room.holes', 'fails')
   await bench.sees('no cutter at hand is so large', '[data-check="room.holes"]')
+  await bench.sheet('Order list')
   await bench.sees('Hole cutter, 24 mm or a little more', ORDERS)
+  await bench.axis('X')
+  await bench.sheet('Room around the nut')
   await bench.click('button', 'Take out station 5')
   await bench.page.waitForFunction(
     selector => document.querySelectorAll(selector).length === 4,
@@ -108,6 +102,7 @@ test('wrong figures say so beside their cell, and a station less is taken back',
 
 test('the nut is run along the drive line by its arrow keys and by hand', async () => {
   const bench = await atRoom()
+  await bench.sheet('Travel budget')
   const nutAt = () =>
     bench.page.$eval('[data-part="nut"] rect', element => element.getBoundingClientRect().left)
   const start = await nutAt()
@@ -140,6 +135,7 @@ test('the nut is run along the drive line by its arrow keys and by hand', async 
 
 test('block, screws and chain are judged; the chain is drawn a million times', async () => {
   const bench = await atRoom()
+  await bench.sheet('Bearing block')
   await bench.becomes('room.block', 'holds')
   await bench.fill('Spacer between the outer rings', '7.9')
   await bench.becomes('room.block', 'fails')
@@ -153,9 +149,11 @@ test('block, screws and chain are judged; the chain is drawn a million times', a
     'At the shoulder: in with the face without the mark towards the cover',
     sheet('Bearing block'),
   )
+  await bench.sheet('Screws')
   await bench.click('button', 'Ways out: Screws of the joints')
   await bench.click('button', 'Apply: Take screws of the right length')
   await bench.becomes('room.joints', 'holds')
+  await bench.sheet('Chain of dimensions')
   await bench.fill('At most', '2.4')
   await bench.becomes('room.chain', 'close')
   await bench.sees('Shims: 4 × 0.5 mm make any thickness up to 1.8 mm', sheet('Chain of dimensions'))
@@ -169,6 +167,7 @@ test('block, screws and chain are judged; the chain is drawn a million times', a
 test('a joint is changed in its place; one with slot nuts brings its nuts onto the order list', async () => {
   const bench = await atRoom()
   const screws = sheet('Screws')
+  await bench.sheet('Screws')
   await bench.click('button', 'Change: Motor plate')
   await bench.fill('Depth of the thread', '4')
   await bench.becomes('room.joints', 'fails')
@@ -178,8 +177,12 @@ test('a joint is changed in its place; one with slot nuts brings its nuts onto t
   await bench.click('button', 'Close')
   await bench.choose('It goes into a', 'slot')
   await bench.sees('5 M5 slot nuts', screws)
-  await bench.sees('Slot nuts M5, with spares', ORDERS)
   await bench.becomes('room.joints', 'close')
+  await bench.sheet('Order list')
+  await bench.sees('Slot nuts M5, with spares', ORDERS)
+  await bench.axis('X')
+  await bench.sheet('Screws')
+  await bench.click('button', 'Change: Motor plate')
   await bench.fill('How many', '8')
   await bench.sees('9 M5 slot nuts', screws)
   await bench.click('button', 'Take out: Motor plate')
@@ -193,6 +196,7 @@ test('a joint is changed in its place; one with slot nuts brings its nuts onto t
 
 test('template and screw are taken away in three formats that open', async () => {
   const bench = await atRoom()
+  await bench.sheet('Drilling template')
   const saved = await downloads(bench.page)
   const file = async (name: string) => {
     await bench.click('button', name)
@@ -207,6 +211,7 @@ test('template and screw are taken away in three formats that open', async () =>
   const svg = await file('Save as SVG: Skarrow 8, X: nut bracket')
   expect(svg.name).toBe('skarrow-8-x-nut-bracket.svg')
   expect(svg.text).toMatch(/^<\?xml[\s\S]*width="[\d.]+mm"/)
+  await bench.sheet('Ends of the screw')
   const pdf = await file('Save as PDF: Skarrow 8, X: screw')
   expect((await PDFDocument.load(new Uint8Array(pdf.bytes))).getPageCount()).toBe(1)
   expect(bench.errors).toEqual([])
@@ -214,10 +219,14 @@ test('template and screw are taken away in three formats that open', async () =>
 
 test('orders are priced by a supplier that can fail, tracked, and kept', async () => {
   const bench = await atRoom()
+  await bench.sheet('Order list')
   await bench.click('button', 'Ask for prices')
   await bench.sees(/It has all \d+\./, ORDERS)
   const days = () =>
     bench.page.$eval('[data-order="part:back-12"] td:nth-child(6)', cell => cell.textContent ?? '')
+  await bench.page.waitForFunction(
+    () => Number(document.querySelector('[data-order="part:back-12"] td:nth-child(6)')?.textContent) > 0,
+  )
   const usual = Number(await days())
   expect(usual).toBeGreaterThan(0)
   await bench.choose('The supplier today', 'late')
@@ -260,6 +269,7 @@ test('orders are priced by a supplier that can fail, tracked, and kept', async (
 
 test('the work sheet for the machine is a page to print', async () => {
   const bench = await atRoom()
+  await bench.sheet('Cut list')
   await bench.click('link', 'Work sheet to print')
   await bench.sees('Work sheet: Skarrow 8, axis X')
   for (const text of [
@@ -271,6 +281,6 @@ test('the work sheet for the machine is a page to print', async () => {
   ])
     await bench.sees(text)
   await bench.click('button', 'Back to making room')
-  await bench.page.waitForSelector(AROUND)
+  await bench.page.waitForSelector(sheet('Cut list'))
   expect(bench.errors).toEqual([])
 })

@@ -238,20 +238,24 @@ const TEX_FUNCTIONS: Record<string, string> = {
   Phi: '\\Phi',
 }
 
+/** Words within TeX, whatever characters they have. */
+export const textTex = (text: string): string =>
+  `\\text{${text.replace(/[\\^~]/g, ' ').replace(/[#$%&_{}]/g, '\\$&')}}`
+
 /**
  * A symbol as TeX: a letter with the rest below it.
  *
  * @example symbolTex('Ph') // 'P_{h}'
  */
 export function symbolTex(name: string): string {
-  if (name.includes(' ')) return `\\text{${name}}`
+  if (name.includes(' ')) return textTex(name)
   const prime = name.endsWith("'") ? "'" : ''
   const bare = prime ? name.slice(0, -1) : name
   const greek = GREEK.find(letter => bare === letter || bare.startsWith(`${letter}_`))
   if (greek) return `\\${greek}${prime}${below(bare.slice(greek.length + 1))}`
   if (/^d[A-Z]$/.test(bare)) return `\\Delta ${bare.slice(1)}${prime}`
   // A word that stands for a thing is a word.
-  if (/^[a-z]{4,}$/.test(bare)) return `\\text{${bare}}`
+  if (/^[a-z]{4,}$/.test(bare)) return textTex(bare)
   return `${bare.slice(0, 1)}${prime}${below(bare.slice(1).replace(/^_/, ''))}`
 }
 const below = (text: string) => (text === '' ? '' : `_{${text.length > 2 ? `\\text{${text}}` : text}}`)

@@ -1,5 +1,5 @@
 import katex from 'katex'
-import { readFormula, reckon, toTex } from '../calculation/formula'
+import { readFormula, reckon, textTex, toTex } from '../calculation/formula'
 import type { Specs } from '../calculation/spec'
 import { runCalculations } from '../formats/calculationRequests'
 import workedValues from './fixtures/workedValues.json'
@@ -67,8 +67,11 @@ describe('the formula of a calculation', () => {
         spec.kind === 'number' ? [spec.symbol] : [],
       )
       for (const piece of readFormula(formula, symbols).flat())
-        if ('node' in piece)
-          expect(katex.renderToString(toTex(piece.node), { output: 'mathml' })).toContain('<math')
+        expect(
+          katex.renderToString('text' in piece ? textTex(piece.text) : toTex(piece.node), {
+            output: 'mathml',
+          }),
+        ).toContain('<math')
     }
   })
 

@@ -103,6 +103,8 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
           <chakra.div
             p="3"
             pl="0"
+            // Words that come and go stand at its foot: what they cover can be scrolled above them.
+            pb="140px"
             height={`calc(100dvh - ${HEADER_PX}px)`}
             overflowY="auto"
             // Of a size of its own and no grid item, so that a verdict that grows does not lay out the page again.

@@ -17,13 +17,8 @@ export const VerdictLine = memo(
   function VerdictLine({ finding: { checkId, state, title, figure }, units, link }: LineProps) {
     return (
       <li data-check={checkId} data-state={state}>
-        <a
-          href={link.href}
-          onClick={link.onClick}
-          className={styles.line}
-          aria-label={`${title}: ${STATE_WORDS[state]}`}
-        >
-          <StateShape state={state} />
+        <a href={link.href} onClick={link.onClick} className={styles.line}>
+          <StateShape state={state} label={STATE_WORDS[state]} />
           <span className={styles.lineTitle}>{title}</span>
           {figure && <span className={styles.figures}>{say(figure.value, figure.quantity, units)}</span>}
         </a>

@@ -1,7 +1,15 @@
 import { chakra } from '@chakra-ui/react'
 import katex from 'katex'
 import { useMemo } from 'react'
-import { numeral, type Piece, readFormula, reckon, symbolTex, toTex } from '@/core/calculation/formula'
+import {
+  numeral,
+  type Piece,
+  readFormula,
+  reckon,
+  symbolTex,
+  textTex,
+  toTex,
+} from '@/core/calculation/formula'
 import type { Specs } from '@/core/calculation/spec'
 import { printNumber } from '@/core/units/print'
 import { unitWords } from '@/core/units/unitWords'
@@ -57,22 +65,23 @@ function withNumbers(statements: readonly Piece[][], inputs: [string, Known][], 
     })
     const { value, unit } = result ?? { value: reckoned as number, unit: '' }
     return [
-      `${symbolTex(left.name)} = ${numbers} = ${numeral(printNumber(value))}${unit && `\\;\\text{${unit}}`}`,
+      [
+        `${symbolTex(left.name)} = ${numbers} = ${numeral(printNumber(value))}${unit && `\\;${textTex(unit)}`}`,
+      ],
     ]
   })
 }
 
 const near = (a: number, b: number) => Math.abs(a - b) <= TOLERANCE * Math.abs(b) + 1e-9
 
-const piecesTex = (pieces: readonly Piece[]) =>
-  pieces.map(piece => ('text' in piece ? `\\text{ ${piece.text} }` : toTex(piece.node))).join('')
+const pieceTex = (piece: Piece) => ('text' in piece ? textTex(piece.text) : toTex(piece.node))
 
 /** A formula as it is set in a book, and under it the same with its numbers put in. */
 export function Formula({ formula, inputs, outputs, values }: Props) {
   const { plain, numbers } = useMemo(() => {
     const statements = readFormula(formula, [...symbolsOf(inputs), ...symbolsOf(outputs)])
     return {
-      plain: statements.map(piecesTex),
+      plain: statements.map(pieces => pieces.map(pieceTex)),
       numbers: values
         ? withNumbers(statements, knownOf(inputs, values.inputs), knownOf(outputs, values.outputs))
         : [],
@@ -99,15 +108,26 @@ export function Formula({ formula, inputs, outputs, values }: Props) {
   )
 }
 
-function Lines({ tex }: { tex: readonly string[] }) {
-  return tex.map(one => (
+/** One statement a line; a long one goes on at the words between its pieces. */
+function Lines({ tex }: { tex: readonly (readonly string[])[] }) {
+  return tex.map(pieces => (
     <chakra.div
-      key={one}
+      key={pieces.join(' ')}
       py="1"
-      // biome-ignore lint/security/noDangerouslySetInnerHtml: MathML that the package makes of our own formulas
-      dangerouslySetInnerHTML={{
-        __html: katex.renderToString(`\\displaystyle ${one}`, { output: 'mathml', throwOnError: false }),
-      }}
-    />
+      display="flex"
+      flexWrap="wrap"
+      alignItems="center"
+      columnGap="1.5"
+    >
+      {pieces.map(one => (
+        <span
+          key={one}
+          // biome-ignore lint/security/noDangerouslySetInnerHtml: MathML that the package makes of our own formulas
+          dangerouslySetInnerHTML={{
+            __html: katex.renderToString(`\\displaystyle ${one}`, { output: 'mathml', throwOnError: false }),
+          }}
+        />
+      ))}
+    </chakra.div>
   ))
 }

@@ -9,7 +9,7 @@ import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { useJob, useUnits } from '../../job/JobContext'
-import { PlaceButton, PlaceLink } from '../../job/PlaceLink'
+import { PlaceButton } from '../../job/PlaceLink'
 import { evaluationOf, useCatalogue } from '../../job/useEvaluation'
 
 /** The longest drive of the machine is drawn so wide; the others are to the same scale. */
@@ -53,9 +53,9 @@ export function OverviewPanel() {
               justifyContent="space-between"
               gap="2"
             >
-              <PlaceLink place={{ jobId, axisId: axis.id, stage: 'survey' }} style={{ fontWeight: 700 }}>
+              <PlaceButton variant="quiet" ml="-3" place={{ jobId, axisId: axis.id, stage: 'survey' }}>
                 Axis {axis.name}: {axis.title}
-              </PlaceLink>
+              </PlaceButton>
               <Counts context={context} />
             </chakra.div>
             <chakra.div overflowX="auto">
