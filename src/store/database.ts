@@ -1,7 +1,6 @@
 import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Change } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
-import { migrate } from '@/core/document/migrations'
 import { SCHEMA_VERSION } from '@/core/document/version'
 
 /** A job as it is stored; every saved change raises its revision by one. */
@@ -44,6 +43,8 @@ export class DuskDatabase extends Dexie {
 
 /** Every job with its history, from whatever version it is. */
 async function bringUp(transaction: Transaction) {
+  // It comes when it is needed; the transaction waits for it.
+  const { migrate } = await Dexie.waitFor(import('@/core/document/migrations'))
   const jobs = transaction.table<JobRow>('jobs')
   const history = transaction.table<HistoryRow>('history')
   for (const row of await jobs.toArray()) {

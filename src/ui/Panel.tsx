@@ -39,7 +39,7 @@ export function Panel({
         {action}
       </chakra.div>
       {note && (
-        <chakra.p color="quiet" fontSize="14px" mb="3" maxW="68ch">
+        <chakra.p color="quiet" fontSize="14px" mb="3" maxW="68ch" data-note>
           <Explained text={note} />
         </chakra.p>
       )}

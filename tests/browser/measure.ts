@@ -139,7 +139,7 @@ export async function typingTimes(
     await bench.setViewport({ width: 1280, height: 800 })
     await openDemo(bench, url)
     // Found without the accessibility tree, which would be kept up to date at every key from then on.
-    await bench.goto(bench.url(), { waitUntil: 'networkidle0' })
+    await bench.goto(bench.url().replace(/\/survey\/\w+$/, '/survey/goals'), { waitUntil: 'networkidle0' })
     const field = (await bench.evaluateHandle(() => {
       const label = [...document.querySelectorAll('label')].find(
         one => one.textContent === 'Cutting force along the axis',
@@ -193,8 +193,8 @@ export async function longestFrameWhileSearching(
     const page = await context.newPage()
     await page.setViewport({ width: 1280, height: 800 })
     await openDemo(page, url)
-    await page.goto(page.url().replace(/\/survey$/, '/size'), { waitUntil: 'networkidle0' })
-    await page.waitForSelector('.recharts-surface')
+    await page.goto(page.url().replace(/\/survey\/\w+$/, '/size/search'), { waitUntil: 'networkidle0' })
+    await page.waitForSelector('section[aria-label="Search the parts list"]')
     return await page.evaluate(
       () =>
         new Promise<{ longestMs: number; searchMs: number }>(done => {
@@ -221,3 +221,96 @@ export async function longestFrameWhileSearching(
     await context.close()
   }
 }
+
+/**
+ * Milliseconds until the list of jobs stands on the screen with its first job, for a store with so many jobs of six axes.
+ *
+ * @returns the median of some openings
+ */
+export async function homeOpens(browser: Browser, url: string, count: number): Promise<number> {
+  const context = await browser.createBrowserContext()
+  try {
+    const page = await context.newPage()
+    await page.setViewport({ width: 1280, height: 800 })
+    await openDemo(page, url)
+    await page.evaluate(async wanted => {
+      const open = indexedDB.open('dusk-bench')
+      const db = await new Promise<IDBDatabase>((done, fail) => {
+        open.onsuccess = () => done(open.result)
+        open.onerror = () => fail(open.error)
+      })
+      const store = db.transaction('jobs', 'readwrite').objectStore('jobs')
+      const all = store.getAll()
+      const [row] = await new Promise<{ id: string; job: { id: string; axes: { id: string }[] } }[]>(done => {
+        all.onsuccess = () => done(all.result)
+      })
+      if (!row) throw new Error('there is no job to copy')
+      store.clear()
+      for (let index = 0; index < wanted; index++) {
+        const id = `copy-${index}`
+        const axes = [...row.job.axes, ...row.job.axes].map((axis, at) => ({ ...axis, id: `axis-${at}` }))
+        store.put({ ...row, id, job: { ...row.job, id, name: `Copy ${index}`, axes } })
+      }
+      await new Promise(done => {
+        store.transaction.oncomplete = done
+      })
+      db.close()
+    }, count)
+    await page.evaluateOnNewDocument(() => {
+      new MutationObserver((_, observer) => {
+        if (!document.querySelector('[data-job]')) return
+        observer.disconnect()
+        requestAnimationFrame(() => Object.assign(window, { listedMs: performance.now() }))
+      }).observe(document, { subtree: true, childList: true })
+    })
+    const times: number[] = []
+    for (let i = 0; i < 7; i++) {
+      await page.goto(url, { waitUntil: 'networkidle0' })
+      await page.waitForFunction(() => 'listedMs' in window)
+      times.push(await page.evaluate(() => (window as unknown as { listedMs: number }).listedMs))
+    }
+    return percentile(
+      times.toSorted((a, b) => a - b),
+      0.5,
+    )
+  } finally {
+    await context.close()
+  }
+}
+
+/** How a sheet stands on a screen of 1280 by 800. */
+export interface SheetSize {
+  heightPx: number
+  /** Where its first field or result ends, from the top of the screen. */
+  firstFieldPx: number
+}
+
+/** Opens a sheet by its address without loading the page anew, and measures it when it stands still. */
+export async function sheetSize(page: Page, path: string, sheet: string): Promise<SheetSize> {
+  await page.evaluate(to => window.history.pushState(null, '', to), path)
+  await page.waitForSelector(`[data-sheet="${sheet}"] section`)
+  return page.evaluate(async () => {
+    const box = document.getElementById('sheet') as HTMLElement
+    const heightOf = () => box.getBoundingClientRect().height
+    for (let before = -1, still = 0; still < 5; before = heightOf()) {
+      still = heightOf() === before ? still + 1 : 0
+      await new Promise(requestAnimationFrame)
+    }
+    window.scrollTo(0, 0)
+    const first = [
+      ...box.querySelectorAll(
+        'input:not([type=file]), select, textarea, table, li, dl, article, form, [role="img"], p:not([data-note])',
+      ),
+    ].find(element => element.checkVisibility() && element.getBoundingClientRect().height > 0)
+    const { top, height } = (first ?? box).getBoundingClientRect()
+    // Of a long list its first line is enough.
+    return { heightPx: Math.round(heightOf()), firstFieldPx: Math.round(top + Math.min(height, 44)) }
+  })
+}
+
+/** The demo jobs with their axes, by their fixed ids. */
+export const DEMO_AXES: [job: string, axis: string][] = [
+  ...['x', 'y', 'z'].map((axis): [string, string] => ['demo-skarrow-8', `skarrow-${axis}`]),
+  ...['z', 'x'].map((axis): [string, string] => ['demo-ostrey-254', `ostrey-${axis}`]),
+  ...['x', 'y', 'z'].map((axis): [string, string] => ['demo-long-tom-2400', `long-tom-${axis}`]),
+]

@@ -11,6 +11,8 @@ export interface AskedReading {
 
 /** So many readings beside it say what is usual. */
 const FEWEST_BESIDE = 2
+/** What may have been meant is at least so much of a step: it could be read off the dial. */
+const READABLE_SHARE = 0.5
 /** A reading this many times the spread of its neighbours away from them, and this many steps, is asked about. */
 const APART_SPREADS = 8
 const APART_STEPS = 20
@@ -39,7 +41,10 @@ export function askReading(
   const figure = valueUm / readingUnit(typedIn).perUnit
   const others = READING_UNITS.filter(unit => unit !== typedIn)
     .map(unit => ({ unit, um: figure * readingUnit(unit).perUnit }))
-    .filter(({ um }) => !finerThanGauge(um, stepUm) && (middle === null || Math.abs(um - middle) <= farUm))
+    .filter(
+      ({ um }) =>
+        Math.abs(um) >= READABLE_SHARE * stepUm && (middle === null || Math.abs(um - middle) <= farUm),
+    )
   // Of a figure that is too fine for the gauge alone, the least that it can show: a slip is seldom a large one.
   const offUm = (um: number) => (middle === null ? Math.abs(um) : Math.abs(um - middle))
   const [meant] = others.toSorted((a, b) => offUm(a.um) - offUm(b.um))

@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react'
 import { Upload } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
 import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/jobs'
@@ -145,12 +145,38 @@ export function HomeScreen({ demo }: { demo: boolean }) {
   )
 }
 
+/** So many jobs are laid out at once: a screen or two. The rest come as one scrolls down to them. */
+const AT_ONCE = 6
+
 function JobCards({ rows, onProblem }: { rows: JobRow[]; onProblem: (problem: Problem) => void }) {
+  const [count, setCount] = useState(AT_ONCE)
+  const more = () => setCount(before => before + AT_ONCE)
+  const left = rows.length - count
   return (
-    <chakra.ul display="grid" gap="3">
-      {rows.map(row => (
-        <JobCard key={row.id} row={row} onProblem={onProblem} />
-      ))}
-    </chakra.ul>
+    <>
+      <chakra.ul display="grid" gap="3">
+        {rows.slice(0, count).map(row => (
+          <JobCard key={row.id} row={row} onProblem={onProblem} />
+        ))}
+      </chakra.ul>
+      {left > 0 && <More key={count} left={left} onMore={more} />}
+    </>
+  )
+}
+
+/** Shows more jobs by itself when it comes into sight, and when it is pressed. */
+function More({ left, onMore }: { left: number; onMore: () => void }) {
+  const button = useRef<HTMLButtonElement>(null)
+  const latest = useRef(onMore)
+  latest.current = onMore
+  useEffect(() => {
+    const observer = new IntersectionObserver(([seen]) => seen?.isIntersecting && latest.current())
+    if (button.current) observer.observe(button.current)
+    return () => observer.disconnect()
+  }, [])
+  return (
+    <Button ref={button} variant="quiet" onClick={onMore}>
+      Show more: {left} {left === 1 ? 'job is' : 'jobs are'} further down
+    </Button>
   )
 }

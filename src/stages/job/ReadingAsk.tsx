@@ -47,7 +47,7 @@ export function ReadingAsk({ readings, stepUm, typedIn }: Props) {
         color="close"
         fontWeight={700}
       >
-        {reading.label}, {say(reading.valueUm, typedIn)}: {question(asked, say)}
+        {reading.label}, {say(reading.valueUm, typedIn)}: {question(asked, typedIn, say)}
         {meantUm !== null && (
           <Button variant="outline" onClick={() => reading.onChange(meantUm)}>
             Yes, {say(meantUm, typedIn)}
@@ -62,9 +62,13 @@ export function ReadingAsk({ readings, stepUm, typedIn }: Props) {
   return null
 }
 
-function question({ why, meantUm, meantIn }: AskedReading, say: (um: number, unit: ReadingUnit) => string) {
+function question(
+  { why, meantUm, meantIn }: AskedReading,
+  typedIn: ReadingUnit,
+  say: (um: number, unit: ReadingUnit) => string,
+) {
   const because = why === 'finer' ? 'finer than the gauge can show' : 'far off those beside it'
   return meantUm === null || meantIn === null
     ? `${because}. Read it again.`
-    : `${because}. Did you mean ${say(meantUm, meantIn)}?`
+    : `${because}. Did you mean ${say(meantUm, typedIn)} (${say(meantUm, meantIn)})?`
 }

@@ -14,7 +14,6 @@ import { Button } from '@/ui/controls'
 import { DriveLine } from '@/ui/driveline/DriveLine'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { useSettledEvaluation } from '../job/useEvaluation'
-import { PartSheet } from './PartSheet'
 import { useFolded } from './useFolded'
 
 const KIND_OF: Partial<Record<DrivePart, PartKind>> = {
@@ -36,6 +35,7 @@ const PLAIN_NAMES: Record<DrivePart, string> = {
   way: 'Way and what it carries',
 }
 
+const PartSheet = dynamic(() => import('./PartSheet').then(module => module.PartSheet), { ssr: false })
 const SectionBeside = dynamic(
   () => import('../sheets/nutRoom/SectionBeside').then(module => module.SectionBeside),
   {
@@ -89,6 +89,7 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
     return (
       <Bar aria-label="Drive line" data-folded="" display="flex" alignItems="center" gap="3" pl="3">
         <DriveStrip line={line} />
+        <Up axis={axis} />
         <chakra.span flex="1" minW="0" fontSize="13px" color="quiet" truncate>
           {names.screw}
         </chakra.span>

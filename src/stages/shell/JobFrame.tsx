@@ -14,7 +14,6 @@ import { useJob, useJobDigest, useSessionState, useUnits } from '../job/JobConte
 import { PlaceButton } from '../job/PlaceLink'
 import { go, type Place } from '../job/place'
 import { DriveLinePanel } from './DriveLinePanel'
-import { FootBar } from './FootBar'
 import { NextLine } from './NextLine'
 import type { Overlaid } from './overlaid'
 import { Rail } from './Rail'
@@ -23,6 +22,7 @@ import { axisNames, useActions } from './useActions'
 import { useKeys } from './useKeys'
 import { Verdicts } from './Verdicts'
 
+const FootBar = dynamic(() => import('./FootBar').then(module => module.FootBar), { ssr: false })
 const Palette = dynamic(() => import('./JobPalette').then(module => module.JobPalette), { ssr: false })
 const Toaster = dynamic(() => import('@/ui/toaster').then(module => module.Toaster), { ssr: false })
 const KeyHelp = dynamic(() => import('@/ui/frame/KeyHelp').then(module => module.KeyHelp), { ssr: false })

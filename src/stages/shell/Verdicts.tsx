@@ -13,7 +13,6 @@ import { readyToasts } from '@/ui/toasts'
 import { Fold, VerdictLine } from '@/ui/verdicts/lines'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
-import { judgeWorker } from '@/workers/client'
 import { useEdit, useJobContext, useUnits, whole } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
 import { PlaceLink, placeLink } from '../job/PlaceLink'
@@ -233,6 +232,9 @@ function useApply() {
 /** Remedies of a finding, worked out beside the screen; null while they are. */
 function useRemedies(axis: Axis, checkId: CheckId | null): Remedy[] | null {
   const task = useTask(axis)
-  const ask = useCallback(() => judgeWorker().remedies(task, checkId as CheckId), [task, checkId])
+  const ask = useCallback(async () => {
+    const { judgeWorker } = await import('@/workers/client')
+    return judgeWorker().remedies(task, checkId as CheckId)
+  }, [task, checkId])
   return useAnswer(checkId === null ? null : ask, checkId)
 }

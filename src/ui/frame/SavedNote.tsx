@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useEffect, useState } from 'react'
+import { momentWords } from '@/core/units/dateWords'
 
 /** Saving is worth a word only when it takes this long. */
 const SLOW_MS = 800
@@ -19,16 +20,9 @@ export function SavedNote({ savedAt, saving }: { savedAt: string | null; saving:
   )
 }
 
-// The browser's own words for dates: a package for this one note would weigh on every first screen.
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-})
 const when = (at: Date) =>
-  at.toDateString() === new Date().toDateString() ? TIME.format(at) : DAY.format(at)
+  at.toDateString() === new Date().toDateString() ? TIME.format(at) : momentWords(at.toISOString())
 
 const Note = memo(function Note({ text }: { text: string }) {
   return (

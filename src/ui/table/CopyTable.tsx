@@ -4,16 +4,26 @@ import { useState } from 'react'
 import { Button } from '../controls'
 import { textOf } from '../fields/cells'
 
+/** The older way, for a tablet that has the app from another machine of the shop: there the first one is barred. */
+function copiedByHand(text: string): boolean {
+  const field = Object.assign(document.createElement('textarea'), { value: text })
+  document.body.append(field)
+  field.select()
+  const copied = document.execCommand('copy')
+  field.remove()
+  return copied
+}
+
 /** Copies a table out, for a spreadsheet; says whether it could. */
 export function CopyTable({ label, cells }: { label: string; cells: () => readonly (readonly string[])[] }) {
   const [said, setSaid] = useState('')
   const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(textOf(cells()))
-      setSaid('Copied.')
-    } catch {
-      setSaid('The browser did not let it be copied.')
-    }
+    const text = textOf(cells())
+    const copied = await navigator.clipboard?.writeText(text).then(
+      () => true,
+      () => false,
+    )
+    setSaid(copied || copiedByHand(text) ? 'Copied.' : 'The browser did not let it be copied.')
   }
   return (
     <>

@@ -1,13 +1,14 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { explained, TERMS } from '@/core/document/terms'
+import { explained, type Term } from '@/core/document/terms'
+import { LaterTermWords } from './LaterTermWords'
 
 /** No text offers more words than these to be explained: each is a stop of the Tab key. */
 const MOST_OFFERED = 3
 
 /** A text whose words of the trade explain themselves at a tap, right under it. */
 export function Explained({ text }: { text: string }) {
-  const [open, setOpen] = useState<string | null>(null)
+  const [open, setOpen] = useState<Term | null>(null)
   let offered = 0
   return (
     <>
@@ -43,7 +44,7 @@ export function Explained({ text }: { text: string }) {
           borderColor="lamp"
           color="ink"
         >
-          <strong>{open}</strong>: {TERMS[open]}
+          <strong>{open}</strong>: <LaterTermWords term={open} />
         </chakra.span>
       )}
     </>

@@ -1,12 +1,13 @@
 import { chakra } from '@chakra-ui/react'
 import { BookOpen } from 'lucide-react'
 import { type RefObject, useState } from 'react'
-import { TERMS, termsIn } from '@/core/document/terms'
+import { type Term, termsIn } from '@/core/document/terms'
 import { Button } from '../controls'
+import { LaterTermWords } from './LaterTermWords'
 
 /** Explains every word of the trade that stands on a sheet, when it is asked for. */
 export function WordsHere({ of }: { of: RefObject<HTMLElement | null> }) {
-  const [terms, setTerms] = useState<string[] | null>(null)
+  const [terms, setTerms] = useState<Term[] | null>(null)
   const toggle = () => setTerms(before => (before ? null : termsIn(of.current?.textContent ?? '')))
   return (
     <div>
@@ -30,7 +31,9 @@ export function WordsHere({ of }: { of: RefObject<HTMLElement | null> }) {
           {terms.map(term => (
             <chakra.div key={term} display="contents">
               <chakra.dt fontWeight={700}>{term}</chakra.dt>
-              <dd>{TERMS[term]}</dd>
+              <dd>
+                <LaterTermWords term={term} />
+              </dd>
             </chakra.div>
           ))}
         </chakra.dl>

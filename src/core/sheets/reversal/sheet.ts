@@ -1,7 +1,7 @@
-import { format } from 'date-fns'
 import { attempt } from '../../evaluation/attempt'
 import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { goal } from '../../machine/remedies'
+import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { reversalDifference, reversal as reversalFigure } from './calculation'
@@ -49,7 +49,7 @@ export const reversal = defineSheet({
     const small = (um: number) => say(um, 'smallLength', units)
     const rows = axis.tests.map(test => [
       test.label,
-      format(new Date(test.startedAt), 'd MMM yyyy'),
+      dayWords(test.startedAt),
       test.stations
         .map(station => {
           const figures = stationReversal(station, test.gaugeStepUm)

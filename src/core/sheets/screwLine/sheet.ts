@@ -1,5 +1,5 @@
-import { format } from 'date-fns'
 import { goal } from '../../machine/remedies'
+import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { screwLine as screwLineFigure } from './calculation'
@@ -57,7 +57,7 @@ export const screwLine = defineSheet({
       )
       return [
         `Round ${index + 1}`,
-        format(new Date(round.startedAt), 'd MMM yyyy HH:mm'),
+        momentWords(round.startedAt),
         `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
       ]
     })

@@ -26,7 +26,12 @@ export function GoalsPanel() {
       }
     >
       {cutting && <CuttingDialog onClose={() => setCutting(false)} />}
-      <chakra.div display="grid" gap="3" data-readings>
+      <chakra.div
+        display="grid"
+        gap="3"
+        gridTemplateColumns={{ base: '1fr', md: 'repeat(2, minmax(0, 1fr))' }}
+        data-readings
+      >
         {GOAL_KEYS.filter(key => key !== 'rackingTargetUm' || screws === 2).map(key => (
           <AxisField
             key={key}

@@ -170,7 +170,7 @@ function Readings(props: ReadingsProps) {
             <QuantityField
               label={`Station ${place}, ${label.toLowerCase()}, reading ${index + 1}`}
               hideLabel
-              echoes
+              echoes={!closed}
               kind="smallLength"
               units={units}
               typedIn={readingUnit(typedIn)}

@@ -83,7 +83,7 @@ export function SchoolsPanel() {
         columns={columns}
         rows={rows}
         rowId={({ label }) => label}
-        leastPx={180 + 190 * states.length}
+        leastPx={150 + 180 * states.length}
       />
       {axis.variants.length > 0 && (
         <chakra.ul display="flex" flexWrap="wrap" gap="3" mt="2" justifyContent="flex-end">

@@ -66,7 +66,7 @@ export function AlignReadings({ axis, round, spanMm }: { axis: Axis; round: Alig
           onValue={(value, mergeKey) => change(station, { [key]: value }, mergeKey)}
           {...(key !== 'positionMm' && {
             typedIn: readingUnit(typedIn),
-            echoes: true,
+            echoes: !closed,
             onPasteTable: cells => paste(key, index, cells),
           })}
         />
