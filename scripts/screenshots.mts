@@ -1,40 +1,48 @@
-// Makes docs/screenshots from the demo data: one current picture of each main view.
+// Makes docs/screenshots from the demo data: one current picture of each main view. Prints how high every sheet of every
+// demo axis is at 1280 x 800, and where its first field or result ends.
 import { mkdirSync } from 'node:fs'
 import type { Page } from 'puppeteer-core'
+import { SHEETS, type SheetId } from '@/core/sheets'
+import { addressOf } from '@/stages/job/place'
+import { DEMO_AXES, sheetSize } from '../tests/browser/measure'
 import { startApp, startBrowser } from '../tests/browser/server'
 
-const X = '/job/demo-skarrow-8/skarrow-x'
-const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day', scrollTo?: string][] = [
-  ['jobs', '/', 'dusk'],
-  ['survey', `${X}/survey`, 'dusk'],
-  ['size', `${X}/size`, 'dusk'],
-  ['size-torque', `${X}/size`, 'dusk', 'section[aria-label="Torque over speed"]'],
-  ['size-schools', `${X}/size`, 'day', 'section[aria-label="Schools side by side"]'],
-  ['size-search', `${X}/size`, 'dusk', 'section[aria-label="Search the parts list"] tbody tr:nth-child(2)'],
-  ['size-lost-motion', `${X}/size`, 'dusk', 'section[aria-label="Lost motion by cause"]'],
-  ['size-own-part', `${X}/size`, 'dusk'],
-  ['reference', '/reference', 'day'],
-  ['make-room', `${X}/room`, 'day'],
-  ['room-section', '/job/demo-skarrow-8/skarrow-y/room', 'day', 'section[aria-label="Room around the nut"]'],
-  ['room-stopping', `${X}/room`, 'dusk', 'section[aria-label="Room to stop"]'],
-  ['room-template', `${X}/room`, 'dusk', 'section[aria-label="Drilling template"]'],
-  ['room-block', `${X}/room`, 'dusk', 'svg[aria-label^="Bearing block cut open"]'],
-  ['build', `${X}/build`, 'dusk'],
-  ['align', `${X}/align`, 'dusk', 'section[aria-label="Rounds so far"]'],
-  ['prove', `${X}/prove`, 'day'],
-  ['log', `${X}/log`, 'dusk'],
-  ['record', `${X}/record`, 'dusk'],
-]
-
-/** Searches, and waits for what it finds. */
-async function search(page: Page) {
-  const button = await page.waitForSelector('::-p-aria([name="Search"][role="button"])')
-  await button?.click()
-  await page.waitForSelector('.recharts-scatter-symbol', { timeout: 60_000 })
+const SKARROW = 'demo-skarrow-8'
+/** A sheet of the X axis of the main demo job, or of another one. */
+const at = (sheet: SheetId, axisId = 'skarrow-x') => {
+  const stage = SHEETS.find(({ id }) => id === sheet)?.stage ?? 'survey'
+  return addressOf({ jobId: SKARROW, axisId, stage, sheet })
 }
+const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
+  ['jobs', '/', 'dusk'],
+  ['machine', at('overview'), 'day'],
+  ['orders', at('orders'), 'dusk'],
+  ['survey', at('geometry'), 'dusk'],
+  ['words', at('inWords'), 'day'],
+  ['search', at('search'), 'dusk'],
+  ['parts', at('parts'), 'dusk'],
+  ['own-part', at('parts'), 'dusk'],
+  ['schools', at('schools'), 'day'],
+  ['charts', at('figures'), 'dusk'],
+  ['working', at('parts'), 'dusk'],
+  ['travel', at('travel'), 'day'],
+  ['section', at('nutRoom', 'skarrow-y'), 'day'],
+  ['block', at('bearingBlock'), 'dusk'],
+  ['build', at('steps'), 'dusk'],
+  ['align', at('screwLine'), 'dusk'],
+  ['prove', at('reversal'), 'day'],
+  ['record', `/job/${SKARROW}/skarrow-x/record`, 'dusk'],
+  ['tablet', at('parts'), 'dusk'],
+]
 
 const press = async (page: Page, name: string) =>
   (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))?.click()
+
+/** Searches, and waits for what it finds. */
+async function search(page: Page) {
+  await press(page, 'Search')
+  await page.waitForSelector('[aria-label="A handful of drives"]', { timeout: 60_000 })
+}
 
 /** A part that is copied with a lead of nothing: the form says what it takes. */
 async function ownPart(page: Page) {
@@ -47,14 +55,34 @@ async function ownPart(page: Page) {
 
 /** What is done on a view before its picture is taken. */
 const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
-  'size-search': search,
-  'size-lost-motion': page =>
-    page.waitForSelector('section[aria-label="Lost motion by cause"] .recharts-bar'),
-  'size-own-part': ownPart,
-  'room-section': page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
-  'room-stopping': page => page.waitForSelector('section[aria-label="Room to stop"] table'),
-  'room-block': page => page.waitForSelector('svg[aria-label^="Bearing block cut open"]'),
-  'room-template': page => page.waitForSelector('section[aria-label="Drilling template"] svg'),
+  search,
+  'own-part': ownPart,
+  charts: page => page.waitForSelector('.recharts-surface'),
+  working: page => press(page, 'Working: Motor torque'),
+  section: page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
+  block: page => page.waitForSelector('svg[aria-label^="Bearing block cut open"]'),
+}
+const TABLET = { width: 820, height: 1180, hasTouch: true }
+const BENCH = { width: 1280, height: 800 }
+
+async function printSizes(page: Page, url: string) {
+  console.log('sheet'.padEnd(36), 'height', 'first field ends at')
+  for (const [jobId, axisId] of DEMO_AXES) {
+    await page.goto(url + addressOf({ jobId, axisId, stage: 'survey' }), { waitUntil: 'networkidle0' })
+    for (const { id, stage } of SHEETS) {
+      const { heightPx, firstFieldPx } = await sheetSize(
+        page,
+        addressOf({ jobId, axisId, stage, sheet: id }),
+        id,
+      )
+      console.log(
+        `${axisId} ${id}`.padEnd(36),
+        String(heightPx).padStart(6),
+        String(firstFieldPx).padStart(6),
+        heightPx > 1600 || firstFieldPx > BENCH.height ? 'too much' : '',
+      )
+    }
+  }
 }
 
 async function main() {
@@ -65,14 +93,16 @@ async function main() {
     const page = await browser.newPage()
     await page.goto(app.url, { waitUntil: 'networkidle0' })
     await page.waitForSelector('[data-job]')
-    for (const [name, path, scheme, scrollTo] of VIEWS) {
+    for (const [name, path, scheme] of VIEWS) {
+      await page.setViewport(name === 'tablet' ? TABLET : BENCH)
       await page.evaluate(value => localStorage.setItem('dusk-scheme', value), scheme)
       await page.goto(app.url + path, { waitUntil: 'networkidle0' })
       await PREPARE[name]?.(page)
-      if (scrollTo) await page.$eval(scrollTo, element => element.scrollIntoView({ block: 'end' }))
       await new Promise(done => setTimeout(done, 600))
       await page.screenshot({ path: `docs/screenshots/${name}.png` })
     }
+    await page.setViewport(BENCH)
+    await printSizes(page, app.url)
   } finally {
     await browser.close()
     app.stop()

@@ -269,3 +269,31 @@ test('from an empty job to a drive of which all that is known holds, in a few cl
   expect(clicks).toBeLessThanOrEqual(MOST_CLICKS)
   expect(bench.errors).toEqual([])
 })
+
+test('words of the trade explain themselves at a tap, in a note and for the whole sheet', async () => {
+  const bench = await at(addressOf({ ...X, stage: 'align', sheet: 'shafts' }))
+  await bench.click('button', 'coupler')
+  await bench.sees(
+    'coupler: What joins the shaft of the motor to the end of the screw.',
+    'section[aria-label="Motor to screw"]',
+  )
+  await bench.sheet('Loads')
+  await bench.click('button', 'Words on this sheet')
+  await bench.sees('A strip in the slide of a dovetail or box way, set so that the slide has no play.')
+  expect(bench.errors).toEqual([])
+})
+
+test('what is assumed of the shop says so until it is typed; what an axis says of its higher end is kept', async () => {
+  const bench = await at(addressOf({ ...X, stage: 'room', sheet: 'holes' }))
+  await bench.sees('Assumed: a usual set.')
+  await bench.fill('Cutters at hand, mm, with semicolons between them', '16; 20; 32; 40')
+  await bench.lacks('Assumed: a usual set.', '#sheet')
+  await bench.go(addressOf({ jobId: 'demo-long-tom-2400', axisId: 'long-tom-z', stage: 'survey' }))
+  await bench.page.waitForSelector('[data-up="unknown"]')
+  await bench.choose('Which end is higher', 'far')
+  await bench.page.waitForSelector('[data-up="0"]')
+  await bench.isSaved()
+  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.page.waitForSelector('[data-up="0"]')
+  expect(bench.errors).toEqual([])
+})

@@ -255,7 +255,7 @@ export function symbolTex(name: string): string {
   if (greek) return `\\${greek}${prime}${below(bare.slice(greek.length + 1))}`
   if (/^d[A-Z]$/.test(bare)) return `\\Delta ${bare.slice(1)}${prime}`
   // A word that stands for a thing is a word.
-  if (/^[a-z]{4,}$/.test(bare)) return textTex(bare)
+  if (/^[a-z]{3,}$/.test(bare)) return textTex(bare)
   return `${bare.slice(0, 1)}${prime}${below(bare.slice(1).replace(/^_/, ''))}`
 }
 const below = (text: string) => (text === '' ? '' : `_{${text.length > 2 ? `\\text{${text}}` : text}}`)

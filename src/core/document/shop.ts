@@ -29,6 +29,19 @@ export const SHOP_TO_START_INCH: Shop = {
   shimStockMm: [0.001, 0.002, 0.005, 0.01, 0.02].map(inches => inches * MM_PER_INCH),
 }
 
+/**
+ * Whether what stands for a kind of tool or stock is still the usual set that a shop starts with: nobody has said what is
+ * really at hand.
+ *
+ * @example isUsual(SHOP_TO_START, 'cutterSizesMm') // true
+ */
+export const isUsual = (shop: Shop, kind: 'cutterSizesMm' | 'shimStockMm'): boolean =>
+  [SHOP_TO_START, SHOP_TO_START_INCH].some(
+    usual =>
+      usual[kind].length === shop[kind].length &&
+      usual[kind].every((sizeMm, index) => Math.abs(sizeMm - (shop[kind][index] ?? 0)) < 1e-9),
+  )
+
 /** Sets the sizes of a kind of tool or stock that the builder owns, smallest first and each once. */
 export const setShop = (kind: 'cutterSizesMm' | 'shimStockMm', sizesMm: readonly number[]): Edit => ({
   label: SHOP.of[kind].label,

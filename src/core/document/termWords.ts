@@ -46,7 +46,7 @@ export const TERM_WORDS: Readonly<Record<Term, string>> = {
   saddle: 'What slides between the bed of a machine and its table or cross slide.',
   thou: 'A thousandth of an inch, 25.4 µm.',
   threadlocker: 'A drop of resin that keeps a screw from coming loose; heat undoes it.',
-  way: 'The surface that guides a slide: a dovetail, a box way, or a rail.',
+  ways: 'The surfaces that guide a slide: a dovetail, a box way, or rails.',
   whip: 'A turning screw that swings like a skipping rope; it begins at the critical speed.',
   wiper: 'A lip on a nut or a slide that keeps swarf out.',
 }

@@ -40,15 +40,18 @@ export const TERMS = [
   'saddle',
   'thou',
   'threadlocker',
-  'way',
+  'ways',
   'whip',
   'wiper',
 ] as const
 export type Term = (typeof TERMS)[number]
 
-/** Longest first, so that "ball nut" is found before "nut"; plurals too. */
+/** Longest first, so that "ball nut" is found before "nut"; plurals too, but for what would be a verb. */
 const NAMES = TERMS.toSorted((a, b) => b.length - a.length)
-const FOUND = new RegExp(`\\b(${NAMES.join('|')})(?:s|es)?\\b`, 'gi')
+const FOUND = new RegExp(
+  `\\b(?:(${NAMES.filter(name => name !== 'lead').join('|')})(?:s|es)?|(lead))\\b`,
+  'gi',
+)
 
 /** A stretch of a text: plain, or a word that can be explained. */
 export interface Stretch {
@@ -67,7 +70,7 @@ export function explained(text: string): Stretch[] {
   const seen = new Set<Term>()
   let from = 0
   for (const match of text.matchAll(FOUND)) {
-    const term = (match[1] as string).toLowerCase() as Term
+    const term = (match[1] ?? match[2] ?? '').toLowerCase() as Term
     if (seen.has(term)) continue
     seen.add(term)
     if (match.index > from) stretches.push({ text: text.slice(from, match.index), term: null })

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
 import { setReadingUnit } from '@/core/document/shop'
 import { GAUGE_STEP } from '@/core/machine/readings'
 import { READING_UNITS, type ReadingUnit, readingUnit, usualReadingUnit } from '@/core/units/readingUnit'
@@ -18,16 +19,19 @@ interface Props {
   stepUm: number | null
   disabled: boolean
   onStep: (stepUm: number | null, mergeKey?: string) => void
+  /** Stands before it, in the same row. */
+  children?: ReactNode
 }
 
 /** The gauge of a table of readings: what one mark of it is, and what the readings are typed in. */
-export function GaugeFields({ stepUm, disabled, onStep }: Props) {
+export function GaugeFields({ stepUm, disabled, onStep, children }: Props) {
   const units = useUnits()
   const unit = useReadingUnit()
   const edit = useEdit()
   return (
     <chakra.div display="flex" flexWrap="wrap" gap="4" alignItems="flex-start">
-      <chakra.div flex="0 1 320px">
+      {children}
+      <chakra.div flex="0 1 250px">
         <FieldInput
           field={GAUGE_STEP}
           value={stepUm}

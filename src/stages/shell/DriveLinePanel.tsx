@@ -91,7 +91,7 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
         <DriveStrip line={line} />
         <Up axis={axis} />
         <chakra.span flex="1" minW="0" fontSize="13px" color="quiet" truncate>
-          {names.screw}
+          {partOf('screw')?.name ?? 'No screw chosen yet: drawn in a usual size'}
         </chakra.span>
         {foldButton}
       </Bar>

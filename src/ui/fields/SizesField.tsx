@@ -12,10 +12,12 @@ interface Props {
   /** What each of them can be. */
   of: NumberField
   onSizes: (sizesMm: number[]) => void
+  /** Whether nobody has said yet which there are. */
+  assumed?: boolean
 }
 
 /** A few lengths in one field, such as the cutters that a shop owns: `16, 20, 1 1/4 in`. */
-export function SizesField({ label, sizesMm, units, of, onSizes }: Props) {
+export function SizesField({ label, sizesMm, units, of, onSizes, assumed }: Props) {
   const shown = sizesMm.map(mm => printField(mm, 'length', units)).join('; ')
   const [draft, setDraft] = useState<string | null>(null)
   const [error, setError] = useState<string | null>(null)
@@ -32,6 +34,7 @@ export function SizesField({ label, sizesMm, units, of, onSizes }: Props) {
       label={`${label}, ${quantityFacts('length')[units].unit}, with semicolons between them`}
       value={draft ?? shown}
       error={error ?? undefined}
+      hint={assumed ? 'Assumed: a usual set. Type what you really have.' : undefined}
       onChange={event => {
         setDraft(event.currentTarget.value)
         setError(null)

@@ -5,16 +5,18 @@ import styles from './fields.module.css'
 type Props = Omit<ComponentProps<'input'>, 'className'> & {
   label: string
   error?: string
+  /** Stands under the field in a quieter tone. */
+  hint?: string
   hideLabel?: boolean
   /** Stands at the end of the field. */
   unit?: string
 }
 
 /** A labelled line of text with its error under it. */
-export function TextField({ label, error, hideLabel, unit, ...rest }: Props) {
+export function TextField({ label, error, hint, hideLabel, unit, ...rest }: Props) {
   const id = useId()
   return (
-    <Field id={id} label={label} hideLabel={hideLabel} error={error}>
+    <Field id={id} label={label} hideLabel={hideLabel} hint={hint} error={error}>
       <div className={unit ? styles.well : undefined}>
         <input
           id={id}

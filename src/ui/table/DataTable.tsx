@@ -8,7 +8,7 @@ import {
   useTable,
 } from '@tanstack/react-table'
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { Fragment, type ReactNode, useMemo, useRef } from 'react'
+import { Fragment, type ReactNode, useMemo, useRef, useState } from 'react'
 import { Button } from '../controls'
 import { Cell, HeadCell, SideScroll } from '../Panel'
 
@@ -44,6 +44,8 @@ interface Props<R> {
   detail?: (row: R, index: number) => ReactNode
   /** Attributes of a row, such as its name for those who do not see the table. */
   rowProps?: (row: R, index: number) => Record<string, string | undefined>
+  /** The column that the table is sorted by at first. */
+  sortedBy?: string
   /** Shows so many rows at first. */
   most?: number
   hideHead?: boolean
@@ -65,6 +67,7 @@ export function DataTable<R extends object>({
   rowId,
   leastPx,
   isFirst,
+  sortedBy,
   most,
   hideHead,
   fixed,
@@ -85,7 +88,8 @@ export function DataTable<R extends object>({
       ),
     [helper, columns],
   )
-  const table = useTable({ features, columns: defined, data: rows as R[], getRowId: rowId })
+  const [initialState] = useState({ sorting: sortedBy ? [{ id: sortedBy, desc: false }] : [] })
+  const table = useTable({ features, columns: defined, data: rows as R[], getRowId: rowId, initialState })
   const sorted = table.getRowModel().rows.map(({ original }) => original)
   const ordered = isFirst ? [...sorted.filter(isFirst), ...sorted.filter(one => !isFirst(one))] : sorted
   const shown = most === undefined ? ordered : ordered.slice(0, most)

@@ -26,6 +26,7 @@ export function Explained({ text }: { text: string }) {
             textDecorationColor="lamp"
             cursor="help"
             bg="transparent"
+            px="0"
             // Tall enough for a finger without moving the lines apart.
             py={{ base: '14px', xl: '0' }}
             my={{ base: '-14px', xl: '0' }}

@@ -11,7 +11,7 @@ const both = (dusk: string, day: string) => ({ value: { base: day, _dark: dusk }
  * of every component it has, a quarter of the script of the first screen.
  */
 const spacing = Object.fromEntries(
-  [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 8, 10, 12, 16].map(step => [step, { value: `${step / 4}rem` }]),
+  [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 8, 10, 12, 16].map(step => [step, { value: `${step / 4}rem` }]),
 )
 const zIndex = { sticky: { value: 1100 }, modal: { value: 1400 }, toast: { value: 1700 } }
 

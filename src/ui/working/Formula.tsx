@@ -13,6 +13,7 @@ import {
 import type { Specs } from '@/core/calculation/spec'
 import { printNumber } from '@/core/units/print'
 import { unitWords } from '@/core/units/unitWords'
+import styles from './formula.module.css'
 
 interface Props {
   formula: string
@@ -95,7 +96,7 @@ export function Formula({ formula, inputs, outputs, values }: Props) {
       py="2"
       my="2"
       overflowX="auto"
-      fontSize="17px"
+      className={styles.formula}
       data-formula={formula}
     >
       <Lines tex={plain} />

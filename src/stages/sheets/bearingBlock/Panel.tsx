@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
-import { SHOP, setShop } from '@/core/document/shop'
+import { isUsual, SHOP, setShop } from '@/core/document/shop'
 import { attempt } from '@/core/evaluation/attempt'
 import { blankRecord, blankRow, numberFields } from '@/core/field/field'
 import { bearingStack } from '@/core/sheets/bearingBlock/calculation'
@@ -63,6 +63,7 @@ export function BearingBlockPanel() {
 function Measured({ block }: { block: BearingBlock }) {
   const units = useUnits()
   const shimStockMm = useJob(job => job.shop.shimStockMm)
+  const assumed = useJob(job => isUsual(job.shop, 'shimStockMm'))
   const edit = useEdit()
   const change = useChange()
   const bearings = useRows(BEARINGS, bearingsOf)
@@ -92,6 +93,7 @@ function Measured({ block }: { block: BearingBlock }) {
           sizesMm={shimStockMm}
           units={units}
           of={SHOP.of.shimStockMm.of}
+          assumed={assumed}
           onSizes={sizes => edit(setShop('shimStockMm', sizes))}
         />
       </chakra.div>

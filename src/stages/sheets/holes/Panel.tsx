@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
-import { SHOP, setShop } from '@/core/document/shop'
+import { isUsual, SHOP, setShop } from '@/core/document/shop'
 import { gapWords, isFilled } from '@/core/evaluation/filled'
 import { holeEnlarge } from '@/core/sheets/holes/calculation'
 import { HOLE_STATES, holeWords } from '@/core/sheets/holes/check'
@@ -26,6 +26,7 @@ const numberedHole = (rows: readonly Hole[]) => ({ label: `Hole ${rows.length + 
 export function HolesPanel() {
   const holes = useRows(HOLES, holesOf, numberedHole)
   const cutterSizesMm = useJob(job => job.shop.cutterSizesMm)
+  const assumed = useJob(job => isUsual(job.shop, 'cutterSizesMm'))
   const units = useUnits()
   const edit = useEdit()
   return (
@@ -39,6 +40,7 @@ export function HolesPanel() {
         sizesMm={cutterSizesMm}
         units={units}
         of={SHOP.of.cutterSizesMm.of}
+        assumed={assumed}
         onSizes={sizes => edit(setShop('cutterSizesMm', sizes))}
       />
       <chakra.div mt="3">

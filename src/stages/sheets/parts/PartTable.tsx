@@ -36,9 +36,17 @@ const would = ({ worst, worstCount }: PartVerdict) =>
 export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onChoose, ...own }: Props) {
   const [typed, setTyped] = useState(askedName)
   const [isWhole, setWhole] = useState(false)
-  const named = useMemo(() => rowsNamed(all, typed), [all, typed])
+  // Rows anew with each judgement: a table keeps the order that it has worked out for the same rows.
+  const named = useMemo(
+    () =>
+      rowsNamed(all, typed).map(row => ({
+        ...row,
+        rank: verdicts?.get(row.id)?.rank ?? Number.POSITIVE_INFINITY,
+      })),
+    [all, typed, verdicts],
+  )
   const [first, second] = columnHeads(kind)
-  const columns: TableColumn<PartRow>[] = [
+  const columns: TableColumn<(typeof named)[number]>[] = [
     {
       id: 'name',
       head: 'Part',
@@ -74,7 +82,7 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
     {
       id: 'worst',
       head: 'Would give',
-      value: row => verdicts?.get(row.id)?.rank ?? Number.POSITIVE_INFINITY,
+      value: row => row.rank,
       cell: row => <WouldGive verdict={verdicts?.get(row.id)} isChosen={row.id === chosenId} />,
     },
     {
@@ -99,7 +107,7 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
       },
     },
   ]
-  const isChosen = (row: PartRow) => row.id === chosenId
+  const isChosen = (row: Pick<PartRow, 'id'>) => row.id === chosenId
   return (
     <>
       <chakra.div maxW="320px" mb="2">
@@ -112,6 +120,8 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
       <DataTable
         columns={columns}
         rows={named}
+        // What serves the drive best stands first.
+        sortedBy="worst"
         rowId={row => row.id}
         // The part that is taken stands first, wherever the order would put it.
         isFirst={isChosen}

@@ -158,7 +158,7 @@ function Readings(props: ReadingsProps) {
           <chakra.div
             // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its number in the row
             key={index}
-            width="92px"
+            width="86px"
             outline={odd.includes(index) ? '2px solid' : undefined}
             outlineColor="close"
             outlineOffset="2px"

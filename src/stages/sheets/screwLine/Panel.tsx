@@ -140,27 +140,28 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
       }
     >
       <chakra.div display="grid" gap="3" data-readings>
-        <chakra.div maxW="340px">
-          <QuantityField
-            label="Nut clamped at"
-            kind="length"
-            units={units}
-            min={0}
-            max={spanMm}
-            value={round.clampedAtMm}
-            disabled={closed}
-            onValue={(value, mergeKey) =>
-              value !== null && edit(setClampedAt(axis, round.id, value, mergeKey))
-            }
-          />
-        </chakra.div>
         <GaugeFields
           stepUm={round.gaugeStepUm}
           disabled={closed}
           onStep={(stepUm, mergeKey) =>
             edit(withGauge(setRoundGauge(axis, round.id, stepUm, mergeKey), stepUm))
           }
-        />
+        >
+          <chakra.div flex="0 1 250px">
+            <QuantityField
+              label="Nut clamped at"
+              kind="length"
+              units={units}
+              min={0}
+              max={spanMm}
+              value={round.clampedAtMm}
+              disabled={closed}
+              onValue={(value, mergeKey) =>
+                value !== null && edit(setClampedAt(axis, round.id, value, mergeKey))
+              }
+            />
+          </chakra.div>
+        </GaugeFields>
         <AlignReadings axis={axis} round={round} spanMm={spanMm} />
         {!closed && (
           <chakra.div>
