@@ -7,6 +7,8 @@ const config = {
   rewrites: async () => [{ source: '/favicon.ico', destination: '/icon.svg' }],
   // Types are checked by the test command, with the same compiler for every folder.
   typescript: { ignoreBuildErrors: true },
+  // The build for browsers of today: the one that the package gives by default carries its own patches for older ones.
+  turbopack: { resolveAlias: { dexie: 'dexie/dist/modern/dexie.min.mjs' } },
   experimental: { optimizePackageImports: ['@chakra-ui/react', 'lucide-react', 'date-fns'] },
 }
 export default config

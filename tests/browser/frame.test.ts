@@ -113,6 +113,32 @@ test('the drive line stays in sight, folds by itself where nothing lies on it, a
   await bench.page.waitForSelector('[data-drive-line]')
 })
 
+test('a field that takes the keyboard is not under the drive line, nor under the bar at the foot', async () => {
+  const bench = await at(addressOf({ ...X, stage: 'survey', sheet: 'goals' }))
+  for (const viewport of [
+    { width: 1280, height: 640 },
+    { width: 820, height: 700, hasTouch: true },
+  ]) {
+    await bench.page.setViewport(viewport)
+    await bench.go(addressOf({ ...X, stage: 'room', sheet: 'nutRoom' }))
+    await bench.page.waitForSelector('#sheet input')
+    const hidden = await bench.page.evaluate(async () => {
+      const fields = [...document.querySelectorAll<HTMLElement>('#sheet input, #sheet select')]
+      const under: string[] = []
+      for (const field of [...fields, ...fields.toReversed()]) {
+        field.focus()
+        await new Promise(requestAnimationFrame)
+        const { top, bottom } = field.getBoundingClientRect()
+        const cover = document.querySelector('[data-top]')?.getBoundingClientRect().bottom ?? 0
+        const foot = document.querySelector('[data-foot]')?.getBoundingClientRect().top ?? window.innerHeight
+        if (top < cover - 1 || bottom > foot + 1) under.push(`${Math.round(top)} to ${Math.round(bottom)}`)
+      }
+      return under
+    })
+    expect(hidden).toEqual([])
+  }
+})
+
 test('verdicts stand by how near they are; what waits is grouped, and leads to what it waits for', async () => {
   const bench = await at(addressOf({ ...X, stage: 'size', sheet: 'parts' }))
   const heads = () =>

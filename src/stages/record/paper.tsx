@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { format } from 'date-fns'
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect } from 'react'
 import type { PaperBlock, PaperCell } from '@/core/drawing/paper'
 import { Button } from '@/ui/controls'
 
@@ -14,6 +14,10 @@ interface Props {
 
 /** A sheet to print, with what it is and the date on top, and buttons that stay off the paper. */
 export function PaperScreen({ title, backLabel, printLabel, onBack, children }: Props) {
+  // What a file is called that it is printed to.
+  useEffect(() => {
+    document.title = title
+  }, [title])
   return (
     <>
       <chakra.div

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { memo, useEffect, useMemo, useRef } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
-import { type Finding, STATE_WORDS, type State, stageState, worstState } from '@/core/evaluation/finding'
+import { type Finding, STATE_WORDS, type State, stageState } from '@/core/evaluation/finding'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { type SheetId, sheetsOf } from '@/core/sheets'
 import { procedure } from '@/core/sheets/steps/procedure'
@@ -40,7 +40,7 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
     (one): Entry => ({
       place: place(stage, one.id),
       label: one.title,
-      state: worstState(findings.filter(finding => finding.sheet === one.id)),
+      state: stageState(findings.filter(finding => finding.sheet === one.id)),
       count: sheetCount(one.id, axis, steps),
     }),
   )

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect, useRef } from 'react'
 
 interface Props {
   header: ReactNode
@@ -73,22 +73,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
         alignContent="start"
         id="bench"
       >
-        {top && (
-          <chakra.div
-            data-top
-            position="sticky"
-            top={{ base: 0, lg: `${HEADER_PX}px` }}
-            zIndex="1"
-            bg="canvas"
-            pt="2"
-            pb="1"
-            display="grid"
-            gap="1.5"
-            gridTemplateColumns="minmax(0, 1fr)"
-          >
-            {top}
-          </chakra.div>
-        )}
+        {top && <Cover>{top}</Cover>}
         {children}
       </chakra.main>
       {verdicts && (
@@ -116,6 +101,44 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
         </chakra.aside>
       )}
       {foot}
+    </chakra.div>
+  )
+}
+
+/**
+ * Stays over the top of the sheet while it scrolls, and keeps its height known to the scrolling, so that a field that
+ * takes the keyboard is never under it.
+ */
+function Cover({ children }: { children: ReactNode }) {
+  const box = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const element = box.current
+    if (!element) return
+    const { style } = document.documentElement
+    const observer = new ResizeObserver(() =>
+      style.setProperty('--cover', `${HEADER_PX + element.offsetHeight}px`),
+    )
+    observer.observe(element)
+    return () => {
+      observer.disconnect()
+      style.removeProperty('--cover')
+    }
+  }, [])
+  return (
+    <chakra.div
+      ref={box}
+      data-top
+      position="sticky"
+      top={{ base: 0, lg: `${HEADER_PX}px` }}
+      zIndex="1"
+      bg="canvas"
+      pt="2"
+      pb="1"
+      display="grid"
+      gap="1.5"
+      gridTemplateColumns="minmax(0, 1fr)"
+    >
+      {children}
     </chakra.div>
   )
 }

@@ -69,6 +69,10 @@ const config = defineConfig({
       colorScheme: { base: 'light', _dark: 'dark' },
       '@media print': { bg: '#fff', color: '#000' },
     },
+    html: {
+      scrollPaddingTop: 'calc(var(--cover, 0px) + 12px)',
+      scrollPaddingBottom: { base: '72px', xl: '12px' },
+    },
     '*': {
       boxSizing: 'border-box',
       borderWidth: 0,
