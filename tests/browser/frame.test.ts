@@ -18,10 +18,13 @@ async function at(place: string): Promise<Bench> {
   return bench
 }
 
-test('every sheet of every axis starts in sight, and is a screen or two high', async () => {
+// One axis of each machine and one that nothing was chosen for; the pictures' script prints all of them.
+const MEASURED = ['skarrow-x', 'skarrow-z', 'ostrey-x', 'long-tom-x']
+
+test('every sheet starts in sight, and is a screen or two high', async () => {
   const bench = await at(addressOf({ ...X, stage: 'survey' }))
   const wrong: string[] = []
-  for (const [jobId, axisId] of DEMO_AXES) {
+  for (const [jobId, axisId] of DEMO_AXES.filter(([, axis]) => MEASURED.includes(axis))) {
     await bench.go(addressOf({ jobId, axisId, stage: 'survey' }))
     for (const { id, stage } of SHEETS) {
       // What is of the whole machine is the same for each of its axes.

@@ -100,13 +100,29 @@ const stateOf = (judged: JudgedJoint | null) =>
         ? 'close'
         : 'holds'
 
+/** Two figures that belong together, one under the other, so that a row of them is no wider than it must be. */
+const Two = ({ first, second }: { first: string; second: string }) => (
+  <>
+    <chakra.span display="block">{first}</chakra.span>
+    <chakra.span display="block">{second}</chakra.span>
+  </>
+)
+
 /** A row for each joint; the one that is open has its fields under it. */
 function Schedule({ lines, open, onOpen }: ScheduleProps) {
   const units = useUnits()
   const length = (mm: number | null | undefined) => (mm == null ? '–' : say(mm, 'length', units, 1))
   const drill = (mm: number | null | undefined) => (mm == null ? '–' : say(mm, 'length', units))
   const columns: TableColumn<Line>[] = [
-    { id: 'joint', head: 'Joint', widthPx: 120, cell: ({ joint }) => joint.label },
+    {
+      id: 'joint',
+      head: 'Joint',
+      cell: ({ joint }) => (
+        <chakra.span display="block" minW="104px">
+          {joint.label}
+        </chakra.span>
+      ),
+    },
     {
       id: 'take',
       head: 'Take',
@@ -120,19 +136,20 @@ function Schedule({ lines, open, onOpen }: ScheduleProps) {
       id: 'engagement',
       head: 'Goes in, needs',
       figures: true,
-      cell: ({ judged }) => `${length(judged?.chosen?.engagementMm)}, ${length(judged?.chosen?.requiredMm)}`,
+      cell: ({ judged }) => (
+        <Two first={length(judged?.chosen?.engagementMm)} second={length(judged?.chosen?.requiredMm)} />
+      ),
     },
     {
-      id: 'tap',
-      head: 'Tap drill',
+      id: 'drills',
+      head: 'Tap drill, hole',
       figures: true,
-      cell: ({ joint, judged }) => (joint.slotNuts ? '–' : drill(judged?.drills.tapDrillMm)),
-    },
-    {
-      id: 'hole',
-      head: 'Hole',
-      figures: true,
-      cell: ({ judged }) => drill(judged?.drills.clearanceHoleMm),
+      cell: ({ joint, judged }) => (
+        <Two
+          first={joint.slotNuts ? '–' : drill(judged?.drills.tapDrillMm)}
+          second={drill(judged?.drills.clearanceHoleMm)}
+        />
+      ),
     },
     {
       id: 'torque',
