@@ -2,7 +2,7 @@
 // demo axis is at 1280 x 800, and where its first field or result ends.
 import { mkdirSync } from 'node:fs'
 import type { Page } from 'puppeteer-core'
-import { SHEETS, type SheetId } from '@/core/sheets'
+import { SHEETS, type SheetId, sheetOf } from '@/core/sheets'
 import { addressOf } from '@/stages/job/place'
 import { DEMO_AXES, sheetSize } from '../tests/browser/measure'
 import { startApp, startBrowser } from '../tests/browser/server'
@@ -10,7 +10,7 @@ import { startApp, startBrowser } from '../tests/browser/server'
 const SKARROW = 'demo-skarrow-8'
 /** A sheet of the X axis of the main demo job, or of another one. */
 const at = (sheet: SheetId, axisId = 'skarrow-x') => {
-  const stage = SHEETS.find(({ id }) => id === sheet)?.stage ?? 'survey'
+  const { stage } = sheetOf(sheet)
   return addressOf({ jobId: SKARROW, axisId, stage, sheet })
 }
 const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [

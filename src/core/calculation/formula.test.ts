@@ -1,5 +1,7 @@
 import fc from 'fast-check'
-import { type Node, type Piece, readFormula, reckon, symbolTex, toTex } from './formula'
+import { type Node, type Piece, readFormula } from './formula'
+import { symbolTex, toTex } from './formulaTex'
+import { reckon } from './reckon'
 
 const nodesOf = (formula: string, symbols: string[] = []) =>
   readFormula(formula, symbols)

@@ -1,5 +1,4 @@
-// A formula as people write it, read into what it says: so that it can be set as mathematics, with its numbers put in,
-// and reckoned by a test. Things side by side are multiplied; a product and a quotient are worked from left to right.
+// A formula as people write it, read into what it says. Things side by side are multiplied; a product and a quotient are worked from left to right.
 
 /** What a formula says, as a tree. */
 export type Node =
@@ -20,7 +19,8 @@ type Sign = '+' | '-' | '+/-'
 export type Piece = { text: string } | { node: Node }
 
 const FUNCTIONS = ['sqrt', 'sin', 'cos', 'tan', 'asin', 'acos', 'atan', 'min', 'max', 'sum', 'mean', 'Phi']
-const GREEK = [
+/** Greek letters by their names, as formulas have them. */
+export const GREEK = [
   'alpha',
   'beta',
   'delta',
@@ -223,154 +223,3 @@ export const readFormula = (formula: string, symbols: readonly string[]): Piece[
   const longestFirst = symbols.filter(Boolean).toSorted((a, b) => b.length - a.length)
   return formula.split(';').map(statement => piecesOf(statement, longestFirst))
 }
-
-const TEX_FUNCTIONS: Record<string, string> = {
-  sin: '\\sin',
-  cos: '\\cos',
-  tan: '\\tan',
-  asin: '\\arcsin',
-  acos: '\\arccos',
-  atan: '\\arctan',
-  min: '\\min',
-  max: '\\max',
-  sum: '\\sum',
-  mean: '\\operatorname{mean}',
-  Phi: '\\Phi',
-}
-
-/** Words within TeX, whatever characters they have. */
-export const textTex = (text: string): string =>
-  `\\text{${text.replace(/[\\^~]/g, ' ').replace(/[#$%&_{}]/g, '\\$&')}}`
-
-/**
- * A symbol as TeX: a letter with the rest below it.
- *
- * @example symbolTex('Ph') // 'P_{h}'
- */
-export function symbolTex(name: string): string {
-  if (name.includes(' ')) return textTex(name)
-  const prime = name.endsWith("'") ? "'" : ''
-  const bare = prime ? name.slice(0, -1) : name
-  const greek = GREEK.find(letter => bare === letter || bare.startsWith(`${letter}_`))
-  if (greek) return `\\${greek}${prime}${below(bare.slice(greek.length + 1))}`
-  if (/^d[A-Z]$/.test(bare)) return `\\Delta ${bare.slice(1)}${prime}`
-  // A word that stands for a thing is a word.
-  if (/^[a-z]{3,}$/.test(bare)) return textTex(bare)
-  return `${bare.slice(0, 1)}${prime}${below(bare.slice(1).replace(/^_/, ''))}`
-}
-const below = (text: string) => (text === '' ? '' : `_{${text.length > 2 ? `\\text{${text}}` : text}}`)
-
-/** What stands for a symbol: its number, or nothing where it has none and stays as it is. */
-export type PutIn = (symbol: string) => string | null
-
-const isNumeral = (node: Node, putIn: PutIn | null): boolean =>
-  node.is === 'number' ||
-  (node.is === 'symbol' && putIn?.(node.name) != null) ||
-  (node.is === 'power' && isNumeral(node.of, putIn)) ||
-  node.is === 'quotient'
-
-/**
- * A formula as TeX.
- *
- * @param putIn the numbers for its symbols; left out, the symbols stand
- * @example toTex({ is: 'quotient', over: { is: 'symbol', name: 'v' }, under: { is: 'symbol', name: 'Ph' } }) // '\\frac{v}{P_{h}}'
- */
-export function toTex(node: Node, putIn: PutIn | null = null): string {
-  const tex = (of: Node): string => toTex(of, putIn)
-  switch (node.is) {
-    case 'number':
-      return numeral(node.text)
-    case 'symbol': {
-      const number = putIn?.(node.name)
-      return number == null ? symbolTex(node.name) : numeral(number)
-    }
-    case 'call': {
-      if (node.name === 'sqrt') return `\\sqrt{${tex(node.of[0] as Node)}}`
-      return `${TEX_FUNCTIONS[node.name]}\\left(${node.of.map(tex).join(',\\;')}\\right)`
-    }
-    case 'group':
-      return `\\left(${tex(node.of)}\\right)`
-    case 'size':
-      return `\\left|${tex(node.of)}\\right|`
-    case 'negative':
-      return `-${tex(node.of)}`
-    case 'product':
-      return node.of
-        .map((one, index) => {
-          const before = node.of[index - 1]
-          const joint = !before ? '' : isNumeral(one, putIn) && isNumeral(before, putIn) ? '\\cdot ' : '\\,'
-          return joint + tex(one)
-        })
-        .join('')
-    case 'quotient':
-      return `\\frac{${tex(bare(node.over))}}{${tex(bare(node.under))}}`
-    case 'power': {
-      const base = tex(node.of)
-      // What is put in may be negative or a power of ten: it is raised as a whole.
-      const whole = node.of.is === 'symbol' && /[-×]/.test(putIn?.(node.of.name) ?? '')
-      return `${whole ? `\\left(${base}\\right)` : `{${base}}`}^{${tex(bare(node.to))}}`
-    }
-    case 'sum':
-      return node.of
-        .map(({ sign, node: one }, index) =>
-          index === 0 ? tex(one) : `${sign === '+/-' ? '\\pm' : sign} ${tex(one)}`,
-        )
-        .join(' ')
-    case 'relation': {
-      const sign = { '>=': '\\ge', '<=': '\\le' }[node.sign] ?? node.sign
-      return `${toTex(node.left)} ${sign} ${tex(node.right)}`
-    }
-  }
-}
-const bare = (node: Node) => (node.is === 'group' ? node.of : node)
-/**
- * A number as it is printed, as TeX: thousands are parted by commas, which TeX would set as a list.
- *
- * @example numeral('1.2 × 10^-5') // '1.2\\cdot 10^{-5}'
- */
-export const numeral = (text: string): string =>
-  text.replaceAll(',', '{,}').replace(/(?:e| × 10\^)(-?\d+)$/, '\\cdot 10^{$1}')
-
-/**
- * What a formula comes to.
- *
- * @returns null where a symbol has no value, or where it is more than a sum
- * @example reckon({ is: 'number', text: '2' }, () => null) // 2
- */
-export function reckon(node: Node, valueFor: (symbol: string) => number | null): number | null {
-  const of = (one: Node) => reckon(one, valueFor)
-  const all = (nodes: readonly Node[]): number[] | null => {
-    const values = nodes.map(of)
-    return values.every(value => value !== null) ? (values as number[]) : null
-  }
-  switch (node.is) {
-    case 'number':
-      return Number(node.text)
-    case 'symbol':
-      return valueFor(node.name) ?? (node.name === 'pi' ? Math.PI : null)
-    case 'group':
-      return of(node.of)
-    case 'size':
-      return apply(all([node.of]), ([value]) => Math.abs(value as number))
-    case 'negative':
-      return apply(all([node.of]), ([value]) => -(value as number))
-    case 'product':
-      return apply(all(node.of), values => values.reduce((a, b) => a * b, 1))
-    case 'quotient':
-      return apply(all([node.over, node.under]), ([a, b]) => (a as number) / (b as number))
-    case 'power':
-      return apply(all([node.of, node.to]), ([a, b]) => (a as number) ** (b as number))
-    case 'sum':
-      if (node.of.some(({ sign }) => sign === '+/-')) return null
-      return apply(all(node.of.map(({ node: one }) => one)), values =>
-        values.reduce((sum, value, index) => sum + (node.of[index]?.sign === '-' ? -value : value), 0),
-      )
-    case 'call': {
-      const plain = { sqrt: Math.sqrt, min: Math.min, max: Math.max }[node.name]
-      return plain ? apply(all(node.of), values => plain(...(values as [number]))) : null
-    }
-    case 'relation':
-      return null
-  }
-}
-const apply = (values: number[] | null, work: (values: number[]) => number) => values && work(values)

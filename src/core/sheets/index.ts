@@ -82,6 +82,10 @@ export type LimitKey = In<'limits'>
 
 export const SHEETS: readonly (Sheet & { readonly id: SheetId })[] = LISTED
 
+/** A sheet by its id. */
+export const sheetOf = (id: SheetId) =>
+  LISTED.find(sheet => sheet.id === id) as Sheet & { readonly id: SheetId }
+
 /** The sheets of a stage, in the order of the work. */
 export const sheetsOf = (stage: Stage): readonly (Sheet & { readonly id: SheetId })[] =>
   SHEETS.filter(sheet => sheet.stage === stage)

@@ -2,7 +2,7 @@ import type { Stage } from '../document/stages'
 import type { DriveLine } from '../drawing/driveLine'
 import { type Overlay, overlaid } from '../drawing/overlay'
 import type { EvaluationContext } from '../evaluation/context'
-import { type SheetId, sheetsOf } from '.'
+import { type SheetId, sheetOf, sheetsOf } from '.'
 
 /** The findings of a stage as they lie on the drive line: what each of its sheets lays down. */
 export const overlayOf = (stage: Stage, context: EvaluationContext, line: DriveLine): Overlay =>
@@ -18,8 +18,6 @@ export function overlayAt(
   context: EvaluationContext,
   line: DriveLine,
 ): Overlay {
-  const own = sheetsOf(stage)
-    .find(({ id }) => id === sheetId)
-    ?.overlay?.(context, line)
+  const own = sheetOf(sheetId).overlay?.(context, line)
   return own ? overlaid([own]) : { ...overlayOf(stage, context, line), spans: [] }
 }

@@ -1,5 +1,7 @@
 import katex from 'katex'
-import { readFormula, reckon, textTex, toTex } from '../calculation/formula'
+import { readFormula } from '../calculation/formula'
+import { textTex, toTex } from '../calculation/formulaTex'
+import { reckon } from '../calculation/reckon'
 import type { Specs } from '../calculation/spec'
 import { runCalculations } from '../formats/calculationRequests'
 import workedValues from './fixtures/workedValues.json'

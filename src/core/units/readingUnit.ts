@@ -1,3 +1,4 @@
+import { printField } from './print'
 import { MM_PER_INCH, type Unit, type UnitSystem } from './quantity'
 
 /** The units in which readings of a gauge are typed. */
@@ -22,3 +23,14 @@ export const readingUnit = (unit: ReadingUnit): Unit => FACTS[unit]
  * @example usualReadingUnit('inch') // 'thou'
  */
 export const usualReadingUnit = (units: UnitSystem): ReadingUnit => (units === 'inch' ? 'thou' : 'um')
+
+/** A reading that is copied out or asked about keeps what was typed, to the hundred-thousandth of its unit. */
+const KEPT_DECIMALS = 5
+
+/**
+ * A reading in a unit, with all that was typed of it.
+ *
+ * @example printReading(0.0254, 'thou') // '0.001'
+ */
+export const printReading = (um: number, unit: ReadingUnit): string =>
+  printField(um, 'smallLength', 'mm', { ...FACTS[unit], decimals: KEPT_DECIMALS })

@@ -38,6 +38,10 @@ export function useJobDigest<T>(digest: (job: Job) => T): T {
   })
 }
 
+const axisNames = (job: Job) => job.axes.map(({ id, name, title }) => ({ id, name, title }))
+/** The axes of the job by name, for where nothing else of them is shown. */
+export const useAxisNames = () => useJobDigest(axisNames)
+
 /** A part of the job. */
 export function useJob<T>(select: (job: Job) => T): T {
   return useSessionState(useJobContext().session, ({ job }) => select(job as Job))

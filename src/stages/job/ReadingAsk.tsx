@@ -1,8 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { type AskedReading, askReading } from '@/core/machine/askReading'
-import { printField } from '@/core/units/print'
-import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
+import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
 
 /** One reading of a table, by what it is called. */
@@ -26,8 +25,7 @@ export function ReadingAsk({ readings, stepUm, typedIn }: Props) {
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set())
   if (stepUm === null) return null
   const keyOf = ({ label, valueUm }: Reading) => `${label} ${valueUm}`
-  const say = (um: number, unit: ReadingUnit) =>
-    `${printField(um, 'smallLength', 'mm', { ...readingUnit(unit), decimals: 5 })} ${readingUnit(unit).unit}`
+  const say = (um: number, unit: ReadingUnit) => `${printReading(um, unit)} ${readingUnit(unit).unit}`
   for (const reading of readings) {
     const asked = kept.has(keyOf(reading))
       ? null

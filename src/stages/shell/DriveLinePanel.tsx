@@ -24,7 +24,7 @@ const KIND_OF: Partial<Record<DrivePart, PartKind>> = {
   belt: 'belt',
   motor: 'motor',
 }
-const PLAIN_NAMES: Record<DrivePart, string> = {
+const PLAIN_NAMES: Record<Exclude<DrivePart, 'way'>, string> = {
   motor: 'Motor',
   coupler: 'Coupler',
   belt: 'Belt and pulleys',
@@ -32,7 +32,6 @@ const PLAIN_NAMES: Record<DrivePart, string> = {
   screw: 'Screw',
   nut: 'Nut in its bracket',
   far: 'Far block',
-  way: 'Way and what it carries',
 }
 
 const PartSheet = dynamic(() => import('./PartSheet').then(module => module.PartSheet), { ssr: false })
@@ -63,13 +62,11 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
     const kind = KIND_OF[part]
     return kind ? catalogue[kind].get(axis.parts[kind] ?? '') : undefined
   }
+  const plainNames: Record<DrivePart, string> = { ...PLAIN_NAMES, way: `Way and ${movingPart(axis)}` }
   const names = Object.fromEntries(
-    Object.entries(PLAIN_NAMES).map(([part, name]) => {
+    Object.entries(plainNames).map(([part, name]) => {
       const chosen = partOf(part as DrivePart)
-      return [
-        part,
-        chosen ? `${name}: ${chosen.name}` : part === 'way' ? `Way and ${movingPart(axis)}` : name,
-      ]
+      return [part, chosen ? `${name}: ${chosen.name}` : name]
     }),
   ) as Record<DrivePart, string>
   const foldButton = (
@@ -128,7 +125,7 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
           <PartSheet
             part={picked}
             kind={KIND_OF[picked] ?? null}
-            title={picked === 'way' ? names.way : PLAIN_NAMES[picked]}
+            title={plainNames[picked]}
             onClose={() => setPicked(null)}
             choose={{
               jobId,

@@ -15,15 +15,14 @@ const Drawer = dynamic(() => import('@/ui/Drawer').then(module => module.Drawer)
 /** The counts of the verdicts at the foot of a screen that has no room for them; it opens them as a drawer. */
 export function FootBar(props: { jobId: string; stage: Stage; sheet: SheetId }) {
   const { findings } = useEvaluation()
+  const counts = stateCounts(findings)
   const [open, setOpen] = useState(false)
   const close = () => setOpen(false)
   return (
     <>
       <chakra.button
         type="button"
-        aria-label={`Verdicts: ${stateCounts(findings)
-          .map(({ state, count }) => countWords(state, count))
-          .join(', ')}`}
+        aria-label={`Verdicts: ${counts.map(({ state, count }) => countWords(state, count)).join(', ')}`}
         aria-expanded={open}
         onClick={() => setOpen(true)}
         data-foot
@@ -44,7 +43,7 @@ export function FootBar(props: { jobId: string; stage: Stage; sheet: SheetId }) 
         fontSize="15px"
       >
         <chakra.strong>Verdicts</chakra.strong>
-        {stateCounts(findings).map(({ state, count }) => (
+        {counts.map(({ state, count }) => (
           <chakra.span key={state} display="inline-flex" alignItems="center" gap="1.5">
             <StateShape state={state} />
             {countWords(state, count)}

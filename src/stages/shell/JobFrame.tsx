@@ -2,7 +2,7 @@ import dynamic from 'next/dynamic'
 import { useCallback, useEffect, useState } from 'react'
 import { setUnits } from '@/core/document/edits'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
-import { SHEETS, type SheetId } from '@/core/sheets'
+import { type SheetId, sheetOf } from '@/core/sheets'
 import type { JobSession } from '@/store/session'
 import { Frame } from '@/ui/frame/Frame'
 import { Header } from '@/ui/frame/Header'
@@ -10,7 +10,7 @@ import { SavedNote } from '@/ui/frame/SavedNote'
 import { SkipLink } from '@/ui/frame/SkipLink'
 import { useIsAtLeast } from '@/ui/frame/useIsAtLeast'
 import { useToastsWanted } from '@/ui/toasts'
-import { useJob, useJobDigest, useSessionState, useUnits } from '../job/JobContext'
+import { useAxisNames, useJob, useSessionState, useUnits } from '../job/JobContext'
 import { PlaceButton } from '../job/PlaceLink'
 import { go, type Place } from '../job/place'
 import { DriveLinePanel } from './DriveLinePanel'
@@ -18,7 +18,7 @@ import { NextLine } from './NextLine'
 import type { Overlaid } from './overlaid'
 import { Rail } from './Rail'
 import { SheetScreen } from './SheetScreen'
-import { axisNames, useActions } from './useActions'
+import { useActions } from './useActions'
 import { useKeys } from './useKeys'
 import { Verdicts } from './Verdicts'
 
@@ -93,7 +93,7 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
 function useTitle(axisId: string, stage: Stage, sheet: SheetId) {
   const job = useJob(({ name }) => name)
   const axis = useJob(({ axes }) => axes.find(({ id }) => id === axisId)?.name)
-  const title = SHEETS.find(({ id }) => id === sheet)?.title
+  const { title } = sheetOf(sheet)
   const where = stage === 'machine' ? STAGE_WORDS.machine.label : `axis ${axis}`
   useEffect(() => {
     document.title = `${title}, ${where}, ${job}`
@@ -131,7 +131,7 @@ function JobHeader({ session, place, onOverlay }: HeaderProps) {
 
 /** The place for the whole machine and its axes, each a link. */
 function Places({ jobId, axisId, stage, sheet }: HeaderProps['place']) {
-  const axes = useJobDigest(axisNames)
+  const axes = useAxisNames()
   const atMachine = stage === 'machine'
   return (
     <>

@@ -1,17 +1,15 @@
 'use client'
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
-import { useCallback, useEffect, useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Job } from '@/core/document/job'
 import { firstSheet } from '@/core/sheets'
-import { getDatabase } from '@/store/database'
-import { exportJob } from '@/store/exportJob'
 import type { JobSession } from '@/store/session'
 import { Button, LinkButton } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
-import { download, fileName } from '../job/download'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
 import { addressOf, go, usePlace } from '../job/place'
+import { saveJob } from '../job/saveJob'
 import { JobFrame } from './JobFrame'
 import { useSession } from './useSession'
 
@@ -107,11 +105,6 @@ function Plain({ children }: { children: React.ReactNode }) {
 function Troubles({ session }: { session: JobSession }) {
   const problem = useSessionState(session, state => state.problem)
   const conflict = useSessionState(session, state => state.conflict)
-  const exportNow = useCallback(async () => {
-    const { job } = session.getState()
-    if (job)
-      download(fileName(job.name, 'json'), await exportJob(getDatabase(), job.id, job), 'application/json')
-  }, [session])
   return (
     <chakra.div display="grid" gap="2" px="3" pt={problem || conflict ? '3' : '0'}>
       {problem && (
@@ -119,7 +112,7 @@ function Troubles({ session }: { session: JobSession }) {
           title={`Not saved. ${problem.title}`}
           actions={
             <>
-              <Button variant="lamp" onClick={exportNow}>
+              <Button variant="lamp" onClick={() => void saveJob(session)}>
                 Export now
               </Button>
               <Button onClick={session.retry}>Save again</Button>

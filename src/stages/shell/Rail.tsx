@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { memo, useEffect, useMemo, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
 import { type Finding, STATE_WORDS, type State, stageState } from '@/core/evaluation/finding'
@@ -34,7 +34,7 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
   const context = useSettledEvaluation()
   const { axis, findings } = context
   const beside = useIsAtLeast('lg')
-  const steps = useMemo(() => procedure(context), [context])
+  const steps = procedure(context)
   const place = (of: Stage, id: SheetId | null): Place => ({ jobId, axisId, stage: of, sheet: id })
   const sheets = sheetsOf(stage).map(
     (one): Entry => ({

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useEffect, useRef } from 'react'
-import { SHEETS, type SheetId } from '@/core/sheets'
+import { type SheetId, sheetOf } from '@/core/sheets'
 import { WordsHere } from '@/ui/terms/WordsHere'
 import { focusWanted } from '../job/place'
 import { PANELS } from '../sheets'
@@ -27,7 +27,7 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
         tabIndex={-1}
         data-sheet={sheet}
         role="group"
-        aria-label={SHEETS.find(({ id }) => id === sheet)?.title}
+        aria-label={sheetOf(sheet).title}
         display="grid"
         gap="3"
         minW="0"

@@ -77,13 +77,14 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
     />
   )
   const line = (finding: Finding) => (
-    <LineLink
+    <VerdictLine
       key={finding.checkId}
       finding={finding}
-      jobId={jobId}
-      axisId={axis.id}
-      onGone={onGone}
-      figure={units}
+      units={units}
+      link={placeLink(
+        { jobId, axisId: axis.id, stage: finding.stage, sheet: finding.sheet as SheetId },
+        onGone,
+      )}
     />
   )
   const limitedFinding = limited === null ? null : live.finding(limited as CheckId)
@@ -145,23 +146,6 @@ function placeOf(missing: Missing, jobId: string, axisId: string): Place {
   if ('part' in missing) return { jobId, axisId, stage: 'size', sheet: 'parts' }
   if ('sheet' in missing) return { jobId, axisId, stage: missing.stage, sheet: missing.sheet as SheetId }
   return { jobId, axisId, ...placeOfDimension(missing.dimension), field: missing.dimension }
-}
-
-function LineLink({
-  finding,
-  jobId,
-  axisId,
-  onGone,
-  figure,
-}: {
-  finding: Finding
-  jobId: string
-  axisId: string
-  onGone?: () => void
-  figure: 'mm' | 'inch'
-}) {
-  const link = placeLink({ jobId, axisId, stage: finding.stage, sheet: finding.sheet as SheetId }, onGone)
-  return <VerdictLine finding={finding} units={figure} link={link} />
 }
 
 const VERBS = { part: 'Choose it', sheet: 'Enter it', dimension: 'Measure it' } as const

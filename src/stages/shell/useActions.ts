@@ -1,18 +1,15 @@
 import { useTheme } from 'next-themes'
 import { useMemo } from 'react'
 import { removeAxis, setUnits } from '@/core/document/edits'
-import type { Job } from '@/core/document/job'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
 import { catalogueOf } from '@/core/machine/parts'
 import { type SheetId, sheetsOf } from '@/core/sheets'
 import { nextForAxis } from '@/core/sheets/nextAction'
-import { getDatabase } from '@/store/database'
-import { exportJob } from '@/store/exportJob'
 import type { JobSession } from '@/store/session'
 import type { Action } from '@/ui/frame/Palette'
-import { download, fileName } from '../job/download'
-import { useJob, useJobDigest } from '../job/JobContext'
+import { useAxisNames, useJob } from '../job/JobContext'
 import { addressOf, go } from '../job/place'
+import { saveJob } from '../job/saveJob'
 import type { Overlaid } from './overlaid'
 
 interface Bench {
@@ -22,23 +19,15 @@ interface Bench {
   onOverlay: (overlaid: Overlaid) => void
 }
 
-/** The axes of a job by name, for where nothing else of them is shown. */
-export const axisNames = (job: Job) => job.axes.map(({ id, name, title }) => ({ id, name, title }))
-
 /** Everything that can be done from the palette or by a key. */
 export function useActions({ session, place, onAxis, onOverlay }: Bench): Action[] {
   const { jobId, axisId, stage, sheet } = place
-  const axes = useJobDigest(axisNames)
+  const axes = useAxisNames()
   const units = useJob(job => job.units)
   const { resolvedTheme, setTheme } = useTheme()
   return useMemo(() => {
     const index = axes.findIndex(({ id }) => id === axisId)
     const neighbour = (by: number) => axes[(index + by + axes.length) % axes.length]?.id ?? axisId
-    const exportNow = async () => {
-      const { job } = session.getState()
-      if (job)
-        download(fileName(job.name, 'json'), await exportJob(getDatabase(), jobId, job), 'application/json')
-    }
     const goTo = (of: Stage, id?: SheetId) => go({ jobId, axisId, stage: of, sheet: id })
     /** To the sheet before or after this one, over the ends of its stage. */
     const turn = (by: number) => {
@@ -104,7 +93,7 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
       { id: 'undo', group: 'Job', label: 'Undo', keys: 'Ctrl Z', run: session.undo },
       { id: 'redo', group: 'Job', label: 'Redo', keys: 'Ctrl Shift Z', run: session.redo },
       { id: 'note', group: 'Job', label: 'Quick log entry', keys: 'N', run: () => onOverlay('note') },
-      { id: 'export', group: 'Job', label: 'Export the job to a file', run: exportNow },
+      { id: 'export', group: 'Job', label: 'Export the job to a file', run: () => void saveJob(session) },
       {
         id: 'record',
         group: 'Job',

@@ -1,15 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import katex from 'katex'
 import { useMemo } from 'react'
-import {
-  numeral,
-  type Piece,
-  readFormula,
-  reckon,
-  symbolTex,
-  textTex,
-  toTex,
-} from '@/core/calculation/formula'
+import { type Piece, readFormula } from '@/core/calculation/formula'
+import { numeral, symbolTex, textTex, toTex } from '@/core/calculation/formulaTex'
+import { reckon } from '@/core/calculation/reckon'
 import type { Specs } from '@/core/calculation/spec'
 import { printNumber } from '@/core/units/print'
 import { unitWords } from '@/core/units/unitWords'

@@ -1,4 +1,4 @@
-import type { EvaluationContext } from '../../evaluation/context'
+import { remembered } from '../../evaluation/context'
 import { driveEnd } from './driveEnd'
 import { finish } from './finish'
 import { loose, ready } from './prepare'
@@ -15,7 +15,7 @@ import { chosenParts, type Step } from './step'
  * @returns the steps in order, or null while a part is not chosen
  * @example procedure(context)?.[0].id // 'isolate'
  */
-export function procedure(context: EvaluationContext): Step[] | null {
+export const procedure = remembered((context): Step[] | null => {
   const { axis, catalogue } = context
   const parts = chosenParts(axis, catalogue)
   if (!parts) return null
@@ -26,4 +26,4 @@ export function procedure(context: EvaluationContext): Step[] | null {
     ...driveEnd(parts, context),
     ...finish(context),
   ]
-}
+})

@@ -1,24 +1,20 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
-import type { Job } from '@/core/document/job'
 import { linesOfAxis, openFixes } from '@/core/document/logLines'
-import { getDatabase } from '@/store/database'
-import { exportJob } from '@/store/exportJob'
 import { useEntries } from '@/store/hooks'
 import { Button, LinkButton } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { download, fileName } from '../../job/download'
-import { useJob, useJobContext, useJobDigest } from '../../job/JobContext'
+import { useAxisNames, useJob, useJobContext } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
+import { saveJob } from '../../job/saveJob'
 
-const axesOf = ({ axes }: Job) => axes.map(({ id, name, title }) => ({ id, name, title }))
-type Row = ReturnType<typeof axesOf>[number]
+type Row = ReturnType<typeof useAxisNames>[number]
 
 /** What goes with the machine: the record and the work sheet of every axis, and the file that holds everything. */
 export function MachineRecordPanel() {
   const { session } = useJobContext()
-  const axes = useJobDigest(axesOf)
+  const axes = useAxisNames()
   const jobId = useJob(job => job.id)
   const entries = useEntries(jobId) ?? []
   const columns: TableColumn<Row>[] = [
@@ -66,17 +62,12 @@ export function MachineRecordPanel() {
       ),
     },
   ]
-  const save = async () => {
-    const { job } = session.getState()
-    if (job)
-      download(fileName(job.name, 'json'), await exportJob(getDatabase(), job.id, job), 'application/json')
-  }
   return (
     <Panel
       title="Record"
       note="The record of an axis holds its findings, parts, readings and log; the work sheet is what one takes to the machine. The file of the job holds everything, with its history."
       action={
-        <Button variant="lamp" onClick={() => void save()}>
+        <Button variant="lamp" onClick={() => void saveJob(session)}>
           <FileDown size={16} aria-hidden /> Export the job to a file
         </Button>
       }

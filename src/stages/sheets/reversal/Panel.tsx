@@ -15,7 +15,7 @@ import { addTestStation, finishTest, removeTest, setTestGauge, startTest } from 
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
+import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
@@ -209,8 +209,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
 /** A test as lines and columns: a line for each reading, with its place, coming up and coming down. */
 function tableOf(test: ReversalTest, units: UnitSystem, typedIn: ReadingUnit): string[][] {
   const unit = readingUnit(typedIn)
-  const reading = (um: number | undefined) =>
-    um === undefined ? '' : printField(um, 'smallLength', units, { ...unit, decimals: 5 })
+  const reading = (um: number | undefined) => (um === undefined ? '' : printReading(um, typedIn))
   return [
     [
       `Station, ${quantityFacts('length')[units].unit}`,

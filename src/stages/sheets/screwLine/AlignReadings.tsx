@@ -7,7 +7,7 @@ import { ALIGN_STATIONS, type AlignRound, type AlignStation } from '@/core/sheet
 import { readPasted } from '@/core/units/pasted'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
+import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { CopyTable } from '@/ui/table/CopyTable'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -119,8 +119,7 @@ export function AlignReadings({ axis, round, spanMm }: { axis: Axis; round: Alig
 
 function tableOf(round: AlignRound, units: UnitSystem, typedIn: ReadingUnit): string[][] {
   const unit = readingUnit(typedIn)
-  const reading = (um: number | null) =>
-    um === null ? '' : printField(um, 'smallLength', units, { ...unit, decimals: 5 })
+  const reading = (um: number | null) => (um === null ? '' : printReading(um, typedIn))
   return [
     [
       `${positionMm.label}, ${quantityFacts('length')[units].unit}`,

@@ -1,0 +1,11 @@
+import { getDatabase } from '@/store/database'
+import { exportJob } from '@/store/exportJob'
+import type { JobSession } from '@/store/session'
+import { download, fileName } from './download'
+
+/** Hands the open job, as it stands on the screen, to the builder as a file with its log and its history. */
+export async function saveJob(session: JobSession): Promise<void> {
+  const { job } = session.getState()
+  if (job)
+    download(fileName(job.name, 'json'), await exportJob(getDatabase(), job.id, job), 'application/json')
+}
