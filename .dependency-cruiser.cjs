@@ -60,7 +60,7 @@ module.exports = {
       comment: 'No sheet imports another; what sheets share lies in machine, drawing and evaluation.',
       severity: 'error',
       from: { path: '^src/core/sheets/([^/]+)/', pathNot: TESTS },
-      to: { path: '^src/core/sheets/', pathNot: '^src/core/sheets/($1/|sheet\\.ts$)' },
+      to: { path: '^src/core/sheets/', pathNot: '^src/core/sheets/($1/|(sheet|outcome)\\.ts$)' },
     },
     only(
       'store-on-core',

@@ -12,6 +12,7 @@ import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/se
 import { type CheckId, SHEETS } from '@/core/sheets'
 import { cutList } from '@/core/sheets/cutList'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
+import { OUTCOMES } from '@/core/sheets/outcomes'
 import { registry } from '@/core/sheets/registry'
 import { remediesFor } from '@/core/sheets/remedies'
 import { axisIn, jobIn, named } from './read'
@@ -83,7 +84,7 @@ function search(args: string[]): string {
 function room(args: string[]): string {
   const { job, axis, catalogue } = axisIn('room', args)
   const context = evaluateAxis(axis, catalogue, job.units)
-  const reportOf = (sheet: string) => SHEETS.find(({ id }) => id === sheet)?.report?.(context)
+  const reportOf = (sheet: string) => OUTCOMES.find(({ id }) => id === sheet)?.report?.(context)
   return json({
     job: job.name,
     axis: axis.name,
@@ -104,15 +105,18 @@ function sheet(args: string[]): string {
   return json({
     job: job.name,
     axis: axis.name,
-    sheets: sheets.map(({ id, title, stage, cuts, orders, report }) => ({
-      sheet: id,
-      title,
-      stage,
-      findings: context.findings.filter(finding => finding.sheet === id),
-      ...(cuts && { cuts: orMissing(() => cuts(context)) }),
-      ...(orders && { orders: orders(axis, catalogue, job.units) }),
-      ...(report && { report: report(context) }),
-    })),
+    sheets: sheets.map(({ id, title, stage }) => {
+      const { cuts, orders, report } = OUTCOMES.find(outcome => outcome.id === id) ?? {}
+      return {
+        sheet: id,
+        title,
+        stage,
+        findings: context.findings.filter(finding => finding.sheet === id),
+        ...(cuts && { cuts: orMissing(() => cuts(context)) }),
+        ...(orders && { orders: orders(axis, catalogue, job.units) }),
+        ...(report && { report: report(context) }),
+      }
+    }),
   })
 }
 

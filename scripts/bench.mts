@@ -25,10 +25,11 @@ import { remediesFor } from '@/core/sheets/remedies'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { drawChain, evenRandom } from '@/core/simulate/monteCarlo'
 import {
+  demoAddress,
   homeOpens,
   longestFrameWhileSearching,
   percentile,
-  transferredScripts,
+  scriptKb,
   typingTimes,
 } from '../tests/browser/measure'
 import { startApp, startBrowser } from '../tests/browser/server'
@@ -174,7 +175,10 @@ const app = await startApp()
 const browser = await startBrowser()
 try {
   console.log('browser')
-  const { totalKb, appKb } = await transferredScripts(browser, app.url)
+  const context = await browser.createBrowserContext()
+  const totalKb = await scriptKb(context, await demoAddress(context, app.url))
+  const appKb = await scriptKb(context, `${app.url}/no-such-page`)
+  await context.close()
   console.log(
     `script transferred for the first job screen: ${totalKb.toFixed(0)} KB (limit 300 KB), of it for the empty page: ${appKb.toFixed(0)} KB`,
   )

@@ -2,7 +2,7 @@
 // so it uses nothing but Node.
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join, resolve } from 'node:path'
 
@@ -85,10 +85,15 @@ export function ensureInstalled() {
 
 /** Builds the app when its sources have changed since the last build. */
 export function ensureBuilt() {
-  const wanted = hashOf(['src', 'next.config.mjs', 'package-lock.json', 'tsconfig.json'])
+  const wanted = hashOf(['src', 'scripts/pack.mjs', 'next.config.mjs', 'package-lock.json', 'tsconfig.json'])
   if (existsSync(join(ROOT, '.next', 'BUILD_ID')) && stampOf('built') === wanted) return
   say('Building the app …')
-  if (!run(tool('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' }))
+  // With what an earlier build put out, old pieces would be packed and kept with the new ones.
+  rmSync(join(ROOT, '.next', 'static'), { recursive: true, force: true })
+  if (
+    !run(tool('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' }) ||
+    !run(process.execPath, ['scripts/pack.mjs'])
+  )
     stop('The app could not be built: see the message above.')
   setStamp('built', wanted)
 }

@@ -1,4 +1,4 @@
-import type { Browser, ElementHandle, Page } from 'puppeteer-core'
+import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
 
 /** Opens the first screen of a demo job as a newcomer would. */
 async function openDemo(page: Page, url: string) {
@@ -7,33 +7,31 @@ async function openDemo(page: Page, url: string) {
   await page.waitForSelector('[data-check]')
 }
 
-/** Kilobytes of script that come over the wire until a job stands on the screen, opened by its address. */
-export async function transferredScripts(browser: Browser, url: string) {
-  const context = await browser.createBrowserContext()
-  try {
-    const first = await context.newPage()
-    await openDemo(first, url)
-    await first.waitForFunction(() => location.pathname.split('/').length === 6)
-    const address = first.url()
-    const loaded = async (path: string) => {
-      const page = await context.newPage()
-      const session = await page.createCDPSession()
-      await session.send('Network.enable')
-      await session.send('Network.setCacheDisabled', { cacheDisabled: true })
-      const scripts = new Set<string>()
-      let bytes = 0
-      session.on('Network.responseReceived', event => event.type === 'Script' && scripts.add(event.requestId))
-      session.on('Network.loadingFinished', event => {
-        if (scripts.has(event.requestId)) bytes += event.encodedDataLength
-      })
-      await page.goto(path, { waitUntil: 'networkidle0' })
-      await page.close()
-      return bytes / 1024
-    }
-    return { totalKb: await loaded(address), appKb: await loaded(`${url}/no-such-page`) }
-  } finally {
-    await context.close()
-  }
+/** Kilobytes of script that come over the wire until a page is at rest, with nothing kept from before. */
+export async function scriptKb(context: BrowserContext, url: string): Promise<number> {
+  const page = await context.newPage()
+  const session = await page.createCDPSession()
+  await session.send('Network.enable')
+  await session.send('Network.setCacheDisabled', { cacheDisabled: true })
+  const scripts = new Set<string>()
+  let bytes = 0
+  session.on('Network.responseReceived', event => event.type === 'Script' && scripts.add(event.requestId))
+  session.on('Network.loadingFinished', event => {
+    if (scripts.has(event.requestId)) bytes += event.encodedDataLength
+  })
+  await page.goto(url, { waitUntil: 'networkidle0' })
+  await page.close()
+  return bytes / 1024
+}
+
+/** The address of the first screen of a demo job. */
+export async function demoAddress(context: BrowserContext, url: string): Promise<string> {
+  const page = await context.newPage()
+  await openDemo(page, url)
+  await page.waitForFunction(() => location.pathname.split('/').length === 6)
+  const address = page.url()
+  await page.close()
+  return address
 }
 
 /** Milliseconds from a key stroke, each smallest first. */

@@ -1,6 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { createServer } from 'node:net'
-import { join } from 'node:path'
 import puppeteer, { type Browser } from 'puppeteer-core'
 
 /** Every command runs at the root of the project. */
@@ -29,7 +28,7 @@ export const freePort = () =>
 /** The built app, served on a port of its own. */
 export async function startApp(env: Record<string, string> = {}): Promise<{ url: string; stop: () => void }> {
   const port = await freePort()
-  const server: ChildProcess = spawn(join(ROOT, 'node_modules/.bin/next'), ['start', '-p', String(port)], {
+  const server: ChildProcess = spawn(process.execPath, ['scripts/serve.mjs', '-p', String(port)], {
     cwd: ROOT,
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', ...env },
   })

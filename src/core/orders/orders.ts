@@ -2,7 +2,7 @@ import type { Axis } from '../document/axis'
 import type { Job, OrderState } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { OrderItem } from '../machine/orderItem'
-import { SHEETS } from '../sheets'
+import { OUTCOMES } from '../sheets/outcomes'
 import type { UnitSystem } from '../units/quantity'
 
 /** An item with what is known of its order. */
@@ -68,7 +68,7 @@ const itemsByAxis = new WeakMap<Axis, { catalogue: Catalogue; units: UnitSystem;
 function itemsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): Items {
   const known = itemsByAxis.get(axis)
   if (known?.catalogue === catalogue && known.units === units) return known.items
-  const items = SHEETS.flatMap(sheet => sheet.orders?.(axis, catalogue, units) ?? [])
+  const items = OUTCOMES.flatMap(sheet => sheet.orders?.(axis, catalogue, units) ?? [])
   itemsByAxis.set(axis, { catalogue, units, items })
   return items
 }

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../evaluation/context'
 import type { Cut } from '../machine/cut'
-import { SHEETS } from '.'
+import { OUTCOMES } from './outcomes'
 
 /**
  * What is cut, in a sensible order: what only makes room first, heaviest first, then holes, then the few faces that
@@ -8,4 +8,4 @@ import { SHEETS } from '.'
  *
  * @throws NotKnown without a screw or a measured span
  */
-export const cutList = (t: EvaluationContext): Cut[] => SHEETS.flatMap(sheet => sheet.cuts?.(t) ?? [])
+export const cutList = (t: EvaluationContext): Cut[] => OUTCOMES.flatMap(sheet => sheet.cuts?.(t) ?? [])

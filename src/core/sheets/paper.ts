@@ -3,13 +3,13 @@ import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import { cutSizeWords } from '../machine/cut'
 import { say } from '../units/print'
-import { SHEETS } from '.'
 import { cutList } from './cutList'
+import { OUTCOMES } from './outcomes'
 
 /** What every sheet has to say on a kind of paper, in the order of the work. */
 export const paperOf = (context: EvaluationContext, on: PaperBlock['on']): PaperBlock[] => [
   ...(on === 'worksheet' ? [cutsOnPaper(context)] : []),
-  ...SHEETS.flatMap(sheet => sheet.paper?.(context) ?? []).filter(block => block.on === on),
+  ...OUTCOMES.flatMap(sheet => sheet.paper?.(context) ?? []).filter(block => block.on === on),
 ]
 
 function cutsOnPaper(context: EvaluationContext): PaperBlock {

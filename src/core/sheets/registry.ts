@@ -1,13 +1,13 @@
 import type { CalculationFacts } from '../calculation/calculation'
 import { MACHINE_CALCULATIONS } from '../machine/calculations'
-import { SHEETS } from '.'
+import { OUTCOMES } from './outcomes'
 
 /** A calculation as the registry lists it: its inputs are checked when it runs. */
 export type Registered = CalculationFacts & ((inputs: Record<string, unknown>) => Record<string, unknown>)
 
 /** Every calculation by its id. */
 export const registry: ReadonlyMap<string, Registered> = new Map(
-  [...MACHINE_CALCULATIONS, ...SHEETS.flatMap(({ calculations = [] }) => calculations)].map(entry => [
+  [...MACHINE_CALCULATIONS, ...OUTCOMES.flatMap(({ calculations = [] }) => calculations)].map(entry => [
     entry.id,
     entry as unknown as Registered,
   ]),

@@ -7,6 +7,7 @@ import { remedied, remedyEdit } from '../evaluation/remedy'
 import { catalogueOf } from '../machine/parts'
 import { type CheckId, SHEETS } from '.'
 import { CHECKS, evaluateAxis, LIMITS } from './evaluateAxis'
+import { OUTCOMES } from './outcomes'
 import { remediesFor } from './remedies'
 
 /** The demo axes, each also strained until most of its checks are close or fail. */
@@ -108,8 +109,8 @@ test('every check, limit and remedy belongs to one sheet, and is known by its na
   const keys = SHEETS.flatMap(({ limits = {} }) => Object.keys(limits))
   expect(Object.keys(LIMITS)).toEqual(keys)
   expect(new Set(SHEETS.map(({ id }) => id)).size).toBe(SHEETS.length)
-  for (const { checks = {}, remedies = {} } of SHEETS)
-    for (const id of Object.keys(remedies)) expect(Object.keys(checks)).toContain(id)
+  for (const { id: sheet, remedies = {} } of OUTCOMES)
+    for (const id of Object.keys(remedies)) expect(CHECKS.get(id)?.sheet).toBe(sheet)
 })
 
 test('a check asked for by its name is judged as it is among all, and nothing else is judged for it', () => {

@@ -12,11 +12,12 @@ import {
 } from '../evaluation/remedy'
 import { costWords } from '../machine/costs'
 import type { UnitSystem } from '../units/quantity'
-import { type CheckId, SHEETS } from '.'
+import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
+import { OUTCOMES } from './outcomes'
 
 const FINDERS = new Map<string, readonly RemedyFinder[]>(
-  SHEETS.flatMap(({ remedies = {} }) =>
+  OUTCOMES.flatMap(({ remedies = {} }) =>
     Object.entries(remedies).map(([id, finders]) => [id, finders ?? []] as const),
   ),
 )

@@ -1,22 +1,17 @@
-import type { CalculationFacts } from '../calculation/calculation'
-import type { Axis } from '../document/axis'
-import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
 import type { DriveLine } from '../drawing/driveLine'
 import type { Overlay } from '../drawing/overlay'
-import type { PaperBlock } from '../drawing/paper'
 import type { Check } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
 import type { LimitFacts } from '../evaluation/limits'
-import type { RemedyFinder } from '../evaluation/remedy'
 import type { Fields } from '../field/field'
-import type { Cut } from '../machine/cut'
-import type { OrderItem } from '../machine/orderItem'
-import type { UnitSystem } from '../units/quantity'
+
+/** What is laid on the drive line. */
+export type Lays = (context: EvaluationContext, line: DriveLine) => Partial<Overlay>
 
 /**
- * One subject of a stage: what is kept of it, what follows, what is judged, and what can be done about it. Everything
- * that the app folds out of the list of sheets is a field here; what a sheet has nothing of is left out.
+ * One subject of a stage: what is kept of it, what is judged, and what it lays on the drive line: all that a screen needs
+ * at every key. What comes of it beside that stands in its outcome. What a sheet has nothing of is left out.
  */
 export interface Sheet {
   readonly id: string
@@ -26,36 +21,21 @@ export interface Sheet {
   readonly fields?: Fields
   readonly checks?: Readonly<Record<string, Check>>
   readonly limits?: Readonly<Record<string, LimitFacts>>
-  /** What may mend each of its checks, in the order in which it is offered. */
-  readonly remedies?: Readonly<Partial<Record<string, readonly RemedyFinder[]>>>
-  /** Calculations that are its own, for the reference and the shell. */
-  readonly calculations?: readonly CalculationFacts[]
   /** What it lays on the drive line of its stage. */
-  readonly overlay?: (context: EvaluationContext, line: DriveLine) => Partial<Overlay>
-  /** Metal that it wants cut. @throws NotKnown while that is not known */
-  readonly cuts?: (context: EvaluationContext) => Cut[]
-  /** What it needs bought for an axis. */
-  readonly orders?: (axis: Axis, catalogue: Catalogue, units: UnitSystem) => Omit<OrderItem, 'axes'>[]
-  /** What it has to say on paper. */
-  readonly paper?: (context: EvaluationContext) => PaperBlock[]
-  /** What it comes to, for the shell. */
-  readonly report?: (context: EvaluationContext) => unknown
+  readonly overlay?: Lays
+  /** The same, where it takes the whole text of the build: it comes when the sheet is opened. */
+  readonly overlayLater?: () => Promise<Lays>
 }
 
 type NoneOf = Record<never, never>
 
-/** A sheet; that its remedies belong to its own checks is seen by the compiler, and its ids are kept as types. */
+/** A sheet; its ids are kept as types. */
 export const defineSheet = <
   const Id extends string,
   const Checks extends Readonly<Record<string, Check>> = NoneOf,
   const Limits extends Readonly<Record<string, LimitFacts>> = NoneOf,
 >(
-  sheet: Omit<Sheet, 'id' | 'checks' | 'limits' | 'remedies'> & {
-    id: Id
-    checks?: Checks
-    limits?: Limits
-    remedies?: { readonly [K in keyof Checks]?: readonly RemedyFinder[] }
-  },
+  sheet: Omit<Sheet, 'id' | 'checks' | 'limits'> & { id: Id; checks?: Checks; limits?: Limits },
 ) =>
   sheet as Omit<Sheet, 'id' | 'checks' | 'limits'> & {
     readonly id: Id

@@ -5,8 +5,6 @@ import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
 import { type Finding, STATE_WORDS, type State, stageState } from '@/core/evaluation/finding'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { type SheetId, sheetsOf } from '@/core/sheets'
-import { procedure } from '@/core/sheets/steps/procedure'
-import type { Step } from '@/core/sheets/steps/step'
 import { useIsAtLeast } from '@/ui/frame/useIsAtLeast'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { placeLink } from '../job/PlaceLink'
@@ -18,7 +16,7 @@ interface Entry {
   label: string
   title?: string
   state: State | null
-  /** A short count beside it, such as "12/25". */
+  /** A short count beside it, such as "12 done". */
   count: string | null
 }
 
@@ -34,14 +32,13 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
   const context = useSettledEvaluation()
   const { axis, findings } = context
   const beside = useIsAtLeast('lg')
-  const steps = procedure(context)
   const place = (of: Stage, id: SheetId | null): Place => ({ jobId, axisId, stage: of, sheet: id })
   const sheets = sheetsOf(stage).map(
     (one): Entry => ({
       place: place(stage, one.id),
       label: one.title,
       state: stageState(findings.filter(finding => finding.sheet === one.id)),
-      count: sheetCount(one.id, axis, steps),
+      count: sheetCount(one.id, axis),
     }),
   )
   const list = <Sheets entries={sheets} current={sheet} />
@@ -63,7 +60,7 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
                   ...STAGE_WORDS[id],
                   title: STAGE_WORDS[id].question,
                   state: stageState(findings.filter((finding: Finding) => finding.stage === id)),
-                  count: id === 'survey' || id === 'build' ? stageCount(id, axis, steps) : null,
+                  count: id === 'survey' || id === 'build' ? stageCount(id, axis) : null,
                 }}
                 current={current}
                 kind="stage"
@@ -83,16 +80,17 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
   )
 }
 
-const done = (axis: Axis, steps: readonly Step[] | null) =>
-  steps ? `${steps.filter(step => axis.ticks[step.id]).length}/${steps.length}` : null
+const done = ({ ticks }: Axis) => {
+  const { length } = Object.keys(ticks)
+  return length > 0 ? `${length} done` : null
+}
 const open = (axis: Axis) => {
   const { length } = stillToMeasure(axis)
   return length > 0 ? `${length} open` : null
 }
-const stageCount = (stage: 'survey' | 'build', axis: Axis, steps: readonly Step[] | null) =>
-  stage === 'survey' ? open(axis) : done(axis, steps)
-const sheetCount = (sheet: SheetId, axis: Axis, steps: readonly Step[] | null) =>
-  sheet === 'toMeasure' ? open(axis) : sheet === 'steps' ? done(axis, steps) : null
+const stageCount = (stage: 'survey' | 'build', axis: Axis) => (stage === 'survey' ? open(axis) : done(axis))
+const sheetCount = (sheet: SheetId, axis: Axis) =>
+  sheet === 'toMeasure' ? open(axis) : sheet === 'steps' ? done(axis) : null
 
 function Sheets({ entries, current }: { entries: Entry[]; current: SheetId }) {
   const list = useRef<HTMLOListElement>(null)

@@ -5,9 +5,10 @@ import { STAGES } from '@/core/document/stages'
 import { driveLine } from '@/core/drawing/driveLine'
 import { EvaluationContext } from '@/core/evaluation/context'
 import { CATALOGUE } from '@/core/machine/parts'
+import { sheetOf } from '@/core/sheets'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { newAxis, newJob } from '@/core/sheets/newJob'
-import { overlayOf } from '@/core/sheets/overlay'
+import { overlayAt, overlayOf } from '@/core/sheets/overlay'
 
 import type { UnitSystem } from '@/core/units/quantity'
 import { fileName } from '../job/download'
@@ -60,16 +61,23 @@ describe('what each stage lays on the drive line', () => {
     expect(allowed?.label).toBe('the screw allows 441.2 mm')
   })
 
-  test('build: how far the screws of each joint are done up', () => {
-    expect(texts(X, 'build')).toEqual([
+  test('build: how far the screws of each joint are done up, which comes with its sheet', async () => {
+    const lays = await sheetOf('steps').overlayLater?.()
+    const texts = (axis: Axis) => {
+      const context = evaluateAxis(axis, CATALOGUE, 'mm')
+      const { marks } = overlayAt('steps', 'build', context, driveLine(context, 0.5), lays)
+      return marks.map(mark => `${mark.part}: ${mark.text}`)
+    }
+    expect(overlay(X, 'build').marks).toEqual([])
+    expect(texts(X)).toEqual([
       'motor: screws tight',
       'coupler: screws tight',
       'bearing: screws torqued',
       'nut: screws torqued',
       'far: screws torqued',
     ])
-    expect(texts(Y, 'build')).toEqual(texts(X, 'build').map(text => text.replace(/tight|torqued/, 'out')))
-    expect(texts({ ...X, ends: 'fixed-free' }, 'build').join()).not.toContain('far:')
+    expect(texts(Y)).toEqual(texts(X).map(text => text.replace(/tight|torqued/, 'out')))
+    expect(texts({ ...X, ends: 'fixed-free' }).join()).not.toContain('far:')
   })
 
   test('align: how the blocks stand, low where they must be raised', () => {

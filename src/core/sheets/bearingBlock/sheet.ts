@@ -1,20 +1,6 @@
-import { attempt } from '../../evaluation/attempt'
-import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { bearingStack } from './calculation'
 import { BLOCK_CHECKS } from './check'
-import { blockInputs, shimsFor } from './inputs'
-import { type BearingBlock, MEASURED_BLOCK } from './model'
-import { equalSpacers, lessUnderCover, shimUnderSpigot } from './remedies'
-
-/** Thickness that a block is short of and that the stock at hand does not make; null where nothing lacks. */
-function shimLacking(block: BearingBlock, stockMm: readonly number[]): number | null {
-  const stack = attempt(() => bearingStack(blockInputs(block))).value
-  if (!stack) return null
-  const { shimMm, proudMm, verdict } = stack
-  if (verdict !== 'shim' || shimsFor(shimMm, block.maximumProudMm - proudMm, stockMm)) return null
-  return Math.round(shimMm * 1000) / 1000
-}
+import { MEASURED_BLOCK } from './model'
 
 /** The stack of bearings in their block: whether the cover clamps them, and what makes it so. */
 export const bearingBlock = defineSheet({
@@ -22,21 +8,5 @@ export const bearingBlock = defineSheet({
   stage: 'room',
   title: 'Bearing block',
   fields: { block: MEASURED_BLOCK },
-  calculations: [bearingStack],
   checks: BLOCK_CHECKS,
-  remedies: { 'room.block': [shimUnderSpigot(), lessUnderCover(), equalSpacers()] },
-  orders({ block }, { shop }, units) {
-    const shimMm = block && shimLacking(block, shop.shimStockMm)
-    return shimMm === null
-      ? []
-      : [
-          {
-            key: `shim:${shimMm}`,
-            what: `Shim stock that makes ${say(shimMm, 'length', units, 2)}`,
-            count: 1,
-            neededBy: 'room',
-            sheetEur: null,
-          },
-        ]
-  },
 })

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { stackupChain } from './calculation'
 import { CHAIN_CHECKS } from './check'
 import { CHAIN } from './model'
 
@@ -9,6 +8,5 @@ export const chain = defineSheet({
   stage: 'room',
   title: 'Chain of dimensions',
   fields: { chain: CHAIN },
-  calculations: [stackupChain],
   checks: CHAIN_CHECKS,
 })

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { trueFaces } from './trueFaces'
 
 /** What is cut, in its order, out of every sheet that wants metal gone; the true faces come last. */
-export const cuts = defineSheet({ id: 'cuts', stage: 'room', title: 'Cut list', cuts: trueFaces })
+export const cuts = defineSheet({ id: 'cuts', stage: 'room', title: 'Cut list' })

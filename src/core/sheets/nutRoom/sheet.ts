@@ -1,12 +1,8 @@
 import { attempt } from '../../evaluation/attempt'
-import { part } from '../../machine/remedies'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { clearanceSection } from './calculation'
 import { NUT_ROOM_CHECKS } from './check'
-import { nutRoomCuts } from './cuts'
 import { SECTION } from './model'
-import { fitting, section } from './remedies'
 import { worstSection } from './sections'
 
 /** The room around the nut: measured at stations along the screw, judged, and cut where it must be. */
@@ -15,17 +11,7 @@ export const nutRoom = defineSheet({
   stage: 'room',
   title: 'Room around the nut',
   fields: { section: SECTION },
-  calculations: [clearanceSection],
   checks: NUT_ROOM_CHECKS,
-  remedies: {
-    'room.section': [
-      fitting(),
-      section('bracketHeightMm'),
-      section('bracketWidthMm'),
-      section('spacersMm'),
-      part('screw'),
-    ],
-  },
   /** Where along the screw the nut has the least room; nothing where no room is measured. */
   overlay(context, { limits }) {
     const worst = limits && attempt(() => worstSection(context)).value
@@ -34,5 +20,4 @@ export const nutRoom = defineSheet({
     const label = `tightest at ${say(positionMm, 'length', context.units, 1)}`
     return { spans: [{ fromMm: positionMm - 1, toMm: positionMm + 1, tone: 'lamp', label }] }
   },
-  cuts: nutRoomCuts,
 })

@@ -6,8 +6,6 @@ import { LEADSCREW_CHECKS } from './leadscrewChecks'
 import { LIMITS } from './limits'
 import { LINK_CHECKS } from './linkChecks'
 import { MOTOR_CHECKS } from './motorChecks'
-import { driveOrders } from './orders'
-import { REMEDIES } from './remedies'
 import { THRUST_CHECKS } from './thrustChecks'
 
 /** Subjects that stand on the drive line themselves. */
@@ -27,7 +25,6 @@ export const parts = defineSheet({
   title: 'Parts of the drive',
   checks: { ...MOTOR_CHECKS, ...LEADSCREW_CHECKS, ...THRUST_CHECKS, ...LINK_CHECKS, ...DRIVE_CHECKS },
   limits: LIMITS,
-  remedies: REMEDIES,
   /** One finding a part, the worst. */
   overlay({ findings }) {
     const seen = new Set<DrivePart>()
@@ -39,5 +36,4 @@ export const parts = defineSheet({
     })
     return { marks }
   },
-  orders: driveOrders,
 })

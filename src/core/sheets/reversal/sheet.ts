@@ -1,12 +1,9 @@
 import { attempt } from '../../evaluation/attempt'
 import { lostMotionBudget } from '../../machine/drive/stiffness'
-import { goal } from '../../machine/remedies'
-import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { reversalDifference, reversal as reversalFigure } from './calculation'
 import { REVERSAL_CHECKS } from './check'
-import { judgeTest, stationReversal } from './judgeTest'
+import { judgeTest } from './judgeTest'
 import { TESTS } from './model'
 
 /** A cause below this is left off the drawing; the table under Size has them all. */
@@ -18,9 +15,7 @@ export const reversal = defineSheet({
   stage: 'prove',
   title: 'Reversal test',
   fields: { tests: TESTS },
-  calculations: [reversalFigure, reversalDifference],
   checks: REVERSAL_CHECKS,
-  remedies: { 'prove.reversal': [goal('backlashTargetUm')] },
   /** What the parts should lose where they lose it, and what was measured where the verdict was taken. */
   overlay(context) {
     const budget = attempt(() => lostMotionBudget(context)).value
@@ -44,22 +39,5 @@ export const reversal = defineSheet({
           : []),
       ],
     }
-  },
-  paper({ axis, units }) {
-    const small = (um: number) => say(um, 'smallLength', units)
-    const rows = axis.tests.map(test => [
-      test.label,
-      dayWords(test.startedAt),
-      test.stations
-        .map(station => {
-          const figures = stationReversal(station, test.gaugeStepUm)
-          const at = say(station.positionMm, 'length', units, 1)
-          return figures
-            ? `${at}: ${small(Math.abs(figures.reversalUm))} ± ${small(figures.expandedUm)} (${station.approachPositiveUm.length} + ${station.approachNegativeUm.length} readings)`
-            : `${at}: not read`
-        })
-        .join('; '),
-    ])
-    return [{ on: 'record', title: 'Reversal tests', rows, empty: 'None yet.' }]
   },
 })

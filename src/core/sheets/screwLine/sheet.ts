@@ -1,10 +1,7 @@
-import { goal } from '../../machine/remedies'
-import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { screwLine as screwLineFigure } from './calculation'
 import { SCREW_LINE_CHECKS } from './check'
-import { judgePlane, lineSetting, worstCorrectionUm } from './judgeRound'
+import { judgePlane, lineSetting } from './judgeRound'
 import { ROUNDS } from './model'
 
 /** The line of the screw, read round by round, and which block to move. */
@@ -13,9 +10,7 @@ export const screwLine = defineSheet({
   stage: 'align',
   title: 'Line of the screw',
   fields: { rounds: ROUNDS },
-  calculations: [screwLineFigure],
   checks: SCREW_LINE_CHECKS,
-  remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
   overlay(context) {
     const { axis, units } = context
     const round = axis.rounds.at(-1)
@@ -44,23 +39,5 @@ export const screwLine = defineSheet({
         { part: 'far', text: stands(correctionFarUm) },
       ],
     }
-  },
-  paper(context) {
-    const { axis, units } = context
-    const small = (um: number | null) => (um === null ? '–' : say(um, 'smallLength', units))
-    const rows = axis.rounds.map((round, index) => {
-      const spanMm = axis.dimensions.supportSpanMm.value
-      const worst = spanMm === null ? null : worstCorrectionUm(round, lineSetting(context, spanMm))
-      const read = round.stations.map(
-        ({ positionMm, heightUm, sideUm }) =>
-          `${say(positionMm, 'length', units, 1)}: ${small(heightUm)} / ${small(sideUm)}`,
-      )
-      return [
-        `Round ${index + 1}`,
-        momentWords(round.startedAt),
-        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
-      ]
-    })
-    return [{ on: 'record', title: 'Alignment rounds', rows, empty: 'None yet.' }]
   },
 })

@@ -1,10 +1,8 @@
 import { attempt } from '../../evaluation/attempt'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { limitsStopping } from './calculation'
 import { LIMITS, STOPPING_CHECKS, stoppingMm } from './check'
 import { STOPPING } from './model'
-import { remediesAt } from './remedies'
 
 const TONES = { holds: 'ink', close: 'close', fails: 'fails', unknown: 'ink' } as const
 
@@ -14,10 +12,8 @@ export const stopping = defineSheet({
   stage: 'room',
   title: 'Room to stop',
   fields: { stopping: STOPPING },
-  calculations: [limitsStopping],
   checks: STOPPING_CHECKS,
   limits: LIMITS,
-  remedies: { 'stopping.fixed': remediesAt('fixed'), 'stopping.far': remediesAt('far') },
   /** How far the axis runs on beyond where it turns back, at both ends; nothing while that is not known. */
   overlay(context, { limits, spanMm }) {
     const distanceMm = limits && attempt(() => stoppingMm(context)).value
@@ -35,5 +31,4 @@ export const stopping = defineSheet({
       ],
     }
   },
-  report: context => attempt(() => ({ distanceMm: stoppingMm(context) })).value ?? null,
 })

@@ -1,11 +1,7 @@
 import type { Axis } from '../../document/axis'
 import type { Zone } from '../../drawing/overlay'
 import { attempt } from '../../evaluation/attempt'
-import type { EvaluationContext } from '../../evaluation/context'
-import { CAUTION, type Cut } from '../../machine/cut'
-import { goal, lessRecess, part, recess } from '../../machine/remedies'
 import { travel as travelLeft } from '../../machine/travel/placement'
-import { RECESS_ENDS, RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { TRAVEL_CHECKS } from './check'
@@ -19,27 +15,6 @@ const keptClear = ({ recesses }: Axis, spanMm: number): Zone[] =>
     { fromMm: spanMm + recesses.recessFarMm - recesses.safetyFarMm, toMm: spanMm + recesses.recessFarMm },
   ].filter(({ fromMm, toMm }) => toMm > fromMm)
 
-function recessCut(t: EvaluationContext, end: RecessEnd): Cut[] {
-  if (t.axis.recesses[RECESS_OF[end]] <= 0) return []
-  const recess = attempt(() => recessAt(t, end)).value
-  if (!recess) return []
-  const { depthMm, diameterMm, deepestMm, metalMm, wallAroundMm, wallToKeepMm } = recess
-  return [
-    {
-      id: `recess-${end}`,
-      what: `Recess for the nut at the ${end} end, about the screw axis`,
-      tool: 'Boring head, or a hole saw and a boring bar',
-      guide: 'The bore of the block: a pilot through it marks the axis',
-      diameterMm,
-      depthMm,
-      wallLeftMm: metalMm === null ? wallAroundMm : Math.min(wallAroundMm, metalMm - depthMm),
-      finish: 'rough',
-      fit: depthMm <= deepestMm && wallAroundMm >= wallToKeepMm,
-      cautions: [CAUTION.eyes, CAUTION.heavy, CAUTION.dust],
-    },
-  ]
-}
-
 /** What travel is left between the stops, and what brings it back. */
 export const travel = defineSheet({
   id: 'travel',
@@ -48,11 +23,6 @@ export const travel = defineSheet({
   fields: { recessMetal: RECESS_METAL },
   checks: TRAVEL_CHECKS,
   limits: LIMITS,
-  remedies: {
-    'room.travel': [recess('far'), recess('fixed'), part('screw'), goal('wantedTravelMm')],
-    'recess.fixed': [lessRecess('fixed'), part('screw')],
-    'recess.far': [lessRecess('far'), part('screw')],
-  },
   overlay(context, { limits, spanMm }) {
     // What needs a missing part or dimension lays nothing down.
     const left = attempt(() => travelLeft(context)).value
@@ -95,5 +65,4 @@ export const travel = defineSheet({
       zones,
     }
   },
-  cuts: context => RECESS_ENDS.flatMap(end => recessCut(context, end)),
 })

@@ -154,15 +154,16 @@ function StepRow({ number, step, tickedAt, next, blocked, asks, refusal, onToggl
           </chakra.p>
         )}
         {!tickedAt && (step.tools.length > 0 || bolts.length > 0) && (
-          <chakra.p color="quiet" mt="1" display="flex" gap="1.5" alignItems="center" flexWrap="wrap">
+          <chakra.div color="quiet" mt="1" display="flex" gap="1.5">
             {step.tools.length > 0 && (
-              <>
-                <Wrench size={14} aria-label="Tools" /> {step.tools.join(', ')}.
-              </>
+              <Wrench size={14} aria-label="Tools" style={{ flex: 'none', marginTop: 4 }} />
             )}
-            {bolts.length > 0 &&
-              ` Screws: ${bolts.map(([joint, state]) => `${DRIVE_JOINTS[joint].toLowerCase()} ${state}`).join('; ')}.`}
-          </chakra.p>
+            <p>
+              {step.tools.length > 0 && `${step.tools.join(', ')}. `}
+              {bolts.length > 0 &&
+                `Screws: ${bolts.map(([joint, state]) => `${DRIVE_JOINTS[joint].toLowerCase()} ${state}`).join('; ')}.`}
+            </p>
+          </chakra.div>
         )}
         {asks && !refusal && (
           <chakra.p color="close" fontWeight={700} mt="1">

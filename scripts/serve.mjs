@@ -1,0 +1,30 @@
+// Serves the built app: its scripts, styles and fonts packed from the disk, everything else by Next.
+import { createServer } from 'node:http'
+import { join } from 'node:path'
+import { parseArgs } from 'node:util'
+import next from 'next'
+import sirv from 'sirv'
+import { ROOT } from './lib/setup.mjs'
+
+const STATIC = '/_next/static/'
+const { values } = parseArgs({ options: { port: { type: 'string', short: 'p', default: '3000' } } })
+const port = Number(values.port)
+const app = next({ dev: false, dir: ROOT, port })
+await app.prepare()
+const handle = app.getRequestHandler()
+// Their names change with what is in them: a browser may keep them for good.
+const packed = sirv(join(ROOT, '.next', 'static'), {
+  brotli: true,
+  gzip: true,
+  immutable: true,
+  maxAge: 31_536_000,
+})
+createServer((request, response) => {
+  const { url } = request
+  if (!url.startsWith(STATIC)) return handle(request, response)
+  request.url = url.slice(STATIC.length - 1)
+  packed(request, response, () => {
+    request.url = url
+    handle(request, response)
+  })
+}).listen(port, () => console.log('Ready'))

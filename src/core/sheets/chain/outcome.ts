@@ -1,0 +1,8 @@
+import { outcomeOf } from '../outcome'
+import { stackupChain } from './calculation'
+import { chain } from './sheet'
+
+/** How a chain of dimensions is worked out. */
+export const chainOutcome = outcomeOf(chain, {
+  calculations: [stackupChain],
+})

@@ -1,0 +1,8 @@
+import { outcomeOf } from '../outcome'
+import { cuts } from './sheet'
+import { trueFaces } from './trueFaces'
+
+/** The faces that must be true. */
+export const cutsOutcome = outcomeOf(cuts, {
+  cuts: trueFaces,
+})

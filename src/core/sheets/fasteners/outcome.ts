@@ -1,0 +1,72 @@
+import {
+  fastenerChooseLength,
+  fastenerEngagement,
+  fastenerTorque,
+  stockLengthWords,
+} from '../../machine/joints/fastener'
+import { judgedJoints, lacksScrews } from '../../machine/joints/joint'
+import { isUnified, threadDrills } from '../../machine/joints/thread'
+import { say } from '../../units/print'
+import { outcomeOf } from '../outcome'
+import { screws } from './remedies'
+import { fasteners } from './sheet'
+
+/** As the key of an order takes it: no hash, no stroke. */
+const keyWords = (text: string) => text.replaceAll('#', 'no ').replaceAll('/', '-')
+/** Metric drills are sold by tenths of a millimetre, those for unified threads by hundredths. */
+const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
+
+/** Screws that hold, what is bought and drilled for them, and their sheet on paper. */
+export const fastenersOutcome = outcomeOf(fasteners, {
+  calculations: [fastenerEngagement, fastenerChooseLength, fastenerTorque, threadDrills],
+  remedies: { 'room.joints': [screws()] },
+  orders: ({ joints }) =>
+    judgedJoints(joints).flatMap(judged => {
+      const { joint, chosenMm, drills } = judged
+      const length = chosenMm === null ? '' : stockLengthWords(joint.thread, chosenMm)
+      const name = `${joint.thread} x ${isUnified(joint.thread) ? length : chosenMm} ${joint.propertyClass}`
+      const thread = joint.slotNuts
+        ? {
+            key: `nut:${keyWords(joint.thread)}`,
+            what: `Slot nuts ${joint.thread}, with spares`,
+            count: joint.count,
+            neededBy: 'build' as const,
+            sheetEur: null,
+          }
+        : {
+            key: `tap:${keyWords(joint.thread)}`,
+            what: `Tap ${joint.thread} and tap drill ${drillWords(drills.tapDrillMm)}`,
+            count: 1,
+            neededBy: 'room' as const,
+            sheetEur: null,
+          }
+      if (!lacksScrews(judged)) return [thread]
+      const bought = {
+        key: `screw:${keyWords(name)}`,
+        what: `Cap screws ${name}, with spares`,
+        count: joint.count,
+        neededBy: 'build' as const,
+        sheetEur: null,
+      }
+      return [thread, bought]
+    }),
+  paper({ axis, units }) {
+    const length = (mm: number) => say(mm, 'length', units)
+    // Drills are sold by the millimetre: where the job is in inches both are said.
+    const drill = (mm: number) => (units === 'mm' ? length(mm) : `${length(mm)} (${drillWords(mm)})`)
+    return [
+      {
+        on: 'worksheet',
+        title: 'Screws',
+        empty: 'None noted.',
+        rows: judgedJoints(axis.joints).map(({ joint, chosenMm, tight, drills }) => [
+          joint.label,
+          `${joint.count} × ${joint.thread} × ${chosenMm === null ? 'no length holds' : stockLengthWords(joint.thread, chosenMm)}`,
+          `${joint.slotNuts ? 'slot nuts' : `tap drill ${drill(drills.tapDrillMm)}`}, hole ${drill(drills.clearanceHoleMm)}`,
+          tight ? say(tight.torqueNm, 'torque', units, 1) : '',
+        ]),
+      },
+    ]
+  },
+  report: ({ axis }) => judgedJoints(axis.joints),
+})

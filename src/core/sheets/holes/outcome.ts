@@ -1,0 +1,39 @@
+import { say } from '../../units/print'
+import { outcomeOf } from '../outcome'
+import { holeEnlarge } from './calculation'
+import { holeCuts } from './cuts'
+import { judgedHoles } from './inputs'
+import { holes } from './sheet'
+
+/** Holes to bore, and what is bought for it. */
+export const holesOutcome = outcomeOf(holes, {
+  calculations: [holeEnlarge],
+  cuts: holeCuts,
+  /** Bar for the bungs, and cutters that no hole can do without. */
+  orders: (axis, { shop }, units) =>
+    judgedHoles(axis.holes, shop.cutterSizesMm).flatMap(({ hole, result }) => {
+      const { existingDiameterMm, requiredDiameterMm } = hole
+      const { verdict, guide } = result
+      const item = { count: 1, neededBy: 'room' as const, sheetEur: null }
+      return [
+        ...(guide === 'bung' && verdict !== 'enough'
+          ? [
+              {
+                ...item,
+                key: `bar:${existingDiameterMm}`,
+                what: `Round bar for guide bungs, ${say(existingDiameterMm, 'length', units)} or a little more`,
+              },
+            ]
+          : []),
+        ...(verdict === 'no-cutter'
+          ? [
+              {
+                ...item,
+                key: `cutter:${requiredDiameterMm}`,
+                what: `Hole cutter, ${say(requiredDiameterMm, 'length', units)} or a little more`,
+              },
+            ]
+          : []),
+      ]
+    }),
+})

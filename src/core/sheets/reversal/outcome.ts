@@ -1,0 +1,30 @@
+import { goal } from '../../machine/remedies'
+import { dayWords } from '../../units/dateWords'
+import { say } from '../../units/print'
+import { outcomeOf } from '../outcome'
+import { reversalDifference, reversal as reversalFigure } from './calculation'
+import { stationReversal } from './judgeTest'
+import { reversal } from './sheet'
+
+/** What mends a reversal that is too large, and the tests on paper. */
+export const reversalOutcome = outcomeOf(reversal, {
+  calculations: [reversalFigure, reversalDifference],
+  remedies: { 'prove.reversal': [goal('backlashTargetUm')] },
+  paper({ axis, units }) {
+    const small = (um: number) => say(um, 'smallLength', units)
+    const rows = axis.tests.map(test => [
+      test.label,
+      dayWords(test.startedAt),
+      test.stations
+        .map(station => {
+          const figures = stationReversal(station, test.gaugeStepUm)
+          const at = say(station.positionMm, 'length', units, 1)
+          return figures
+            ? `${at}: ${small(Math.abs(figures.reversalUm))} ± ${small(figures.expandedUm)} (${station.approachPositiveUm.length} + ${station.approachNegativeUm.length} readings)`
+            : `${at}: not read`
+        })
+        .join('; '),
+    ])
+    return [{ on: 'record', title: 'Reversal tests', rows, empty: 'None yet.' }]
+  },
+})

@@ -1,0 +1,31 @@
+import { goal } from '../../machine/remedies'
+import { momentWords } from '../../units/dateWords'
+import { say } from '../../units/print'
+import { outcomeOf } from '../outcome'
+import { screwLine as screwLineFigure } from './calculation'
+import { lineSetting, worstCorrectionUm } from './judgeRound'
+import { screwLine } from './sheet'
+
+/** What mends the line of the screw, and its rounds on paper. */
+export const screwLineOutcome = outcomeOf(screwLine, {
+  calculations: [screwLineFigure],
+  remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
+  paper(context) {
+    const { axis, units } = context
+    const small = (um: number | null) => (um === null ? '–' : say(um, 'smallLength', units))
+    const rows = axis.rounds.map((round, index) => {
+      const spanMm = axis.dimensions.supportSpanMm.value
+      const worst = spanMm === null ? null : worstCorrectionUm(round, lineSetting(context, spanMm))
+      const read = round.stations.map(
+        ({ positionMm, heightUm, sideUm }) =>
+          `${say(positionMm, 'length', units, 1)}: ${small(heightUm)} / ${small(sideUm)}`,
+      )
+      return [
+        `Round ${index + 1}`,
+        momentWords(round.startedAt),
+        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
+      ]
+    })
+    return [{ on: 'record', title: 'Alignment rounds', rows, empty: 'None yet.' }]
+  },
+})

@@ -1,0 +1,13 @@
+import { attempt } from '../../evaluation/attempt'
+import { outcomeOf } from '../outcome'
+import { limitsStopping } from './calculation'
+import { stoppingMm } from './check'
+import { remediesAt } from './remedies'
+import { stopping } from './sheet'
+
+/** What gives an axis room to stop, and how far it runs on. */
+export const stoppingOutcome = outcomeOf(stopping, {
+  calculations: [limitsStopping],
+  remedies: { 'stopping.fixed': remediesAt('fixed'), 'stopping.far': remediesAt('far') },
+  report: context => attempt(() => ({ distanceMm: stoppingMm(context) })).value ?? null,
+})

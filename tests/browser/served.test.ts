@@ -1,0 +1,34 @@
+import { withApp } from './harness'
+import { demoAddress, scriptKb } from './measure'
+
+const app = withApp()
+
+test('no first screen asks for more than 300 KB of script', async () => {
+  const job = await demoAddress(app.context, app.url)
+  const size = job.replace(/[^/]+\/[^/]+$/, 'size/inWords')
+  for (const address of [app.url, job, size, `${app.url}/reference`]) {
+    const kb = await scriptKb(app.context, address)
+    expect(kb).toBeGreaterThan(100)
+    expect(kb).toBeLessThan(300)
+  }
+})
+
+test('scripts come packed, for a browser that takes brotli and for one that does not, and plain for the rest', async () => {
+  const page = await (await fetch(app.url)).text()
+  const [script = ''] = /\/_next\/static\/chunks\/[\w.~-]+\.js/.exec(page) ?? []
+  const texts = new Set<string>()
+  for (const [takes, gets] of [
+    ['br, gzip', 'br'],
+    ['gzip', 'gzip'],
+    ['identity', null],
+  ] as const) {
+    const answer = await fetch(app.url + script, { headers: { 'accept-encoding': takes } })
+    expect(answer.status).toBe(200)
+    expect(answer.headers.get('content-encoding')).toBe(gets)
+    expect(answer.headers.get('content-type')).toMatch('javascript')
+    expect(answer.headers.get('cache-control')).toMatch('immutable')
+    texts.add(await answer.text())
+  }
+  expect(texts.size).toBe(1)
+  expect((await fetch(`${app.url}/_next/static/chunks/none.js`)).status).toBe(404)
+})
