@@ -14,9 +14,12 @@ import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './da
 export class ConflictError extends Error {
   override name = 'ConflictError'
   constructor(readonly change: Change) {
-    super(`Another tab changed this first: ${change.label}.`)
+    super(`Another tab saved something else first: ${change.label}.`)
   }
 }
+/** So many changes are known again; a journal never lags behind by more. */
+const MOST_SEEN = 500
+
 /** The job was deleted, here or in another tab. */
 export class JobGoneError extends Error {
   override name = 'JobGoneError'
@@ -44,27 +47,40 @@ const setHidden = (db: DuskDatabase, ids: string[], hidden: boolean) =>
 /**
  * Saves one change with its log line and its place in the history, all or nothing.
  *
- * A change that has already been saved is left alone, so that one left over from a closed tab can be tried again.
+ * A change that has already been saved is left alone, so that one left over from a closed tab can be tried again; also when
+ * it was joined to another or taken back since.
  *
+ * @param ids of the change, and of all that were joined to it before it came here
  * @throws ConflictError when a newer value stands where the change would put its own
  * @throws JobGoneError when the job is no longer there
  */
-export const commitChange = (db: DuskDatabase, change: Change, entries: LogEntry[] = []): Promise<JobRow> =>
-  inOne(db, () => commitWithin(db, change, entries))
+export const commitChange = (
+  db: DuskDatabase,
+  change: Change,
+  entries: LogEntry[] = [],
+  ids: string[] = [change.id],
+): Promise<JobRow> => inOne(db, () => commitWithin(db, change, entries, ids))
 
-async function commitWithin(db: DuskDatabase, change: Change, entries: LogEntry[]): Promise<JobRow> {
+async function commitWithin(
+  db: DuskDatabase,
+  change: Change,
+  entries: LogEntry[],
+  ids: string[] = [change.id],
+): Promise<JobRow> {
   const row = await rowOf(db, change.jobId)
-  if (await db.history.where('id').equals(change.id).first()) return row
+  if (row.seen?.includes(change.id) || (await db.history.where('id').equals(change.id).first())) return row
   if (!stillApplies(row.job, change)) throw new ConflictError(change)
   const { undo: last, redo: takenBack } = await reach(db, change.jobId)
   if (takenBack) await after(db, change.jobId, last).delete()
   if (last && change.mergeKey !== null && last.mergeKey === change.mergeKey)
     await db.history.put({ ...mergeChanges(last, change), sequence: last.sequence })
-  else await db.history.add(change)
+  // A copy: its place in the order is written into it, and must not be kept when the transaction fails.
+  else await db.history.add({ ...change } as HistoryRow)
   await db.entries.bulkPut(entries)
   await setHidden(db, change.hides, true)
   await setHidden(db, change.shows, false)
-  return put(db, row, applyChange(row.job, change))
+  const seen = [...(row.seen ?? []), ...ids].slice(-MOST_SEEN)
+  return put(db, { ...row, seen }, applyChange(row.job, change))
 }
 
 /** The part of a job's history after a change: what was taken back. */
@@ -84,7 +100,7 @@ export async function reach(db: DuskDatabase, jobId: string) {
 }
 
 /** Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents. */
-const documentRules = async () => (await import('@/core/sheets/schema')).jobSchema
+export const documentRules = async () => (await import('@/core/sheets/schema')).jobSchema
 
 async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
   const jobSchema = await documentRules()

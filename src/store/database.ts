@@ -10,6 +10,8 @@ export interface JobRow {
   savedAt: string
   /** When it was deleted; it can be put back until it is deleted for good. */
   deletedAt: string | null
+  /** The changes that were put in last, each by its id, also those that were joined to another or taken back since. */
+  seen?: string[]
   job: Job
 }
 /** A change with its place in the order in which changes were made. */
@@ -29,7 +31,8 @@ export class DuskDatabase extends Dexie {
   settings!: Table<Setting, string>
 
   constructor(name = 'dusk-bench') {
-    super(name)
+    // A change that is said to be saved is on the disk, also when the power goes.
+    super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({
       jobs: 'id',
       history: '++sequence, id, [jobId+sequence]',

@@ -1,3 +1,4 @@
+import type { Table } from 'dexie'
 import { demoJobs } from '@/core/demo'
 import { type Edit, runEdit } from '@/core/document/edit'
 import { archiveJob, renameJob } from '@/core/document/edits'
@@ -22,13 +23,17 @@ async function put(db: DuskDatabase, { job, entries, history }: JobFile) {
 }
 
 /** Everything of a job under new ids, so that it stands beside the one it came from. */
-function copyOf({ job, entries, history }: JobFile, name: string): JobFile {
-  const id = newId()
+const copyOf = (file: JobFile, name: string): JobFile =>
+  renumbered({ ...file, job: { ...file.job, id: newId(), name: name.slice(0, 80) } })
+
+/** A job with new ids for all that goes with it: lines of the log and changes are found by theirs alone. */
+function renumbered({ job, entries, history }: JobFile): JobFile {
+  const { id } = job
   const renamed = new Map(entries.map(entry => [entry.id, newId()]))
   const ids = (old: string[]) => old.map(one => renamed.get(one) ?? one)
   return {
     format: 'dusk-bench-job',
-    job: { ...job, id, name: name.slice(0, 80) },
+    job,
     entries: entries.map(entry => ({
       ...entry,
       id: renamed.get(entry.id) ?? newId(),
@@ -111,6 +116,16 @@ export async function readFile(file: File): Promise<JobFile> {
   return readJobFile(await file.text())
 }
 
+/** Whether another job has lines of the log or changes under the ids of a file. */
+async function isTaken(db: DuskDatabase, { entries, history }: JobFile): Promise<boolean> {
+  const found = (table: Table, list: readonly { id: string }[]) =>
+    table
+      .where('id')
+      .anyOf(list.map(({ id }) => id))
+      .count()
+  return (await found(db.entries, entries)) + (await found(db.history as unknown as Table, history)) > 0
+}
+
 /** What stands here already under the id of a file that is to be imported. */
 export const standingHere = (db: DuskDatabase, file: JobFile) => db.jobs.get(file.job.id)
 
@@ -136,6 +151,6 @@ export const importJob = (db: DuskDatabase, file: JobFile, mode: 'both' | 'repla
       await historyOf(db, here.id).delete()
       await db.entries.where('jobId').equals(here.id).delete()
     }
-    await put(db, file)
+    await put(db, (await isTaken(db, file)) ? renumbered(file) : file)
     return file.job.id
   })

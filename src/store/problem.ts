@@ -5,6 +5,8 @@ import { MISSING_PIECE, MISSING_PIECE_WORDS } from './missingPiece'
 export interface Problem {
   title: string
   advice: string
+  /** What did not come about, where it is not that something is not saved. */
+  not?: 'saved' | 'undone'
 }
 
 const EXPORT = 'What you see is still here in this tab: export the job now, then'

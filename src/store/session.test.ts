@@ -1,15 +1,16 @@
 import type { Axis } from '@/core/document/axis'
 import { SCHEMA_VERSION } from '@/core/document/version'
 import 'fake-indexeddb/auto'
-import { runEdit } from '@/core/document/edit'
+import { type Change, runEdit } from '@/core/document/edit'
 import { renameJob, setDimension, setGoal } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
+import type { Job } from '@/core/document/job'
 import { addNote } from '@/core/document/logEdits'
 import { commitChange } from './commit'
 import { deleteJob, putBack } from './jobs'
 import { takeLeftovers, writeJournal } from './journal'
 import { describeProblem } from './problem'
-import { JobSession } from './session'
+import { type Conflict, JobSession } from './session'
 import { until, withSessions } from './sessionTools'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
@@ -96,9 +97,9 @@ describe('the journal', () => {
     )
     const session = await open()
     expect(session.getState().job?.axes[0]?.goals.cuttingForceN).toBe(777)
-    expect((await stored())?.cuttingForceN).toBe(777)
-    expect(Object.keys(localStorage)).toEqual([])
-    expect(await takeLeftovers()).toEqual([])
+    await until(async () => (await stored())?.cuttingForceN === 777)
+    await until(() => Object.keys(localStorage).length === 0)
+    expect(await takeLeftovers(now.job.id)).toEqual([])
   })
 
   test('what is waiting is written down, and taken out when it is saved', async () => {
@@ -112,7 +113,7 @@ describe('the journal', () => {
 
   test('a journal that cannot be read, or written, stops nothing', async () => {
     localStorage.setItem('dusk-journal:broken', '{not json')
-    expect(await takeLeftovers()).toEqual([])
+    expect(await takeLeftovers(now.job.id)).toEqual([])
     Object.assign(globalThis, {
       localStorage: {
         setItem: () => {
@@ -121,7 +122,7 @@ describe('the journal', () => {
       },
     })
     expect(() =>
-      writeJournal([{ change: change(1).change, entries: [], version: SCHEMA_VERSION }]),
+      writeJournal(now.job.id, [{ change: change(1).change, ids: [], entries: [], version: SCHEMA_VERSION }]),
     ).not.toThrow()
   })
 })
@@ -141,24 +142,25 @@ describe('two tabs', () => {
     // Both type at once: neither has seen the other.
     session.edit(setGoal(X(), 'cuttingForceN', 600, 'visit-1'))
     await elsewhere(700)
-    await until(() => session.getState().conflict !== null)
-    expect(session.getState().conflict?.message).toBe(
-      'Another tab changed this first: Cutting force along the axis, axis X.',
+    await until(() => session.getState().conflicts.length > 0)
+    const [conflict] = session.getState().conflicts as [Conflict]
+    expect(conflict.message).toBe(
+      'Another tab saved something else first: Cutting force along the axis, axis X.',
     )
     expect((await stored())?.cuttingForceN).toBe(700)
     await until(() => session.getState().job?.axes[0]?.goals.cuttingForceN === 700)
-    session.insist()
+    session.insist(conflict)
     await until(async () => (await stored())?.cuttingForceN === 600)
-    expect(session.getState().conflict).toBeNull()
+    expect(session.getState().conflicts).toEqual([])
   })
 
   test('giving way keeps what the other tab saved', async () => {
     const session = await open()
     session.edit(setGoal(X(), 'cuttingForceN', 600, 'visit-1'))
     await elsewhere(700)
-    await until(() => session.getState().conflict !== null)
-    session.giveWay()
-    expect(session.getState().conflict).toBeNull()
+    await until(() => session.getState().conflicts.length > 0)
+    session.giveWay(session.getState().conflicts[0] as Conflict)
+    expect(session.getState().conflicts).toEqual([])
     await new Promise(done => setTimeout(done, 50))
     expect((await stored())?.cuttingForceN).toBe(700)
   })
@@ -172,7 +174,7 @@ describe('two tabs', () => {
       return row?.job.axes[0]?.dimensions.movingMassKg.value === 71
     })
     expect((await stored())?.cuttingForceN).toBe(700)
-    expect(session.getState().conflict).toBeNull()
+    expect(session.getState().conflicts).toEqual([])
   })
 
   test('a job that is deleted elsewhere is missing here, and back when it is put back', async () => {
@@ -193,6 +195,164 @@ describe('two tabs', () => {
     session.retry()
     await until(async () => (await now.db.entries.where('jobId').equals(now.job.id).count()) === 1)
     await until(() => session.getState().problem === null)
+  })
+})
+
+describe('nothing is lost, and nothing comes twice', () => {
+  const typed = (value: number, mergeKey = 'visit-1', from = now.job) =>
+    runEdit(from, setGoal(X(), 'cuttingForceN', value, mergeKey), {
+      id: `typed-${value}`,
+      at: '2026-11-25T08:00:00.000Z',
+    }).change
+  const leave = (...changes: Change[]) =>
+    localStorage.setItem(
+      `dusk-journal:closed:${changes[0]?.jobId}`,
+      JSON.stringify(
+        changes.map(change => ({ change, ids: [change.id], entries: [], version: SCHEMA_VERSION })),
+      ),
+    )
+  const fullDisk = () =>
+    jest.spyOn(now.db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+
+  test('what is left of a job that is gone stands in the way of no other', async () => {
+    leave({ ...typed(777), jobId: 'long-gone' })
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 640))
+    await until(async () => (await stored())?.cuttingForceN === 640)
+    expect(session.getState().problem).toBeNull()
+    expect(Object.keys(localStorage)).toEqual(['dusk-journal:closed:long-gone'])
+  })
+
+  test('with a full disk a job opens with what was left behind on top, and keeps it until there is room', async () => {
+    leave(typed(777))
+    const put = fullDisk()
+    const session = await open()
+    expect(session.getState().job?.axes[0]?.goals.cuttingForceN).toBe(777)
+    await until(() => session.getState().problem !== null)
+    expect(session.getState().saving).toBe(true)
+    expect(Object.values(localStorage).join()).toContain('typed-777')
+    put.mockRestore()
+    session.retry()
+    await until(async () => (await stored())?.cuttingForceN === 777)
+    await until(() => Object.keys(localStorage).length === 0)
+    expect(session.getState()).toMatchObject({ saving: false, problem: null })
+  })
+
+  test('a change is known again by its id when it was joined to a later one, and when it was taken back', async () => {
+    const first = typed(700)
+    const row = await commitChange(now.db, first)
+    await commitChange(now.db, typed(710, 'visit-1', row.job))
+    expect(await now.db.history.count()).toBe(1)
+    leave(first)
+    const session = await open()
+    await until(() => !session.getState().saving)
+    expect(session.getState().conflicts).toEqual([])
+    expect((await stored())?.cuttingForceN).toBe(710)
+
+    await session.undo()
+    await until(async () => (await stored())?.cuttingForceN === 850)
+    leave(first)
+    const again = await open()
+    await until(() => !again.getState().saving)
+    expect((await stored())?.cuttingForceN).toBe(850)
+    expect(again.getState().conflicts).toEqual([])
+  })
+
+  test('changes that were joined while they waited are each known again', async () => {
+    const session = await open()
+    const ids = [7, 70, 700].map(value => session.edit(setGoal(X(), 'cuttingForceN', value, 'visit-1')))
+    await until(async () => (await stored())?.cuttingForceN === 700)
+    leave({ ...typed(7), id: ids[0] as string })
+    const again = await open()
+    await until(() => !again.getState().saving)
+    expect(again.getState().conflicts).toEqual([])
+    expect((await stored())?.cuttingForceN).toBe(700)
+  })
+
+  test('a tab in which one is typing shows what another saves meanwhile, at once and in what it would export', async () => {
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 640, 'visit-1'))
+    const { change } = runEdit(now.job, setGoal(X(), 'wantedLifeHours', 9000), { id: newId(), at: '' })
+    const put = fullDisk()
+    await until(() => session.getState().problem !== null)
+    put.mockRestore()
+    await commitChange(now.db, change)
+    await until(() => session.getState().job?.axes[0]?.goals.wantedLifeHours === 9000)
+    expect(session.getState().job?.axes[0]?.goals.cuttingForceN).toBe(640)
+    expect((await stored())?.cuttingForceN).toBe(850)
+    session.retry()
+    await until(async () => (await stored())?.cuttingForceN === 640)
+  })
+
+  test('in many turns of two tabs both end with the same, which is what is stored', async () => {
+    const [here, there] = [await open(), await open()]
+    for (let turn = 0; turn < 40; turn++) {
+      here.edit(setGoal(X(), 'cuttingForceN', 500 + turn, `visit-${turn % 3}`))
+      there.edit(setGoal(X(), 'wantedLifeHours', 5000 + turn, `visit-${turn % 3}`))
+      if (turn % 5 === 0) await new Promise(done => setTimeout(done, 7 * (turn % 4)))
+    }
+    await until(() => !here.getState().saving && !there.getState().saving)
+    const goals = { cuttingForceN: 539, wantedLifeHours: 5039 }
+    await until(async () => (await stored())?.wantedLifeHours === 5039)
+    expect(await stored()).toMatchObject(goals)
+    for (const session of [here, there]) {
+      await until(() => session.getState().job?.axes[0]?.goals.wantedLifeHours === 5039)
+      await until(() => session.getState().job?.axes[0]?.goals.cuttingForceN === 539)
+      expect(session.getState().conflicts).toEqual([])
+    }
+  })
+
+  describe('a change that lost', () => {
+    const lose = async (session: JobSession, key: 'cuttingForceN' | 'wantedLifeHours', mine: number) => {
+      const count = session.getState().conflicts.length
+      session.edit(setGoal(X(), key, mine, `visit-${key}`))
+      const row = await now.db.jobs.get(now.job.id)
+      const { change } = runEdit(row?.job as Job, setGoal(X(), key, mine + 1), { id: newId(), at: '' })
+      await commitChange(now.db, change)
+      await until(() => session.getState().conflicts.length === count + 1)
+    }
+
+    test('stays until it is answered: over the next keys, beside another, and over a reload', async () => {
+      const session = await open()
+      await lose(session, 'cuttingForceN', 600)
+      session.edit(renameJob('Shed mill'))
+      await lose(session, 'wantedLifeHours', 9000)
+      await until(() => !session.getState().saving)
+      expect(session.getState().conflicts.map(({ pending }) => pending.change.label)).toEqual([
+        'Cutting force along the axis, axis X',
+        'Life wanted, axis X',
+      ])
+      // As after a reload: what this tab has in its journal is what another finds.
+      const [key = '', text = ''] = Object.entries(localStorage)[0] ?? []
+      localStorage.removeItem(key)
+      localStorage.setItem(key.replace(/:[^:]+:/, ':closed:'), text)
+      const again = await open()
+      await until(() => again.getState().conflicts.length === 2)
+      again.insist(again.getState().conflicts[0] as Conflict)
+      await until(async () => (await stored())?.cuttingForceN === 600)
+      again.giveWay(again.getState().conflicts[0] as Conflict)
+      expect((await stored())?.wantedLifeHours).toBe(9001)
+      await until(() => Object.keys(localStorage).length === 0)
+    })
+
+    test('keeps the line of the log that it brought, when it is put in after all', async () => {
+      const session = await open()
+      const { change } = runEdit(now.job, setGoal(X(), 'cuttingForceN', 610), { id: newId(), at: '' })
+      // Both at once, the other one a moment before: this tab has not seen it.
+      const elsewhere = commitChange(now.db, change)
+      session.edit({
+        ...setGoal(X(), 'cuttingForceN', 600),
+        entry: { axisId: X().id, kind: 'note', text: 'Lighter cuts' },
+      })
+      await elsewhere
+      await until(() => session.getState().conflicts.length === 1)
+      expect(await now.db.entries.where('jobId').equals(now.job.id).count()).toBe(0)
+      session.insist(session.getState().conflicts[0] as Conflict)
+      await until(async () => (await stored())?.cuttingForceN === 600)
+      expect(await now.db.entries.where('jobId').equals(now.job.id).count()).toBe(1)
+      await session.undo()
+      await until(async () => (await now.db.entries.toArray())[0]?.hidden === true)
+    })
   })
 })
 

@@ -1,16 +1,34 @@
 import { liveQuery, type Subscription } from 'dexie'
-import { type Change, type Edit, insistOn, isEmptyChange, mergeChanges, runEdit } from '@/core/document/edit'
+import {
+  applyChange,
+  type Change,
+  type Edit,
+  insistOn,
+  isEmptyChange,
+  mergeChanges,
+  runEdit,
+  stillApplies,
+} from '@/core/document/edit'
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
 import { SCHEMA_VERSION } from '@/core/document/version'
-import { ConflictError, commitChange, NotUndoneError, reach, redo, undo, undoOne } from './commit'
+import {
+  ConflictError,
+  commitChange,
+  documentRules,
+  NotUndoneError,
+  reach,
+  redo,
+  undo,
+  undoOne,
+} from './commit'
 import type { DuskDatabase, JobRow } from './database'
-import { type Pending, takeLeftovers, writeJournal } from './journal'
+import { type Pending, takeLeftovers, watchTabs, writeJournal } from './journal'
 import { describeProblem, type Problem } from './problem'
 
-/** A change that lost against a newer one from another tab; it can still be put in. */
-interface Conflict {
-  change: Change
+/** A change that lost against a newer one from another tab; it can still be put in, and is kept until that is answered. */
+export interface Conflict {
+  pending: Pending
   message: string
 }
 
@@ -19,9 +37,11 @@ export interface SessionState {
   status: 'loading' | 'ready' | 'missing'
   job: Job | null
   savedAt: string | null
+  /** Whether something is not in the database yet. */
   saving: boolean
   problem: Problem | null
-  conflict: Conflict | null
+  /** Changes that wait for the builder's word, oldest first. */
+  conflicts: readonly Conflict[]
   /** Labels of what undo and redo would do. */
   undoLabel: string | null
   redoLabel: string | null
@@ -41,21 +61,26 @@ const LOADING: SessionState = {
   savedAt: null,
   saving: false,
   problem: null,
-  conflict: null,
+  conflicts: [],
   undoLabel: null,
   redoLabel: null,
 }
 
+/** Undo asks the rules of documents; they come when the screen has long been at rest, so that undo needs no server. */
+const RULES_AFTER_MS = 3000
+
 /**
- * One open job in one tab. An edit shows at once and is saved at once, in order; other tabs' edits come in
- * through the database.
+ * One open job in one tab. An edit shows at once and is saved at once, in order; other tabs' edits come in through the
+ * database. What is shown is always what the database holds with what is waiting put on top.
  */
 export class JobSession {
   private state = LOADING
   private readonly listeners = new Set<() => void>()
-  private readonly subscriptions: Subscription[] = []
+  private readonly ends: (() => void)[] = []
   private pending: Pending[] = []
-  private revision = -1
+  /** What another tab left behind and cannot be brought up to the present version now: kept for the next opening. */
+  private readonly stuck: Pending[] = []
+  private row: Pick<JobRow, 'revision' | 'savedAt'> | null = null
   private draining: Promise<void> | null = null
   private timer: ReturnType<typeof setTimeout> | undefined
   /** Whether the last edit was a key stroke in a field, with more of them to come. */
@@ -86,8 +111,8 @@ export class JobSession {
     const { job: next, change, entry } = runEdit(job, edit, { id: newId(), at: new Date().toISOString() })
     if (isEmptyChange(change)) return null
     this.isTyping = edit.mergeKey !== undefined
-    this.set({ job: next, saving: true, conflict: null })
-    this.enqueue({ change, entries: entry ? [entry] : [], version: SCHEMA_VERSION })
+    this.set({ job: next, saving: true })
+    this.enqueue({ change, ids: [change.id], entries: entry ? [entry] : [], version: SCHEMA_VERSION })
     return change.id
   }
 
@@ -101,7 +126,7 @@ export class JobSession {
       return null
     } catch (error) {
       if (error instanceof NotUndoneError) return error.message
-      this.fail(error)
+      this.fail(error, 'undone')
       return null
     }
   }
@@ -109,40 +134,94 @@ export class JobSession {
 
   /** Tries again to save what could not be saved. */
   readonly retry = (): void => {
-    void this.drain()
+    if (this.pending.length > 0) void this.drain()
+    else this.set({ problem: null })
   }
 
-  /** Puts in the change that lost against another tab after all. */
-  readonly insist = (): void => {
-    const { conflict } = this.state
-    if (!conflict) return
-    this.edit({
-      label: conflict.change.label,
-      run: job => Object.assign(job, insistOn(job, conflict.change)),
-    })
+  /** Puts in the change that lost against another tab after all, with the lines of the log that it brought. */
+  readonly insist = (conflict: Conflict): void => {
+    const { job } = this.state
+    const { change: lost, entries } = conflict.pending
+    if (!job) return
+    const edit: Edit = { label: lost.label, run: draft => void Object.assign(draft, insistOn(job, lost)) }
+    const { job: next, change } = runEdit(job, edit, { id: newId(), at: new Date().toISOString() })
+    this.answer(conflict)
+    const again = { ...change, shows: lost.shows, hides: lost.hides }
+    if (isEmptyChange(again)) {
+      this.writeDown()
+      return
+    }
+    this.set({ job: next, saving: true })
+    this.isTyping = false
+    this.enqueue({ change: again, ids: [change.id], entries, version: SCHEMA_VERSION })
   }
-  readonly giveWay = (): void => this.set({ conflict: null })
+  /** Lets the other tab have its way. */
+  readonly giveWay = (conflict: Conflict): void => {
+    this.answer(conflict)
+    this.writeDown()
+  }
+  private answer(conflict: Conflict) {
+    this.set({ conflicts: this.state.conflicts.filter(one => one !== conflict) })
+  }
 
   private async open() {
     this.opening += 1
     const { opening } = this
+    const isOver = () => this.listeners.size === 0 || opening !== this.opening
     if (typeof window !== 'undefined') window.addEventListener('pagehide', this.onHide)
-    const watch = <T>(query: () => Promise<T>, next: (value: T) => void) =>
-      this.subscriptions.push(liveQuery(query).subscribe({ next, error: error => this.fail(error) }))
-    const leftovers = await Promise.all((await takeLeftovers()).map(left => this.broughtUp(left)))
-    if (leftovers.length) {
-      this.pending.push(...leftovers)
-      await this.drain()
+    const watch = <T>(query: () => Promise<T>, next: (value: T) => void) => {
+      const subscription: Subscription = liveQuery(query).subscribe({
+        next,
+        error: error => this.fail(error),
+      })
+      this.ends.push(() => subscription.unsubscribe())
     }
-    if (this.listeners.size === 0 || opening !== this.opening) return
+    try {
+      await this.arrive(await this.db.jobs.get(this.jobId))
+    } catch (error) {
+      this.fail(error)
+    }
+    if (isOver()) return
     watch(
       () => this.db.jobs.get(this.jobId),
-      row => this.take(row),
+      row => void this.arrive(row),
     )
     watch(
       () => reach(this.db, this.jobId),
       ({ undo, redo }) => this.set({ undoLabel: undo?.label ?? null, redoLabel: redo?.label ?? null }),
     )
+    this.ends.push(watchTabs(this.jobId, () => void this.takeOver()))
+    const rules = setTimeout(() => void documentRules().catch(() => undefined), RULES_AFTER_MS)
+    this.ends.push(() => clearTimeout(rules))
+  }
+
+  /** A job that is here for the first time, or again, brings along what tabs that are gone had not saved of it. */
+  private async arrive(row: JobRow | undefined) {
+    const isHere = row && !row.deletedAt
+    const isNew = isHere && this.state.status !== 'ready'
+    if (isNew) await this.collectLeftovers()
+    this.take(row)
+    if (isNew && this.pending.length > 0) void this.drain()
+  }
+
+  private async takeOver() {
+    if (this.state.status !== 'ready') return
+    await this.collectLeftovers()
+    const row = await this.db.jobs.get(this.jobId)
+    if (row) this.show(row)
+    void this.drain()
+  }
+
+  private async collectLeftovers() {
+    const known = new Set(this.waiting().flatMap(({ ids }) => ids))
+    const left = (await takeLeftovers(this.jobId)).filter(({ change }) => !known.has(change.id))
+    try {
+      this.pending.unshift(...(await Promise.all(left.map(one => this.broughtUp(one)))))
+    } catch (error) {
+      this.stuck.push(...left)
+      this.fail(error)
+    }
+    this.writeDown()
   }
 
   /** A leftover that was made on a document of an older version, for the document as it stands now. */
@@ -164,42 +243,64 @@ export class JobSession {
   }
 
   private readonly onHide = () => {
-    writeJournal(this.pending)
+    this.writeDown()
     void this.drain()
   }
 
   private close() {
     void this.drain()
     if (typeof window !== 'undefined') window.removeEventListener('pagehide', this.onHide)
-    for (const subscription of this.subscriptions.splice(0)) subscription.unsubscribe()
+    for (const end of this.ends.splice(0)) end()
   }
 
-  /** Shows what the database holds, unless something newer is on its way there from here. */
+  /** All that is not in the database: what lost and waits for a word, and what is on its way. */
+  private waiting(): Pending[] {
+    return [...this.stuck, ...this.state.conflicts.map(({ pending }) => pending), ...this.pending]
+  }
+  private writeDown() {
+    writeJournal(this.jobId, this.waiting())
+  }
+
+  /** Takes in what the database holds, from here or from another tab. */
   private take(row: JobRow | undefined) {
-    if (this.pending.length > 0) return
-    if (!row || row.deletedAt) return this.set({ status: 'missing' })
-    if (row.revision === this.revision && this.state.status === 'ready') return
-    this.revision = row.revision
-    this.set({ status: 'ready', job: row.job, savedAt: row.savedAt, saving: false })
+    if (!row || row.deletedAt) {
+      // What is waiting stays on the screen: saving it says that the job is gone.
+      if (this.pending.length === 0) this.set({ status: 'missing' })
+      return
+    }
+    const known = this.state.status === 'ready' ? this.row : null
+    if (known?.revision === row.revision) return
+    // What was read before the last change went in may come after it.
+    if (known && row.revision < known.revision && row.savedAt < known.savedAt) return
+    // What was just put in from here comes back by way of the database: whoever put it in goes on with it.
+    const inFlight = this.draining && this.pending[0]
+    if (inFlight && row.revision === (known?.revision ?? 0) + 1 && row.seen?.includes(inFlight.change.id))
+      return
+    this.show(row)
+  }
+
+  /** Shows a stored job with what is waiting put on top; what cannot be put on top is told when it is saved. */
+  private show(row: JobRow) {
+    this.row = row
+    const seen = new Set(row.seen)
+    const job = this.pending
+      .filter(({ change }) => !seen.has(change.id))
+      .reduce((on, { change }) => (stillApplies(on, change) ? applyChange(on, change) : on), row.job)
+    this.set({ status: 'ready', job, savedAt: row.savedAt, saving: this.pending.length > 0 })
   }
 
   private enqueue(pending: Pending) {
     const last = this.pending.at(-1)
-    const waiting = last && this.draining === null && last.change.mergeKey !== null
-    if (waiting && last.change.mergeKey === pending.change.mergeKey)
-      this.pending[this.pending.length - 1] = {
-        ...pending,
-        change: mergeChanges(last.change, pending.change),
-        entries: [...last.entries, ...pending.entries],
-      }
+    if (last && this.draining === null && isOneAct(last.change, pending.change))
+      this.pending[this.pending.length - 1] = joined(last, pending)
     else this.pending.push(pending)
     clearTimeout(this.timer)
     if (!this.isTyping) {
-      writeJournal(this.pending)
+      this.writeDown()
       return void this.drain()
     }
     // After the screen has answered the key; a tab that is closed before then writes it as it goes.
-    setTimeout(() => writeJournal(this.pending), FRAME_MS)
+    setTimeout(() => this.writeDown(), FRAME_MS)
     this.timer = setTimeout(() => void this.drain(), TYPING_RESTS_MS)
   }
 
@@ -213,24 +314,30 @@ export class JobSession {
   }
 
   private async saveAll() {
-    let row: JobRow | undefined
     for (let next = this.pending[0]; next; next = this.pending[0]) {
       try {
-        row = await commitChange(this.db, next.change, next.entries)
+        const row = await commitChange(this.db, next.change, next.entries, next.ids)
+        this.pending.shift()
+        this.saved(row, next)
       } catch (error) {
         if (!(error instanceof ConflictError)) return this.fail(error)
-        this.set({ conflict: { change: error.change, message: error.message } })
-        row = await this.db.jobs.get(this.jobId)
-        // What was typed on top of it rests on the same stale value.
-        this.revision = -1
+        this.pending.shift()
+        this.set({ conflicts: withConflict(this.state.conflicts, { pending: next, message: error.message }) })
+        const row = await this.db.jobs.get(this.jobId).catch(() => undefined)
+        if (row) this.show(row)
       }
-      this.pending.shift()
-      writeJournal(this.pending)
+      // Only now: what goes from the journal is in the database.
+      this.writeDown()
     }
-    if (!row || row.id !== this.jobId) return
-    const stale = this.revision === -1 && this.state.status === 'ready'
-    this.revision = row.revision
-    this.set({ savedAt: row.savedAt, saving: false, problem: null, ...(stale && { job: row.job }) })
+    if (this.state.status === 'ready') this.set({ saving: false, problem: null })
+  }
+
+  /** After a change of this tab went in: alone, it makes what is shown already; with another's before it, not. */
+  private saved(row: JobRow, { change }: Pending) {
+    const since = row.revision - (this.row?.revision ?? Number.NaN)
+    if (since !== 0 && !(since === 1 && row.seen?.at(-1) === change.id)) return this.show(row)
+    this.row = row
+    this.set({ savedAt: row.savedAt })
   }
 
   private async travel(step: (db: DuskDatabase, jobId: string) => Promise<JobRow | null>) {
@@ -239,16 +346,34 @@ export class JobSession {
       const row = await step(this.db, this.jobId)
       if (row) this.take(row)
     } catch (error) {
-      this.fail(error)
+      this.fail(error, 'undone')
     }
   }
 
-  private fail(error: unknown) {
-    this.set({ saving: false, problem: describeProblem(error) })
+  private fail(error: unknown, not: Problem['not'] = 'saved') {
+    this.set({ problem: { ...describeProblem(error), not } })
   }
 
   private set(part: Partial<SessionState>) {
     this.state = { ...this.state, ...part }
     for (const listener of this.listeners) listener()
   }
+}
+
+const isOneAct = (before: Change, after: Change) =>
+  before.mergeKey !== null && before.mergeKey === after.mergeKey
+
+/** Two changes of one act of typing, as one. */
+const joined = (before: Pending, after: Pending): Pending => ({
+  ...after,
+  change: mergeChanges(before.change, after.change),
+  ids: [...before.ids, ...after.ids],
+  entries: [...before.entries, ...after.entries],
+})
+
+/** One more that lost; what was typed on top of another that lost, in the same field, is asked about with it. */
+function withConflict(conflicts: readonly Conflict[], lost: Conflict): Conflict[] {
+  const last = conflicts.at(-1)
+  if (!last || !isOneAct(last.pending.change, lost.pending.change)) return [...conflicts, lost]
+  return [...conflicts.slice(0, -1), { ...lost, pending: joined(last.pending, lost.pending) }]
 }

@@ -141,6 +141,23 @@ describe('files', () => {
     expect((await visible()).map(entry => entry.text)).toContain('Ways scraped')
   })
 
+  test('a file with another job under the same ids of lines and changes takes nothing from the job here', async () => {
+    await commit(addNote(X().id, 'Ways scraped', 'note'))
+    await commit(setGoal(X(), 'cuttingForceN', 700))
+    const before = await exportJob(db, job.id)
+    const text = before.replaceAll(`"${job.id}"`, '"another"').replace('Ways scraped', 'Not mine')
+    const file = await jobs.readFile(new File([text], 'job.json'))
+    expect(await jobs.importJob(db, file, 'both')).toBe('another')
+    expect(await exportJob(db, job.id)).toBe(before)
+    const words = async (id: string) =>
+      (await collect(db, id)).entries.filter(({ hidden }) => !hidden).map(entry => entry.text)
+    expect(await words('another')).toContain('Not mine')
+    await undo(db, 'another')
+    await undo(db, 'another')
+    expect(await words('another')).not.toContain('Not mine')
+    expect(await exportJob(db, job.id)).toBe(before)
+  })
+
   test('a replaced job can be put back', async () => {
     const file = await collect(db, job.id)
     await commit(setGoal(X(), 'cuttingForceN', 700))

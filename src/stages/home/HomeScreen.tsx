@@ -15,6 +15,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { Wordmark } from '@/ui/frame/Wordmark'
 import { Panel } from '@/ui/Panel'
 import { JobCard } from './JobCard'
+import { LeftBehind } from './LeftBehind'
 
 const NewJobDialog = dynamic(() => import('./NewJobDialog').then(module => module.NewJobDialog), {
   ssr: false,
@@ -112,6 +113,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             <JobCards rows={archived} onProblem={setProblem} />
           </chakra.section>
         )}
+        {stored && !stored.problem && <LeftBehind rows={rows} />}
         {deleted.length > 0 && (
           <Panel title="Deleted" note="They can be put back until they are deleted for good.">
             <chakra.ul display="grid" gap="1">

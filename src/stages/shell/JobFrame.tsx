@@ -174,5 +174,6 @@ function Places({ jobId, axisId, stage, sheet }: HeaderProps['place']) {
 function Saved({ session }: { session: JobSession }) {
   const savedAt = useSessionState(session, state => state.savedAt)
   const saving = useSessionState(session, state => state.saving)
-  return <SavedNote savedAt={savedAt} saving={saving} />
+  const failed = useSessionState(session, ({ problem }) => problem !== null && problem.not !== 'undone')
+  return <SavedNote savedAt={savedAt} saving={saving} failed={saving && failed} />
 }

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic'
 import { useEffect, useRef } from 'react'
 import type { Job } from '@/core/document/job'
 import { firstSheet } from '@/core/sheets'
-import type { JobSession } from '@/store/session'
+import type { Conflict, JobSession } from '@/store/session'
 import { Button, LinkButton } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
@@ -104,39 +104,82 @@ function Plain({ children }: { children: React.ReactNode }) {
 /** What went wrong with saving, and what can be done about it. */
 function Troubles({ session }: { session: JobSession }) {
   const problem = useSessionState(session, state => state.problem)
-  const conflict = useSessionState(session, state => state.conflict)
+  const conflicts = useSessionState(session, state => state.conflicts)
   return (
-    <chakra.div display="grid" gap="2" px="3" pt={problem || conflict ? '3' : '0'}>
+    <chakra.div display="grid" gap="2" px="3" pt={problem || conflicts.length > 0 ? '3' : '0'}>
       {problem && (
         <Notice
-          title={`Not saved. ${problem.title}`}
+          title={`Not ${problem.not ?? 'saved'}. ${problem.title}`}
           actions={
-            <>
-              <Button variant="lamp" onClick={() => void saveJob(session)}>
-                Export now
-              </Button>
-              <Button onClick={session.retry}>Save again</Button>
-            </>
+            problem.not === 'undone' ? (
+              <Button onClick={session.retry}>Close</Button>
+            ) : (
+              <>
+                <Button variant="lamp" onClick={() => void saveJob(session)}>
+                  Export now
+                </Button>
+                <Button onClick={session.retry}>Save again</Button>
+              </>
+            )
           }
         >
           {problem.advice}
         </Notice>
       )}
-      {conflict && (
-        <Notice
-          title={conflict.message}
-          actions={
-            <>
-              <Button onClick={session.insist}>Put mine in</Button>
-              <Button variant="quiet" onClick={session.giveWay}>
-                Keep theirs
-              </Button>
-            </>
-          }
-        >
-          What the other tab saved is shown; nothing of it was overwritten.
-        </Notice>
-      )}
+      {conflicts.length > 0 && <Conflicts session={session} conflicts={conflicts} />}
     </chakra.div>
+  )
+}
+
+/** Changes that another tab came before, each with the two ways to settle it: they stay until they are answered. */
+function Conflicts({ session, conflicts }: { session: JobSession; conflicts: readonly Conflict[] }) {
+  const each = (settle: (conflict: Conflict) => void) => () => conflicts.forEach(settle)
+  const many = conflicts.length > 1
+  return (
+    <Notice
+      title={
+        many
+          ? `Another tab saved something else first, in ${conflicts.length} places`
+          : (conflicts[0]?.message ?? '')
+      }
+      actions={
+        <>
+          <Button onClick={each(session.insist)}>{many ? 'Put all of mine in' : 'Put mine in'}</Button>
+          <Button variant="quiet" onClick={each(session.giveWay)}>
+            {many ? 'Keep all of theirs' : 'Keep theirs'}
+          </Button>
+        </>
+      }
+    >
+      What the other tab saved is shown; nothing of it was overwritten. Yours is kept until you have said
+      which it is to be.
+      {many && (
+        <chakra.ul display="grid" gap="1" mt="1" maxH="176px" overflowY="auto">
+          {conflicts.map(conflict => (
+            <chakra.li
+              key={conflict.pending.change.id}
+              display="flex"
+              gap="2"
+              alignItems="center"
+              flexWrap="wrap"
+            >
+              <chakra.span flex="1 1 220px">{conflict.pending.change.label}</chakra.span>
+              <Button
+                aria-label={`Put mine in: ${conflict.pending.change.label}`}
+                onClick={() => session.insist(conflict)}
+              >
+                Mine
+              </Button>
+              <Button
+                aria-label={`Keep theirs: ${conflict.pending.change.label}`}
+                onClick={() => session.giveWay(conflict)}
+              >
+                Theirs
+              </Button>
+            </chakra.li>
+          ))}
+        </chakra.ul>
+      )}
+    </Notice>
   )
 }

@@ -5,8 +5,16 @@ import { momentWords } from '@/core/units/dateWords'
 /** Saving is worth a word only when it takes this long. */
 const SLOW_MS = 800
 
-/** When and where the job was last saved. */
-export function SavedNote({ savedAt, saving }: { savedAt: string | null; saving: boolean }) {
+/** When and where the job was last saved, or that it is not. */
+export function SavedNote({
+  savedAt,
+  saving,
+  failed,
+}: {
+  savedAt: string | null
+  saving: boolean
+  failed: boolean
+}) {
   const [slow, setSlow] = useState(false)
   useEffect(() => {
     if (!saving) return setSlow(false)
@@ -15,7 +23,15 @@ export function SavedNote({ savedAt, saving }: { savedAt: string | null; saving:
   }, [saving])
   return (
     <span role="status" data-saved={saving ? 'no' : 'yes'}>
-      <Note text={slow || !savedAt ? 'Saving…' : `Saved ${when(new Date(savedAt))}, in this browser`} />
+      <Note
+        text={
+          failed
+            ? 'Not saved: see below'
+            : slow || !savedAt
+              ? 'Saving…'
+              : `Saved ${when(new Date(savedAt))}, in this browser`
+        }
+      />
     </span>
   )
 }
