@@ -9,6 +9,7 @@ import { skarrow } from '@/core/demo/skarrow'
 import { applyChange, runEdit, stillApplies } from '@/core/document/edit'
 import { setGoal } from '@/core/document/edits'
 import { writeDxf } from '@/core/drawing/dxf'
+import { pagesOf } from '@/core/drawing/pages'
 import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { EvaluationContext } from '@/core/evaluation/context'
@@ -24,6 +25,7 @@ import { worstSection } from '@/core/sheets/nutRoom/sections'
 import { remediesFor } from '@/core/sheets/remedies'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { drawChain, evenRandom } from '@/core/simulate/monteCarlo'
+import { pdfFonts } from '../cli/pdfFonts'
 import {
   demoAddress,
   homeOpens,
@@ -159,12 +161,14 @@ console.log(
 )
 
 const template = bracketTemplate('Bench', axis.bracketHoles, { widthMm: 60, heightMm: 62 }, 36, 'mm')
+const imprint = { machine: 'Bench', axis: 'X', date: '26 November 2026' }
+const fonts = pdfFonts()
 const timesMs: number[] = []
 for (let i = 0; i < 9; i++) {
   const start = performance.now()
   writeSvg(template)
   writeDxf(template)
-  await writePdf(template)
+  await writePdf(template.title, pagesOf(template, 'a4', imprint, 'mm'), fonts)
   timesMs.push(performance.now() - start)
 }
 console.log(

@@ -2,7 +2,15 @@
 // The last line alone says how many passed and how many failed.
 import { readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensureInstalled, ROOT, run, tool } from './lib/setup.mjs'
+import {
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  ensurePdfTools,
+  ROOT,
+  run,
+  tool,
+} from './lib/setup.mjs'
 
 const count = { passed: 0, failed: 0 }
 
@@ -36,6 +44,7 @@ function jest(project, more = []) {
 
 ensureInstalled()
 process.env.CHROMIUM_PATH = ensureChromium()
+ensurePdfTools()
 ensureBuilt()
 check('types', 'tsc', ['--noEmit', '-p', '.'])
 check('style', 'biome', ['check', '--error-on-warnings', '.'])

@@ -101,17 +101,31 @@ export function ensureBuilt() {
 const findChromium = () =>
   [process.env.CHROMIUM_PATH, ...CHROMIUM_PATHS].find(path => path && existsSync(path))
 
+/** Installs a package of Debian's where that is allowed. */
+function installed(name) {
+  if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0) return
+  say(`Installing ${name} …`)
+  run('apt-get', ['update', '-q'])
+  run('apt-get', ['install', '-y', '-q', '--no-install-recommends', name], {
+    DEBIAN_FRONTEND: 'noninteractive',
+  })
+}
+
+/** Has what turns a PDF into a picture, by which the tests look at what is printed. */
+export function ensurePdfTools() {
+  const isHere = () => spawnSync('pdftoppm', ['-v']).status === 0
+  if (!isHere()) installed('poppler-utils')
+  if (!isHere())
+    stop(
+      'The tests of what is printed need pdftoppm. Install it (on Debian, as root: apt-get install poppler-utils).',
+    )
+}
+
 /** Finds Chromium, or installs it from Debian's packages where that is allowed. */
 export function ensureChromium() {
   const found = findChromium()
   if (found) return found
-  if (process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0) {
-    say('Installing Chromium …')
-    run('apt-get', ['update', '-q'])
-    run('apt-get', ['install', '-y', '-q', '--no-install-recommends', 'chromium'], {
-      DEBIAN_FRONTEND: 'noninteractive',
-    })
-  }
+  installed('chromium')
   return (
     findChromium() ??
     stop(

@@ -214,6 +214,8 @@ test('template and screw are taken away in three formats that open', async () =>
   await bench.sheet('Ends of the screw')
   const pdf = await file('Save as PDF: Skarrow 8, X: screw')
   expect((await PDFDocument.load(new Uint8Array(pdf.bytes))).getPageCount()).toBe(1)
+  // Its fonts are in it: the app's own came from this server.
+  expect(pdf.bytes.toString('latin1')).toContain('AtkinsonHyperlegible')
   expect(bench.errors).toEqual([])
 })
 

@@ -43,26 +43,44 @@ export const box = (layer: Layer, x: number, y: number, width: number, height: n
   line(layer, x + width, y + height, x, y + height),
   line(layer, x, y + height, x, y),
 ]
-/** A cross through a point. */
-export const cross = (x: number, y: number, reachMm: number): Mark[] => [
-  line('centre', x - reachMm, y, x + reachMm, y),
-  line('centre', x, y - reachMm, x, y + reachMm),
-]
+/** A cross through a point, each arm from the middle out: so its dashes meet there, where the punch goes. */
+export const cross = (x: number, y: number, reachMm: number): Mark[] =>
+  [
+    [1, 0],
+    [0, 1],
+    [-1, 0],
+    [0, -1],
+  ].map(([dx = 0, dy = 0]) => line('centre', x, y, x + dx * reachMm, y + dy * reachMm))
+
+export interface Rectangle {
+  left: number
+  bottom: number
+  right: number
+  top: number
+}
 
 /** About how wide a letter is, as a share of its height. */
-const LETTER = 0.6
+const LETTER = 0.75
+
+/** The rectangle that a text takes, about. */
+export const textBox = ({
+  x,
+  y,
+  heightMm,
+  text,
+}: {
+  x: number
+  y: number
+  heightMm: number
+  text: string
+}): Rectangle => ({ left: x, bottom: y, right: x + text.length * heightMm * LETTER, top: y + heightMm })
 
 /**
  * The rectangle that holds everything of a drawing.
  *
  * @example boundsOf([circle('edge', 0, 0, 5)]) // { left: -5, bottom: -5, right: 5, top: 5 }
  */
-export function boundsOf(marks: readonly Mark[]): {
-  left: number
-  bottom: number
-  right: number
-  top: number
-} {
+export function boundsOf(marks: readonly Mark[]): Rectangle {
   const xs: number[] = []
   const ys: number[] = []
   for (const mark of marks)
@@ -75,9 +93,11 @@ export function boundsOf(marks: readonly Mark[]): {
         xs.push(mark.x - mark.r, mark.x + mark.r)
         ys.push(mark.y - mark.r, mark.y + mark.r)
         break
-      case 'text':
-        xs.push(mark.x, mark.x + mark.text.length * mark.heightMm * LETTER)
-        ys.push(mark.y, mark.y + mark.heightMm)
+      case 'text': {
+        const box = textBox(mark)
+        xs.push(box.left, box.right)
+        ys.push(box.bottom, box.top)
+      }
     }
   return { left: Math.min(...xs), bottom: Math.min(...ys), right: Math.max(...xs), top: Math.max(...ys) }
 }

@@ -1,11 +1,25 @@
 import { Colors, DxfWriter, point3d, Units } from '@tarikjabiri/dxf'
-import { type Drawing, LAYERS } from './drawing'
+import { boundsOf, type Drawing, LAYERS } from './drawing'
+
+/** Long dash, gap, short dash, gap, in millimetres: the line of an axis. */
+const CENTRE_LINE = { name: 'CENTER', about: 'Center ____ _ ____ _ ____', mm: [4, -1, 1, -1] }
 
 /** Writes a drawing as DXF in millimetres, a layer for edges, centre lines and words each. */
 export function writeDxf({ marks }: Drawing): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
-  for (const layer of LAYERS) dxf.addLayer(layer, layer === 'edge' ? Colors.White : Colors.Cyan, 'Continuous')
+  // Metric: without it some readers take the patterns of inches.
+  dxf.setVariable('$MEASUREMENT', { 70: 1 })
+  const { left, bottom, right, top } = boundsOf(marks)
+  dxf.setVariable('$EXTMIN', { 10: left, 20: bottom, 30: 0 })
+  dxf.setVariable('$EXTMAX', { 10: right, 20: top, 30: 0 })
+  dxf.addLType(CENTRE_LINE.name, CENTRE_LINE.about, CENTRE_LINE.mm)
+  for (const layer of LAYERS)
+    dxf.addLayer(
+      layer,
+      layer === 'edge' ? Colors.White : Colors.Cyan,
+      layer === 'centre' ? CENTRE_LINE.name : 'Continuous',
+    )
   for (const mark of marks) {
     dxf.setCurrentLayerName(mark.layer)
     switch (mark.is) {

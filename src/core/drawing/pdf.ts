@@ -1,71 +1,134 @@
-import { grayscale, PDFDocument, StandardFonts } from 'pdf-lib'
-import { boundsOf, type Drawing } from './drawing'
+import fontkit from '@pdf-lib/fontkit'
+import {
+  clip,
+  endPath,
+  grayscale,
+  PDFDocument,
+  type PDFFont,
+  type PDFPage,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+} from 'pdf-lib'
+import type { Mark } from './drawing'
+import type { Page } from './pages'
 
 const POINTS_PER_MM = 72 / 25.4
-const MARGIN_MM = 10
-/** Sheets that printers take, short side first; a drawing larger than the last gets a sheet of its own size. */
-const SHEETS_MM = [
-  [210, 297],
-  [297, 420],
-  [420, 594],
-  [594, 841],
-] as const
+/** Letters stand this much higher than the size of their capitals. */
+const FONT_SHARE = 1.3
 
-/** The smallest sheet that a drawing fits on, upright or lying. */
-export function sheetFor(widthMm: number, heightMm: number): [widthMm: number, heightMm: number] {
-  for (const [short, long] of SHEETS_MM) {
-    if (widthMm <= short && heightMm <= long) return [short, long]
-    if (widthMm <= long && heightMm <= short) return [long, short]
-  }
-  return [widthMm, heightMm]
+/** A font with the letters that it has, by their code points. */
+interface Typeface {
+  font: PDFFont
+  letters: ReadonlySet<number>
 }
 
-/** What the built-in font of a PDF can show; anything else would stop the writing. */
-const plain = (text: string) => text.replace(/[^\x20-\x7e\u00a0-\u00ff]/g, '?')
-
 /**
- * Writes a drawing as a PDF of one page at full size, in the middle of the smallest sheet that holds it.
+ * Writes sheets as a PDF at full size, its fonts within it.
  *
  * Whoever prints it must not let the printer scale it: the check bar tells.
+ *
+ * @param fonts files of fonts (WOFF or TTF); a letter is set in the first that has it, and as a question mark where none has
  */
-export async function writePdf({ title, marks }: Drawing): Promise<Uint8Array> {
-  const { left, bottom, right, top } = boundsOf(marks)
-  const [widthMm, heightMm] = sheetFor(right - left + 2 * MARGIN_MM, top - bottom + 2 * MARGIN_MM)
+export async function writePdf(
+  title: string,
+  pages: readonly Page[],
+  fonts: readonly Uint8Array[],
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create()
   pdf.setTitle(title)
-  const font = await pdf.embedFont(StandardFonts.Helvetica)
-  const page = pdf.addPage([widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM])
-  const x = (mm: number) => (mm - left + (widthMm - (right - left)) / 2) * POINTS_PER_MM
-  const y = (mm: number) => (mm - bottom + (heightMm - (top - bottom)) / 2) * POINTS_PER_MM
-  for (const mark of marks) {
-    const thickness = (mark.layer === 'centre' ? 0.13 : 0.25) * POINTS_PER_MM
-    switch (mark.is) {
-      case 'line':
-        page.drawLine({
-          start: { x: x(mark.x1), y: y(mark.y1) },
-          end: { x: x(mark.x2), y: y(mark.y2) },
-          thickness,
-          ...(mark.layer === 'centre' && { dashArray: [4, 1, 1, 1].map(mm => mm * POINTS_PER_MM) }),
-        })
-        break
-      case 'circle':
-        // Without a colour for its border the package fills it, and a hole would be a black disc.
-        page.drawCircle({
-          x: x(mark.x),
-          y: y(mark.y),
-          size: mark.r * POINTS_PER_MM,
-          borderWidth: thickness,
-          borderColor: grayscale(0),
-        })
-        break
-      case 'text':
-        page.drawText(plain(mark.text), {
-          x: x(mark.x),
-          y: y(mark.y),
-          size: mark.heightMm * 1.3 * POINTS_PER_MM,
-          font,
-        })
-    }
+  pdf.registerFontkit(fontkit)
+  const faces = new Faces(pdf, fonts)
+  for (const { widthMm, heightMm, frame, marks, origin, window } of pages) {
+    const page = pdf.addPage([widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM])
+    const { left, bottom, right, top } = window
+    page.pushOperators(
+      pushGraphicsState(),
+      rectangle(...([left, bottom, right - left, top - bottom].map(mm => mm * POINTS_PER_MM) as FourNumbers)),
+      clip(),
+      endPath(),
+    )
+    for (const mark of marks) await draw(page, mark, origin, faces)
+    page.pushOperators(popGraphicsState())
+    for (const mark of frame) await draw(page, mark, { x: 0, y: 0 }, faces)
   }
   return pdf.save({ useObjectStreams: false })
+}
+
+type FourNumbers = [number, number, number, number]
+
+/** The fonts of a document: each goes in when a letter asks for it. */
+class Faces {
+  private readonly embedded: Typeface[] = []
+
+  constructor(
+    private readonly pdf: PDFDocument,
+    private readonly files: readonly Uint8Array[],
+  ) {}
+
+  private async face(index: number): Promise<Typeface | null> {
+    const known = this.embedded[index]
+    const file = this.files[index]
+    if (known || !file) return known ?? null
+    const font = await this.pdf.embedFont(file, { subset: true })
+    const face = { font, letters: new Set(font.getCharacterSet()) }
+    this.embedded[index] = face
+    return face
+  }
+
+  /** A text in pieces, each with the font that has its letters. */
+  async pieces(text: string): Promise<{ text: string; font: PDFFont }[]> {
+    const pieces: { text: string; font: PDFFont }[] = []
+    for (const letter of text.normalize('NFC')) {
+      const { font, shown } = await this.fontOf(letter)
+      const last = pieces.at(-1)
+      if (last?.font === font) last.text += shown
+      else pieces.push({ text: shown, font })
+    }
+    return pieces
+  }
+
+  private async fontOf(letter: string): Promise<{ font: PDFFont; shown: string }> {
+    for (let index = 0; index < this.files.length; index++) {
+      const face = await this.face(index)
+      if (face?.letters.has(letter.codePointAt(0) ?? 0)) return { font: face.font, shown: letter }
+    }
+    const first = await this.face(0)
+    if (!first) throw new Error('A PDF takes at least one font.')
+    return { font: first.font, shown: '?' }
+  }
+}
+
+async function draw(page: PDFPage, mark: Mark, origin: { x: number; y: number }, faces: Faces) {
+  const x = (mm: number) => (mm + origin.x) * POINTS_PER_MM
+  const y = (mm: number) => (mm + origin.y) * POINTS_PER_MM
+  const thickness = (mark.layer === 'centre' ? 0.13 : 0.25) * POINTS_PER_MM
+  switch (mark.is) {
+    case 'line':
+      page.drawLine({
+        start: { x: x(mark.x1), y: y(mark.y1) },
+        end: { x: x(mark.x2), y: y(mark.y2) },
+        thickness,
+        ...(mark.layer === 'centre' && { dashArray: [4, 1, 1, 1].map(mm => mm * POINTS_PER_MM) }),
+      })
+      break
+    case 'circle':
+      // Without a colour for its border the package fills it, and a hole would be a black disc.
+      page.drawCircle({
+        x: x(mark.x),
+        y: y(mark.y),
+        size: mark.r * POINTS_PER_MM,
+        borderWidth: thickness,
+        borderColor: grayscale(0),
+      })
+      break
+    case 'text': {
+      const size = mark.heightMm * FONT_SHARE * POINTS_PER_MM
+      let at = x(mark.x)
+      for (const { text, font } of await faces.pieces(mark.text)) {
+        page.drawText(text, { x: at, y: y(mark.y), size, font })
+        at += font.widthOfTextAtSize(text, size)
+      }
+    }
+  }
 }

@@ -2,26 +2,45 @@ import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
 import { useState } from 'react'
 import type { Drawing } from '@/core/drawing/drawing'
+import { framed, type Imprint, PAPERS, type Paper, pagesOf } from '@/core/drawing/pages'
+import { dayWords } from '@/core/units/dateWords'
+import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { DrawingView } from '@/ui/drawings/DrawingView'
+import { SelectField } from '@/ui/fields/SelectField'
 import { download, fileName } from './download'
+import { useJob, useUnits } from './JobContext'
+import { pdfFonts } from './pdfFonts'
+import { useAxis } from './useAxis'
+import { usePaper } from './usePaper'
 
 type Format = 'PDF' | 'SVG' | 'DXF'
 
+const PAPER_OPTIONS = (['a4', 'letter'] as const).map(value => ({
+  value,
+  label: `PDF on ${PAPERS[value].label}`,
+}))
+
 /** The file of a drawing; what writes it is loaded when it is asked for. */
-async function fileOf(format: Format, drawing: Drawing): Promise<[content: BlobPart, type: string]> {
+async function fileOf(
+  format: Format,
+  drawing: Drawing,
+  { paper, imprint, units }: { paper: Paper; imprint: Imprint; units: UnitSystem },
+): Promise<[content: BlobPart, type: string]> {
   switch (format) {
     case 'PDF': {
-      const { writePdf } = await import('@/core/drawing/pdf')
-      return [(await writePdf(drawing)) as Uint8Array<ArrayBuffer>, 'application/pdf']
+      const [{ writePdf }, fonts] = await Promise.all([import('@/core/drawing/pdf'), pdfFonts()])
+      const pages = pagesOf(drawing, paper, imprint, units)
+      const bytes = await writePdf(drawing.title, pages, fonts)
+      return [bytes as Uint8Array<ArrayBuffer>, 'application/pdf']
     }
     case 'SVG': {
       const { writeSvg } = await import('@/core/drawing/svg')
-      return [writeSvg(drawing), 'image/svg+xml']
+      return [writeSvg(framed(drawing, imprint, units)), 'image/svg+xml']
     }
     case 'DXF': {
       const { writeDxf } = await import('@/core/drawing/dxf')
-      return [writeDxf(drawing), 'image/vnd.dxf']
+      return [writeDxf(framed(drawing, imprint, units)), 'image/vnd.dxf']
     }
   }
 }
@@ -29,9 +48,15 @@ async function fileOf(format: Format, drawing: Drawing): Promise<[content: BlobP
 /** A drawing to look at, and to take away at full size in three formats. */
 export function DrawingSheet({ drawing }: { drawing: Drawing }) {
   const [failure, setFailure] = useState<string | null>(null)
+  const units = useUnits()
+  const machine = useJob(job => job.name)
+  const axis = useAxis(({ name }) => name)
+  const [paper, choosePaper] = usePaper(units)
+  const sheets = pagesOf(drawing, paper, { machine, axis, date: '' }, units).length
   const save = async (format: Format) => {
     try {
-      const [content, type] = await fileOf(format, drawing)
+      const imprint = { machine, axis, date: dayWords(new Date().toISOString()) }
+      const [content, type] = await fileOf(format, drawing, { paper, imprint, units })
       download(fileName(drawing.title, format.toLowerCase()), content, type)
       setFailure(null)
     } catch (error) {
@@ -54,8 +79,16 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
             <FileDown size={16} aria-hidden /> {format}
           </Button>
         ))}
+        <SelectField<Paper>
+          label={`Paper of ${drawing.title}`}
+          hideLabel
+          value={paper}
+          options={PAPER_OPTIONS}
+          onChange={choosePaper}
+        />
         <chakra.span color="quiet" fontSize="14px">
           at full size
+          {sheets > 1 && `, on ${sheets} sheets that are glued together by their crosses`}
         </chakra.span>
       </chakra.div>
       {failure && (

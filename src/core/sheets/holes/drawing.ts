@@ -21,8 +21,8 @@ export function bungDrawing(
     circle('edge', centreOffsetMm, 0, PILOT_MM / 2),
     ...cross(centreOffsetMm, 0, PILOT_MM / 2 + 2),
     ...box('edge', side, -d / 2, lengthMm, d),
-    words(side, d / 2 + 2, `${length(d)} dia, ${length(lengthMm)} long`, 2.5),
-    words(-d / 2, -d / 2 - 8, `pilot ${length(PILOT_MM)}, ${length(centreOffsetMm)} off the middle`, 2.5),
+    words(side, d / 2 + 2, `Ø ${length(d)}, ${length(lengthMm)} long`, 2.5),
+    words(-d / 2, -d / 2 - 8, `pilot Ø ${length(PILOT_MM)}, ${length(centreOffsetMm)} off the middle`, 2.5),
   ]
   const { left, top } = boundsOf(marks)
   return { title, marks: [...marks, words(left, top + 4, title, 3.5)] }

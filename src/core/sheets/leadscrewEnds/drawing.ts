@@ -164,7 +164,7 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[], units: 
       marks.push(line('edge', middle - 2, -diameterMm / 2 - 3, middle - 2, diameterMm / 2 + 3))
       marks.push(line('edge', middle + 2, -diameterMm / 2 - 3, middle + 2, diameterMm / 2 + 3))
     }
-    across.push({ x: x + 1, text: `${saySold(diameterMm, units)} ${tolerance}`, fromMm: diameterMm / 2 })
+    across.push({ x: x + 1, text: `Ø ${saySold(diameterMm, units)} ${tolerance}`, fromMm: diameterMm / 2 })
     along.push({ x: x + 1, text: length(lengthMm), fromMm: -diameterMm / 2 })
     x += shownMm
   }

@@ -26,7 +26,7 @@ export function TemplatePanel() {
   return (
     <Panel
       title="Drilling template"
-      note="Holes of the nut bracket from the screw axis, seen from the fixed end. Print it at 100 %, lay a rule on the bar of 100 mm, then glue it on and punch through the crosses."
+      note="Holes of the nut bracket from the screw axis, seen from the fixed end. Print it at 100 %, lay a rule on its bar, then glue it on and punch through the crosses."
     >
       <RowsTable {...holes} units={units} addLabel="Another hole of the bracket" />
       <CircleOfHoles />
