@@ -21,7 +21,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/cli/**/*.test.ts'],
+      testMatch: ['<rootDir>/{src,cli,tests/endure}/**/*.test.ts'],
     },
     { ...shared, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts'] },
   ],

@@ -100,10 +100,10 @@ export async function reach(db: DuskDatabase, jobId: string) {
 }
 
 /** Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents. */
-export const documentRules = async () => (await import('@/core/sheets/schema')).jobSchema
+export const documentRules = async () => (await import('@/core/sheets/checkJob')).checkJob
 
 async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
-  const jobSchema = await documentRules()
+  const checkJob = await documentRules()
   return inOne(db, async () => {
     const change = (await reach(db, jobId))[direction]
     if (!change) return null
@@ -111,7 +111,8 @@ async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo')
     const undone = direction === 'undo'
     const job = undone ? takeBack(row.job, change) : applyChange(row.job, change)
     // The history came from a file once, perhaps: what it makes of the job must be a job.
-    jobSchema.validateSync(job, { strict: true })
+    checkJob(job)
+    if (job.id !== row.id) throw new Error(`job.id: got ${job.id}, takes ${row.id}`)
     await db.history.update(change.sequence, { undone })
     await setHidden(db, change.shows, undone)
     await setHidden(db, change.hides, !undone)

@@ -4,7 +4,6 @@ import { type Edit, runEdit } from '@/core/document/edit'
 import { archiveJob, renameJob } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
 import type { Job, LogEntry } from '@/core/document/job'
-import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from '@/core/formats/jobFile'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import { sisterJob, type TakeOver } from '@/core/sheets/sisterJob'
 import { commitChange } from './commit'
@@ -107,15 +106,6 @@ export const deleteForGood = (db: DuskDatabase, jobId: string): Promise<void> =>
     await db.jobs.delete(jobId)
   })
 
-/** Reads a chosen file. @throws JobFileError that names what is wrong and where */
-export async function readFile(file: File): Promise<JobFile> {
-  if (file.size > LARGEST_FILE_BYTES)
-    throw new JobFileError(
-      `${file.name} has ${Math.ceil(file.size / 1024 / 1024)} MB; a job file has at most ${LARGEST_FILE_BYTES / 1024 / 1024} MB.`,
-    )
-  return readJobFile(await file.text())
-}
-
 /** Whether another job has lines of the log or changes under the ids of a file. */
 async function isTaken(db: DuskDatabase, { entries, history }: JobFile): Promise<boolean> {
   const found = (table: Table, list: readonly { id: string }[]) =>
@@ -126,8 +116,11 @@ async function isTaken(db: DuskDatabase, { entries, history }: JobFile): Promise
   return (await found(db.entries, entries)) + (await found(db.history as unknown as Table, history)) > 0
 }
 
-/** What stands here already under the id of a file that is to be imported. */
-export const standingHere = (db: DuskDatabase, file: JobFile) => db.jobs.get(file.job.id)
+/** The names of what stands here already under the ids of files that are to be imported. */
+export const standingHere = async (db: DuskDatabase, files: readonly JobFile[]): Promise<string[]> =>
+  (await db.jobs.bulkGet(files.map(({ job }) => job.id))).flatMap(row =>
+    row && !row.deletedAt ? [row.job.name] : [],
+  )
 
 /**
  * Puts a checked file in, all or nothing.
@@ -153,4 +146,30 @@ export const importJob = (db: DuskDatabase, file: JobFile, mode: 'both' | 'repla
     }
     await put(db, (await isTaken(db, file)) ? renumbered(file) : file)
     return file.job.id
+  })
+
+/** What is to become of the jobs of a backup that are here already. */
+export type RestoreMode = 'missing' | 'both' | 'replace'
+
+/**
+ * Puts the jobs of a backup in, all or none.
+ *
+ * @param mode "missing" leaves what is here as it is, "both" puts the ones of the backup beside them, "replace" puts the ones
+ *   that are here among the deleted
+ * @returns the ids under which jobs now stand that came in
+ */
+export const restoreJobs = (
+  db: DuskDatabase,
+  files: readonly JobFile[],
+  mode: RestoreMode,
+): Promise<string[]> =>
+  inOne(db, async () => {
+    const ids: string[] = []
+    for (const file of files) {
+      const here = await db.jobs.get(file.job.id)
+      if (mode === 'missing' && here && !here.deletedAt) continue
+      // One that is deleted here is no job that could stand beside another.
+      ids.push(await importJob(db, file, mode === 'both' && !here?.deletedAt ? 'both' : 'replace'))
+    }
+    return ids
   })

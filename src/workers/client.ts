@@ -1,9 +1,19 @@
 import { proxy, type Remote, wrap } from 'comlink'
 
+import { LARGEST_BACKUP_BYTES, refuseLarge } from '@/core/formats/jobFileError'
+import type { JobFile } from '@/core/formats/writeJobFile'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/simulate/monteCarlo'
-import type { AxisTask, DrawTask, DrawWorker, JudgeWorker, SearchOutcome, SearchWorker } from './protocol'
+import type {
+  AxisTask,
+  DrawTask,
+  DrawWorker,
+  FileWorker,
+  JudgeWorker,
+  SearchOutcome,
+  SearchWorker,
+} from './protocol'
 
 let remote: Remote<JudgeWorker> | undefined
 
@@ -62,6 +72,17 @@ export const startWhyNot = (
   running<SearchWorker, WhyNot | null>(
     searchWorker(),
     async remote => await remote.whyNot(task, kind, partId, points),
+  )
+
+/** Reads and checks a chosen file: one job, or a backup of many. */
+export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]> =>
+  running<FileWorker, JobFile[]>(
+    new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }),
+    async (remote, progress) => {
+      refuseLarge(file.size, LARGEST_BACKUP_BYTES)
+      return remote.read(await file.text(), progress)
+    },
+    onProgress,
   )
 
 /** Draws a chain of dimensions many times over. */

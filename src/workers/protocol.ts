@@ -3,6 +3,7 @@ import type { PartKind } from '@/core/document/kinds'
 import type { OwnParts } from '@/core/document/parts/types'
 import type { Shop } from '@/core/document/shop'
 import type { Remedy } from '@/core/evaluation/remedy'
+import type { JobFile } from '@/core/formats/writeJobFile'
 import type { DrivePoint, SearchResult } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { CheckId } from '@/core/sheets'
@@ -35,6 +36,11 @@ export interface SearchOutcome extends SearchResult {
 export interface SearchWorker {
   search: (task: AxisTask, onProgress: (share: number) => void) => SearchOutcome | null
   whyNot: (task: AxisTask, kind: SearchedKind, partId: string, points: DrivePoint[]) => WhyNot
+}
+
+/** A worker that reads files. */
+export interface FileWorker {
+  read: (text: string, onProgress: (share: number) => void) => JobFile[]
 }
 
 /** A chain of dimensions to be drawn many times over. */

@@ -148,6 +148,10 @@ describe('files', () => {
     const before = await first()
     await bench.click('button', 'Delete Skarrow 8')
     await bench.click('button', 'Delete Skarrow 8 for good')
+    await bench.click('button', 'Keep it')
+    await bench.sees('Put back')
+    await bench.click('button', 'Delete Skarrow 8 for good')
+    await bench.click('button', 'Delete it for good')
     await bench.sees('No job yet')
     const second = await downloads(bench.page)
     await pickFile(bench.page, before.path)
@@ -247,6 +251,108 @@ describe('storage that fails', () => {
     await bench.click('button', 'Start it')
     await bench.sees('allow site data for this address')
     expect(await bench.value('Name of the machine')).toBe('Quay mill')
+  })
+})
+
+describe('kept elsewhere too', () => {
+  test('a backup of all jobs is put back after the browser was cleared; what is here can stay', async () => {
+    const bench = await app.open()
+    const saved = await downloads(bench.page)
+    await bench.openDemo()
+    await bench.sheet('What you want from it')
+    await bench.fill(FORCE, '701')
+    await bench.isSaved()
+    await bench.go('/')
+    await bench.click('button', 'Open a demo job')
+    await bench.standsOnTheBench()
+    await bench.go('/')
+    await bench.sees('No backup yet.')
+    await bench.click('button', 'Back up all jobs')
+    const { path, name } = await saved()
+    expect(name).toMatch(/^dusk-bench-backup-\d{4}-\d\d-\d\d\.json$/)
+    await bench.sees('Last backup on')
+    const client = await bench.page.createCDPSession()
+    await client.send('Storage.clearDataForOrigin', { origin: app.url, storageTypes: 'all' })
+    await bench.go('/')
+    await bench.sees('No job yet')
+    await pickFile(bench.page, path)
+    await bench.click('button', 'Import all 2')
+    await bench.page.waitForFunction(() => document.querySelectorAll('[data-job]').length === 2)
+    await bench.click('button', 'Delete Skarrow 8')
+    await bench.page.waitForFunction(() => document.querySelectorAll('[data-job]').length === 1)
+    await pickFile(bench.page, path)
+    await bench.click('button', 'Only those that are not here')
+    await bench.page.waitForFunction(() => document.querySelectorAll('[data-job]').length === 2)
+  })
+
+  test('a copy goes into a folder of the builder while a job is worked on, and trouble with it is told', async () => {
+    // The browser's own folder for the page stands in for one that a person would choose.
+    const bench = await app.open('/', page =>
+      page.evaluateOnNewDocument(() => {
+        Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() })
+      }),
+    )
+    await bench.openDemo()
+    await bench.go('/')
+    await bench.click('button', 'Choose a folder')
+    await bench.sees('A copy of each job goes into the folder')
+    await bench.page.goBack()
+    await bench.standsOnTheBench()
+    await bench.sheet('What you want from it')
+    await bench.fill(FORCE, '702')
+    await bench.page.waitForFunction(
+      async () => {
+        const folder = await navigator.storage.getDirectory()
+        const texts: string[] = []
+        for await (const file of (
+          folder as unknown as { values: () => AsyncIterable<FileSystemFileHandle> }
+        ).values())
+          texts.push(await (await file.getFile()).text())
+        return texts.length === 1 && texts.join().includes('"cuttingForceN": 702')
+      },
+      { timeout: 12_000, polling: 500 },
+    )
+    await bench.page.evaluate(() => {
+      FileSystemDirectoryHandle.prototype.getFileHandle = () => Promise.reject(new Error('The disk is gone.'))
+    })
+    await bench.fill(FORCE, '703')
+    await bench.sees('No copy was made in the folder')
+    await bench.sees('The disk is gone. The job itself is saved in this browser.')
+    await bench.click('button', 'No more copies')
+    await bench.lacks('No copy was made', 'body')
+  })
+
+  test('what was typed into a job that is gone is a file, and stands in the way of no other', async () => {
+    const bench = await app.open()
+    await bench.openDemo()
+    await bench.go('/')
+    await bench.page.evaluate(() => {
+      const change = {
+        id: 'c',
+        jobId: 'gone',
+        at: '2026-11-20T08:00:00.000Z',
+        label: 'Lead of X',
+        mergeKey: null,
+        patches: [],
+        shows: [],
+        hides: [],
+        undone: false,
+      }
+      localStorage.setItem('dusk-journal:dead', JSON.stringify([{ change, entries: [], version: 7 }]))
+    })
+    const saved = await downloads(bench.page)
+    await bench.go('/')
+    await bench.sees('Typed, but never saved')
+    await bench.click('button', 'Save as a file')
+    expect((await saved()).text).toContain('"label": "Lead of X"')
+    await bench.click('link', 'Open Skarrow 8')
+    await bench.standsOnTheBench()
+    await bench.sheet('What you want from it')
+    await bench.fill(FORCE, '704')
+    await bench.isSaved()
+    await bench.go('/')
+    await bench.click('button', 'Throw away')
+    await bench.lacks('Typed, but never saved', 'body')
   })
 })
 

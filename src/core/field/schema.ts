@@ -56,9 +56,16 @@ export const yesNo = () => {
   const takes = gotAndTakes('true or false')
   return boolean().strict().typeError(takes).required(takes)
 }
+/** Whether a text is a moment that there is: February has no 31st. */
+export const isMoment = (value: unknown): boolean =>
+  typeof value === 'string' &&
+  /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/.test(value) &&
+  !Number.isNaN(Date.parse(value)) &&
+  new Date(value).toISOString().slice(0, 19) === value.slice(0, 19)
+
 const momentSchema = () => {
   const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
-  return text(30).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, takes)
+  return text(30).test('moment', takes, isMoment)
 }
 const orNull = (schema: Schema): Schema =>
   lazy(value => (value === null ? mixed().nullable() : schema)) as unknown as Schema

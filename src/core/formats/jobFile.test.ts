@@ -14,7 +14,8 @@ import { SCHEMA_VERSION } from '../document/version'
 import { CATALOGUE } from '../machine/parts'
 import { newJob } from '../sheets/newJob'
 import { jobSchema } from '../sheets/schema'
-import { JobFileError, LARGEST_FILE_BYTES, readJobFile } from './jobFile'
+import { readJobFile } from './jobFile'
+import { JobFileError, LARGEST_FILE_BYTES } from './jobFileError'
 import { type JobFile, writeJobFile } from './writeJobFile'
 
 const { job, entries } = skarrow()
@@ -108,7 +109,52 @@ test.each<[string, string, string]>([
     edited(copy => Object.assign(copy, { script: 'x' })),
     'The file has the unknown field "script"',
   ],
-  ['no axis', edited(copy => Object.assign(copy.job, { axes: [] })), 'takes at least one axis'],
+  [
+    'no axis',
+    edited(copy => Object.assign(copy.job, { axes: [] })),
+    'job.axes: got [], takes a list of 1 to 12',
+  ],
+  [
+    'half a letter in an id',
+    edited(copy => Object.assign(copy.job.axes[1] as object, { id: 'y\ud800' })),
+    'job.axes[1].id: got half a letter, takes whole ones',
+  ],
+  [
+    'a day that there is not',
+    edited(copy => Object.assign(copy.entries[0] as object, { at: '2026-02-31T08:00:00.000Z' })),
+    'entries[0].at: got "2026-02-31T08:00:00.000Z", takes a date and time',
+  ],
+  [
+    'a limit of another name',
+    edited(copy =>
+      Object.assign(copy.job.axes[0] as object, { limits: { toString: { holds: 1, close: 2, why: 'x' } } }),
+    ),
+    'job.axes[0].limits: got the unknown field toString',
+  ],
+  [
+    'a name that means something else',
+    text.replace('"mergeKey"', '"constructor"'),
+    'history[0]: got the unknown field constructor',
+  ],
+  [
+    'a number without end',
+    text.replace('"schemaVersion": 7', '"schemaVersion": 1e999'),
+    'job.schemaVersion: got a number without end',
+  ],
+  [
+    'far too deep',
+    edited(copy => Object.assign(copy.job, { name: JSON.parse('['.repeat(60) + ']'.repeat(60)) })),
+    'got more than 40 levels',
+  ],
+  ['a version that it is not of', edited(copy => Object.assign(copy.job, { schemaVersion: 1 })), 'job'],
+  [
+    'a place far beyond its list',
+    fixture.replace(
+      /"history": ?\[/,
+      '"history": [{"id":"x","patches":[],"inverse":[{"op":"add","path":["axes",1000000000],"value":{}}]},',
+    ),
+    'history[0].patches: got the place 1000000000 in a list',
+  ],
   [
     'two axes of one id',
     edited(copy => copy.job.axes.push(copy.job.axes[0] as Axis)),

@@ -1,21 +1,21 @@
 import { object, type Schema, ValidationError } from 'yup'
 import type { Change } from '../document/edit'
 import type { Job, LogEntry } from '../document/job'
-import { migrate } from '../document/migrations'
+import { migrate, type Stored } from '../document/migrations'
 import { SCHEMA_VERSION } from '../document/version'
 import { gotAndTakes } from '../field/schema'
-import { changeSchema, entrySchema, jobSchema } from '../sheets/schema'
+import { CHANGE_RULES, ENTRY_RULES, jobSchema, type RowRules } from '../sheets/schema'
+import { beyondBounds } from './bounds'
+import { JobFileError, refuseLarge } from './jobFileError'
 import type { JobFile } from './writeJobFile'
 
-/** A file that cannot be taken; the message names what is wrong and where. */
-export class JobFileError extends Error {
-  override name = 'JobFileError'
-}
-
-const MEGABYTE = 1024 * 1024
-/** Far above any real job; a file beyond it is not one. */
-export const LARGEST_FILE_BYTES = 32 * MEGABYTE
 const MOST_ROWS = 100_000
+/** Far above the rows of any table. */
+const MOST_PLACES = 5000
+const MOST_TABLE_ROWS = 600
+/** Up to this version rows had no ids, and changes found them by their places. */
+const LAST_BY_PLACE = 3
+const PROGRESS_EVERY = 2000
 
 /**
  * Reads a job file. Everything is checked before anything is returned.
@@ -24,11 +24,25 @@ const MOST_ROWS = 100_000
  * @throws JobFileError that names what is wrong and where
  */
 export function readJobFile(text: string): JobFile {
-  if (text.length > LARGEST_FILE_BYTES)
-    throw new JobFileError(
-      `The file has ${Math.ceil(text.length / MEGABYTE)} MB; a job file has at most ${LARGEST_FILE_BYTES / MEGABYTE} MB.`,
-    )
+  refuseLarge(text.length)
+  return readJob(parseFile(text))
+}
+
+/** A text as JSON, within all bounds. @throws JobFileError */
+export function parseFile(text: string): unknown {
   const file = parse(text)
+  const beyond = beyondBounds(file)
+  if (beyond) throw new JobFileError(beyond)
+  return file
+}
+
+/**
+ * What was parsed of a job file, checked.
+ *
+ * @param onProgress told now and then which share of its rows has been checked
+ * @throws JobFileError that names what is wrong and where
+ */
+export function readJob(file: unknown, onProgress: (share: number) => void = () => {}): JobFile {
   if (!isObject(file) || file.format !== 'dusk-bench-job')
     throw new JobFileError('This is not a job file: its first field must be "format": "dusk-bench-job".')
   const extra = Object.keys(file).find(key => !['format', 'job', 'entries', 'history'].includes(key))
@@ -40,19 +54,57 @@ export function readJobFile(text: string): JobFile {
     throw new JobFileError(gotAndTakes('a job document')({ path: 'job', value: file.job }))
   const version = Number((file.job as { schemaVersion?: unknown }).schemaVersion)
   const isOld = version < SCHEMA_VERSION
-  const stored = guard(() =>
-    migrate({
-      job: file.job as Record<string, unknown>,
-      history: isOld ? plainRows('history', file.history) : [],
-    }),
-  )
+  const history = isOld ? plainRows('history', file.history) : []
+  const stored = guard(() => broughtUp(file.job as Record<string, unknown>, history, version))
   const job = check<Job>('job', jobSchema, stored.job)
-  const ids = job.axes.map(axis => axis.id)
-  if (ids.length === 0) throw new JobFileError('job.axes: got an empty list, takes at least one axis')
-  if (new Set(ids).size < ids.length) throw new JobFileError('job.axes: two axes have the same id')
-  const entries = rows<LogEntry>('entries', entrySchema, file.entries, job.id)
-  const changes = rows<Change>('history', changeSchema, isOld ? stored.history : file.history, job.id)
+  const entries = rows<LogEntry>('entries', ENTRY_RULES, file.entries, job.id, share => onProgress(share / 2))
+  const changes = rows<Change>(
+    'history',
+    CHANGE_RULES,
+    isOld ? stored.history : file.history,
+    job.id,
+    share => onProgress(0.5 + share / 2),
+  )
   return { format: 'dusk-bench-job', job, entries, history: changes }
+}
+
+/** An older document brought up to the present version. @throws Error when it is not of the version that it says it is */
+function broughtUp(
+  job: Record<string, unknown>,
+  history: Record<string, unknown>[],
+  version: number,
+): Stored {
+  refuseFarPlaces(history)
+  if (version <= LAST_BY_PLACE) refuseLongTables(job.axes, 'job.axes')
+  try {
+    return migrate({ job, history })
+  } catch (error) {
+    if (!(error instanceof TypeError || error instanceof RangeError)) throw error
+    throw new JobFileError(
+      `job.schemaVersion: got ${version}, but what stands there is not of that version (${error.message})`,
+    )
+  }
+}
+
+/** Changes of the first versions found their rows by places: one far beyond its list would make a list that long. */
+function refuseFarPlaces(history: readonly Record<string, unknown>[]): void {
+  for (const [index, { patches, inverse }] of history.entries())
+    for (const patch of [patches, inverse].flat())
+      if (isObject(patch) && Array.isArray(patch.path))
+        for (const step of patch.path)
+          if (step === 'length' || (typeof step === 'number' && !(step >= 0 && step < MOST_PLACES)))
+            throw new JobFileError(
+              `history[${index}].patches: got the place ${String(step)} in a list, takes one from 0 to ${MOST_PLACES - 1}`,
+            )
+}
+
+/** Rows of the first versions are told apart by comparing each with each. */
+function refuseLongTables(value: unknown, path: string): void {
+  if (Array.isArray(value) && value.length > MOST_TABLE_ROWS)
+    throw new JobFileError(gotAndTakes(`a list of at most ${MOST_TABLE_ROWS}`)({ path, value }))
+  if (typeof value === 'object' && value !== null)
+    for (const [key, inside] of Object.entries(value))
+      refuseLongTables(inside, Array.isArray(value) ? `${path}[${key}]` : `${path}.${key}`)
 }
 
 /** A list of objects, whatever is in them. */
@@ -81,16 +133,18 @@ function parse(text: string): unknown {
 
 function rows<T extends { id: string; jobId: string }>(
   name: string,
-  schema: Schema,
+  { schema, fits }: RowRules,
   value: unknown,
   jobId: string,
+  onProgress: (share: number) => void,
 ): T[] {
   if (!Array.isArray(value) || value.length > MOST_ROWS)
     throw new JobFileError(gotAndTakes(`a list of at most ${MOST_ROWS}`)({ path: name, value }))
   const ids = new Set<string>()
   return value.map((row, index) => {
     const path = `${name}[${index}]`
-    const checked = check<T>(path, schema, row)
+    if (index % PROGRESS_EVERY === 0) onProgress(index / value.length)
+    const checked = fits(row) ? (row as T) : check<T>(path, schema, row)
     if (checked.jobId !== jobId)
       throw new JobFileError(`${path}.jobId: got ${checked.jobId}, takes ${jobId}, the id of the job`)
     if (ids.has(checked.id)) throw new JobFileError(`${path}.id: got ${checked.id} a second time`)
@@ -115,5 +169,5 @@ function guard<T>(work: () => T): T {
   }
 }
 
-const isObject = (value: unknown): value is Record<string, unknown> =>
+export const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)

@@ -8,6 +8,7 @@ import { SHOP } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { limitsProblem } from '../evaluation/limits'
 import { choice, flag, moment, words, wordsOrNone } from '../field/field'
+import { fits, fitsAll } from '../field/fits'
 import { gotAndTakes, listOf, mapOf, oneOf, schemaOf, schemasOf, shape, text } from '../field/schema'
 import { MOST_OWN_PARTS } from '../machine/parts'
 import { SHEETS } from '.'
@@ -15,7 +16,7 @@ import { LIMITS } from './evaluateAxis'
 
 /** Limits that were changed, by their keys, each in its right order. */
 const limits = mapOf(key => {
-  const facts = key in LIMITS ? LIMITS[key as keyof typeof LIMITS] : null
+  const facts = Object.hasOwn(LIMITS, key) ? LIMITS[key as keyof typeof LIMITS] : null
   return facts
     ? schemaOf(OWN_LIMITS).test('order', function (this: TestContext, value: unknown) {
         const { holds, close } = (value ?? {}) as { holds: number; close: number }
@@ -71,16 +72,31 @@ export const jobSchema = shape({
     shop: SHOP,
   }),
   ownParts: shape(Object.fromEntries(PART_KINDS.map(kind => [kind, ownPartsOf(kind)]))),
-  axes: listOf(axis, 12),
+  axes: listOf(axis, 12, 1).test('ids', 'job.axes: two axes have the same id', axes => {
+    const ids = (axes ?? []).map(one => (one as { id: string }).id)
+    return new Set(ids).size === ids.length
+  }),
 })
 
+/** What rows of a file are checked by: the schema says what is wrong, `fits` in next to no time that nothing is. */
+export interface RowRules {
+  schema: Schema
+  fits: (value: unknown) => boolean
+}
+
 /** A line of the log. */
-export const entrySchema = schemaOf(LOG_ENTRY)
+export const ENTRY_RULES: RowRules = {
+  schema: schemaOf(LOG_ENTRY),
+  fits: value => fits(LOG_ENTRY, value),
+}
 
 /** A change can take a whole file of parts, some fields of each. */
 const MOST_PATCHES = 25_000
 
 const list = (takes: string, most: number) => listOf(mixed().test('one', gotAndTakes(takes), isPatch), most)
+
+/** Names that mean something else to the language. */
+const NO_STEPS = new Set(['__proto__', 'constructor', 'prototype'])
 
 /** A patch as it is stored: a path of keys and ids, and what it replaces by what. */
 function isPatch(value: unknown): boolean {
@@ -90,7 +106,7 @@ function isPatch(value: unknown): boolean {
   return (
     isStrings(path) &&
     (path as string[]).length <= 12 &&
-    !(path as string[]).includes('__proto__') &&
+    !(path as string[]).some(step => NO_STEPS.has(step)) &&
     (before === undefined || before === null || typeof before === 'string') &&
     (order === undefined || isOrder(order, isStrings)) &&
     (splice === undefined || isOrder(splice, Array.isArray)) &&
@@ -102,17 +118,37 @@ const isOrder = (value: unknown, isList: (one: unknown) => boolean): boolean => 
   return isList(was) && isList(now)
 }
 
+const CHANGE = {
+  id: words('Id', 40),
+  jobId: words('Job', 40),
+  at: moment('When'),
+  label: words('What', LONGEST_LABEL),
+  mergeKey: wordsOrNone('Act of typing', 200),
+  undone: flag('Undone'),
+}
+const MOST_LINES = 100
+const LINE_ID = words('Line', 41)
+const areLines = (value: unknown) =>
+  Array.isArray(value) && value.length <= MOST_LINES && value.every(one => fits(LINE_ID, one))
+
 /** One change of the history, with what takes it back. */
-export const changeSchema: Schema = shape({
-  ...schemasOf({
-    id: words('Id', 40),
-    jobId: words('Job', 40),
-    at: moment('When'),
-    label: words('What', LONGEST_LABEL),
-    mergeKey: wordsOrNone('Act of typing', 200),
-    undone: flag('Undone'),
+export const CHANGE_RULES: RowRules = {
+  schema: shape({
+    ...schemasOf(CHANGE),
+    patches: list('a patch with path, was and now', MOST_PATCHES),
+    shows: listOf(text(41), MOST_LINES),
+    hides: listOf(text(41), MOST_LINES),
   }),
-  patches: list('a patch with path, was and now', MOST_PATCHES),
-  shows: listOf(text(41), 100),
-  hides: listOf(text(41), 100),
-})
+  fits(value) {
+    if (typeof value !== 'object' || value === null) return false
+    const { patches, shows, hides, ...rest } = value as Record<string, unknown>
+    return (
+      fitsAll(CHANGE, rest) &&
+      Array.isArray(patches) &&
+      patches.length <= MOST_PATCHES &&
+      patches.every(isPatch) &&
+      areLines(shows) &&
+      areLines(hides)
+    )
+  },
+}

@@ -4,9 +4,11 @@ import { Upload } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
+import { dayWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
 import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/jobs'
+import { clearOld, goesAt, KEPT_DAYS } from '@/store/keeping'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
@@ -15,9 +17,13 @@ import { Notice } from '@/ui/frame/Notice'
 import { Wordmark } from '@/ui/frame/Wordmark'
 import { Panel } from '@/ui/Panel'
 import { JobCard } from './JobCard'
+import { BackupReminder, Keeping } from './Keeping'
 import { LeftBehind } from './LeftBehind'
 
 const NewJobDialog = dynamic(() => import('./NewJobDialog').then(module => module.NewJobDialog), {
+  ssr: false,
+})
+const ForGoodDialog = dynamic(() => import('./ForGoodDialog').then(module => module.ForGoodDialog), {
   ssr: false,
 })
 const ImportDialog = dynamic(() => import('./ImportDialog').then(module => module.ImportDialog), {
@@ -31,6 +37,11 @@ export function HomeScreen({ demo }: { demo: boolean }) {
   const [creating, setCreating] = useState(false)
   const [file, setFile] = useState<File | null>(null)
   const [problem, setProblem] = useState<Problem | null>(null)
+  const [going, setGoing] = useState<JobRow | null>(null)
+
+  useEffect(() => {
+    clearOld(getDatabase(), new Date()).catch(error => setProblem(describeProblem(error)))
+  }, [])
 
   useEffect(() => {
     if (demo) seedDemo(getDatabase()).catch(error => setProblem(describeProblem(error)))
@@ -38,6 +49,11 @@ export function HomeScreen({ demo }: { demo: boolean }) {
 
   const attempt = (work: () => Promise<unknown>) => work().catch(error => setProblem(describeProblem(error)))
   const open = (jobId: string) => router.push(`/job/${encodeURIComponent(jobId)}`)
+  /** One job is opened; of many, the list shows them. */
+  const came = (jobIds: string[]) => {
+    setFile(null)
+    if (jobIds.length === 1) open(jobIds[0] as string)
+  }
   const rows = stored?.rows ?? []
   const live = rows.filter(row => !row.deletedAt && !row.job.archived)
   const archived = rows.filter(row => !row.deletedAt && row.job.archived)
@@ -56,10 +72,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             <chakra.h1 fontSize="26px" fontWeight={700}>
               Machines under conversion
             </chakra.h1>
-            <chakra.p color="quiet">
-              Each job is one machine. Everything stays in this browser; export a job to keep a copy
-              elsewhere.
-            </chakra.p>
+            <chakra.p color="quiet">Each job is one machine. Everything stays in this browser.</chakra.p>
           </chakra.div>
           <chakra.div display="flex" flexWrap="wrap" gap="2">
             <Button variant="lamp" onClick={() => setCreating(true)}>
@@ -81,6 +94,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             {trouble.advice}
           </Notice>
         )}
+        {stored && !stored.problem && rows.length > 0 && <BackupReminder attempt={attempt} />}
         {stored && !stored.problem && live.length === 0 && (
           <Panel title="No job yet">
             <chakra.p maxW="62ch">
@@ -115,12 +129,16 @@ export function HomeScreen({ demo }: { demo: boolean }) {
         )}
         {stored && !stored.problem && <LeftBehind rows={rows} />}
         {deleted.length > 0 && (
-          <Panel title="Deleted" note="They can be put back until they are deleted for good.">
+          <Panel
+            title="Deleted"
+            note={`Each can be put back for ${KEPT_DAYS} days, or until it is deleted for good.`}
+          >
             <chakra.ul display="grid" gap="1">
               {deleted.map(row => (
                 <chakra.li key={row.id} display="flex" flexWrap="wrap" gap="2" alignItems="center">
                   <chakra.span flex="1 1 200px" overflowWrap="anywhere">
                     {row.job.name}
+                    <chakra.span color="quiet">, until {dayWords(goesAt(row.deletedAt ?? ''))}</chakra.span>
                   </chakra.span>
                   <Button
                     aria-label={`Put back ${row.job.name}`}
@@ -131,7 +149,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
                   <Button
                     variant="danger"
                     aria-label={`Delete ${row.job.name} for good`}
-                    onClick={() => attempt(() => deleteForGood(getDatabase(), row.id))}
+                    onClick={() => setGoing(row)}
                   >
                     Delete for good
                   </Button>
@@ -140,9 +158,20 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             </chakra.ul>
           </Panel>
         )}
+        {stored && !stored.problem && rows.length > 0 && <Keeping attempt={attempt} />}
       </chakra.main>
+      {going && (
+        <ForGoodDialog
+          name={going.job.name}
+          onClose={() => setGoing(null)}
+          onDelete={() => {
+            setGoing(null)
+            attempt(() => deleteForGood(getDatabase(), going.id))
+          }}
+        />
+      )}
       {creating && <NewJobDialog onClose={() => setCreating(false)} onCreated={open} />}
-      {file && <ImportDialog file={file} onClose={() => setFile(null)} onImported={open} />}
+      {file && <ImportDialog file={file} onClose={() => setFile(null)} onImported={came} />}
     </chakra.div>
   )
 }

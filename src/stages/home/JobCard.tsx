@@ -5,6 +5,7 @@ import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
+import { fileName } from '@/core/formats/fileName'
 import { catalogueOf } from '@/core/machine/parts'
 import { nextForJob } from '@/core/sheets/nextAction'
 import { getDatabase, type JobRow } from '@/store/database'
@@ -13,7 +14,7 @@ import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jo
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
-import { download, fileName } from '../job/download'
+import { download } from '../job/download'
 import { addressOf } from '../job/place'
 
 const DuplicateDialog = dynamic(() => import('./DuplicateDialog').then(module => module.DuplicateDialog), {

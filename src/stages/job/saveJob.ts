@@ -1,7 +1,8 @@
+import { fileName } from '@/core/formats/fileName'
 import { getDatabase } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
 import type { JobSession } from '@/store/session'
-import { download, fileName } from './download'
+import { download } from './download'
 
 /** Hands the open job, as it stands on the screen, to the builder as a file with its log and its history. */
 export async function saveJob(session: JobSession): Promise<void> {

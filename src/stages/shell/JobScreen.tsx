@@ -10,6 +10,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
 import { addressOf, go, usePlace } from '../job/place'
 import { saveJob } from '../job/saveJob'
+import { FolderCopy } from './FolderCopy'
 import { JobFrame } from './JobFrame'
 import { useSession } from './useSession'
 
@@ -76,6 +77,7 @@ function OpenJob({ jobId }: { jobId: string }) {
       ) : (
         <>
           <Troubles session={session} />
+          <FolderCopy session={session} jobId={jobId} />
           <JobFrame
             session={session}
             jobId={jobId}

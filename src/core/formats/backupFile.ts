@@ -1,0 +1,44 @@
+import { gotAndTakes } from '../field/schema'
+import { isObject, parseFile, readJob } from './jobFile'
+import { JobFileError, LARGEST_BACKUP_BYTES, refuseLarge } from './jobFileError'
+import type { JobFile } from './writeJobFile'
+
+/** Most jobs of one backup. */
+const MOST_JOBS = 1000
+
+/**
+ * Writes all jobs of a browser as one file.
+ *
+ * @param madeAt when, as it is asked for when it is put back
+ */
+export const writeBackup = (jobs: readonly JobFile[], madeAt: string): string =>
+  `${JSON.stringify({ format: 'dusk-bench-backup', madeAt, jobs }, null, 1)}\n`
+
+/**
+ * Reads a file with one job or a backup with many. Everything is checked before anything is returned.
+ *
+ * @param onProgress told now and then which share has been checked
+ * @throws JobFileError that names what is wrong and where
+ */
+export function readFileOfJobs(text: string, onProgress: (share: number) => void = () => {}): JobFile[] {
+  refuseLarge(text.length, LARGEST_BACKUP_BYTES)
+  const file = parseFile(text)
+  if (!isObject(file) || file.format !== 'dusk-bench-backup') {
+    refuseLarge(text.length)
+    return [readJob(file, onProgress)]
+  }
+  const { jobs } = file
+  if (!Array.isArray(jobs) || jobs.length > MOST_JOBS)
+    throw new JobFileError(gotAndTakes(`a list of at most ${MOST_JOBS} jobs`)({ path: 'jobs', value: jobs }))
+  const read = jobs.map((job, index) => {
+    onProgress(index / jobs.length)
+    try {
+      return readJob(job)
+    } catch (error) {
+      throw error instanceof JobFileError ? new JobFileError(`jobs[${index}]: ${error.message}`) : error
+    }
+  })
+  const ids = new Set(read.map(({ job }) => job.id))
+  if (ids.size < read.length) throw new JobFileError('jobs: two jobs have the same id')
+  return read
+}

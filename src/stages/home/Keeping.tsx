@@ -1,0 +1,148 @@
+import { chakra } from '@chakra-ui/react'
+import { useLiveQuery } from 'dexie-react-hooks'
+import { useEffect, useState } from 'react'
+import { dayWords } from '@/core/units/dateWords'
+import { getDatabase } from '@/store/database'
+import {
+  askToKeep,
+  backUp,
+  canCopy,
+  chooseFolder,
+  copyFolder,
+  copyInto,
+  lastBackup,
+  leaveFolder,
+  type Room,
+  roomLeft,
+  unbackedSince,
+} from '@/store/keeping'
+import { Button } from '@/ui/controls'
+import { Notice } from '@/ui/frame/Notice'
+import { Panel } from '@/ui/Panel'
+import { download } from '../job/download'
+
+const MEGABYTE = 1024 * 1024
+const megabytes = (bytes: number) =>
+  bytes < MEGABYTE / 10
+    ? 'less than 0.1 MB'
+    : `${(bytes / MEGABYTE).toFixed(bytes < 10 * MEGABYTE ? 1 : 0)} MB`
+
+/** All jobs as one file, handed to the builder. */
+async function saveBackup() {
+  const now = new Date()
+  const text = await backUp(getDatabase(), now)
+  download(`dusk-bench-backup-${now.toISOString().slice(0, 10)}.json`, text, 'application/json')
+}
+
+interface Props {
+  /** Runs work that may fail, and tells where it does. */
+  attempt: (work: () => Promise<unknown>) => void
+}
+
+/** A word when nothing of the last week's work is anywhere but in this browser. */
+export function BackupReminder({ attempt }: Props) {
+  const since = useLiveQuery(() => unbackedSince(getDatabase(), new Date()).catch(() => null), [])
+  if (!since) return null
+  return (
+    <Notice
+      title="Make a backup"
+      actions={
+        <Button variant="lamp" onClick={() => attempt(saveBackup)}>
+          Back up all jobs
+        </Button>
+      }
+    >
+      Since {dayWords(since)} nothing of your work was saved anywhere but in this browser. A browser that is
+      cleared, or a disk that breaks, takes it along.
+    </Notice>
+  )
+}
+
+/** Where the jobs are kept, how much room there is, and what keeps a copy elsewhere. */
+export function Keeping({ attempt }: Props) {
+  const [room, setRoom] = useState<Room | null>(null)
+  const made = useLiveQuery(() => lastBackup(getDatabase()).catch(() => null), [])
+  const folder = useLiveQuery(() => copyFolder(getDatabase()).catch(() => null), [])
+  const [picker, setPicker] = useState(false)
+  useEffect(() => {
+    setPicker(canCopy())
+    void roomLeft().then(setRoom)
+  }, [])
+  const keep = async () => {
+    await askToKeep()
+    setRoom(await roomLeft())
+  }
+  const choose = async () => {
+    const db = getDatabase()
+    const chosen = await chooseFolder(db).catch(error => {
+      // Closing the dialog is an answer.
+      if ((error as Error).name === 'AbortError') return null
+      throw error
+    })
+    if (!chosen) return
+    for (const id of await db.jobs.toCollection().primaryKeys()) await copyInto(chosen, db, id)
+  }
+  return (
+    <Panel
+      title="Where your jobs are kept"
+      note="In this browser, on this machine. Nothing is sent anywhere."
+    >
+      <chakra.ul display="grid" gap="2" fontSize="15px">
+        <Line
+          action={
+            <Button onClick={() => attempt(saveBackup)} variant="outline">
+              Back up all jobs
+            </Button>
+          }
+        >
+          {made ? `Last backup on ${dayWords(made)}.` : 'No backup yet.'} One file with every job; “Import a
+          job file” puts it back.
+        </Line>
+        {room && (
+          <Line
+            action={
+              !room.kept && (
+                <Button onClick={() => attempt(keep)} variant="outline">
+                  Ask the browser to keep them
+                </Button>
+              )
+            }
+          >
+            {megabytes(room.usedBytes)} used, {megabytes(room.givenBytes - room.usedBytes)} left.{' '}
+            {room.kept
+              ? 'The browser keeps them, also when the disk runs full.'
+              : 'The browser may clear them when the disk runs full.'}
+          </Line>
+        )}
+        {picker && folder !== undefined && (
+          <Line
+            action={
+              folder ? (
+                <Button onClick={() => attempt(() => leaveFolder(getDatabase()))} variant="outline">
+                  No more copies
+                </Button>
+              ) : (
+                <Button onClick={() => attempt(choose)} variant="outline">
+                  Choose a folder
+                </Button>
+              )
+            }
+          >
+            {folder
+              ? `A copy of each job goes into the folder “${folder.name}” while it is worked on.`
+              : 'A copy of each job can be kept in a folder of yours while it is worked on.'}
+          </Line>
+        )}
+      </chakra.ul>
+    </Panel>
+  )
+}
+
+function Line({ children, action }: { children: React.ReactNode; action: React.ReactNode }) {
+  return (
+    <chakra.li display="flex" flexWrap="wrap" gap="2" alignItems="center">
+      <chakra.span flex="1 1 280px">{children}</chakra.span>
+      {action}
+    </chakra.li>
+  )
+}

@@ -1,0 +1,65 @@
+import { useEffect, useState } from 'react'
+import { getDatabase } from '@/store/database'
+import { type CopyFolder, copyFolder, copyInto, leaveFolder, mayWrite } from '@/store/keeping'
+import type { JobSession } from '@/store/session'
+import { Button } from '@/ui/controls'
+import { Notice } from '@/ui/frame/Notice'
+import { useSessionState } from '../job/JobContext'
+
+/** A copy follows when nothing was saved for this long. */
+const RESTS_MS = 5000
+
+interface Trouble {
+  folder: CopyFolder
+  why: string
+}
+
+/** Keeps the copy of the open job in the builder's folder up with it, and tells when that does not come about. */
+export function FolderCopy({ session, jobId }: { session: JobSession; jobId: string }) {
+  const savedAt = useSessionState(session, state => state.savedAt)
+  const [trouble, setTrouble] = useState<Trouble | null>(null)
+
+  const copy = async (folder: CopyFolder) => {
+    try {
+      if (!(await mayWrite(folder)))
+        return setTrouble({ folder, why: 'The browser asks for your word again.' })
+      await copyInto(folder, getDatabase(), jobId)
+      setTrouble(null)
+    } catch (error) {
+      setTrouble({ folder, why: error instanceof Error ? error.message : String(error) })
+    }
+  }
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: after every saving, and only then
+  useEffect(() => {
+    const timer = setTimeout(async () => {
+      const folder = await copyFolder(getDatabase()).catch(() => null)
+      if (folder) await copy(folder)
+    }, RESTS_MS)
+    return () => clearTimeout(timer)
+  }, [savedAt])
+
+  if (!trouble) return null
+  const again = async () => {
+    await trouble.folder.requestPermission?.({ mode: 'readwrite' })
+    await copy(trouble.folder)
+  }
+  return (
+    <Notice
+      title={`No copy was made in the folder “${trouble.folder.name}”`}
+      actions={
+        <>
+          <Button onClick={() => void again()}>Copy again</Button>
+          <Button
+            variant="quiet"
+            onClick={() => void leaveFolder(getDatabase()).then(() => setTrouble(null))}
+          >
+            No more copies
+          </Button>
+        </>
+      }
+    >
+      {trouble.why} The job itself is saved in this browser.
+    </Notice>
+  )
+}

@@ -1,0 +1,135 @@
+import { writeBackup } from '@/core/formats/backupFile'
+import { fileName } from '@/core/formats/fileName'
+import type { JobFile } from '@/core/formats/writeJobFile'
+import type { DuskDatabase } from './database'
+import { collect, exportJob } from './exportJob'
+import { deleteForGood } from './jobs'
+
+const DAY_MS = 24 * 3600 * 1000
+/** So long a deleted job can be put back. */
+export const KEPT_DAYS = 30
+/** So long without a backup, and one is reminded. */
+const REMIND_AFTER_DAYS = 7
+
+const LAST_BACKUP = 'last-backup'
+const FIRST_USE = 'first-use'
+const FOLDER = 'copy-folder'
+
+/** When a deleted job goes for good by itself. */
+export const goesAt = (deletedAt: string): string =>
+  new Date(Date.parse(deletedAt) + KEPT_DAYS * DAY_MS).toISOString()
+
+/** Deletes for good what was deleted long ago. */
+export async function clearOld(db: DuskDatabase, now: Date): Promise<void> {
+  const old = await db.jobs
+    .filter(({ deletedAt }) => deletedAt !== null && goesAt(deletedAt) <= now.toISOString())
+    .primaryKeys()
+  for (const id of old) await deleteForGood(db, id)
+}
+
+/** Every job that is not deleted, as one text; and that it was made is noted. */
+export async function backUp(db: DuskDatabase, now: Date): Promise<string> {
+  const ids = await db.jobs.filter(({ deletedAt }) => deletedAt === null).primaryKeys()
+  const jobs: JobFile[] = []
+  for (const id of ids) jobs.push(await collect(db, id))
+  const text = writeBackup(jobs, now.toISOString())
+  await db.settings.put({ key: LAST_BACKUP, value: now.toISOString() })
+  return text
+}
+
+/** When the last backup was made; null when there is none. */
+export const lastBackup = async (db: DuskDatabase): Promise<string | null> =>
+  ((await db.settings.get(LAST_BACKUP))?.value as string | undefined) ?? null
+
+/**
+ * Since when there is something that no backup has, where that is a week or more ago.
+ *
+ * @returns null while there is nothing to remind of
+ */
+export async function unbackedSince(db: DuskDatabase, now: Date): Promise<string | null> {
+  const made = await lastBackup(db)
+  const since = made ?? (await firstUse(db, now))
+  const isNew = await db.jobs.filter(row => row.deletedAt === null && row.savedAt > (made ?? '')).first()
+  return isNew && now.getTime() - Date.parse(since) >= REMIND_AFTER_DAYS * DAY_MS ? since : null
+}
+
+/** When this browser was first worked in; from now on where that was never noted. */
+async function firstUse(db: DuskDatabase, now: Date): Promise<string> {
+  const noted = (await db.settings.get(FIRST_USE))?.value as string | undefined
+  if (!noted) await db.settings.put({ key: FIRST_USE, value: now.toISOString() })
+  return noted ?? now.toISOString()
+}
+
+/** What is used of what the browser gives, in bytes, and whether it keeps it when the disk runs full. */
+export interface Room {
+  usedBytes: number
+  givenBytes: number
+  kept: boolean
+}
+
+/** How much room there is; null where the browser does not tell. */
+export async function roomLeft(): Promise<Room | null> {
+  try {
+    const { usage, quota } = await navigator.storage.estimate()
+    if (usage === undefined || quota === undefined) return null
+    return { usedBytes: usage, givenBytes: quota, kept: await navigator.storage.persisted() }
+  } catch {
+    return null
+  }
+}
+
+/** Asks the browser not to clear what is kept here when the disk runs full. Resolves to whether it says so. */
+export async function askToKeep(): Promise<boolean> {
+  try {
+    return await navigator.storage.persist()
+  } catch {
+    return false
+  }
+}
+
+/** A folder of the user's: as much of it as is needed here. */
+export interface CopyFolder {
+  name: string
+  queryPermission?: (how: { mode: 'readwrite' }) => Promise<PermissionState>
+  requestPermission?: (how: { mode: 'readwrite' }) => Promise<PermissionState>
+  getFileHandle: FileSystemDirectoryHandle['getFileHandle']
+}
+
+type WithPicker = typeof globalThis & {
+  showDirectoryPicker?: (how: { mode: 'readwrite' }) => Promise<FileSystemDirectoryHandle>
+}
+
+/** Whether this browser lets an app write into a folder. */
+export const canCopy = (): boolean => 'showDirectoryPicker' in globalThis
+
+/** Has the user choose the folder in which a copy of every job is kept. @throws DOMException when none is chosen */
+export async function chooseFolder(db: DuskDatabase): Promise<CopyFolder> {
+  const folder = await (globalThis as WithPicker).showDirectoryPicker?.({ mode: 'readwrite' })
+  if (!folder) throw new Error('This browser does not let an app write into a folder.')
+  await db.settings.put({ key: FOLDER, value: folder })
+  return folder as unknown as CopyFolder
+}
+
+/** The folder that was chosen; null when none was. */
+export const copyFolder = async (db: DuskDatabase): Promise<CopyFolder | null> =>
+  ((await db.settings.get(FOLDER))?.value as CopyFolder | undefined) ?? null
+
+export const leaveFolder = (db: DuskDatabase) => db.settings.delete(FOLDER)
+
+/** Whether the folder may be written into without asking; a browser forgets that when it is closed. */
+export const mayWrite = async (folder: CopyFolder): Promise<boolean> =>
+  (await folder.queryPermission?.({ mode: 'readwrite' })) !== 'denied' &&
+  (await folder.queryPermission?.({ mode: 'readwrite' })) !== 'prompt'
+
+/** Writes a job into the folder, over its copy of before. @throws DOMException when that may not or cannot be done */
+export async function copyInto(folder: CopyFolder, db: DuskDatabase, jobId: string): Promise<void> {
+  const row = await db.jobs.get(jobId)
+  if (!row || row.deletedAt) return
+  // Two machines may have one name: the id tells their files apart.
+  const file = await folder.getFileHandle(fileName(`${row.job.name} ${jobId.slice(0, 6)}`, 'json'), {
+    create: true,
+  })
+  const writing = await file.createWritable()
+  await writing.write(await exportJob(db, jobId))
+  await writing.close()
+}
