@@ -46,8 +46,10 @@ export async function startApp(env: Record<string, string> = {}): Promise<{ url:
   throw new Error('The app did not start: is it built?')
 }
 
-export const startBrowser = (): Promise<Browser> =>
+/** A browser with an empty store, or with the one that a folder keeps. */
+export const startBrowser = (userDataDir?: string): Promise<Browser> =>
   puppeteer.launch({
+    userDataDir,
     executablePath: CHROMIUM,
     args: SWITCHES,
     defaultViewport: { width: 1280, height: 800 },

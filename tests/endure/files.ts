@@ -146,7 +146,7 @@ function damagedText(text: string, random: () => number, pick: <T>(list: readonl
 }
 
 /** Everything that a screen, the paper and the shell ask of a job. @throws whatever would break one of them */
-export function useAll({ job, entries, history }: JobFile): void {
+export function exercise({ job, entries, history }: JobFile): void {
   const catalogue = catalogueOf(job)
   for (const axis of job.axes) {
     const context = evaluateAxis(axis, catalogue, job.units)
@@ -209,7 +209,7 @@ export function tryFile(text: string): Trial {
   const tookMs = took()
   if (tookMs > MOST_MS) return { outcome: 'bad', why: `took ${tookMs.toFixed(0)} ms to read`, tookMs }
   try {
-    useAll(file)
+    exercise(file)
     const again = readJobFile(writeJobFile(file))
     if (JSON.stringify(again) !== JSON.stringify(file)) throw new Error('it reads back as another')
   } catch (error) {

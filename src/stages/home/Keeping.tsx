@@ -22,10 +22,14 @@ import { Panel } from '@/ui/Panel'
 import { download } from '../job/download'
 
 const MEGABYTE = 1024 * 1024
-const megabytes = (bytes: number) =>
+const GIGABYTE = 1024 * MEGABYTE
+const few = (count: number) => count.toFixed(count < 10 ? 1 : 0)
+const size = (bytes: number) =>
   bytes < MEGABYTE / 10
-    ? 'less than 0.1 MB'
-    : `${(bytes / MEGABYTE).toFixed(bytes < 10 * MEGABYTE ? 1 : 0)} MB`
+    ? 'Less than 0.1 MB'
+    : bytes < GIGABYTE
+      ? `${few(bytes / MEGABYTE)} MB`
+      : `${few(bytes / GIGABYTE)} GB`
 
 /** All jobs as one file, handed to the builder. */
 async function saveBackup() {
@@ -108,7 +112,7 @@ export function Keeping({ attempt }: Props) {
               )
             }
           >
-            {megabytes(room.usedBytes)} used, {megabytes(room.givenBytes - room.usedBytes)} left.{' '}
+            {size(room.usedBytes)} used, {size(room.givenBytes - room.usedBytes)} left.{' '}
             {room.kept
               ? 'The browser keeps them, also when the disk runs full.'
               : 'The browser may clear them when the disk runs full.'}
