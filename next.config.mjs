@@ -1,3 +1,5 @@
+import { HEADERS } from './scripts/lib/headers.mjs'
+
 /** @type {import('next').NextConfig} */
 const config = {
   poweredByHeader: false,
@@ -5,6 +7,9 @@ const config = {
   devIndicators: false,
   // A browser may ask for the icon by its old name before it has read which one the page has.
   rewrites: async () => [{ source: '/favicon.ico', destination: '/icon.svg' }],
+  headers: async () => [
+    { source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) },
+  ],
   // Types are checked by the test command, with the same compiler for every folder.
   typescript: { ignoreBuildErrors: true },
   // The build for browsers of today: the one that the package gives by default carries its own patches for older ones.

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import next from 'next'
 import sirv from 'sirv'
+import { HEADERS } from './lib/headers.mjs'
 import { ROOT } from './lib/setup.mjs'
 
 const STATIC = '/_next/static/'
@@ -18,6 +19,9 @@ const packed = sirv(join(ROOT, '.next', 'static'), {
   gzip: true,
   immutable: true,
   maxAge: 31_536_000,
+  setHeaders(response) {
+    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value)
+  },
 })
 createServer((request, response) => {
   const { url } = request

@@ -28,9 +28,7 @@ export function proxy(request: NextRequest) {
   headers.set('content-security-policy', policy)
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('content-security-policy', policy)
-  response.headers.set('x-content-type-options', 'nosniff')
-  response.headers.set('referrer-policy', 'no-referrer')
   return response
 }
 
-export const config = { matcher: '/((?!_next/static|favicon.ico|icon.svg).*)' }
+export const config = { matcher: '/((?!_next/static).*)' }

@@ -85,7 +85,14 @@ export function ensureInstalled() {
 
 /** Builds the app when its sources have changed since the last build. */
 export function ensureBuilt() {
-  const wanted = hashOf(['src', 'scripts/pack.mjs', 'next.config.mjs', 'package-lock.json', 'tsconfig.json'])
+  const wanted = hashOf([
+    'src',
+    'scripts/pack.mjs',
+    'scripts/lib/headers.mjs',
+    'next.config.mjs',
+    'package-lock.json',
+    'tsconfig.json',
+  ])
   if (existsSync(join(ROOT, '.next', 'BUILD_ID')) && stampOf('built') === wanted) return
   say('Building the app …')
   // With what an earlier build put out, old pieces would be packed and kept with the new ones.

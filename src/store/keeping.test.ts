@@ -8,8 +8,9 @@ import { readFileOfJobs } from '@/core/formats/backupFile'
 import { commitChange } from './commit'
 import { DuskDatabase } from './database'
 import { exportJob } from './exportJob'
+import { type CopyFolder, copyInto } from './folder'
 import { createJob, deleteJob, duplicateJob, restoreJobs } from './jobs'
-import { backUp, type CopyFolder, clearOld, copyInto, goesAt, unbackedSince } from './keeping'
+import { backUp, clearOld, goesAt, unbackedSince } from './keeping'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))

@@ -1,8 +1,6 @@
-import { writeBackup } from '@/core/formats/backupFile'
-import { fileName } from '@/core/formats/fileName'
-import type { JobFile } from '@/core/formats/writeJobFile'
+import { type JobFile, writeBackup } from '@/core/formats/writeJobFile'
 import type { DuskDatabase } from './database'
-import { collect, exportJob } from './exportJob'
+import { collect } from './exportJob'
 import { deleteForGood } from './jobs'
 
 const DAY_MS = 24 * 3600 * 1000
@@ -13,7 +11,6 @@ const REMIND_AFTER_DAYS = 7
 
 const LAST_BACKUP = 'last-backup'
 const FIRST_USE = 'first-use'
-const FOLDER = 'copy-folder'
 
 /** When a deleted job goes for good by itself. */
 export const goesAt = (deletedAt: string): string =>
@@ -85,51 +82,4 @@ export async function askToKeep(): Promise<boolean> {
   } catch {
     return false
   }
-}
-
-/** A folder of the user's: as much of it as is needed here. */
-export interface CopyFolder {
-  name: string
-  queryPermission?: (how: { mode: 'readwrite' }) => Promise<PermissionState>
-  requestPermission?: (how: { mode: 'readwrite' }) => Promise<PermissionState>
-  getFileHandle: FileSystemDirectoryHandle['getFileHandle']
-}
-
-type WithPicker = typeof globalThis & {
-  showDirectoryPicker?: (how: { mode: 'readwrite' }) => Promise<FileSystemDirectoryHandle>
-}
-
-/** Whether this browser lets an app write into a folder. */
-export const canCopy = (): boolean => 'showDirectoryPicker' in globalThis
-
-/** Has the user choose the folder in which a copy of every job is kept. @throws DOMException when none is chosen */
-export async function chooseFolder(db: DuskDatabase): Promise<CopyFolder> {
-  const folder = await (globalThis as WithPicker).showDirectoryPicker?.({ mode: 'readwrite' })
-  if (!folder) throw new Error('This browser does not let an app write into a folder.')
-  await db.settings.put({ key: FOLDER, value: folder })
-  return folder as unknown as CopyFolder
-}
-
-/** The folder that was chosen; null when none was. */
-export const copyFolder = async (db: DuskDatabase): Promise<CopyFolder | null> =>
-  ((await db.settings.get(FOLDER))?.value as CopyFolder | undefined) ?? null
-
-export const leaveFolder = (db: DuskDatabase) => db.settings.delete(FOLDER)
-
-/** Whether the folder may be written into without asking; a browser forgets that when it is closed. */
-export const mayWrite = async (folder: CopyFolder): Promise<boolean> =>
-  (await folder.queryPermission?.({ mode: 'readwrite' })) !== 'denied' &&
-  (await folder.queryPermission?.({ mode: 'readwrite' })) !== 'prompt'
-
-/** Writes a job into the folder, over its copy of before. @throws DOMException when that may not or cannot be done */
-export async function copyInto(folder: CopyFolder, db: DuskDatabase, jobId: string): Promise<void> {
-  const row = await db.jobs.get(jobId)
-  if (!row || row.deletedAt) return
-  // Two machines may have one name: the id tells their files apart.
-  const file = await folder.getFileHandle(fileName(`${row.job.name} ${jobId.slice(0, 6)}`, 'json'), {
-    create: true,
-  })
-  const writing = await file.createWritable()
-  await writing.write(await exportJob(db, jobId))
-  await writing.close()
 }

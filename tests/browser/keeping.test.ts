@@ -90,6 +90,28 @@ test('a reload in the middle of a round and of a test goes on where it was', asy
   expect(await bench.value('Place 2, height')).toBe('-8')
 })
 
+test('with the server gone undo works; before it could be made ready, it is said that nothing was undone', async () => {
+  const bench = await atGoals()
+  await bench.fill(FORCE, '705')
+  await bench.isSaved()
+  // What undo needs comes when the screen has been at rest for a while.
+  await new Promise(done => setTimeout(done, 4500))
+  await bench.page.setOfflineMode(true)
+  await bench.click('button', 'Undo: Cutting force along the axis, axis X')
+  await bench.click('button', 'Redo: Cutting force along the axis, axis X')
+  await bench.page.setOfflineMode(false)
+  await bench.page.reload({ waitUntil: 'domcontentloaded' })
+  await bench.find('button', 'Undo: Cutting force along the axis, axis X')
+  await bench.page.setOfflineMode(true)
+  await bench.click('button', 'Undo: Cutting force along the axis, axis X')
+  await bench.sees('Not undone. A piece of the app did not come')
+  expect(await bench.text('header')).toContain('Saved')
+  expect(await bench.value(FORCE)).toBe('705')
+  await bench.click('button', 'Close')
+  await bench.page.setOfflineMode(false)
+  await bench.lacks('Not undone', 'body')
+})
+
 describe('two tabs', () => {
   test('an edit in one shows in the other', async () => {
     const one = await app.open()

@@ -32,3 +32,32 @@ test('scripts come packed, for a browser that takes brotli and for one that does
   expect(texts.size).toBe(1)
   expect((await fetch(`${app.url}/_next/static/chunks/none.js`)).status).toBe(404)
 })
+
+test('every path carries the headers that keep a page to itself: pages, scripts, icons, answers, and what is not there', async () => {
+  const page = await (await fetch(app.url)).text()
+  const [script = ''] = /\/_next\/static\/chunks\/[\w.~-]+\.js/.exec(page) ?? []
+  for (const path of [
+    '/',
+    '/job/x',
+    '/reference',
+    script,
+    '/icon.svg',
+    '/favicon.ico',
+    '/api/supplier',
+    '/no-such',
+  ]) {
+    const { headers } = await fetch(app.url + path)
+    expect([path, headers.get('x-content-type-options')]).toEqual([path, 'nosniff'])
+    expect([path, headers.get('referrer-policy')]).toEqual([path, 'no-referrer'])
+    expect([path, headers.get('cross-origin-opener-policy')]).toEqual([path, 'same-origin'])
+    expect([path, headers.get('permissions-policy')]).toEqual([path, expect.stringContaining('camera=()')])
+    // A script that was asked for by a page is under the policy of that page.
+    if (path !== script)
+      expect([path, headers.get('content-security-policy')]).toEqual([
+        path,
+        expect.stringContaining("default-src 'none'"),
+      ])
+  }
+  const asked = await fetch(`${app.url}/api/supplier`, { method: 'POST', body: '{' })
+  expect(asked.status).toBe(415)
+})

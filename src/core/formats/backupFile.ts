@@ -7,14 +7,6 @@ import type { JobFile } from './writeJobFile'
 const MOST_JOBS = 1000
 
 /**
- * Writes all jobs of a browser as one file.
- *
- * @param madeAt when, as it is asked for when it is put back
- */
-export const writeBackup = (jobs: readonly JobFile[], madeAt: string): string =>
-  `${JSON.stringify({ format: 'dusk-bench-backup', madeAt, jobs }, null, 1)}\n`
-
-/**
  * Reads a file with one job or a backup with many. Everything is checked before anything is returned.
  *
  * @param onProgress told now and then which share has been checked

@@ -17,3 +17,11 @@ export interface JobFile {
 export function writeJobFile({ job, entries, history }: JobFile): string {
   return `${JSON.stringify({ format: 'dusk-bench-job', job, entries, history }, null, 1)}\n`
 }
+
+/**
+ * Writes all jobs of a browser as one file.
+ *
+ * @param madeAt when, as it is asked for when it is put back
+ */
+export const writeBackup = (jobs: readonly JobFile[], madeAt: string): string =>
+  `${JSON.stringify({ format: 'dusk-bench-backup', madeAt, jobs }, null, 1)}\n`

@@ -8,7 +8,7 @@ import { catalogueOf } from '../machine/parts'
 import { jobSchema } from '../sheets/schema'
 import { setOrderStates, takeQuotes } from './orderEdits'
 import { neededItems, orderList, withSpares } from './orders'
-import { answerSupplier, MOODS, quotesFor } from './supplier'
+import { answerSupplier, answerText, LONGEST_QUESTION, MOODS, quotesFor } from './supplier'
 
 const jobs = demoJobs().map(({ job }) => job)
 const [skarrow, , longTom] = jobs as [Job, Job, Job]
@@ -193,4 +193,22 @@ describe('an order list as a file', () => {
     ])
     expect(() => readOrdersCsv('a,b\n1,2', known)).toThrow('Line 1 must name the columns key and state')
   })
+})
+
+test('a question over the wire is JSON, within bounds, and answered with what is wrong where it is not', () => {
+  const sound = JSON.stringify({ mood: 'as usual', items: [{ key: 'constructor:x', sheetEur: null }] })
+  const answer = answerText('application/json; charset=utf-8', sound)
+  expect(answer.status).toBe(200)
+  // A name that every object has is a thing like any other.
+  expect(answer.body).toMatchObject({ quotes: [{ key: 'constructor:x', priceEur: expect.any(Number) }] })
+  expect(answerText('text/plain', sound).status).toBe(415)
+  expect(answerText(null, sound).status).toBe(415)
+  expect(answerText('application/json', ' '.repeat(LONGEST_QUESTION + 1)).status).toBe(413)
+  expect(answerText('application/json', '{').status).toBe(400)
+  expect(answerText('application/json', '').status).toBe(400)
+  expect(answerText('application/json', `${'['.repeat(5000)}${']'.repeat(5000)}`)).toMatchObject({
+    status: 400,
+    body: { error: expect.stringContaining('levels') },
+  })
+  expect(answerText('application/json', '{"__proto__":{}}').status).toBe(400)
 })

@@ -1,4 +1,5 @@
 import { array, mixed, number, object, string, ValidationError } from 'yup'
+import { beyondBounds } from '../field/bounds'
 
 // A made-up supplier that ships with the app, for when nobody can be asked: the same question gets the same answer.
 
@@ -19,15 +20,15 @@ function fixedShare(text: string): number {
   return hash / 2 ** 32
 }
 
-const PRICES_EUR: Record<string, [least: number, most: number]> = {
-  screw: [0.12, 0.9],
-  nut: [0.3, 1.2],
-  tap: [9, 24],
-  bar: [3, 14],
-  cutter: [18, 60],
-  shim: [4, 12],
-  use: [6, 28],
-}
+const PRICES_EUR = new Map<string, [least: number, most: number]>([
+  ['screw', [0.12, 0.9]],
+  ['nut', [0.3, 1.2]],
+  ['tap', [9, 24]],
+  ['bar', [3, 14]],
+  ['cutter', [18, 60]],
+  ['shim', [4, 12]],
+  ['use', [6, 28]],
+])
 
 /**
  * What the supplier answers; things it does not have are left out.
@@ -42,7 +43,7 @@ export function quotesFor(
   return items.flatMap(({ key, sheetEur }) => {
     const share = fixedShare(key)
     if (mood === 'has part of it' && share > 0.55) return []
-    const [least, most] = PRICES_EUR[key.split(':')[0] ?? ''] ?? [5, 50]
+    const [least, most] = PRICES_EUR.get(key.split(':')[0] ?? '') ?? [5, 50]
     const eur = sheetEur === null ? least + share * (most - least) : sheetEur * (0.9 + 0.2 * share)
     const days = 2 + Math.round(share * 12)
     return [{ key, priceEur: Math.round(eur * 100) / 100, leadDays: mood === 'late' ? days * 3 + 7 : days }]
@@ -66,9 +67,35 @@ const question = object({
   .noUnknown()
   .required('takes an object with mood and items')
 
+/** A question with the most items that it may have is a quarter of this. */
+export const LONGEST_QUESTION = 256 * 1024
+
 export type Answer =
   | { status: 200; body: { quotes: Quote[] } }
-  | { status: 400 | 503; body: { error: string } }
+  | { status: 400 | 413 | 415 | 503; body: { error: string } }
+
+/**
+ * Answers what comes over the wire.
+ *
+ * @param type what the body says that it is
+ * @param text the body
+ * @returns 415 where it is no JSON, 413 where it is too long, 400 where it cannot be read; else as `answerSupplier` does
+ */
+export function answerText(type: string | null, text: string): Answer {
+  const refuse = (status: 400 | 413 | 415, error: string): Answer => ({ status, body: { error } })
+  if (!/^application\/json(;|$)/i.test(type ?? ''))
+    return refuse(415, `content-type: got ${(type ?? 'none').slice(0, 60)}, takes application/json`)
+  if (text.length > LONGEST_QUESTION)
+    return refuse(413, `got ${text.length} letters, takes at most ${LONGEST_QUESTION}`)
+  try {
+    const asked: unknown = JSON.parse(text)
+    const beyond = beyondBounds(asked)
+    return beyond ? refuse(400, beyond) : answerSupplier(asked)
+  } catch (error) {
+    if (error instanceof SyntaxError) return refuse(400, 'got what cannot be read as JSON')
+    throw error
+  }
+}
 
 /**
  * Answers what the supplier is asked.

@@ -3,19 +3,8 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useState } from 'react'
 import { dayWords } from '@/core/units/dateWords'
 import { getDatabase } from '@/store/database'
-import {
-  askToKeep,
-  backUp,
-  canCopy,
-  chooseFolder,
-  copyFolder,
-  copyInto,
-  lastBackup,
-  leaveFolder,
-  type Room,
-  roomLeft,
-  unbackedSince,
-} from '@/store/keeping'
+import { canCopy, chooseFolder, copyFolder, copyInto, leaveFolder } from '@/store/folder'
+import { askToKeep, backUp, lastBackup, type Room, roomLeft, unbackedSince } from '@/store/keeping'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { Panel } from '@/ui/Panel'

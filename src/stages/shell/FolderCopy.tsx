@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { getDatabase } from '@/store/database'
-import { type CopyFolder, copyFolder, copyInto, leaveFolder, mayWrite } from '@/store/keeping'
+import { type CopyFolder, copyFolder, copyInto, leaveFolder, mayWrite } from '@/store/folder'
 import type { JobSession } from '@/store/session'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'

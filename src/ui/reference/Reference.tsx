@@ -7,7 +7,7 @@ import { registry } from '@/core/sheets/registry'
 import { unitWords } from '@/core/units/unitWords'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
-import { Formula } from '../working/Formula'
+import { FormulaBox, FormulaLines } from '../working/FormulaLines'
 
 /** What the first word of an id is about. */
 const GROUPS: Record<string, string> = {
@@ -34,8 +34,12 @@ const GROUPS: Record<string, string> = {
 }
 const groupOf = (id: string) => id.split('.')[0] ?? ''
 
-/** Every calculation of the app, made from the registry that the working and the command line are made from. */
-export function Reference() {
+/**
+ * Every calculation of the app, made from the registry that the working and the command line are made from.
+ *
+ * @param formulas each formula as the server set it, by the id of its calculation: what sets them is large
+ */
+export function Reference({ formulas }: { formulas: Record<string, string[][]> }) {
   const all = [...registry.values()]
   const groups = [...new Set(Object.values(GROUPS))].flatMap(title => {
     const members = all.filter(({ id }) => GROUPS[groupOf(id)] === title)
@@ -75,7 +79,7 @@ export function Reference() {
             {title}
           </chakra.h2>
           {members.map(calculation => (
-            <Entry key={calculation.id} calculation={calculation} />
+            <Entry key={calculation.id} calculation={calculation} lines={formulas[calculation.id] ?? []} />
           ))}
         </chakra.section>
       ))}
@@ -85,8 +89,10 @@ export function Reference() {
 
 function Entry({
   calculation: { id, title, formula, source, validity, inputs, outputs },
+  lines,
 }: {
   calculation: Registered
+  lines: string[][]
 }) {
   return (
     <chakra.article bg="panel" borderWidth="1px" borderRadius="8px" p="4" mb="3" id={id}>
@@ -96,7 +102,9 @@ function Entry({
           {id}
         </Figures>
       </chakra.h3>
-      <Formula formula={formula} inputs={inputs} outputs={outputs} />
+      <FormulaBox formula={formula}>
+        <FormulaLines mathMl={lines} />
+      </FormulaBox>
       <chakra.p fontSize="14px" color="quiet">
         {source}. {validity}.
       </chakra.p>

@@ -1,13 +1,13 @@
 import { chakra } from '@chakra-ui/react'
-import katex from 'katex'
 import { useMemo } from 'react'
-import { type Piece, readFormula } from '@/core/calculation/formula'
+import type { Piece } from '@/core/calculation/formula'
 import { numeral, symbolTex, textTex, toTex } from '@/core/calculation/formulaTex'
 import { reckon } from '@/core/calculation/reckon'
 import type { Specs } from '@/core/calculation/spec'
 import { printNumber } from '@/core/units/print'
 import { unitWords } from '@/core/units/unitWords'
-import styles from './formula.module.css'
+import { FormulaBox, FormulaLines } from './FormulaLines'
+import { mathMl, setFormula, statementsOf } from './mathMl'
 
 interface Props {
   formula: string
@@ -34,9 +34,6 @@ function knownOf(specs: Specs, values: Record<string, unknown>): [string, Known]
       : []
   })
 }
-
-const symbolsOf = (specs: Specs) =>
-  Object.values(specs).flatMap(spec => (spec.kind === 'number' ? [spec.symbol] : []))
 
 /** The statements of a formula that can be shown with their numbers put in, as TeX. */
 function withNumbers(statements: readonly Piece[][], inputs: [string, Known][], outputs: [string, Known][]) {
@@ -69,60 +66,26 @@ function withNumbers(statements: readonly Piece[][], inputs: [string, Known][], 
 
 const near = (a: number, b: number) => Math.abs(a - b) <= TOLERANCE * Math.abs(b) + 1e-9
 
-const pieceTex = (piece: Piece) => ('text' in piece ? textTex(piece.text) : toTex(piece.node))
-
 /** A formula as it is set in a book, and under it the same with its numbers put in. */
 export function Formula({ formula, inputs, outputs, values }: Props) {
   const { plain, numbers } = useMemo(() => {
-    const statements = readFormula(formula, [...symbolsOf(inputs), ...symbolsOf(outputs)])
+    const statements = statementsOf(formula, inputs, outputs)
+    const tex = values
+      ? withNumbers(statements, knownOf(inputs, values.inputs), knownOf(outputs, values.outputs))
+      : []
     return {
-      plain: statements.map(pieces => pieces.map(pieceTex)),
-      numbers: values
-        ? withNumbers(statements, knownOf(inputs, values.inputs), knownOf(outputs, values.outputs))
-        : [],
+      plain: setFormula(formula, inputs, outputs),
+      numbers: tex.map(pieces => pieces.map(mathMl)),
     }
   }, [formula, inputs, outputs, values])
   return (
-    <chakra.div
-      bg="sunken"
-      borderRadius="6px"
-      px="3"
-      py="2"
-      my="2"
-      overflowX="auto"
-      className={styles.formula}
-      data-formula={formula}
-    >
-      <Lines tex={plain} />
+    <FormulaBox formula={formula}>
+      <FormulaLines mathMl={plain} />
       {numbers.length > 0 && (
         <chakra.div color="quiet" mt="2" data-numbers>
-          <Lines tex={numbers} />
+          <FormulaLines mathMl={numbers} />
         </chakra.div>
       )}
-    </chakra.div>
+    </FormulaBox>
   )
-}
-
-/** One statement a line; a long one goes on at the words between its pieces. */
-function Lines({ tex }: { tex: readonly (readonly string[])[] }) {
-  return tex.map(pieces => (
-    <chakra.div
-      key={pieces.join(' ')}
-      py="1"
-      display="flex"
-      flexWrap="wrap"
-      alignItems="center"
-      columnGap="1.5"
-    >
-      {pieces.map(one => (
-        <span
-          key={one}
-          // biome-ignore lint/security/noDangerouslySetInnerHtml: MathML that the package makes of our own formulas
-          dangerouslySetInnerHTML={{
-            __html: katex.renderToString(`\\displaystyle ${one}`, { output: 'mathml', throwOnError: false }),
-          }}
-        />
-      ))}
-    </chakra.div>
-  ))
 }

@@ -1,0 +1,22 @@
+import katex from 'katex'
+import { type Piece, readFormula } from '@/core/calculation/formula'
+import { textTex, toTex } from '@/core/calculation/formulaTex'
+import type { Specs } from '@/core/calculation/spec'
+
+/** The symbols of a set of inputs or outputs. */
+const symbolsOf = (specs: Specs) =>
+  Object.values(specs).flatMap(spec => (spec.kind === 'number' ? [spec.symbol] : []))
+
+/** The statements of a formula in pieces: mathematics, and the words between. */
+export const statementsOf = (formula: string, inputs: Specs, outputs: Specs): Piece[][] =>
+  readFormula(formula, [...symbolsOf(inputs), ...symbolsOf(outputs)])
+
+/** Mathematics as MathML, by the package. */
+export const mathMl = (tex: string): string =>
+  katex.renderToString(`\\displaystyle ${tex}`, { output: 'mathml', throwOnError: false })
+
+const pieceTex = (piece: Piece) => ('text' in piece ? textTex(piece.text) : toTex(piece.node))
+
+/** Each statement of a formula as it is set in a book, its pieces as MathML. */
+export const setFormula = (formula: string, inputs: Specs, outputs: Specs): string[][] =>
+  statementsOf(formula, inputs, outputs).map(pieces => pieces.map(piece => mathMl(pieceTex(piece))))
