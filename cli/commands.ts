@@ -1,6 +1,9 @@
-import { readFileSync } from 'node:fs'
 import { describe, type Specs } from '@/core/calculation/spec'
 import type { Catalogue } from '@/core/document/parts/types'
+import { writeDxf } from '@/core/drawing/dxf'
+import { framed, type Paper, pagesOf, usualPaper } from '@/core/drawing/pages'
+import { writePdf } from '@/core/drawing/pdf'
+import { writeSvg } from '@/core/drawing/svg'
 import { attempt } from '@/core/evaluation/attempt'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { writeOrdersCsv } from '@/core/formats/ordersCsv'
@@ -15,16 +18,18 @@ import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { OUTCOMES } from '@/core/sheets/outcomes'
 import { registry } from '@/core/sheets/registry'
 import { remediesFor } from '@/core/sheets/remedies'
-import { axisIn, jobIn, named } from './read'
+import { dayWords } from '@/core/units/dateWords'
+import { drawingsOf } from './drawings'
+import { pdfFonts } from './pdfFonts'
+import { axisIn, jobIn, textOf } from './read'
 
-interface Command {
-  usage: string
-  about: string
-  /** What goes to the output. @throws Error that says what is wrong, in one line */
-  run: (args: string[]) => string
+/** What comes out, and whether something in it is wrong. */
+interface Outcome {
+  out: string | Uint8Array
+  failed?: boolean
 }
 
-const json = (value: unknown) => `${JSON.stringify(value, null, 1)}\n`
+const json = (value: unknown): Outcome => ({ out: `${JSON.stringify(value, null, 1)}\n` })
 
 /** What comes out, or the sentence that asks for what it needs. */
 function orMissing<T>(work: () => T): T | { missing: string } {
@@ -32,8 +37,8 @@ function orMissing<T>(work: () => T): T | { missing: string } {
   return result.ask === undefined ? result.value : { missing: result.ask }
 }
 
-function evaluate([path]: string[]): string {
-  const job = jobIn(path, 'evaluate')
+function evaluate(path: string): Outcome {
+  const job = jobIn(path)
   const catalogue = catalogueOf(job)
   return json({
     job: job.name,
@@ -66,9 +71,9 @@ function partNamed(text: string, catalogue: Catalogue): { kind: SearchedKind; pa
   return { kind: listed, partId }
 }
 
-function search(args: string[]): string {
-  const { job, axis, catalogue, values } = axisIn('search', args, ['why-not'])
-  const asked = values['why-not']
+function search(path: string, options: { axis?: string; whyNot?: string }): Outcome {
+  const { job, axis, catalogue } = axisIn(path, options)
+  const asked = options.whyNot
   const part = asked ? partNamed(asked, catalogue) : null
   const result = searchDrives(axis, catalogue)
   const points = result?.points ?? []
@@ -81,8 +86,8 @@ function search(args: string[]): string {
   })
 }
 
-function room(args: string[]): string {
-  const { job, axis, catalogue } = axisIn('room', args)
+function room(path: string, options: { axis?: string }): Outcome {
+  const { job, axis, catalogue } = axisIn(path, options)
   const context = evaluateAxis(axis, catalogue, job.units)
   const reportOf = (sheet: string) => OUTCOMES.find(({ id }) => id === sheet)?.report?.(context)
   return json({
@@ -95,9 +100,9 @@ function room(args: string[]): string {
 }
 
 /** A sheet as the shell shows it, or every sheet: its findings, what it wants cut and bought, and what it comes to. */
-function sheet(args: string[]): string {
-  const { job, axis, catalogue, values } = axisIn('sheet', args, ['sheet'])
-  const asked = values.sheet
+function sheet(path: string, options: { axis?: string; sheet?: string }): Outcome {
+  const { job, axis, catalogue } = axisIn(path, options)
+  const asked = options.sheet
   const sheets = SHEETS.filter(({ id }) => asked === undefined || id === asked)
   if (sheets.length === 0)
     throw new Error(`--sheet: got ${asked}, takes one of ${SHEETS.map(({ id }) => id).join(', ')}`)
@@ -120,18 +125,18 @@ function sheet(args: string[]): string {
   })
 }
 
-function orders([path]: string[]): string {
-  const job = jobIn(path, 'orders')
-  return writeOrdersCsv(orderList(job, catalogueOf(job)))
+function orders(path: string): Outcome {
+  const job = jobIn(path)
+  return { out: writeOrdersCsv(orderList(job, catalogueOf(job))) }
 }
 
-function parts([path]: string[]): string {
-  const text = readFileSync(named(path, 'parts'), 'utf8')
-  const { kind, good, wrong, leftOut } = readPartsCsv(text, NO_OWN_PARTS, CATALOGUE)
-  return json({ kind, good: good.map(({ line, part }) => ({ line, ...part })), wrong, leftOut })
+function parts(path: string): Outcome {
+  const { kind, good, wrong, leftOut } = readPartsCsv(textOf(path), NO_OWN_PARTS, CATALOGUE)
+  const found = { kind, good: good.map(({ line, part }) => ({ line, ...part })), wrong, leftOut }
+  return { ...json(found), failed: wrong.length > 0 }
 }
 
-function list(): string {
+function list(): Outcome {
   const lines = (specs: Specs) =>
     Object.entries(specs).map(([name, spec]) => ({
       name,
@@ -153,46 +158,100 @@ function list(): string {
   )
 }
 
+/** Answers every request in its order; one that cannot be worked out says why in its place. */
+function calc(path: string): Outcome {
+  const answers = runCalculations(textOf(path))
+  return { ...json(answers), failed: answers.some(answer => 'error' in answer) }
+}
+
+interface Drawn {
+  axis?: string
+  name: string
+  format: string
+  paper?: string
+}
+
+/** One drawing of an axis at full size, as its file. */
+async function drawing(path: string, options: Drawn): Promise<Outcome> {
+  const { job, axis, catalogue } = axisIn(path, options)
+  const { units } = job
+  const made = drawingsOf(evaluateAxis(axis, catalogue, units), `${job.name}, ${axis.name}`)
+  const make = made.get(options.name)
+  if (!make)
+    throw new Error(`--name: got ${options.name || 'nothing'}, takes one of ${[...made.keys()].join(', ')}`)
+  const drawn = make()
+  const imprint = { machine: job.name, axis: axis.name, date: dayWords(new Date().toISOString()) }
+  switch (options.format) {
+    case 'svg':
+      return { out: writeSvg(framed(drawn, imprint, units)) }
+    case 'dxf':
+      return { out: writeDxf(framed(drawn, imprint, units)) }
+    default: {
+      const paper = (options.paper as Paper | undefined) ?? usualPaper(units)
+      return { out: await writePdf(drawn.title, pagesOf(drawn, paper, imprint, units), pdfFonts()) }
+    }
+  }
+}
+
+const FILE = { name: '<file>', about: 'a job file, or - for the standard input' }
+const AXIS = { flags: '--axis <name>', about: 'the axis by its name, such as X' }
+
+interface Command {
+  about: string
+  file: { name: string; about: string } | null
+  options?: { flags: string; about: string; choices?: readonly string[]; fallback?: string }[]
+  // biome-ignore lint/suspicious/noExplicitAny: each command knows its own options
+  run: (path: string, options: any) => Outcome | Promise<Outcome>
+}
+
 /** Every command of the shell: a new one is a line here. */
-export const COMMANDS = {
+export const COMMANDS: Record<string, Command> = {
   calc: {
-    usage: 'calc < requests.json',
     about: 'work out [{"calculation": "screw.criticalSpeed", "inputs": {...}}]',
-    run: () => json(runCalculations(readFileSync(0, 'utf8'))),
+    file: { name: '[file]', about: 'the requests as JSON; the standard input where it is left out' },
+    options: [{ flags: '--keep-going', about: 'end well also where a request could not be worked out' }],
+    run: calc,
   },
-  evaluate: {
-    usage: 'evaluate FILE',
-    about: 'the findings of a job file, with their remedies',
-    run: evaluate,
-  },
+  evaluate: { about: 'the findings of a job, with their remedies', file: FILE, run: evaluate },
   search: {
-    usage: 'search FILE --axis X',
-    about:
-      'the drives of an axis that nothing beats on price, margin, lost motion and height (--why-not KIND:PART says what stands in the way of a part)',
+    about: 'the drives of an axis that nothing beats on price, margin, lost motion and height',
+    file: FILE,
+    options: [AXIS, { flags: '--why-not <kind:part>', about: 'say what stands in the way of a part' }],
     run: search,
   },
   room: {
-    usage: 'room FILE --axis X',
     about: 'what is cut, in its order, the ends of the screw, and the screws of every joint',
+    file: FILE,
+    options: [AXIS],
     run: room,
   },
   sheet: {
-    usage: 'sheet FILE --axis X',
-    about: 'what every sheet of an axis has to say, or one of them (--sheet travel)',
+    about: 'what every sheet of an axis has to say, or one of them',
+    file: FILE,
+    options: [AXIS, { flags: '--sheet <id>', about: 'one sheet, such as travel' }],
     run: sheet,
   },
+  drawing: {
+    about: 'a drawing at full size, to the standard output',
+    file: FILE,
+    options: [
+      AXIS,
+      { flags: '--name <name>', about: 'nut-bracket, screw, or bung-1 for the first hole', fallback: '' },
+      { flags: '--format <format>', about: 'of the file', choices: ['pdf', 'svg', 'dxf'], fallback: 'pdf' },
+      { flags: '--paper <paper>', about: 'of a PDF; as the job measures', choices: ['a4', 'letter'] },
+    ],
+    run: drawing,
+  },
   orders: {
-    usage: 'orders FILE',
     about: 'what the machine still needs, as the CSV that the app takes back',
+    file: FILE,
     run: orders,
   },
   parts: {
-    usage: 'parts FILE.csv',
     about: 'what a file of parts holds, and what is wrong in it, row by row',
+    file: { name: '<file>', about: 'a CSV of parts, or - for the standard input' },
+    options: [{ flags: '--keep-going', about: 'end well also where a row is wrong' }],
     run: parts,
   },
-  list: { usage: 'list', about: 'every calculation with its inputs, outputs and units', run: list },
-} satisfies Record<string, Command>
-
-export const isCommand = (name: string | undefined): name is keyof typeof COMMANDS =>
-  name !== undefined && Object.hasOwn(COMMANDS, name)
+  list: { about: 'every calculation with its inputs, outputs and units', file: null, run: list },
+}

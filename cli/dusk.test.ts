@@ -82,7 +82,8 @@ test('evaluate says in one line what is wrong with a file', () => {
   expect(dusk(['evaluate', broken])).toMatchObject({ status: 2, stdout: '' })
   expect(dusk(['evaluate', broken]).stderr).toContain('made by a newer Dusk Bench')
   expect(dusk(['evaluate', '/nowhere']).status).toBe(2)
-  expect(dusk(['evaluate']).stderr).toContain('name a file')
+  expect(dusk(['evaluate', '/nowhere']).stderr).toBe('dusk: there is no file /nowhere\n')
+  expect(dusk(['evaluate']).stderr).toContain("missing required argument 'file'")
 })
 
 test('a relative path is meant from where the command was typed', () => {
@@ -130,7 +131,8 @@ describe('search', () => {
   test.each([
     [['search', file], '--axis: got nothing, takes one of X, Y, Z'],
     [['search', file, '--axis', 'W'], '--axis: got W, takes one of X, Y, Z'],
-    [['search'], 'search: name a file'],
+    [['search'], "missing required argument 'file'"],
+    [['search', file, 'more', '--axis', 'X'], 'too many arguments'],
     [['search', file, '--axis', 'X', '--why-not', 'wheel:x'], 'takes a kind and a part'],
     [['search', file, '--axis', 'X', '--why-not', 'motor:x'], 'takes a motor of the parts list'],
     [['search', file, '--colour', 'red'], 'colour'],
@@ -158,7 +160,9 @@ describe("parts of one's own", () => {
     expect(good).toEqual([{ line: 2, ...own }])
     expect(wrong).toEqual([{ line: 3, column: 'H shaftMm', got: '0', takes: 'a number from 2 to 60 mm' }])
     expect(dusk(['parts', FIXTURE])).toMatchObject({ status: 2, stdout: '' })
-    expect(dusk(['parts']).stderr).toContain('parts: name a file')
+    expect(dusk(['parts']).stderr).toContain("missing required argument 'file'")
+    expect(dusk(['parts', path]).status).toBe(1)
+    expect(dusk(['parts', path, '--keep-going']).status).toBe(0)
   })
 
   test('evaluate and search know those of a job, and its limits', () => {
@@ -255,5 +259,78 @@ describe('making room', () => {
       states: expect.arrayContaining([{ key: 'use:dye', state: 'arrived' }]),
       wrong: [],
     })
+  })
+})
+
+describe('a drawing', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-'))
+  const path = join(folder, 'mill.json')
+  const { job, entries } = skarrow()
+  writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job, entries, history: [] }))
+  const drawn = (...more: string[]) => dusk(['drawing', path, '--axis', 'X', ...more])
+
+  test('comes in each format, the same as the app makes', () => {
+    expect(drawn('--name', 'nut-bracket', '--format', 'svg').stdout).toContain('r="2.75"')
+    expect(drawn('--name', 'screw', '--format', 'dxf').stdout).toContain('$MEASUREMENT')
+    const bytes = spawnSync(
+      'node',
+      [
+        join(ROOT, 'scripts/dusk.mjs'),
+        'drawing',
+        path,
+        '--axis',
+        'X',
+        '--name',
+        'bung-1',
+        '--paper',
+        'letter',
+      ],
+      { encoding: 'latin1' },
+    ).stdout
+    expect(bytes.slice(0, 5)).toBe('%PDF-')
+    expect(bytes).toContain('AtkinsonHyperlegible')
+    expect(bytes).toMatch(/MediaBox \[ 0 0 612\D/)
+  })
+
+  test.each([
+    [['--name', 'wheel'], 'wheel, takes one of nut-bracket, screw, bung-1'],
+    [['--name', 'screw', '--format', 'gif'], 'Allowed choices are pdf, svg, dxf'],
+    [['--name', 'screw', '--paper', 'a9'], 'Allowed choices are a4, letter'],
+  ])('%j is refused with what is taken', (more, reason) => {
+    const { status, stdout, stderr } = drawn(...more)
+    expect({ status, stdout }).toEqual({ status: 2, stdout: '' })
+    expect(stderr).toContain(reason)
+  })
+})
+
+describe('the shell as a shell is', () => {
+  test('tells its version, and what each command takes', () => {
+    expect(dusk(['--version']).stdout).toMatch(/^\d+\.\d+\.\d+\n$/)
+    expect(dusk(['help']).stdout).toContain('drawing [options] <file>')
+    expect(dusk(['help', 'search']).stdout).toContain('--why-not <kind:part>')
+    expect(dusk(['search', '--help']).status).toBe(0)
+    expect(dusk([])).toMatchObject({ status: 2, stdout: '', stderr: expect.stringContaining('takes calc,') })
+  })
+
+  test('reads a job from the standard input', () => {
+    const { job, entries } = skarrow()
+    const text = writeJobFile({ format: 'dusk-bench-job', job, entries, history: [] })
+    expect(JSON.parse(dusk(['evaluate', '-'], text).stdout).job).toBe('Skarrow 8')
+  })
+
+  test('ends with 1 where something that was asked could not be worked out, unless it is to keep going', () => {
+    const asked = JSON.stringify([{ calculation: 'screw.wish', inputs: {} }])
+    expect(dusk(['calc'], asked).status).toBe(1)
+    expect(dusk(['calc', '--keep-going'], asked).status).toBe(0)
+    expect(JSON.parse(dusk(['calc'], asked).stdout)).toHaveLength(1)
+  })
+
+  test('a reader that has had enough is no error', () => {
+    const { status, stderr } = spawnSync(
+      'bash',
+      ['-c', `node ${join(ROOT, 'scripts/dusk.mjs')} list | head -n 1; exit "\${PIPESTATUS[0]}"`],
+      { encoding: 'utf8' },
+    )
+    expect({ status, stderr }).toEqual({ status: 0, stderr: '' })
   })
 })

@@ -1,28 +1,22 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { parseArgs } from 'node:util'
 import { readJobFile } from '@/core/formats/jobFile'
 import { catalogueOf } from '@/core/machine/parts'
 
-/** A file as it was named: npm runs at the root of the project, a path is meant from where it was typed. */
-export function named(path: string | undefined, command: string): string {
-  if (!path) throw new Error(`${command}: name a file`)
-  return resolve(process.env.INIT_CWD ?? '.', path)
-}
+/** The text of a file as it was named: npm runs at the root of the project, a path is meant from where it was typed; "-" is the input. */
+export const textOf = (path: string): string =>
+  path === '-' ? readFileSync(0, 'utf8') : readFileSync(resolve(process.env.INIT_CWD ?? '.', path), 'utf8')
 
 /** The job of a file. @throws Error that says what is wrong with the file, and where */
-export const jobIn = (path: string | undefined, command: string) =>
-  readJobFile(readFileSync(named(path, command), 'utf8')).job
+export const jobIn = (path: string) => readJobFile(textOf(path)).job
 
-/** A job file and one of its axes; of the other options, those that a command takes. */
-export function axisIn(command: string, args: string[], more: string[] = []) {
-  const options = Object.fromEntries(['axis', ...more].map(name => [name, { type: 'string' as const }]))
-  const { values, positionals } = parseArgs({ args, allowPositionals: true, options })
-  const job = jobIn(positionals[0], command)
-  const axis = job.axes.find(({ name }) => name === values.axis)
+/** A job file and one of its axes. @throws Error that names the axes that there are */
+export function axisIn(path: string, { axis: name }: { axis?: string }) {
+  const job = jobIn(path)
+  const axis = job.axes.find(one => one.name === name)
   if (!axis)
     throw new Error(
-      `--axis: got ${values.axis ?? 'nothing'}, takes one of ${job.axes.map(({ name }) => name).join(', ')}`,
+      `--axis: got ${name ?? 'nothing'}, takes one of ${job.axes.map(one => one.name).join(', ')}`,
     )
-  return { job, axis, catalogue: catalogueOf(job), values }
+  return { job, axis, catalogue: catalogueOf(job) }
 }

@@ -17,6 +17,11 @@ export function stop(message) {
   process.exit(1)
 }
 
+const OLDEST_NODE = [20, 12]
+const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
+if (major < OLDEST_NODE[0] || (major === OLDEST_NODE[0] && minor < OLDEST_NODE[1]))
+  stop(`Dusk Bench needs Node ${OLDEST_NODE.join('.')} or newer; this is ${process.versions.node}.`)
+
 /** Runs a command with its output on the error stream, or where `out` says; true when it ended well. */
 export function run(command, args, env = {}, out = 2) {
   const { status } = spawnSync(command, args, {

@@ -10,7 +10,7 @@ import { DuskDatabase } from './database'
 import { exportJob } from './exportJob'
 import { type CopyFolder, copyInto } from './folder'
 import { createJob, deleteJob, duplicateJob, restoreJobs } from './jobs'
-import { backUp, clearOld, goesAt, unbackedSince } from './keeping'
+import { backUp, clearOld, goesAt, noteFirstUse, unbackedSince } from './keeping'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
@@ -85,6 +85,8 @@ test('a backup with a broken job, or one twice, is refused with its place', asyn
 
 test('one is reminded after a week of work that no backup has, and not before', async () => {
   expect(await unbackedSince(db, day('2026-11-01'))).toBeNull()
+  await noteFirstUse(db, day('2026-11-01'))
+  await noteFirstUse(db, day('2026-11-05'))
   expect(await unbackedSince(db, day('2026-11-07'))).toBeNull()
   expect(await unbackedSince(db, day('2026-11-08'))).toBe('2026-11-01T12:00:00.000Z')
   // Later than what was saved just now, in whatever year this test runs.

@@ -45,16 +45,15 @@ export const lastBackup = async (db: DuskDatabase): Promise<string | null> =>
  */
 export async function unbackedSince(db: DuskDatabase, now: Date): Promise<string | null> {
   const made = await lastBackup(db)
-  const since = made ?? (await firstUse(db, now))
+  const since = made ?? ((await db.settings.get(FIRST_USE))?.value as string | undefined)
+  if (!since) return null
   const isNew = await db.jobs.filter(row => row.deletedAt === null && row.savedAt > (made ?? '')).first()
   return isNew && now.getTime() - Date.parse(since) >= REMIND_AFTER_DAYS * DAY_MS ? since : null
 }
 
-/** When this browser was first worked in; from now on where that was never noted. */
-async function firstUse(db: DuskDatabase, now: Date): Promise<string> {
-  const noted = (await db.settings.get(FIRST_USE))?.value as string | undefined
-  if (!noted) await db.settings.put({ key: FIRST_USE, value: now.toISOString() })
-  return noted ?? now.toISOString()
+/** Notes when this browser was first worked in, by which the first backup is reminded. */
+export async function noteFirstUse(db: DuskDatabase, now: Date): Promise<void> {
+  if (!(await db.settings.get(FIRST_USE))) await db.settings.put({ key: FIRST_USE, value: now.toISOString() })
 }
 
 /** What is used of what the browser gives, in bytes, and whether it keeps it when the disk runs full. */

@@ -99,6 +99,7 @@ test('with the server gone undo works; before it could be made ready, it is said
   await bench.page.setOfflineMode(true)
   await bench.click('button', 'Undo: Cutting force along the axis, axis X')
   await bench.click('button', 'Redo: Cutting force along the axis, axis X')
+  await bench.find('button', 'Undo: Cutting force along the axis, axis X')
   await bench.page.setOfflineMode(false)
   await bench.page.reload({ waitUntil: 'domcontentloaded' })
   await bench.find('button', 'Undo: Cutting force along the axis, axis X')
@@ -289,10 +290,27 @@ describe('kept elsewhere too', () => {
     await bench.standsOnTheBench()
     await bench.go('/')
     await bench.sees('No backup yet.')
+    await bench.lacks('Make a backup', 'main')
+    // As after two weeks of work.
+    await bench.page.evaluate(async () => {
+      const opening = indexedDB.open('dusk-bench')
+      await new Promise(done => {
+        opening.onsuccess = done
+      })
+      const settings = opening.result.transaction('settings', 'readwrite').objectStore('settings')
+      const at = new Date(Date.now() - 14 * 24 * 3600 * 1000).toISOString()
+      await new Promise(done => {
+        settings.put({ key: 'first-use', value: at }).onsuccess = done
+      })
+      opening.result.close()
+    })
+    await bench.go('/')
+    await bench.sees('Make a backup')
     await bench.click('button', 'Back up all jobs')
     const { path, name } = await saved()
     expect(name).toMatch(/^dusk-bench-backup-\d{4}-\d\d-\d\d\.json$/)
     await bench.sees('Last backup on')
+    await bench.lacks('Make a backup', 'main')
     const client = await bench.page.createCDPSession()
     await client.send('Storage.clearDataForOrigin', { origin: app.url, storageTypes: 'all' })
     await bench.go('/')

@@ -8,7 +8,7 @@ import { dayWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
 import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/jobs'
-import { clearOld, goesAt, KEPT_DAYS } from '@/store/keeping'
+import { clearOld, goesAt, KEPT_DAYS, noteFirstUse } from '@/store/keeping'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
@@ -40,7 +40,8 @@ export function HomeScreen({ demo }: { demo: boolean }) {
   const [going, setGoing] = useState<JobRow | null>(null)
 
   useEffect(() => {
-    clearOld(getDatabase(), new Date()).catch(error => setProblem(describeProblem(error)))
+    const [db, now] = [getDatabase(), new Date()]
+    Promise.all([clearOld(db, now), noteFirstUse(db, now)]).catch(error => setProblem(describeProblem(error)))
   }, [])
 
   useEffect(() => {

@@ -108,7 +108,7 @@ test('a short thread is drawn whole, a long one broken off, both with every figu
   expect(long.edges).toBe(short.edges + 2)
   for (const { steps, texts } of [short, long]) {
     expect(texts).toContain(`Whole length ${Math.round(totalLengthMm(steps) * 100) / 100} mm`)
-    for (const { diameterMm, tolerance } of steps) expect(texts).toContain(`${diameterMm} mm ${tolerance}`)
+    for (const { diameterMm, tolerance } of steps) expect(texts).toContain(`Ø ${diameterMm} mm ${tolerance}`)
   }
 })
 
