@@ -167,3 +167,26 @@ export async function choosePort() {
   for (let port = 3000; port < 3100; port++) if (await isFree(port)) return port
   return stop('No port from 3000 to 3099 is free. Set PORT to one that is.')
 }
+
+/** Prepares everything, then runs a script of the project against the built app, with the words that followed the command. */
+export function runBundled(name, args = []) {
+  ensureInstalled()
+  process.env.CHROMIUM_PATH = ensureChromium()
+  ensureBuilt()
+  // Bundled as the app is, without the helper calls by which a runner keeps the names of functions.
+  const bundle = [
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--packages=external',
+    '--alias:@=./src',
+    '--log-level=error',
+  ]
+  const built = run(
+    tool('esbuild'),
+    [`scripts/${name}.mts`, ...bundle, `--outfile=.cache/${name}.mjs`],
+    {},
+    1,
+  )
+  process.exit(built && run(process.execPath, [`.cache/${name}.mjs`, ...args], {}, 1) ? 0 : 1)
+}

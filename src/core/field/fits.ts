@@ -1,4 +1,5 @@
 import type { Field, Fields } from './field'
+import { isWithin } from './isWithin'
 import { isMoment } from './schema'
 
 /**
@@ -24,13 +25,7 @@ export function fits(field: Field, value: unknown): boolean {
         ? field.orNone === true
         : field.of.includes(value as string | number) && value !== undefined
     case 'number':
-      if (value === null) return field.orNone === true
-      return (
-        typeof value === 'number' &&
-        value >= field.min &&
-        value <= field.max &&
-        !(field.whole && !Number.isInteger(value))
-      )
+      return isWithin(field, value)
     case 'record':
       return fitsAll(field.of, value)
     default:

@@ -1,4 +1,5 @@
 import type { NumberField } from '../../field/field'
+import { isWithin } from '../../field/isWithin'
 import { say } from '../../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../../units/quantity'
 import type { PartKind } from '../kinds'
@@ -88,13 +89,7 @@ function fits(field: PartField, value: unknown): boolean {
     case 'curve':
       return value === null || isCurve(value)
     case 'number':
-      if (value === null) return field.orNone === true
-      return (
-        typeof value === 'number' &&
-        value >= field.min &&
-        value <= field.max &&
-        !(field.whole && !Number.isInteger(value))
-      )
+      return isWithin(field, value)
   }
 }
 
