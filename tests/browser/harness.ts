@@ -95,6 +95,13 @@ export class Bench {
     )
   }
 
+  /** Waits until a field holds a text. */
+  async comesTo(name: string, text: string) {
+    for (let i = 0; i < 100 && (await this.value(name)) !== text; i++)
+      await new Promise(done => setTimeout(done, 100))
+    expect(await this.value(name)).toBe(text)
+  }
+
   /** Chooses an option of a select by its value. */
   async choose(name: string, value: string) {
     await (await this.find('combobox', name)).select(value)

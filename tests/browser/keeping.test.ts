@@ -25,15 +25,7 @@ test('undo and redo survive a reload, with the log', async () => {
   await bench.click('button', 'Undo: Stepper 60 mm frame, 3.1 N·m, 48 V chosen, axis X')
   await bench.click('button', 'Undo: Cutting force along the axis, axis X')
   await bench.sheet('What you want from it')
-  await bench.page.waitForFunction(
-    label =>
-      [...document.querySelectorAll('label')].some(
-        l =>
-          l.textContent === label && (document.getElementById(l.htmlFor) as HTMLInputElement).value === '850',
-      ),
-    {},
-    FORCE,
-  )
+  await bench.comesTo(FORCE, '850')
   await bench.click('button', 'Redo: Cutting force along the axis, axis X')
   await bench.page.waitForFunction(() => document.querySelector('[data-saved="yes"]'))
   await bench.stage('Log')
@@ -122,9 +114,7 @@ describe('two tabs', () => {
     await one.page.bringToFront()
     await one.fill(FORCE, '444')
     await two.page.bringToFront()
-    for (let i = 0; i < 50 && (await two.value(FORCE)) !== '444'; i++)
-      await new Promise(done => setTimeout(done, 100))
-    expect(await two.value(FORCE)).toBe('444')
+    await two.comesTo(FORCE, '444')
   })
 
   test('what is being typed is not overwritten, and overwrites nothing in silence', async () => {

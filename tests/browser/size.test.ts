@@ -171,7 +171,7 @@ test('the force of a cut is reckoned from tool and material, and taken into the 
   expect(await bench.value('Feed while cutting')).toBe('360')
   expect(Number(await bench.value('Cutting force along the axis'))).toBeLessThan(200)
   await bench.click('button', 'Undo: Force of the cut, axis X')
-  expect(await bench.value('Cutting force along the axis')).toBe('850')
+  await bench.comesTo('Cutting force along the axis', '850')
 })
 
 test('schools stand side by side: one is taken with its reason, which goes to the log', async () => {
