@@ -1,5 +1,5 @@
 import { seeded } from '../endure/files'
-import { goalsAddress, interleaved, killedTab, powerLoss, reloadAndClose, twoTabs } from '../endure/tabs'
+import { goalsAddress, killedTab, powerLoss, reloadAndClose, twoTabs } from '../endure/tabs'
 import { withApp } from './harness'
 
 // The short form of `npm run endure`.
@@ -11,13 +11,6 @@ test('tabs that die, are reloaded and closed, or work side by side lose nothing 
   const address = await goalsAddress(app.context, app.url)
   for (const trial of [killedTab, killedTab, killedTab, reloadAndClose, reloadAndClose, twoTabs])
     expect(await trial(app.context, address, random)).toBeNull()
-})
-
-test('of edits that two tabs make in turns none is given up in silence, and every notice can be answered', async () => {
-  const address = await goalsAddress(app.context, app.url)
-  const { asked, wrong } = await interleaved(app.context, address, random, 40)
-  expect(wrong).toBeNull()
-  expect(asked).toBeGreaterThan(0)
 })
 
 test('what was saved stands after the power went, and what was taken back stays so', async () => {
