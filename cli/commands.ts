@@ -23,6 +23,17 @@ import { drawingsOf } from './drawings'
 import { pdfFonts } from './pdfFonts'
 import { axisIn, jobIn, textOf } from './read'
 
+/** What can be typed beside the file: each command takes some of it. */
+export interface Options {
+  axis?: string
+  whyNot?: string
+  sheet?: string
+  name?: string
+  format?: string
+  paper?: string
+  keepGoing?: boolean
+}
+
 /** What comes out, and whether something in it is wrong. */
 interface Outcome {
   out: string | Uint8Array
@@ -71,7 +82,7 @@ function partNamed(text: string, catalogue: Catalogue): { kind: SearchedKind; pa
   return { kind: listed, partId }
 }
 
-function search(path: string, options: { axis?: string; whyNot?: string }): Outcome {
+function search(path: string, options: Options): Outcome {
   const { job, axis, catalogue } = axisIn(path, options)
   const asked = options.whyNot
   const part = asked ? partNamed(asked, catalogue) : null
@@ -86,7 +97,7 @@ function search(path: string, options: { axis?: string; whyNot?: string }): Outc
   })
 }
 
-function room(path: string, options: { axis?: string }): Outcome {
+function room(path: string, options: Options): Outcome {
   const { job, axis, catalogue } = axisIn(path, options)
   const context = evaluateAxis(axis, catalogue, job.units)
   const reportOf = (sheet: string) => OUTCOMES.find(({ id }) => id === sheet)?.report?.(context)
@@ -100,7 +111,7 @@ function room(path: string, options: { axis?: string }): Outcome {
 }
 
 /** A sheet as the shell shows it, or every sheet: its findings, what it wants cut and bought, and what it comes to. */
-function sheet(path: string, options: { axis?: string; sheet?: string }): Outcome {
+function sheet(path: string, options: Options): Outcome {
   const { job, axis, catalogue } = axisIn(path, options)
   const asked = options.sheet
   const sheets = SHEETS.filter(({ id }) => asked === undefined || id === asked)
@@ -164,19 +175,12 @@ function calc(path: string): Outcome {
   return { ...json(answers), failed: answers.some(answer => 'error' in answer) }
 }
 
-interface Drawn {
-  axis?: string
-  name: string
-  format: string
-  paper?: string
-}
-
 /** One drawing of an axis at full size, as its file. */
-async function drawing(path: string, options: Drawn): Promise<Outcome> {
+async function drawing(path: string, options: Options): Promise<Outcome> {
   const { job, axis, catalogue } = axisIn(path, options)
   const { units } = job
   const made = drawingsOf(evaluateAxis(axis, catalogue, units), `${job.name}, ${axis.name}`)
-  const make = made.get(options.name)
+  const make = made.get(options.name ?? '')
   if (!make)
     throw new Error(`--name: got ${options.name || 'nothing'}, takes one of ${[...made.keys()].join(', ')}`)
   const drawn = make()
@@ -200,8 +204,7 @@ interface Command {
   about: string
   file: { name: string; about: string } | null
   options?: { flags: string; about: string; choices?: readonly string[]; fallback?: string }[]
-  // biome-ignore lint/suspicious/noExplicitAny: each command knows its own options
-  run: (path: string, options: any) => Outcome | Promise<Outcome>
+  run: (path: string, options: Options) => Outcome | Promise<Outcome>
 }
 
 /** Every command of the shell: a new one is a line here. */

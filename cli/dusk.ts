@@ -2,7 +2,7 @@ import { Argument, Command, CommanderError, Option } from 'commander'
 import { askFor } from '@/core/evaluation/check'
 import { NotKnown } from '@/core/evaluation/notKnown'
 import { version } from '../package.json'
-import { COMMANDS } from './commands'
+import { COMMANDS, type Options } from './commands'
 
 /** Wrong use, or a file that cannot be used; what is wrong in what came out is 1. */
 const WRONG_USE = 2
@@ -42,10 +42,11 @@ for (const [name, { about, file, options = [], run }] of Object.entries(COMMANDS
     command.addOption(option)
   }
   command.action(async (...given: unknown[]) => {
-    const [path, chosen] = file ? given : [undefined, given[0]]
-    const { out, failed } = await run((path as string | undefined) ?? '-', chosen)
+    // The file comes first where a command takes one, its options after that.
+    const [path, chosen] = (file ? given : [undefined, ...given]) as [string | undefined, Options]
+    const { out, failed } = await run(path ?? '-', chosen)
     process.stdout.write(out)
-    if (failed && !(chosen as { keepGoing?: boolean }).keepGoing) process.exitCode = 1
+    if (failed && !chosen.keepGoing) process.exitCode = 1
   })
 }
 

@@ -34,9 +34,10 @@ export const copyFolder = async (db: DuskDatabase): Promise<CopyFolder | null> =
 export const leaveFolder = (db: DuskDatabase) => db.settings.delete(FOLDER)
 
 /** Whether the folder may be written into without asking; a browser forgets that when it is closed. */
-export const mayWrite = async (folder: CopyFolder): Promise<boolean> =>
-  (await folder.queryPermission?.({ mode: 'readwrite' })) !== 'denied' &&
-  (await folder.queryPermission?.({ mode: 'readwrite' })) !== 'prompt'
+export async function mayWrite(folder: CopyFolder): Promise<boolean> {
+  const permission = await folder.queryPermission?.({ mode: 'readwrite' })
+  return permission !== 'denied' && permission !== 'prompt'
+}
 
 /** Writes a job into the folder, over its copy of before. @throws DOMException when that may not or cannot be done */
 export async function copyInto(folder: CopyFolder, db: DuskDatabase, jobId: string): Promise<void> {

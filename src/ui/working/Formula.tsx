@@ -7,7 +7,7 @@ import type { Specs } from '@/core/calculation/spec'
 import { printNumber } from '@/core/units/print'
 import { unitWords } from '@/core/units/unitWords'
 import { FormulaBox, FormulaLines } from './FormulaLines'
-import { mathMl, setFormula, statementsOf } from './mathMl'
+import { mathMl, setStatements, statementsOf } from './mathMl'
 
 interface Props {
   formula: string
@@ -74,7 +74,7 @@ export function Formula({ formula, inputs, outputs, values }: Props) {
       ? withNumbers(statements, knownOf(inputs, values.inputs), knownOf(outputs, values.outputs))
       : []
     return {
-      plain: setFormula(formula, inputs, outputs),
+      plain: setStatements(statements),
       numbers: tex.map(pieces => pieces.map(mathMl)),
     }
   }, [formula, inputs, outputs, values])

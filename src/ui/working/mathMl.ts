@@ -18,5 +18,5 @@ export const mathMl = (tex: string): string =>
 const pieceTex = (piece: Piece) => ('text' in piece ? textTex(piece.text) : toTex(piece.node))
 
 /** Each statement of a formula as it is set in a book, its pieces as MathML. */
-export const setFormula = (formula: string, inputs: Specs, outputs: Specs): string[][] =>
-  statementsOf(formula, inputs, outputs).map(pieces => pieces.map(piece => mathMl(pieceTex(piece))))
+export const setStatements = (statements: readonly Piece[][]): string[][] =>
+  statements.map(pieces => pieces.map(piece => mathMl(pieceTex(piece))))
