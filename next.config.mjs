@@ -15,7 +15,7 @@ const config = {
   // The build for browsers of today: the one that the package gives by default carries its own patches for older ones.
   turbopack: { resolveAlias: { dexie: 'dexie/dist/modern/dexie.min.mjs' } },
   experimental: {
-    optimizePackageImports: ['@chakra-ui/react', 'lucide-react', 'date-fns'],
+    optimizePackageImports: ['@chakra-ui/react', 'lucide-react'],
     // Few large pieces: they are packed better and asked for in fewer turns than many small ones.
     turbopackChunking: { firstPageLoadPriority: 1, minChunkSize: 250_000, maxMergeChunkSize: 2_000_000 },
     turbopackCjsTreeShaking: true,

@@ -1,20 +1,31 @@
-// Packs what the build put out for the browser, once and as small as it goes, so that no request waits for it.
-import { readdirSync } from 'node:fs'
+// Packs what the build put out for the browser, once and as small as it goes, so that no request waits for it; and what
+// keeps it all in the browser.
+import { readdirSync, readFileSync } from 'node:fs'
 import { readFile, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import { brotliCompress, gzip } from 'node:zlib'
+import { build } from 'esbuild'
 import { ROOT } from './lib/setup.mjs'
 
-const STATIC = join(ROOT, '.next', 'static')
+const OUT = join(ROOT, '.next')
+const STATIC = join(OUT, 'static')
+const ICONS = [
+  '/manifest.webmanifest',
+  '/icon.svg',
+  '/apple-icon.png',
+  ...readdirSync(join(ROOT, 'public')).map(name => `/${name}`),
+]
 const brotli = promisify(brotliCompress)
 const zip = promisify(gzip)
 
+const files = readdirSync(STATIC, { recursive: true, withFileTypes: true })
+  .filter(entry => entry.isFile() && !/\.(br|gz)$/.test(entry.name))
+  .map(entry => join(entry.parentPath, entry.name))
 await Promise.all(
-  readdirSync(STATIC, { recursive: true })
-    .filter(name => /\.(js|css)$/.test(name))
-    .map(async name => {
-      const path = join(STATIC, name)
+  files
+    .filter(path => /\.(js|css)$/.test(path))
+    .map(async path => {
       const plain = await readFile(path)
       await Promise.all([
         writeFile(`${path}.br`, await brotli(plain)),
@@ -22,3 +33,20 @@ await Promise.all(
       ])
     }),
 )
+
+const id = readFileSync(join(OUT, 'BUILD_ID'), 'utf8').trim()
+const kept = files.map(path => `/_next/static/${path.slice(STATIC.length + 1)}`)
+await build({
+  entryPoints: [join(ROOT, 'src', 'workers', 'offline.sw.ts')],
+  outfile: join(OUT, 'offline', 'sw.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  define: {
+    BUILD: JSON.stringify({
+      id,
+      files: [...kept, ...ICONS].sort(),
+    }),
+    'process.env.NODE_ENV': '"production"',
+  },
+})

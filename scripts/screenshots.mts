@@ -87,7 +87,7 @@ async function printSizes(page: Page, url: string) {
 
 async function main() {
   mkdirSync('docs/screenshots', { recursive: true })
-  const app = await startApp({ DUSK_DEMO: '1' })
+  const app = await startApp({ env: { DUSK_DEMO: '1' } })
   const browser = await startBrowser()
   try {
     const page = await browser.newPage()

@@ -8,7 +8,15 @@ import { HEADERS } from './lib/headers.mjs'
 import { ROOT } from './lib/setup.mjs'
 
 const STATIC = '/_next/static/'
-const { values } = parseArgs({ options: { port: { type: 'string', short: 'p', default: '3000' } } })
+const { values } = parseArgs({
+  options: {
+    port: { type: 'string', short: 'p', default: '3000' },
+    // Browsers may not keep the app, so that it opens with this server alone.
+    'server-only': { type: 'boolean', default: false },
+  },
+})
+// Pages made here say so to the browser.
+if (values['server-only']) process.env.DUSK_SERVER_ONLY = '1'
 const port = Number(values.port)
 const app = next({ dev: false, dir: ROOT, port })
 await app.prepare()
@@ -23,8 +31,18 @@ const packed = sirv(join(ROOT, '.next', 'static'), {
     for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value)
   },
 })
+// What keeps the app in the browser is asked for anew every time: a newer build is found by it.
+const keeper = sirv(join(ROOT, '.next', 'offline'), {
+  setHeaders(response) {
+    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value)
+    response.setHeader('cache-control', 'no-cache')
+    response.setHeader('content-security-policy', "default-src 'none'; script-src 'self'; connect-src 'self'")
+  },
+})
 createServer((request, response) => {
   const { url } = request
+  if (url === '/sw.js' && !values['server-only'])
+    return keeper(request, response, () => handle(request, response))
   if (!url.startsWith(STATIC)) return handle(request, response)
   request.url = url.slice(STATIC.length - 1)
   packed(request, response, () => {

@@ -18,6 +18,7 @@ export function proxy(request: NextRequest) {
     "font-src 'self'",
     "connect-src 'self'",
     "worker-src 'self'",
+    "manifest-src 'self'",
     "base-uri 'none'",
     "form-action 'none'",
     "frame-ancestors 'none'",
@@ -25,6 +26,7 @@ export function proxy(request: NextRequest) {
   ].join('; ')
   const headers = new Headers(request.headers)
   headers.set('x-nonce', nonce)
+  headers.set('x-path', request.nextUrl.pathname)
   headers.set('content-security-policy', policy)
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('content-security-policy', policy)

@@ -5,6 +5,5 @@ export const HEADERS = {
   'cross-origin-opener-policy': 'same-origin',
   'cross-origin-resource-policy': 'same-origin',
   // Gauges may be read over a serial port one day; nothing else of the machine is asked for.
-  'permissions-policy':
-    'camera=(), microphone=(), geolocation=(), payment=(), usb=(), bluetooth=(), serial=(self)',
+  'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(self)',
 }

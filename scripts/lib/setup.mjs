@@ -92,6 +92,7 @@ export function ensureInstalled() {
 export function ensureBuilt() {
   const wanted = hashOf([
     'src',
+    'public',
     'scripts/pack.mjs',
     'scripts/lib/headers.mjs',
     'next.config.mjs',

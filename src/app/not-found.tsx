@@ -1,10 +1,8 @@
+import type { Metadata } from 'next'
+import { Lost } from '@/stages/home/Lost'
+
+export const metadata: Metadata = { title: 'No such page' }
+
 export default function NotFound() {
-  return (
-    <main style={{ padding: 24 }}>
-      <h1>There is no such page</h1>
-      <p>
-        <a href="/">All jobs</a>
-      </p>
-    </main>
-  )
+  return <Lost />
 }

@@ -12,6 +12,7 @@ import {
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
 import { SCHEMA_VERSION } from '@/core/document/version'
+import { noteBusy } from './atRest'
 import {
   ConflictError,
   commitChange,
@@ -169,6 +170,7 @@ export class JobSession {
     const { opening } = this
     const isOver = () => this.listeners.size === 0 || opening !== this.opening
     if (typeof window !== 'undefined') window.addEventListener('pagehide', this.onHide)
+    this.ends.push(noteBusy(this.settle))
     const watch = <T>(query: () => Promise<T>, next: (value: T) => void) => {
       const subscription: Subscription = liveQuery(query).subscribe({
         next,
@@ -245,6 +247,11 @@ export class JobSession {
   private readonly onHide = () => {
     this.writeDown()
     void this.drain()
+  }
+
+  private readonly settle = async () => {
+    await this.drain()
+    return this.waiting().length === 0
   }
 
   private close() {

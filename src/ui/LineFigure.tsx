@@ -10,6 +10,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
+import { printDigits, printFixed } from '@/core/units/print'
 import { chartColors } from './charts'
 
 export interface Series {
@@ -37,7 +38,7 @@ interface Props {
 
 /** Lines over a scale; load it lazily, and put its figures beside it. */
 export function LineFigure({ label, rows, x, y, series, marks = [], limits = [], byPowers = false }: Props) {
-  const print = (value: unknown) => `${Number(value).toFixed(y.decimals)} ${y.label}`
+  const print = (value: unknown) => `${printFixed(Number(value), y.decimals)} ${y.label}`
   const mark = { stroke: chartColors.ink, strokeDasharray: '4 4' }
   return (
     <chakra.div height="260px" role="img" aria-label={`${label}; its figures are in the table below`}>
@@ -49,7 +50,7 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
             type="number"
             domain={['dataMin', 'dataMax']}
             stroke={chartColors.quiet}
-            tickFormatter={value => String(Number(Number(value).toPrecision(3)))}
+            tickFormatter={value => printDigits(Number(value), 3)}
             label={{ value: x.label, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
           />
           <YAxis
@@ -57,12 +58,12 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
             width={66}
             domain={byPowers ? ['auto', 'auto'] : [0, 'auto']}
             scale={byPowers ? 'log' : 'auto'}
-            tickFormatter={value => Number(Number(value).toPrecision(3)).toLocaleString('en')}
+            tickFormatter={value => printDigits(Number(value), 3)}
             label={{ value: y.label, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
           />
           <Tooltip
             formatter={print}
-            labelFormatter={value => `${Number(Number(value).toPrecision(4))} ${x.label.split(', ').at(-1)}`}
+            labelFormatter={value => `${printDigits(Number(value), 4)} ${x.label.split(', ').at(-1)}`}
             contentStyle={{
               background: chartColors.panel,
               borderColor: chartColors.edge,

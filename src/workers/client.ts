@@ -5,6 +5,7 @@ import type { JobFile } from '@/core/formats/writeJobFile'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/simulate/monteCarlo'
+import { tellByQuery } from './address'
 import type {
   AxisTask,
   DrawTask,
@@ -15,12 +16,34 @@ import type {
   SearchWorker,
 } from './protocol'
 
-let remote: Remote<JudgeWorker> | undefined
+tellByQuery()
 
-/** The worker, started when it is first asked for something. */
-export function judgeWorker(): Remote<JudgeWorker> {
-  remote ??= wrap<JudgeWorker>(new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' }))
-  return remote
+/** A worker that could not be fetched, or broke, never answers: whoever waits for it is told by this. */
+const failing = (worker: Worker) =>
+  new Promise<never>((_, reject) =>
+    worker.addEventListener('error', event => {
+      event.preventDefault()
+      reject(
+        new Error(
+          event.message ||
+            'A piece of the app did not come: the connection was interrupted, or the app was renewed meanwhile. Load the page again: nothing is lost.',
+        ),
+      )
+    }),
+  )
+
+let judge: { remote: Remote<JudgeWorker>; failed: Promise<never> } | undefined
+
+/** Asks the worker that judges; it is started when it is first asked, and anew after it has failed. */
+export function askJudge<T>(question: (remote: Remote<JudgeWorker>) => Promise<T>): Promise<T> {
+  if (!judge) {
+    const worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' })
+    judge = { remote: wrap<JudgeWorker>(worker), failed: failing(worker) }
+    judge.failed.catch(() => {
+      judge = undefined
+    })
+  }
+  return Promise.race([question(judge.remote), judge.failed])
 }
 
 /** Work that runs beside the screen until it is done or stopped. */
@@ -49,7 +72,8 @@ function running<W, T>(
   const progress = proxy((share: number) => {
     if (!over) onProgress(share)
   })
-  return { done: work(wrap<W>(worker), progress).finally(end), cancel: end }
+  const done = Promise.race([work(wrap<W>(worker), progress), failing(worker)])
+  return { done: done.finally(end), cancel: end }
 }
 const searchWorker = () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' })
 const drawWorker = () => new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' })

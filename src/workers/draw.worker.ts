@@ -1,3 +1,4 @@
+import './locale'
 import { expose } from 'comlink'
 import { drawChain } from '@/core/simulate/monteCarlo'
 import type { DrawWorker } from './protocol'

@@ -1,3 +1,4 @@
+import './locale'
 import { expose } from 'comlink'
 import { readFileOfJobs } from '@/core/formats/backupFile'
 import type { FileWorker } from './protocol'

@@ -1,3 +1,4 @@
+import './locale'
 import { expose } from 'comlink'
 import { catalogueOf } from '@/core/machine/parts'
 import { judgeParts } from '@/core/sheets/judgeParts'

@@ -1,3 +1,4 @@
+import './locale'
 import { expose } from 'comlink'
 import type { Axis } from '@/core/document/axis'
 import type { Catalogue } from '@/core/document/parts/types'

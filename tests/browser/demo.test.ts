@@ -1,6 +1,6 @@
 import { type Bench, withApp, withoutScrews } from './harness'
 
-const app = withApp({ DUSK_DEMO: '1' })
+const app = withApp({ env: { DUSK_DEMO: '1' } })
 const VERDICTS = 'aside[aria-label="Verdicts"]'
 
 /** The demo as a newcomer finds it, on its X axis. */

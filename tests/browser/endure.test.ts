@@ -1,5 +1,5 @@
 import { seeded } from '../endure/files'
-import { goalsAddress, killedTab, powerLoss, reloadAndClose, twoTabs } from '../endure/tabs'
+import { goalsAddress, interleaved, killedTab, powerLoss, reloadAndClose, twoTabs } from '../endure/tabs'
 import { withApp } from './harness'
 
 // The short form of `npm run endure`.
@@ -11,6 +11,11 @@ test('tabs that die, are reloaded and closed, or work side by side lose nothing 
   const address = await goalsAddress(app.context, app.url)
   for (const trial of [killedTab, killedTab, killedTab, reloadAndClose, reloadAndClose, twoTabs])
     expect(await trial(app.context, address, random)).toBeNull()
+})
+
+test('edits of two tabs in turns are all kept or asked about, and every question can be answered', async () => {
+  const address = await goalsAddress(app.context, app.url)
+  expect((await interleaved(app.context, address, random, 40)).wrong).toBeNull()
 })
 
 test('what was saved stands after the power went, and what was taken back stays so', async () => {

@@ -3,7 +3,7 @@ import { addressOf } from '@/stages/job/place'
 import { type Bench, withApp } from './harness'
 import { DEMO_AXES, sheetSize } from './measure'
 
-const app = withApp({ DUSK_DEMO: '1' })
+const app = withApp({ env: { DUSK_DEMO: '1' } })
 const path = (bench: Bench) => new URL(bench.page.url()).pathname
 const X = { jobId: 'demo-skarrow-8', axisId: 'skarrow-x' }
 /** Parts that are taken one after another on the way to a drive: none, the search takes them all. */

@@ -1,7 +1,7 @@
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { SHEETS } from '@/core/sheets'
-import { startApp, startBrowser } from './server'
+import { type AppOptions, startApp, startBrowser } from './server'
 
 /** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
 export const withoutScrews = (text: string): string =>
@@ -34,6 +34,7 @@ export class Bench {
     before?: (page: Page) => Promise<unknown>,
   ): Promise<Bench> {
     const page = await context.newPage()
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }])
     const bench = new Bench(page, url)
     await before?.(page)
     await bench.go(path)
@@ -236,11 +237,11 @@ export class Bench {
 }
 
 /** One app and one browser for a test file; every test gets an empty store. */
-export function withApp(env: Record<string, string> = {}) {
+export function withApp(options: AppOptions = {}) {
   const shared = {} as { url: string; browser: Browser; context: BrowserContext }
   let stop = () => {}
   beforeAll(async () => {
-    const app = await startApp(env)
+    const app = await startApp(options)
     stop = app.stop
     shared.url = app.url
     shared.browser = await startBrowser()

@@ -25,13 +25,26 @@ export const freePort = () =>
     })
   })
 
+export interface AppOptions {
+  env?: Record<string, string>
+  /** Whether browsers may keep the app; else a test of what the server does would ask what was kept. */
+  kept?: boolean
+}
+
 /** The built app, served on a port of its own. */
-export async function startApp(env: Record<string, string> = {}): Promise<{ url: string; stop: () => void }> {
+export async function startApp({ env, kept }: AppOptions = {}): Promise<{
+  url: string
+  stop: () => void
+}> {
   const port = await freePort()
-  const server: ChildProcess = spawn(process.execPath, ['scripts/serve.mjs', '-p', String(port)], {
-    cwd: ROOT,
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', ...env },
-  })
+  const server: ChildProcess = spawn(
+    process.execPath,
+    ['scripts/serve.mjs', '-p', String(port), ...(kept ? [] : ['--server-only'])],
+    {
+      cwd: ROOT,
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', ...env },
+    },
+  )
   const url = `http://localhost:${port}`
   for (let i = 0; i < 150; i++) {
     if (

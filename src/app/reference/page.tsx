@@ -3,7 +3,7 @@ import { registry } from '@/core/sheets/registry'
 import { Reference } from '@/ui/reference/Reference'
 import { setStatements, statementsOf } from '@/ui/working/mathMl'
 
-export const metadata: Metadata = { title: 'Reference · Dusk Bench' }
+export const metadata: Metadata = { title: 'Reference' }
 
 const FORMULAS = Object.fromEntries(
   [...registry.values()].map(({ id, formula, inputs, outputs }) => [

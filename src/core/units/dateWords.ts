@@ -1,20 +1,35 @@
-// The platform's own words for dates: a package for them would weigh on every first screen.
-const MONTH = new Intl.DateTimeFormat('en-US', { month: 'short' })
-const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+// The platform's own words for dates, in the language of the browser: a package for them would weigh on every first screen.
+const formats = new Map<string, Intl.DateTimeFormat>()
+let locale: string | undefined = 'en-GB'
+
+/** Sets the language of dates: once, where a page starts; by default that of the browser. */
+export function setDateLocale(next?: string): void {
+  locale = next
+  formats.clear()
+}
+
+const print = (at: Date, options: Intl.DateTimeFormatOptions) => {
+  const key = JSON.stringify(options)
+  const format = formats.get(key) ?? new Intl.DateTimeFormat(locale, options)
+  formats.set(key, format)
+  return format.format(at)
+}
+const TIME = { hour: '2-digit', minute: '2-digit' } as const
 
 /**
  * A moment as a day, in the builder's own time zone.
  *
  * @example dayWords('2026-11-02T18:30:00.000Z') // '2 Nov 2026'
  */
-export function dayWords(at: string): string {
-  const date = new Date(at)
-  return `${date.getDate()} ${MONTH.format(date)} ${date.getFullYear()}`
-}
+export const dayWords = (at: string): string =>
+  print(new Date(at), { day: 'numeric', month: 'short', year: 'numeric' })
 
 /**
  * A moment as a day and a time, in the builder's own time zone.
  *
  * @example momentWords('2026-11-02T18:30:00.000Z') // '2 Nov 2026 18:30', in Greenwich
  */
-export const momentWords = (at: string): string => `${dayWords(at)} ${TIME.format(new Date(at))}`
+export const momentWords = (at: string): string => `${dayWords(at)} ${print(new Date(at), TIME)}`
+
+/** A moment as a time, to the second. */
+export const timeWords = (at: string): string => print(new Date(at), { ...TIME, second: '2-digit' })

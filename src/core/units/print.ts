@@ -1,3 +1,4 @@
+import { numberMarks } from './marks'
 import { type QuantityKind, quantityFacts, type Unit, type UnitSystem } from './quantity'
 
 /** A figure and its unit apart, so that the unit can be set in a quieter tone. */
@@ -45,9 +46,10 @@ export const saySold = (mm: number, system: UnitSystem): string =>
 
 /** Sets thousands apart: `12,700.5`. */
 function grouped(figure: string): string {
-  const point = figure.indexOf('.')
+  const { decimal, group } = numberMarks()
+  const point = figure.indexOf(decimal)
   const whole = point < 0 ? figure : figure.slice(0, point)
-  return whole.replace(/\B(?=(\d{3})+(?!\d))/g, ',') + (point < 0 ? '' : figure.slice(point))
+  return whole.replace(/\B(?=(\d{3})+(?!\d))/g, group) + (point < 0 ? '' : figure.slice(point))
 }
 
 /**
@@ -69,7 +71,7 @@ export function printField(value: number, kind: QuantityKind, system: UnitSystem
 export function printNumber(value: number): string {
   const size = Math.abs(value)
   if (size !== 0 && (size < 1e-3 || size >= 1e7))
-    return value.toExponential(3).replace('e', ' × 10^').replace('+', '')
+    return value.toExponential(3).replace('.', numberMarks().decimal).replace('e', ' × 10^').replace('+', '')
   const decimals = size >= 1000 ? 1 : size >= 10 ? 2 : 4
   return say(value, 'ratio', 'mm', decimals)
 }
@@ -81,7 +83,25 @@ function figure(value: number, decimals: number): string {
   while (text.charCodeAt(end - 1) === ZERO) end--
   if (text.charCodeAt(end - 1) === POINT) end--
   const short = text.slice(0, end)
-  return short === '-0' ? '0' : short
+  if (short === '-0') return '0'
+  const { decimal } = numberMarks()
+  return decimal === '.' ? short : short.replace('.', decimal)
 }
 const ZERO = 48
 const POINT = 46
+
+/**
+ * A plain figure as it is, with as many decimals as are asked for, thousands set apart.
+ *
+ * @example printFixed(1234.5, 2) // '1,234.50'
+ */
+export const printFixed = (value: number, decimals: number): string =>
+  grouped(value.toFixed(decimals).replace('.', numberMarks().decimal))
+
+/**
+ * A plain figure for the scale of a chart: so many digits, no more.
+ *
+ * @example printDigits(0.123456, 3) // '0.123'
+ */
+export const printDigits = (value: number, digits: number): string =>
+  grouped(String(Number(value.toPrecision(digits))).replace('.', numberMarks().decimal))

@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react'
 import { Upload } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { dayWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
@@ -11,6 +11,7 @@ import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/j
 import { clearOld, goesAt, KEPT_DAYS, noteFirstUse } from '@/store/keeping'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
+import { DropAnywhere } from '@/ui/DropAnywhere'
 import { FilePicker } from '@/ui/FilePicker'
 import { SchemeButton } from '@/ui/frame/Header'
 import { Notice } from '@/ui/frame/Notice'
@@ -55,6 +56,12 @@ export function HomeScreen({ demo }: { demo: boolean }) {
     setFile(null)
     if (jobIds.length === 1) open(jobIds[0] as string)
   }
+  const drop = useCallback((dropped: File, ending: string) => {
+    if (ending === 'csv') return `${dropped.name}: parts go into a job. Open the job, and drop it there.`
+    if (ending !== 'json') return `${dropped.name}: takes a job file or a backup (.json).`
+    setFile(dropped)
+    return null
+  }, [])
   const rows = stored?.rows ?? []
   const live = rows.filter(row => !row.deletedAt && !row.job.archived)
   const archived = rows.filter(row => !row.deletedAt && row.job.archived)
@@ -161,6 +168,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
         )}
         {stored && !stored.problem && rows.length > 0 && <Keeping attempt={attempt} />}
       </chakra.main>
+      <DropAnywhere takes="a job file or a backup" onFile={drop} />
       {going && (
         <ForGoodDialog
           name={going.job.name}

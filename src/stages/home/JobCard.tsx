@@ -1,6 +1,5 @@
 import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
-import { format } from 'date-fns'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import { useForm } from 'react-hook-form'
@@ -8,6 +7,7 @@ import { object, string } from 'yup'
 import { fileName } from '@/core/formats/fileName'
 import { catalogueOf } from '@/core/machine/parts'
 import { nextForJob } from '@/core/sheets/nextAction'
+import { momentWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
 import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jobs'
@@ -63,7 +63,7 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
           )}
           <chakra.p color="quiet" fontSize="14px">
             {job.machineKind}, axes {job.axes.map(axis => axis.name).join(', ')}; saved{' '}
-            {format(new Date(row.savedAt), 'd MMM yyyy HH:mm')}
+            {momentWords(row.savedAt)}
           </chakra.p>
           <chakra.h3 fontSize="14px" fontWeight={700} mt="2">
             {next.length > 0 ? 'Needs next' : 'Nothing left to do'}

@@ -2,9 +2,11 @@ import { chakra } from '@chakra-ui/react'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useEffect, useState } from 'react'
 import { dayWords } from '@/core/units/dateWords'
+import { printFixed } from '@/core/units/print'
 import { getDatabase } from '@/store/database'
 import { canCopy, chooseFolder, copyFolder, copyInto, leaveFolder } from '@/store/folder'
 import { askToKeep, backUp, lastBackup, type Room, roomLeft, unbackedSince } from '@/store/keeping'
+import { type OpensAlone, watchOpensAlone } from '@/store/renewal'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { Panel } from '@/ui/Panel'
@@ -12,7 +14,7 @@ import { download } from '../job/download'
 
 const MEGABYTE = 1024 * 1024
 const GIGABYTE = 1024 * MEGABYTE
-const few = (count: number) => count.toFixed(count < 10 ? 1 : 0)
+const few = (count: number) => printFixed(count, count < 10 ? 1 : 0)
 const size = (bytes: number) =>
   bytes < MEGABYTE / 10
     ? 'Less than 0.1 MB'
@@ -51,15 +53,24 @@ export function BackupReminder({ attempt }: Props) {
   )
 }
 
+const ALONE: Record<OpensAlone, string> = {
+  yes: 'The app is kept as well: it opens and works with its server gone, and can be installed from the browser’s menu.',
+  'not yet': 'The app itself is not kept yet: it needs its server to open.',
+  never:
+    'Over this connection the browser does not keep the app: it needs its server to open. On the machine of the server, or over https, it would.',
+}
+
 /** Where the jobs are kept, how much room there is, and what keeps a copy elsewhere. */
 export function Keeping({ attempt }: Props) {
   const [room, setRoom] = useState<Room | null>(null)
   const made = useLiveQuery(() => lastBackup(getDatabase()).catch(() => null), [])
   const folder = useLiveQuery(() => copyFolder(getDatabase()).catch(() => null), [])
   const [picker, setPicker] = useState(false)
+  const [alone, setAlone] = useState<OpensAlone | null>(null)
   useEffect(() => {
     setPicker(canCopy())
     void roomLeft().then(setRoom)
+    watchOpensAlone(setAlone)
   }, [])
   const keep = async () => {
     await askToKeep()
@@ -107,6 +118,7 @@ export function Keeping({ attempt }: Props) {
               : 'The browser may clear them when the disk runs full.'}
           </Line>
         )}
+        {alone && <Line>{ALONE[alone]}</Line>}
         {picker && folder !== undefined && (
           <Line
             action={
@@ -131,7 +143,7 @@ export function Keeping({ attempt }: Props) {
   )
 }
 
-function Line({ children, action }: { children: React.ReactNode; action: React.ReactNode }) {
+function Line({ children, action }: { children: React.ReactNode; action?: React.ReactNode }) {
   return (
     <chakra.li display="flex" flexWrap="wrap" gap="2" alignItems="center">
       <chakra.span flex="1 1 280px">{children}</chakra.span>

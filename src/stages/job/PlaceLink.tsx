@@ -22,7 +22,7 @@ export function PlaceLink({
   onGone,
   ...rest
 }: { place: Place; onGone?: () => void } & Omit<ComponentProps<'a'>, 'href' | 'onClick'>) {
-  return <a {...rest} {...placeLink(place, onGone)} />
+  return <a data-button {...rest} {...placeLink(place, onGone)} />
 }
 
 /** Such a link that looks like a button. */

@@ -1,4 +1,5 @@
 import { useEffect, useState, useSyncExternalStore } from 'react'
+import { readyToasts } from '@/ui/toasts'
 import type { OnProgress, Running } from '@/workers/client'
 
 /** Where work that runs beside the screen stands. */
@@ -77,6 +78,12 @@ export function useKeptRun<T>(key: string) {
   return useRunner(known as Runner<T>)
 }
 
+async function tellNotWorkedOut(error: Error) {
+  readyToasts()
+  const { toaster } = await import('@/ui/toaster')
+  toaster.create({ type: 'error', title: 'Not worked out', description: error.message })
+}
+
 /**
  * What a worker answers to a question, asked anew when the question changes; the last answer stays meanwhile, unless it
  * is to another question altogether.
@@ -89,7 +96,10 @@ export function useAnswer<T>(ask: (() => Promise<T>) | null, of: string | null):
   useEffect(() => {
     if (!ask) return
     let current = true
-    ask().then(value => current && setAnswer({ of, value }))
+    ask().then(
+      value => current && setAnswer({ of, value }),
+      error => current && void tellNotWorkedOut(error),
+    )
     return () => {
       current = false
     }

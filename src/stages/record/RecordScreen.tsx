@@ -1,11 +1,11 @@
 import { chakra } from '@chakra-ui/react'
-import { format } from 'date-fns'
 import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '@/core/document/dimensions'
 import { linesOfAxis, openFixes } from '@/core/document/logLines'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { neededParts } from '@/core/machine/neededParts'
 import { paperOf } from '@/core/sheets/paper'
 import { procedure } from '@/core/sheets/steps/procedure'
+import { dayWords, momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { useEntries } from '@/store/hooks'
 import { useJob, whole } from '../job/JobContext'
@@ -50,7 +50,12 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
         </table>
       </Block>
 
-      <chakra.div display="grid" gridTemplateColumns="1fr 1fr" columnGap="6">
+      <chakra.div
+        display="grid"
+        columnGap="6"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' }}
+        css={{ '@media print': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' } }}
+      >
         <Block title="Parts">
           <Pairs
             rows={[
@@ -95,7 +100,7 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
       <Block title={`Temporary fixes still open: ${fixes.length}`}>
         {fixes.map(entry => (
           <p key={entry.id}>
-            {format(new Date(entry.at), 'd MMM yyyy')}: {entry.text}
+            {dayWords(entry.at)}: {entry.text}
           </p>
         ))}
       </Block>
@@ -106,8 +111,7 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
           .slice(0, LINES_OF_LOG)
           .map(entry => (
             <p key={entry.id}>
-              {format(new Date(entry.at), 'd MMM yyyy HH:mm')}:{' '}
-              {entry.text.length > 240 ? `${entry.text.slice(0, 237)}…` : entry.text}
+              {momentWords(entry.at)}: {entry.text.length > 240 ? `${entry.text.slice(0, 237)}…` : entry.text}
             </p>
           ))}
         {own.length > LINES_OF_LOG && <p>and {own.length - LINES_OF_LOG} earlier lines in the job file.</p>}

@@ -1,8 +1,9 @@
 import { chakra } from '@chakra-ui/react'
-import { format } from 'date-fns'
 import { type ReactNode, useEffect } from 'react'
 import type { PaperBlock, PaperCell } from '@/core/drawing/paper'
+import { dayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
+import { usePageMarks } from '@/ui/frame/usePageMarks'
 
 interface Props {
   title: string
@@ -18,15 +19,10 @@ export function PaperScreen({ title, backLabel, printLabel, onBack, children }: 
   useEffect(() => {
     document.title = title
   }, [title])
+  usePageMarks(title)
   return (
     <>
-      <chakra.div
-        display="flex"
-        gap="2"
-        p="3"
-        justifyContent="center"
-        css={{ '@media print': { display: 'none' } }}
-      >
+      <chakra.div data-frame display="flex" gap="2" p="3" justifyContent="center">
         <Button onClick={onBack}>{backLabel}</Button>
         <Button variant="lamp" onClick={() => window.print()}>
           {printLabel}
@@ -46,7 +42,7 @@ export function PaperScreen({ title, backLabel, printLabel, onBack, children }: 
           <chakra.h1 fontSize="22px" overflowWrap="anywhere">
             {title}
           </chakra.h1>
-          <chakra.span whiteSpace="nowrap">{format(new Date(), 'd MMMM yyyy')}</chakra.span>
+          <chakra.span whiteSpace="nowrap">{dayWords(new Date().toISOString())}</chakra.span>
         </chakra.header>
         {children}
       </Sheet>
@@ -74,10 +70,10 @@ export const Td = chakra('td', {
   base: { verticalAlign: 'top', pr: '2', py: '0.5', borderTopWidth: '1px', borderColor: '#c9c9c9' },
 })
 
-/** A titled part of a sheet, kept on one page where that can be. */
+/** A titled part of a sheet; its title stays with what follows, and no line of it is cut. */
 export function Block({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <chakra.section mt="2" css={{ breakInside: 'avoid-page' }}>
+    <chakra.section mt="2" css={{ '& tr, & p': { breakInside: 'avoid' }, '& h2': { breakAfter: 'avoid' } }}>
       <chakra.h2 fontSize="13px" fontWeight={700} mb="0.5">
         {title}
       </chakra.h2>

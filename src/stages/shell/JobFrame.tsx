@@ -14,8 +14,10 @@ import { useAxisNames, useJob, useSessionState, useUnits } from '../job/JobConte
 import { PlaceButton } from '../job/PlaceLink'
 import { go, type Place } from '../job/place'
 import { DriveLinePanel } from './DriveLinePanel'
+import { DroppedFile } from './DroppedFile'
 import { NextLine } from './NextLine'
 import type { Overlaid } from './overlaid'
+import { PrintButtons, PrintedFindings, PrintedHead, StageOnPaper } from './Printed'
 import { Rail } from './Rail'
 import { SheetScreen } from './SheetScreen'
 import { useActions } from './useActions'
@@ -40,6 +42,8 @@ interface Props {
 /** The frame of a job with one sheet in it. Its pieces follow the job each on its own. */
 export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
   const [overlaid, setOverlaid] = useState<Overlaid>(null)
+  const [onPaper, setOnPaper] = useState(false)
+  const endPaper = useCallback(() => setOnPaper(false), [])
   const hasRoom = useIsAtLeast('xl')
   const place = { jobId, axisId, stage, sheet }
   /** Another axis is opened at the same sheet; from the machine, at its first one. */
@@ -76,8 +80,18 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
         verdicts={ofAxis && hasRoom && <Verdicts key={axisId} {...verdicts} />}
         foot={ofAxis && !hasRoom && <FootBar {...verdicts} />}
       >
-        <SheetScreen key={`${ofAxis ? axisId : ''} ${sheet}`} sheet={sheet} />
+        <PrintedHead axisId={axisId} stage={stage} />
+        {onPaper ? (
+          <StageOnPaper stage={stage} onPrinted={endPaper} />
+        ) : (
+          <SheetScreen key={`${ofAxis ? axisId : ''} ${sheet}`} sheet={sheet} />
+        )}
+        <PrintedFindings stage={stage} />
+        <div data-frame>
+          <PrintButtons stage={stage} onStage={() => setOnPaper(true)} />
+        </div>
       </Frame>
+      <DroppedFile />
       {toastsWanted && <Toaster />}
       {overlaid === 'palette' && <Palette actions={actions} place={place} onClose={close} />}
       {overlaid === 'help' && <KeyHelp open actions={actions} onClose={close} />}

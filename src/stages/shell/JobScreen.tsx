@@ -6,6 +6,7 @@ import type { Job } from '@/core/document/job'
 import { firstSheet } from '@/core/sheets'
 import type { Conflict, JobSession } from '@/store/session'
 import { Button, LinkButton } from '@/ui/controls'
+import { FirstFrame } from '@/ui/frame/FirstFrame'
 import { Notice } from '@/ui/frame/Notice'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
 import { addressOf, go, usePlace } from '../job/place'
@@ -51,7 +52,7 @@ function OpenJob({ jobId }: { jobId: string }) {
     if (window.location.pathname !== address) window.history.replaceState(null, '', address)
   }, [axisId, jobId, stage, sheet])
 
-  if (status === 'loading' && !problem) return <Plain>Opening the job…</Plain>
+  if (status === 'loading' && !problem) return <FirstFrame job />
   if (status !== 'ready' || !axisId)
     return (
       <Plain>
@@ -108,7 +109,7 @@ function Troubles({ session }: { session: JobSession }) {
   const problem = useSessionState(session, state => state.problem)
   const conflicts = useSessionState(session, state => state.conflicts)
   return (
-    <chakra.div display="grid" gap="2" px="3" pt={problem || conflicts.length > 0 ? '3' : '0'}>
+    <chakra.div data-frame display="grid" gap="2" px="3" pt={problem || conflicts.length > 0 ? '3' : '0'}>
       {problem && (
         <Notice
           title={`Not ${problem.not ?? 'saved'}. ${problem.title}`}

@@ -36,7 +36,9 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
       >
         <Panel />
       </chakra.div>
-      <WordsHere of={box} />
+      <div data-frame>
+        <WordsHere of={box} />
+      </div>
     </>
   )
 })

@@ -217,8 +217,8 @@ function useApply() {
 function useRemedies(axis: Axis, checkId: CheckId | null): Remedy[] | null {
   const task = useTask(axis)
   const ask = useCallback(async () => {
-    const { judgeWorker } = await import('@/workers/client')
-    return judgeWorker().remedies(task, checkId as CheckId)
+    const { askJudge } = await import('@/workers/client')
+    return askJudge(judge => judge.remedies(task, checkId as CheckId))
   }, [task, checkId])
   return useAnswer(checkId === null ? null : ask, checkId)
 }

@@ -1,4 +1,3 @@
-import { useTheme } from 'next-themes'
 import { useMemo } from 'react'
 import { removeAxis, setUnits } from '@/core/document/edits'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
@@ -7,6 +6,7 @@ import { type SheetId, sheetsOf } from '@/core/sheets'
 import { nextForAxis } from '@/core/sheets/nextAction'
 import type { JobSession } from '@/store/session'
 import type { Action } from '@/ui/frame/Palette'
+import { useScheme } from '@/ui/theme/useScheme'
 import { useAxisNames, useJob } from '../job/JobContext'
 import { addressOf, go } from '../job/place'
 import { saveJob } from '../job/saveJob'
@@ -24,7 +24,7 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
   const { jobId, axisId, stage, sheet } = place
   const axes = useAxisNames()
   const units = useJob(job => job.units)
-  const { resolvedTheme, setTheme } = useTheme()
+  const { scheme, switchScheme } = useScheme()
   return useMemo(() => {
     const index = axes.findIndex(({ id }) => id === axisId)
     const neighbour = (by: number) => axes[(index + by + axes.length) % axes.length]?.id ?? axisId
@@ -122,11 +122,11 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
       {
         id: 'scheme',
         group: 'Look',
-        label: resolvedTheme === 'day' ? 'Dusk scheme' : 'Day scheme',
-        run: () => setTheme(resolvedTheme === 'day' ? 'dusk' : 'day'),
+        label: scheme === 'day' ? 'Dusk scheme' : 'Day scheme',
+        run: switchScheme,
       },
       { id: 'palette', group: 'Look', label: 'Find and go', keys: 'Ctrl K', run: () => onOverlay('palette') },
       { id: 'help', group: 'Look', label: 'Help and keys', keys: '?', run: () => onOverlay('help') },
     ]
-  }, [axes, axisId, jobId, stage, sheet, units, resolvedTheme, setTheme, session, onAxis, onOverlay])
+  }, [axes, axisId, jobId, stage, sheet, units, scheme, switchScheme, session, onAxis, onOverlay])
 }

@@ -1,6 +1,6 @@
-import { type KeyboardEvent, memo, type ReactNode, useId, useMemo } from 'react'
+import { type KeyboardEvent, memo, type ReactNode, useId, useLayoutEffect, useMemo, useRef } from 'react'
 import { say } from '@/core/units/print'
-import { quantityFacts } from '@/core/units/quantity'
+import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { cellsOf } from './cells'
 import styles from './fields.module.css'
 import { focusNext, type QuantityRules, useDraft } from './useDraft'
@@ -26,6 +26,9 @@ interface Props extends QuantityRules {
   /** Called on Enter after the value is settled; by default the next reading is focused. */
   onEnter?: () => void
 }
+
+/** A tablet's figures are enough in millimetres; fractions, inch marks and signs need all of its keys. */
+const keysFor = (units: UnitSystem, min: number) => (units === 'mm' && min >= 0 ? 'decimal' : 'text')
 
 /** Units such as mm leave more of the field to the figure. */
 const SHORT_UNIT = 3
@@ -59,6 +62,11 @@ export const QuantityField = memo(function QuantityField(props: Props) {
   )
   const draft = useDraft(value, rules, onValue)
   const id = useId()
+  const input = useRef<HTMLInputElement>(null)
+  // What another tab puts into a field that was just entered stands ready to be typed over, as what stood there before.
+  useLayoutEffect(() => {
+    if (draft.followed > 0) input.current?.select()
+  }, [draft.followed])
   const { unit } = typedIn ?? quantityFacts(kind)[units]
   const isMetric = typedIn ? typedIn.unit.endsWith('m') : units === 'mm'
   const otherUnits = isMetric ? 'inch' : 'mm'
@@ -88,9 +96,11 @@ export const QuantityField = memo(function QuantityField(props: Props) {
           <div className={styles.well}>
             <input
               id={id}
+              ref={input}
               className={`${styles.input} ${hideUnit ? styles.dense : styles.quantity} ${unit.length > SHORT_UNIT ? '' : styles.shortUnit}`}
               data-quantity={kind}
               type="text"
+              inputMode={keysFor(units, min)}
               autoComplete="off"
               spellCheck={false}
               disabled={disabled}

@@ -55,6 +55,7 @@ export function useDraft(
   const [draft, setDraft] = useState<string | null>(null)
   const [message, setMessage] = useState<string | null>(null)
   const [elsewhere, setElsewhere] = useState(false)
+  const [followed, setFollowed] = useState(0)
   const passed = useRef(value)
   const held = useRef(value)
   const mergeKey = useRef('')
@@ -66,10 +67,11 @@ export function useDraft(
       return
     }
     if (Object.is(passed.current, value)) return
-    if (readDraft(draft, rules).ok && draft === printIfAny(passed.current, rules)) {
+    if (!typed.current) {
       // Nothing typed yet: follow the other tab.
       passed.current = value
       setDraft(printIfAny(value, rules))
+      setFollowed(count => count + 1)
     } else setElsewhere(true)
   }, [value, draft, rules])
 
@@ -108,6 +110,7 @@ export function useDraft(
       setDraft(previous => previous ?? shown)
     },
     type(text: string) {
+      typed.current = true
       setDraft(text)
       setMessage(null)
       if (elsewhere || text === shown || (rules.clearOnLeave && text.trim() === '')) return
@@ -144,9 +147,12 @@ export function useDraft(
         put(held.current)
         setDraft(printIfAny(held.current, rules))
       }
+      typed.current = false
       setMessage(null)
       setElsewhere(false)
     },
+    /** Counts how often another tab changed what stands in the field before anything was typed. */
+    followed,
   }
 }
 

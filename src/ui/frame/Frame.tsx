@@ -22,6 +22,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
   const areas = verdicts ? '"head head head" "rail bench verdicts"' : '"head head" "rail bench"'
   return (
     <chakra.div
+      data-sheets
       display="grid"
       minH="100dvh"
       gridTemplateColumns={{
@@ -37,6 +38,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
       }}
     >
       <chakra.header
+        data-frame
         gridArea="head"
         bg="panel"
         borderBottomWidth="1px"
@@ -47,6 +49,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
         {header}
       </chakra.header>
       <chakra.div
+        data-frame
         gridArea="rail"
         borderRightWidth={{ lg: '1px' }}
         borderBottomWidth={{ base: '1px', lg: 0 }}
@@ -78,6 +81,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
       </chakra.main>
       {verdicts && (
         <chakra.aside
+          data-frame
           gridArea="verdicts"
           aria-label="Verdicts"
           minW="0"
@@ -100,7 +104,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
           </chakra.div>
         </chakra.aside>
       )}
-      {foot}
+      <div data-frame>{foot}</div>
     </chakra.div>
   )
 }
@@ -128,6 +132,7 @@ function Cover({ children }: { children: ReactNode }) {
     <chakra.div
       ref={box}
       data-top
+      data-frame
       position="sticky"
       top={{ base: 0, lg: `${HEADER_PX}px` }}
       zIndex="1"

@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { HelpCircle, Moon, Plus, Redo2, Search, Sun, Undo2 } from 'lucide-react'
-import { useTheme } from 'next-themes'
 import type { ReactNode } from 'react'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
+import { useScheme } from '../theme/useScheme'
 import { Wordmark } from './Wordmark'
 
 interface Props {
@@ -114,12 +114,12 @@ function IconButton({ label, icon, onClick, disabled }: IconButtonProps) {
 
 /** Dusk for the shed, day for sunlight. */
 export function SchemeButton() {
-  const { resolvedTheme, setTheme } = useTheme()
-  const dusk = resolvedTheme !== 'day'
+  const { scheme, switchScheme } = useScheme()
+  const dusk = scheme === 'dusk'
   return (
     <IconButton
       label={dusk ? 'Day scheme' : 'Dusk scheme'}
-      onClick={() => setTheme(dusk ? 'day' : 'dusk')}
+      onClick={switchScheme}
       icon={dusk ? <Sun size={18} aria-hidden /> : <Moon size={18} aria-hidden />}
     />
   )

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useEffect, useState } from 'react'
-import { momentWords } from '@/core/units/dateWords'
+import { momentWords, timeWords } from '@/core/units/dateWords'
 
 /** Saving is worth a word only when it takes this long. */
 const SLOW_MS = 800
@@ -36,9 +36,8 @@ export function SavedNote({
   )
 }
 
-const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
 const when = (at: Date) =>
-  at.toDateString() === new Date().toDateString() ? TIME.format(at) : momentWords(at.toISOString())
+  (at.toDateString() === new Date().toDateString() ? timeWords : momentWords)(at.toISOString())
 
 const Note = memo(function Note({ text }: { text: string }) {
   return (

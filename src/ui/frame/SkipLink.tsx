@@ -4,6 +4,7 @@ import { chakra } from '@chakra-ui/react'
 export function SkipLink() {
   return (
     <chakra.a
+      data-frame
       href="#sheet"
       position="fixed"
       top="2"

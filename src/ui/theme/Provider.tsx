@@ -4,15 +4,31 @@ import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
 import { ThemeProvider } from 'next-themes'
 import { type ReactNode, useState, useSyncExternalStore } from 'react'
+import { setDateLocale } from '@/core/units/dateWords'
+import { marksOf, setMarks } from '@/core/units/marks'
+import { SCHEME_KEY } from './scheme'
 import { system } from './system'
+
+// Numbers and dates are set as in the language of the browser; the server sets none.
+if (typeof window !== 'undefined') {
+  setMarks(marksOf())
+  setDateLocale()
+}
 
 const never = () => () => {}
 
+interface Props {
+  nonce?: string
+  /** What the server draws, until the app stands. */
+  first: ReactNode
+  children: ReactNode
+}
+
 /**
  * Theme and styles for everything below. What a job shows lives in this browser, so nothing below is drawn on
- * the server; the server's part is the page, its fonts and its security policy.
+ * the server; the server's part is the first frame, the fonts and the security policy.
  */
-export function Provider({ nonce, children }: { nonce?: string; children: ReactNode }) {
+export function Provider({ nonce, first, children }: Props) {
   const [cache] = useState(() => createCache({ key: 'dusk', nonce }))
   const here = useSyncExternalStore(
     never,
@@ -25,13 +41,14 @@ export function Provider({ nonce, children }: { nonce?: string; children: ReactN
         attribute="class"
         nonce={nonce}
         themes={['dusk', 'day']}
-        value={{ dusk: 'dusk', day: 'day' }}
-        defaultTheme="dusk"
-        enableSystem={false}
+        // The system's own two have the names on the left.
+        value={{ dark: 'dusk', light: 'day', dusk: 'dusk', day: 'day' }}
+        defaultTheme="system"
+        enableSystem
         enableColorScheme={false}
-        storageKey="dusk-scheme"
+        storageKey={SCHEME_KEY}
       >
-        {here ? <ChakraProvider value={system}>{children}</ChakraProvider> : null}
+        {here ? <ChakraProvider value={system}>{children}</ChakraProvider> : first}
       </ThemeProvider>
     </CacheProvider>
   )

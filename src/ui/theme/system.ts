@@ -1,9 +1,10 @@
 import { createSystem, defineConfig } from '@chakra-ui/react'
 import { defaultBaseConfig } from '@chakra-ui/react/preset-base'
 import { breakpoints } from './breakpoints'
+import { COLOURS } from './colours'
 import { slotRecipes } from './recipes'
 
-/** A colour in the dusk scheme (dark, the default) and in the day scheme. */
+/** A colour in the dusk scheme (dark) and in the day scheme. */
 const both = (dusk: string, day: string) => ({ value: { base: day, _dark: dusk } })
 
 /**
@@ -32,29 +33,9 @@ const config = defineConfig({
       },
     },
     semanticTokens: {
-      colors: {
-        canvas: both('#141a23', '#efede6'),
-        panel: both('#1c2531', '#fbfaf6'),
-        raised: both('#263241', '#ffffff'),
-        sunken: both('#10151d', '#e4e1d7'),
-        field: both('#10151d', '#ffffff'),
-        line: both('#3a495b', '#c3beae'),
-        edge: both('#71849a', '#77715f'),
-        ink: both('#eef2f6', '#1a222c'),
-        quiet: both('#b3c0ce', '#4d5663'),
-        lamp: both('#ffb454', '#8f4a00'),
-        lampFill: both('#ffb454', '#ffbe66'),
-        onLamp: both('#21160a', '#21160a'),
-        holds: both('#83d6a8', '#14633a'),
-        close: both('#e6dc7a', '#6a5400'),
-        fails: both('#ff9c93', '#a81d14'),
-        unknown: both('#a9bdd3', '#455a70'),
-        steel: both('#8fa1b5', '#7d8a98'),
-        steelDark: both('#5d6f83', '#5b6875'),
-        brass: both('#c9a86a', '#a07d35'),
-        casting: both('#46566a', '#9aa5b1'),
-        motorBody: both('#313e4f', '#3d4957'),
-      },
+      colors: Object.fromEntries(
+        Object.entries(COLOURS).map(([name, [day, dusk]]) => [name, both(dusk, day)]),
+      ),
     },
     slotRecipes,
   },
@@ -88,6 +69,14 @@ const config = defineConfig({
     table: { borderCollapse: 'collapse' },
     'button, input, select, textarea': { font: 'inherit', color: 'inherit' },
     a: { color: 'lamp' },
+    // Where the system sets the colours, what is in hand is told by its edge.
+    '[aria-current], [aria-pressed=true], [aria-checked=true], [aria-selected=true]': {
+      '@media (forced-colors: active)': { outline: '2px solid', outlineOffset: '-2px' },
+    },
+    // Drawings keep their own, on their own ground: without them a screw and its nut would be one shape.
+    'svg[role=img], [role=img] > svg': {
+      '@media (forced-colors: active)': { forcedColorAdjust: 'none', bg: 'panel', color: 'ink' },
+    },
     ':focus-visible': { outline: '3px solid', outlineColor: 'lamp', outlineOffset: '2px' },
   },
 })

@@ -1,4 +1,5 @@
 import type { NumberField } from '../../field/field'
+import { readFigure as figureOf } from '../../units/marks'
 import { parseQuantity } from '../../units/parse'
 import { printField } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
@@ -39,8 +40,9 @@ export function readCell(field: PartField, text: string, units: CellUnits): Cell
 function readFigure(field: NumberField, typed: string, units: CellUnits): Cell {
   if (typed === '' && field.orNone) return { value: null }
   if (units === 'as named') {
-    const bare = typed === '' ? Number.NaN : Number(typed.replace(/^([+-]?\d+),(\d+)$/, '$1.$2'))
-    if (Number.isFinite(bare)) return { value: bare }
+    const [, sign, figure = ''] = /^([+-]?)(\S+)$/.exec(typed) ?? []
+    const bare = figureOf(figure, 3)
+    if (typeof bare === 'number' && Number.isFinite(bare)) return { value: sign === '-' ? -bare : bare }
   }
   const parsed = parseQuantity(typed, field.quantity, units === 'inch' ? 'inch' : 'mm')
   return parsed.ok ? { value: parsed.value } : { takes: takesWords(field, units) }

@@ -7,7 +7,7 @@ import { stackupChain } from '@/core/sheets/chain/calculation'
 import { contributors } from '@/core/sheets/chain/inputs'
 import { CHAIN, type ChainLink, LINKABLE, LINKS } from '@/core/sheets/chain/model'
 import type { Spread } from '@/core/simulate/monteCarlo'
-import { say } from '@/core/units/print'
+import { printFixed, say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
@@ -126,8 +126,8 @@ function Draws() {
       <RunProgress run={run} doing="Drawing…">
         {drawn && (
           <chakra.p mt="2" fontSize="14px">
-            {say(drawn.spread.withinShare, 'share', units)} of {DRAWS.toLocaleString('en')} fall within the
-            limits, about {say(drawn.spread.meanMm, 'length', units)} with a spread of ±
+            {say(drawn.spread.withinShare, 'share', units)} of {printFixed(DRAWS, 0)} fall within the limits,
+            about {say(drawn.spread.meanMm, 'length', units)} with a spread of ±
             {say(3 * drawn.spread.sigmaMm, 'length', units)}.
             {formula !== undefined && ` The formula says ${say(formula, 'share', units)}.`}
             {drawn.of !== now && ' The chain has changed since: draw again.'}

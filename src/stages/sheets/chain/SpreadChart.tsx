@@ -10,7 +10,7 @@ import {
   YAxis,
 } from 'recharts'
 import type { Spread } from '@/core/simulate/monteCarlo'
-import { say } from '@/core/units/print'
+import { printDigits, printFixed, say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { ChartFigures, chartColors } from '@/ui/charts'
 
@@ -52,13 +52,13 @@ export function SpreadChart({ spread, names, limits, units }: Props) {
               type="number"
               domain={['dataMin', 'dataMax']}
               stroke={chartColors.quiet}
-              tickFormatter={value => String(Number(Number(value).toPrecision(5)))}
+              tickFormatter={value => printDigits(Number(value), 5)}
               label={{ value: unit, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
             />
             <YAxis stroke={chartColors.quiet} width={56} unit="%" />
             <Tooltip
-              formatter={value => `${Number(value).toFixed(2)} %`}
-              labelFormatter={value => `${Number(Number(value).toPrecision(6))} ${unit}`}
+              formatter={value => `${printFixed(Number(value), 2)} %`}
+              labelFormatter={value => `${printDigits(Number(value), 6)} ${unit}`}
               contentStyle={{
                 background: chartColors.panel,
                 borderColor: chartColors.edge,

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { Fragment } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
 import { cutSizeWords } from '@/core/machine/cut'
 import { cutList } from '@/core/sheets/cutList'
@@ -54,7 +55,13 @@ export function CutsPanel() {
                 </chakra.span>
               </chakra.p>
               <chakra.p fontSize="14px">
-                {cut.tool}. Guide: {cut.guide}. <Figures>{cutSizeWords(cut, length).join(', ')}</Figures>
+                {cut.tool}. Guide: {cut.guide}.{' '}
+                {cutSizeWords(cut, length).map((words, place) => (
+                  <Fragment key={words}>
+                    {place > 0 && ', '}
+                    <Figures>{words}</Figures>
+                  </Fragment>
+                ))}
               </chakra.p>
               <chakra.p fontSize="13px" color="quiet">
                 {cut.fit

@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react'
-import { format } from 'date-fns'
 import { Trash2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { LogEntry } from '@/core/document/job'
 import { deleteEntry, mendFix } from '@/core/document/logEdits'
 import { linesOfAxis, openFixes } from '@/core/document/logLines'
+import { momentWords } from '@/core/units/dateWords'
 import { useEntries } from '@/store/hooks'
 import { Button, LinkButton } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
@@ -102,7 +102,7 @@ function Entries({ entries, action }: { entries: LogEntry[]; action: (entry: Log
           alignItems="center"
         >
           <chakra.span color="quiet" fontFamily="mono" fontSize="13px">
-            {format(new Date(entry.at), 'd MMM yy HH:mm')}
+            {momentWords(entry.at)}
           </chakra.span>
           <chakra.span color="quiet">{KIND_WORDS[entry.kind]}</chakra.span>
           <chakra.span gridColumn={{ base: '1 / 2', md: 'auto' }} overflowWrap="anywhere">

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { Bar, BarChart, Legend, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import type { LostMotionCause } from '@/core/machine/drive/stiffness'
+import { printDigits, printFixed } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { chartColors } from '@/ui/charts'
 
@@ -50,7 +51,7 @@ export function LostMotionChart({ drives, targetUm, units }: Props) {
           <XAxis
             type="number"
             stroke={chartColors.quiet}
-            tickFormatter={value => String(Number(Number(value).toPrecision(3)))}
+            tickFormatter={value => printDigits(Number(value), 3)}
             label={{ value: unit, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
           />
           <YAxis
@@ -62,7 +63,7 @@ export function LostMotionChart({ drives, targetUm, units }: Props) {
           />
           <Tooltip
             cursor={{ fill: chartColors.line, fillOpacity: 0.35 }}
-            formatter={value => `${Number(value).toFixed(decimals)} ${unit}`}
+            formatter={value => `${printFixed(Number(value), decimals)} ${unit}`}
             contentStyle={{ background: chartColors.panel, borderColor: chartColors.edge }}
             itemStyle={{ color: chartColors.ink }}
           />

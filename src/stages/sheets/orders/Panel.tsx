@@ -6,6 +6,7 @@ import { fileName } from '@/core/formats/fileName'
 import { setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
 import { type OrderLine, orderList } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
+import { printFixed } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -106,7 +107,7 @@ export function OrdersPanel() {
       id: 'price',
       head: 'Price of one',
       figures: true,
-      cell: ({ priceEur }) => (priceEur === null ? '–' : `€${priceEur.toFixed(2)}`),
+      cell: ({ priceEur }) => (priceEur === null ? '–' : `€${printFixed(priceEur, 2)}`),
     },
     { id: 'days', head: 'Days', figures: true, cell: ({ leadDays }) => leadDays ?? '–' },
     {

@@ -10,7 +10,7 @@ import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
-import { judgeWorker } from '@/workers/client'
+import { askJudge } from '@/workers/client'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
 import { useAskedPart } from '../../job/place'
@@ -101,7 +101,7 @@ function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
 /** What each part of a kind would do to the verdicts, worked out beside the screen; the last answer stays meanwhile. */
 function usePartVerdicts(axis: Axis, kind: PartKind): ReadonlyMap<string, PartVerdict> | null {
   const task = useTask(axis)
-  const ask = useCallback(() => judgeWorker().judgeParts(task, kind), [task, kind])
+  const ask = useCallback(() => askJudge(judge => judge.judgeParts(task, kind)), [task, kind])
   const judged = useAnswer(ask, kind)
   return useMemo(() => judged && new Map(judged.map(one => [one.partId, one])), [judged])
 }

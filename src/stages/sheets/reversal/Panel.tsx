@@ -1,5 +1,4 @@
 import { chakra } from '@chakra-ui/react'
-import { format } from 'date-fns'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
@@ -13,6 +12,7 @@ import { spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
 import { addTestStation, finishTest, removeTest, setTestGauge, startTest } from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
+import { dayWords, momentWords } from '@/core/units/dateWords'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
@@ -54,7 +54,7 @@ export function ReversalPanel() {
               <chakra.span overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
                 {test.label}
               </chakra.span>
-              <chakra.span fontWeight={400}>{format(new Date(test.startedAt), 'd MMM')}</chakra.span>
+              <chakra.span fontWeight={400}>{dayWords(test.startedAt)}</chakra.span>
             </Button>
           ))}
         </chakra.nav>
@@ -136,7 +136,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
       title={`Test: ${test.label}`}
       note={
         closed
-          ? `Closed ${format(new Date(test.finishedAt ?? test.startedAt), 'd MMM yyyy HH:mm')}.`
+          ? `Closed ${momentWords(test.finishedAt ?? test.startedAt)}.`
           : `${inItsWord(HOW_TO, axis)} Enter goes to the next reading.`
       }
       action={

@@ -1,5 +1,4 @@
 import { chakra } from '@chakra-ui/react'
-import { format } from 'date-fns'
 import { Plus } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import type { Axis } from '@/core/document/axis'
@@ -21,6 +20,7 @@ import {
 } from '@/core/sheets/screwLine/edits'
 import { lineSetting, worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
 import { ALIGN_STATIONS, type AlignRound } from '@/core/sheets/screwLine/model'
+import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
@@ -139,7 +139,7 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
         )
       }
     >
-      <chakra.div display="grid" gap="3" data-readings>
+      <chakra.div display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3" data-readings>
         <GaugeFields
           stepUm={round.gaugeStepUm}
           disabled={closed}
@@ -226,7 +226,7 @@ function Rounds({ spanMm }: { spanMm: number }) {
         {rows.map(row => (
           <chakra.li key={row.number} display="flex" gap="3" flexWrap="wrap" alignItems="center">
             <chakra.strong>Round {row.number}</chakra.strong>
-            <chakra.span color="quiet">{format(new Date(row.at), 'd MMM HH:mm')}</chakra.span>
+            <chakra.span color="quiet">{momentWords(row.at)}</chakra.span>
             <chakra.span fontFamily="mono">
               {row.worstUm === null
                 ? 'not read yet'

@@ -4,6 +4,7 @@ import type { Axis } from '@/core/document/axis'
 import { takeDrive } from '@/core/machine/driveEdits'
 import type { DrivePoint } from '@/core/search/field'
 import { axisWith } from '@/core/search/levels'
+import { printFixed } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { startSearch } from '@/workers/client'
@@ -68,8 +69,8 @@ export function SearchPanel() {
       <RunProgress run={run} doing="Searching…">
         {found && (
           <chakra.p fontSize="14px" mb="3">
-            {found.outcome.points.length.toLocaleString('en')} drives out of{' '}
-            {found.outcome.combinations.toLocaleString('en')} are beaten by nothing.
+            {printFixed(found.outcome.points.length, 0)} drives out of{' '}
+            {printFixed(found.outcome.combinations, 0)} are beaten by nothing.
             {found.outcome.points.length > 1 && ' The best of them at what is mostly asked for:'}
             {wants(found.axis) !== wants(axis) && (
               <chakra.strong color="close">
@@ -103,7 +104,7 @@ export function SearchPanel() {
             onToggle={event => setAll(event.currentTarget.open)}
           >
             <chakra.summary cursor="pointer" color="lamp" fontWeight={700} minH="44px" py="2.5">
-              All {found.outcome.points.length.toLocaleString('en')} drives, as a cloud and a table
+              All {printFixed(found.outcome.points.length, 0)} drives, as a cloud and a table
             </chakra.summary>
             {all && (
               <>

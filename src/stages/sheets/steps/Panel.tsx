@@ -1,5 +1,4 @@
 import { chakra } from '@chakra-ui/react'
-import { format } from 'date-fns'
 import { Hand, TriangleAlert, Wrench } from 'lucide-react'
 import { useState } from 'react'
 import { neededParts } from '@/core/machine/neededParts'
@@ -13,6 +12,7 @@ import {
   type DriveJoint,
   type Step,
 } from '@/core/sheets/steps/step'
+import { momentWords } from '@/core/units/dateWords'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -134,7 +134,7 @@ function StepRow({ number, step, tickedAt, next, blocked, asks, refusal, onToggl
           )}
           {tickedAt && (
             <chakra.span ml="2" fontSize="13px" color="quiet">
-              {format(new Date(tickedAt), 'd MMM yyyy HH:mm')}
+              {momentWords(tickedAt)}
             </chakra.span>
           )}
           {!tickedAt && (

@@ -1,0 +1,109 @@
+import { spawnSync } from 'node:child_process'
+import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
+import { sheetsOf } from '@/core/sheets'
+import { type Bench, withApp } from './harness'
+
+const app = withApp({ env: { DUSK_DEMO: '1' } })
+const DEMO = '/job/demo-skarrow-8/skarrow-x'
+
+const onPaper = (tool: string, args: string[], pdf: Uint8Array) =>
+  spawnSync(tool, args, { input: pdf, maxBuffer: 64 * 1024 * 1024 })
+
+/** The words of every page, and how light each is, 1 being white. */
+function pages(pdf: Uint8Array): { text: string; corner: number; mean: number }[] {
+  const texts = onPaper('pdftotext', ['-layout', '-', '-'], pdf)
+    .stdout.toString('utf8')
+    .split('\f')
+    .slice(0, -1)
+  return texts.map((text, index) => {
+    const image = onPaper(
+      'pdftoppm',
+      ['-gray', '-r', '20', '-f', `${index + 1}`, '-l', `${index + 1}`, '-'],
+      pdf,
+    ).stdout
+    // A head of three lines, then a byte a dot.
+    let at = 0
+    for (let line = 0; line < 3; line++) at = image.indexOf(10, at) + 1
+    const dots = image.subarray(at)
+    return {
+      text,
+      corner: (dots[0] as number) / 255,
+      mean: dots.reduce((sum, dot) => sum + dot, 0) / dots.length / 255,
+    }
+  })
+}
+
+/** Has a stage printed whole, as its button does. */
+async function printStage(bench: Bench, stage: Stage | 'machine', format: 'a4' | 'letter') {
+  const { page } = bench
+  const many = sheetsOf(stage).length > 1
+  if (many) {
+    await page.evaluate(() => {
+      window.print = () => document.body.setAttribute('data-asked', '')
+    })
+    await bench.click('button', `Print all sheets of ${STAGE_WORDS[stage].label}`)
+    await page.waitForSelector('[data-asked]')
+  }
+  const pdf = await page.pdf({ format, printBackground: true })
+  if (many) {
+    // Afterwards the one sheet is back.
+    await page.waitForSelector('#sheet')
+    await page.evaluate(() => document.body.removeAttribute('data-asked'))
+  }
+  return pdf
+}
+
+test.each(['a4', 'letter'] as const)(
+  'every stage prints on %s: white, without the frame, with machine, axis and page on every page',
+  async format => {
+    const bench = await app.open()
+    await bench.sees('Long Tom 2400')
+    for (const stage of STAGES) {
+      await bench.go(`${DEMO}/${stage}/${sheetsOf(stage)[0]?.id}`)
+      await bench.page.waitForSelector('[data-sheet] section')
+      const all = pages(await printStage(bench, stage, format))
+      const label = STAGE_WORDS[stage].label
+      for (const [index, { text, corner, mean }] of all.entries()) {
+        expect(text).toContain(`Skarrow 8, axis X: Table · ${label}`)
+        expect(text).toContain(`page ${index + 1} of ${all.length}`)
+        // Frame and buttons stay on the screen.
+        expect(text).not.toMatch(/Dusk Bench|in this browser|Print this sheet|Ways out/)
+        expect(corner).toBe(1)
+        expect(mean).toBeGreaterThan(0.75)
+      }
+      const words = all.map(({ text }) => text).join(' ')
+      for (const { title } of sheetsOf(stage).filter(({ id }) => id === 'travel' || id === 'goals'))
+        expect(words).toContain(title)
+    }
+    expect(bench.errors).toEqual([])
+  },
+)
+
+test('the whole machine, the record and the work sheet print so too; a name with signs of its own does no harm', async () => {
+  const bench = await app.open()
+  await bench.sees('Long Tom 2400')
+  const odd = 'Mill "8" \\\\ {bench} <b>'
+  await bench.click('button', 'Rename Skarrow 8')
+  await bench.fill('Name of the job', odd)
+  await bench.sees(odd)
+  await bench.go('/job/demo-skarrow-8/machine/overview')
+  await bench.page.waitForSelector('[data-sheet] section')
+  const machine = pages(await printStage(bench, 'machine', 'a4'))
+  expect(machine[0]?.text).toContain('Order list')
+  for (const [path, head] of [
+    ['record', `${odd}, axis X: Table`],
+    ['worksheet', `Work sheet: ${odd}, axis X`],
+  ]) {
+    await bench.go(`${DEMO}/${path}`)
+    await bench.page.waitForSelector('main h1')
+    const all = pages(await bench.page.pdf({ format: 'letter' }))
+    expect(all.length).toBeGreaterThan(1)
+    for (const [index, { text, corner }] of all.entries()) {
+      expect(text).toContain(head)
+      expect(text).toContain(`page ${index + 1} of ${all.length}`)
+      expect(text).not.toContain('Print the')
+      expect(corner).toBe(1)
+    }
+  }
+  for (const { text } of machine) expect(text).toContain(odd)
+})

@@ -1,0 +1,174 @@
+import { SHEETS } from '@/core/sheets'
+import { downloads } from './files'
+import { type Bench, withApp } from './harness'
+
+const app = withApp({ env: { DUSK_DEMO: '1' } })
+
+async function seeded(): Promise<Bench> {
+  const bench = await app.open()
+  await bench.sees('Long Tom 2400')
+  return bench
+}
+
+/** What sticks out of a page at the right, where it can be scrolled to. */
+const sticksOut = (bench: Bench) =>
+  bench.page.evaluate(() => {
+    const room = document.documentElement.clientWidth
+    if (document.documentElement.scrollWidth <= room) return null
+    const wide = [...document.querySelectorAll('body *')].filter(element => {
+      if (element.getBoundingClientRect().right <= room + 1) return false
+      for (let up = element.parentElement; up; up = up.parentElement)
+        if (up !== document.body && getComputedStyle(up).overflowX !== 'visible') return false
+      return true
+    })
+    return wide.slice(0, 3).map(element => element.outerHTML.slice(0, 160))
+  })
+
+test('no screen scrolls sideways on the narrowest phone', async () => {
+  const bench = await seeded()
+  await bench.page.setViewport({ width: 320, height: 640, isMobile: true, hasTouch: true })
+  const axes = ['demo-skarrow-8/skarrow-x', 'demo-ostrey-254/ostrey-x', 'demo-long-tom-2400/long-tom-x']
+  const ofAxis = SHEETS.filter(({ stage }) => stage !== 'machine')
+  const paths = [
+    '/',
+    '/reference',
+    ...ofAxis.map(
+      ({ stage, id }, number) =>
+        `/job/${axes[['cuts', 'screwLine'].includes(id) ? 0 : number % 3]}/${stage}/${id}`,
+    ),
+    ...SHEETS.filter(({ stage }) => stage === 'machine').map(({ id }) => `/job/demo-skarrow-8/machine/${id}`),
+    `/job/${axes[0]}/record`,
+    `/job/${axes[0]}/worksheet`,
+  ]
+  const wide: unknown[] = []
+  for (const path of paths) {
+    await bench.page.goto(bench.url + path, { waitUntil: 'domcontentloaded' })
+    await bench.page.waitForSelector(path.split('/').length === 6 ? '[data-sheet] section' : 'h1')
+    const out = await sticksOut(bench)
+    if (out) wide.push(path, ...out)
+  }
+  expect(wide).toEqual([])
+})
+
+/** Drops a file on the page, as a hand does that drags it in. */
+const drop = (bench: Bench, name: string, text: string) =>
+  bench.page.evaluate(
+    (called, holds) => {
+      const dataTransfer = new DataTransfer()
+      dataTransfer.items.add(new File([holds], called))
+      for (const type of ['dragover', 'drop'])
+        document.body.dispatchEvent(new DragEvent(type, { dataTransfer, bubbles: true, cancelable: true }))
+    },
+    name,
+    text,
+  )
+
+test('a file dropped anywhere is taken, or it is said why not, and the page stays', async () => {
+  const bench = await seeded()
+  const exported = await downloads(bench.page)
+  await bench.click('button', 'Export Skarrow 8')
+  const { text } = await exported()
+
+  await drop(bench, 'photo.jpg', 'x')
+  await bench.sees('photo.jpg: takes a job file or a backup (.json).')
+  await drop(bench, 'parts.csv', 'kind')
+  await bench.sees('Open the job, and drop it there.')
+  await drop(bench, 'skarrow.json', text)
+  await bench.find('dialog', 'Import skarrow.json')
+  await bench.click('button', 'Cancel')
+
+  await bench.go('/job/demo-skarrow-8/skarrow-x/size/parts')
+  await drop(bench, 'screws.csv', 'kind,id,name\n')
+  await bench.find('dialog', 'Parts from screws.csv')
+  await bench.page.keyboard.press('Escape')
+  await drop(bench, 'skarrow.json', text)
+  await bench.find('dialog', 'Import skarrow.json')
+  await bench.click('button', 'Keep both')
+  await bench.page.waitForFunction(() => !location.pathname.includes('demo-skarrow-8'))
+  await bench.sees('Verdicts')
+  expect(bench.errors).toEqual([])
+})
+
+test('without script the frame and its scheme stand there, by the system or as it was chosen', async () => {
+  const bench = await seeded()
+  const { page } = bench
+  const canvas = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor)
+  const [dusk, day] = ['rgb(20, 26, 35)', 'rgb(239, 237, 230)']
+  const bySystem = (value: 'dark' | 'light') =>
+    page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }])
+  const job = '/job/demo-skarrow-8/skarrow-x/size/parts'
+
+  // The app follows the system until a scheme is chosen, also while it is open.
+  await bySystem('light')
+  await page.waitForSelector('html.day')
+  await bySystem('dark')
+  await page.waitForSelector('html.dusk')
+
+  await page.setJavaScriptEnabled(false)
+  await bench.go(job)
+  await bench.sees('Make room')
+  await bench.sees('needs its scripts')
+  expect(await canvas()).toBe(dusk)
+  await bySystem('light')
+  expect(await canvas()).toBe(day)
+
+  await page.setJavaScriptEnabled(true)
+  await bench.go(job)
+  await bench.click('button', 'Dusk scheme')
+  await page.setJavaScriptEnabled(false)
+  await bench.go('/')
+  expect(await page.$eval('html', html => html.className)).toBe('dusk')
+  expect(await canvas()).toBe(dusk)
+})
+
+test('in a browser of another language numbers and dates are said and read as people write them there', async () => {
+  const bench = await app.open('/', async page => {
+    const session = await page.createCDPSession()
+    await session.send('Emulation.setLocaleOverride', { locale: 'de-DE' })
+  })
+  await bench.openDemo()
+  const travel = 'Travel that the ways allow'
+  await bench.comesTo(travel, '412,6')
+  for (const [typed, stands] of [
+    ['1 234,5', '1234,5'],
+    ['1.234,5', '1234,5'],
+    ['400,25', '400,25'],
+    ['412.6', '412,6'],
+    ['4e2', '400'],
+  ] as const) {
+    await bench.fill(travel, typed)
+    expect(await bench.value(travel)).toBe(stands)
+  }
+  await bench.fill(travel, '99999')
+  await bench.sees(/Takes 10 mm to 10\u202f000 mm/)
+  await bench.page.keyboard.press('Escape')
+  await bench.go('/')
+  await bench.sees(new RegExp(`${new Date().getDate()}\\. [A-Z]\\S+ ${new Date().getFullYear()}`))
+})
+
+test('fields ask for the keys that they take', async () => {
+  const bench = await seeded()
+  const keys = async () =>
+    (await bench.find('textbox', 'Travel that the ways allow')).evaluate(
+      e => (e as unknown as HTMLInputElement).inputMode,
+    )
+  await bench.go('/job/demo-skarrow-8/skarrow-x/survey/geometry')
+  expect(await keys()).toBe('decimal')
+  await bench.click('button', 'Units: mm. Switch to inch')
+  await bench.page.waitForFunction(
+    () => document.querySelector<HTMLInputElement>('input[data-quantity]')?.inputMode === 'text',
+  )
+})
+
+test('with the colours of the system everything that is chosen or drawn can still be seen', async () => {
+  const bench = await seeded()
+  const session = await bench.page.createCDPSession()
+  await session.send('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value: 'active' }] })
+  await bench.go('/job/demo-skarrow-8/skarrow-x/size/parts')
+  await bench.sees('Verdicts')
+  const outlined = await bench.page.$$eval('[aria-current]', all =>
+    all.map(one => getComputedStyle(one).outlineStyle),
+  )
+  expect(outlined.length).toBeGreaterThan(2)
+  expect(new Set(outlined)).toEqual(new Set(['solid']))
+})
