@@ -6,6 +6,7 @@ import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { attempt } from '@/core/evaluation/attempt'
 import { runCalculations } from '@/core/formats/calculationRequests'
+import { CSV_STYLES, type CsvStyle } from '@/core/formats/csv'
 import { writeOrdersCsv } from '@/core/formats/ordersCsv'
 import { readPartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
@@ -21,7 +22,8 @@ import { remediesFor } from '@/core/sheets/remedies'
 import { dayWords } from '@/core/units/dateWords'
 import { drawingsOf } from './drawings'
 import { pdfFonts } from './pdfFonts'
-import { axisIn, jobIn, textOf } from './read'
+import { axisIn, fileIn, jobIn, textOf } from './read'
+import { recordHtml } from './record'
 
 /** What can be typed beside the file: each command takes some of it. */
 export interface Options {
@@ -31,6 +33,7 @@ export interface Options {
   name?: string
   format?: string
   paper?: string
+  csv?: string
   keepGoing?: boolean
 }
 
@@ -136,9 +139,18 @@ function sheet(path: string, options: Options): Outcome {
   })
 }
 
-function orders(path: string): Outcome {
+function orders(path: string, { csv }: Options): Outcome {
   const job = jobIn(path)
-  return { out: writeOrdersCsv(orderList(job, catalogueOf(job))) }
+  const day = new Date().toLocaleDateString('sv')
+  return { out: writeOrdersCsv(orderList(job, catalogueOf(job)), job.name, day, csv as CsvStyle) }
+}
+
+function record(path: string, { axis: name }: Options): Outcome {
+  const file = fileIn(path)
+  const names = file.job.axes.map(axis => axis.name)
+  if (name !== undefined && !names.includes(name))
+    throw new Error(`--axis: got ${name}, takes one of ${names.join(', ')}`)
+  return { out: recordHtml(file, name === undefined ? names : [name]) }
 }
 
 function parts(path: string): Outcome {
@@ -248,7 +260,21 @@ export const COMMANDS: Record<string, Command> = {
   orders: {
     about: 'what the machine still needs, as the CSV that the app takes back',
     file: FILE,
+    options: [
+      {
+        flags: '--csv <style>',
+        about: 'what separates the columns, and a decimal comma or point',
+        choices: Object.keys(CSV_STYLES),
+        fallback: 'comma',
+      },
+    ],
     run: orders,
+  },
+  record: {
+    about: 'the record of every axis, or of one, on paper: a page of HTML to the standard output',
+    file: FILE,
+    options: [AXIS],
+    run: record,
   },
   parts: {
     about: 'what a file of parts holds, and what is wrong in it, row by row',

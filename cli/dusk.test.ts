@@ -247,6 +247,10 @@ describe('making room', () => {
   })
 
   test('prints the order list as the app takes it back', () => {
+    const german = dusk(['orders', mill, '--csv', 'semicolon'])
+    expect(german.stdout).toMatch(/^\ufeff?key;what;lengthsMm;/)
+    expect(german.stdout).toContain('Skarrow 8;')
+    expect(dusk(['orders', mill, '--csv', 'colon']).status).toBe(2)
     const { status, stdout } = dusk(['orders', mill])
     expect(status).toBe(0)
     const keys = stdout
@@ -332,5 +336,35 @@ describe('the shell as a shell is', () => {
       { encoding: 'utf8' },
     )
     expect({ status, stderr }).toEqual({ status: 0, stderr: '' })
+  })
+})
+
+describe('the record', () => {
+  const mill = join(mkdtempSync(join(tmpdir(), 'dusk-')), 'mill.json')
+  const { job, entries } = skarrow()
+  const odd = { ...job, name: 'Mill <8> & "Co" \\' }
+  const note = { ...(entries[0] as (typeof entries)[number]), text: 'Way oil is <b>in</b>.', axisId: null }
+  writeFileSync(mill, writeJobFile({ format: 'dusk-bench-job', job: odd, entries: [note], history: [] }))
+
+  test('is a page of every axis that fetches nothing, and takes no word of the job for its own', () => {
+    const { status, stdout } = dusk(['record', mill])
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/^<!doctype html>[\s\S]*<\/html>\n$/)
+    expect(stdout.match(/<article>/g)).toHaveLength(3)
+    expect(stdout).toContain('<h1>Mill &lt;8&gt; &amp; &quot;Co&quot; \\, axis X: Table</h1>')
+    expect(stdout).toContain('Way oil is &lt;b&gt;in&lt;/b&gt;.')
+    for (const title of ['Findings', 'Measured', 'Reversal tests', 'Log, latest first'])
+      expect(stdout).toContain(`<h2>${title}</h2>`)
+    expect(stdout).not.toMatch(/(src|href)=|<script|url\(/)
+  })
+
+  test('is one axis where that is asked for, or says which there are', () => {
+    expect(dusk(['record', mill, '--axis', 'Z']).stdout.match(/<article>/g)).toHaveLength(1)
+    const wrong = dusk(['record', mill, '--axis', 'Q'])
+    expect(wrong).toMatchObject({
+      status: 2,
+      stdout: '',
+      stderr: 'dusk: --axis: got Q, takes one of X, Y, Z\n',
+    })
   })
 })

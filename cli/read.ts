@@ -7,8 +7,9 @@ import { catalogueOf } from '@/core/machine/parts'
 export const textOf = (path: string): string =>
   path === '-' ? readFileSync(0, 'utf8') : readFileSync(resolve(process.env.INIT_CWD ?? '.', path), 'utf8')
 
-/** The job of a file. @throws Error that says what is wrong with the file, and where */
-export const jobIn = (path: string) => readJobFile(textOf(path)).job
+/** A job file with its log. @throws Error that says what is wrong with the file, and where */
+export const fileIn = (path: string) => readJobFile(textOf(path))
+export const jobIn = (path: string) => fileIn(path).job
 
 /** A job file and one of its axes. @throws Error that names the axes that there are */
 export function axisIn(path: string, { axis: name }: { axis?: string }) {

@@ -8,4 +8,6 @@ export interface PaperBlock {
   title: string
   rows: PaperCell[][]
   empty: string
+  /** Whether it is narrow: two such stand side by side, and their last column to the right. */
+  half?: true
 }

@@ -6,7 +6,8 @@ import { fieldsOf } from '../document/parts/fields'
 import { idFor } from '../document/parts/partId'
 import type { OwnParts, PartOf } from '../document/parts/types'
 import { CATALOGUE, MOST_OWN_PARTS, NO_OWN_PARTS } from '../machine/parts'
-import { PartsFileError, readPartsCsv, writePartsCsv } from './partsCsv'
+import { CSV_STYLES, CsvFileError, type CsvStyle, tidyFigure } from './csv'
+import { readPartsCsv, writePartsCsv } from './partsCsv'
 
 const read = (text: string, own: OwnParts = NO_OWN_PARTS) => readPartsCsv(text, own, CATALOGUE)
 const screw = CATALOGUE.screw.get('ball-20-5-double') as PartOf['screw']
@@ -24,20 +25,37 @@ const refusal = (text: string) => {
   try {
     read(text)
   } catch (error) {
-    expect(error).toBeInstanceOf(PartsFileError)
+    expect(error).toBeInstanceOf(CsvFileError)
     return (error as Error).message
   }
   return 'it was read'
 }
 
-test('every part that ships reads back from its file as it stands', () => {
+const STYLES = Object.keys(CSV_STYLES) as CsvStyle[]
+
+test.each(STYLES)('every part that ships reads back from its file as it stands, with %s', style => {
   for (const kind of PART_KINDS) {
     const parts = [...CATALOGUE[kind].values()]
-    const file = read(writePartsCsv(kind, parts as never))
+    const file = read(writePartsCsv(kind, parts as never, style))
     expect(file).toMatchObject({ kind, wrong: [], leftOut: [] })
     expect(file.good.map(({ part }) => part)).toEqual(parts)
     expect(file.good.every(({ is }) => is === 'same')).toBe(true)
   }
+})
+
+test('a file survives a spreadsheet: no figure has the dust of binary sums, and its part is the same', () => {
+  const own = { ...screw, id: 'mine', leadMm: 19.2 + 3e-15 + 1e-15 }
+  expect(String(own.leadMm)).toBe('19.200000000000003')
+  const text = writePartsCsv('screw', [own], 'semicolon')
+  expect(text).toContain(';19,2;')
+  expect(text).not.toMatch(/\d{15}/)
+  expect(read(text, { ...NO_OWN_PARTS, screw: [own] }).good).toMatchObject([{ is: 'same' }])
+})
+
+test('in a file with decimal commas a point before three digits is refused with both of its readings', () => {
+  const text = writePartsCsv('screw', [{ ...screw, id: 'mine', leadMm: 5.5 }], 'semicolon')
+  const [problem] = read(text.replace(/(;5,5;)/, '$1').replace(/;182;/, ';1.182;')).wrong
+  expect(problem).toMatchObject({ line: 2, got: '1.182 (or 1182)' })
 })
 
 test('any part that can be taken comes back from its file the same', () => {
@@ -46,12 +64,13 @@ test('any part that can be taken comes back from its file the same', () => {
     fc.property(
       text,
       text,
-      fc.double({ min: 0.5, max: 50, noNaN: true }),
-      fc.double({ min: 0, max: 50_000, noNaN: true }),
-      (name, maker, leadMm, priceEur) => {
+      fc.double({ min: 0.5, max: 50, noNaN: true }).map(tidyFigure),
+      fc.double({ min: 0, max: 50_000, noNaN: true }).map(tidyFigure),
+      fc.constantFrom(...STYLES),
+      (name, maker, leadMm, priceEur, style) => {
         const part = { ...screw, id: 'mine', name, maker: maker.slice(0, 60).trim() || 'M', leadMm, priceEur }
         fc.pre(checkPart('screw', part).length === 0)
-        const [row, ...more] = read(writePartsCsv('screw', [part])).good
+        const [row, ...more] = read(writePartsCsv('screw', [part], style)).good
         expect(more).toEqual([])
         expect(row).toMatchObject({ is: 'new', line: 2, part })
       },
@@ -172,7 +191,7 @@ test.each([
   ['empty', '', 'The file is empty.'],
   ['of something else', 'date,note\n2026-11-02,oiled', 'Line 1 must name the fields of a part'],
   ['a picture', '\u0089PNG\u0000\u0001\u0002', 'Line 1 must name'],
-  ['too large', ' '.repeat(9 * 1024 * 1024), 'The file has 9 MB; a parts file has at most 8 MB'],
+  ['too large', ' '.repeat(9 * 1024 * 1024), 'The file has 9 MB; such a file has at most 8 MB'],
 ])('a file that is %s is refused whole', (_, text, reason) => {
   expect(refusal(text)).toContain(reason)
 })

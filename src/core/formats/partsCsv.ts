@@ -1,5 +1,4 @@
 import equal from 'fast-deep-equal'
-import Papa from 'papaparse'
 import { PART_KINDS, type PartKind } from '../document/kinds'
 import { gotWords, ID_TAKES } from '../document/parts/checkPart'
 import { fieldsOf } from '../document/parts/fields'
@@ -7,20 +6,17 @@ import { idFor } from '../document/parts/partId'
 import { curveText, readPart } from '../document/parts/readPart'
 import type { OwnParts, PartOf, PartsList } from '../document/parts/types'
 import { MOST_OWN_PARTS } from '../machine/parts'
+import {
+  CsvFileError,
+  type CsvProblem,
+  type CsvRow,
+  type CsvStyle,
+  problemAt,
+  readCsv,
+  tidyFigure,
+  writeCsv,
+} from './csv'
 
-/** A parts file of which no row can be read; the message says why. */
-export class PartsFileError extends Error {
-  override name = 'PartsFileError'
-}
-
-/** Something wrong in a file: where, what was got, and what is taken there. */
-export interface RowProblem {
-  line: number
-  /** The column as a spreadsheet names it, and its heading. */
-  column: string
-  got: string
-  takes: string
-}
 export interface GoodRow<K extends PartKind = PartKind> {
   line: number
   part: PartOf[K]
@@ -30,21 +26,9 @@ export interface GoodRow<K extends PartKind = PartKind> {
 export interface PartsFile<K extends PartKind = PartKind> {
   kind: K
   good: GoodRow<K>[]
-  wrong: RowProblem[]
+  wrong: CsvProblem[]
   /** Headings that are no field of such a part: their columns are left out. */
   leftOut: string[]
-}
-
-const MEGABYTE = 1024 * 1024
-/** Far above any list that a job takes. */
-const LARGEST_PARTS_FILE_BYTES = 8 * MEGABYTE
-
-/** Refuses a parts file that is too large, before it is read. @throws PartsFileError that says how large it is */
-export function refuseLargeParts(bytes: number): void {
-  if (bytes > LARGEST_PARTS_FILE_BYTES)
-    throw new PartsFileError(
-      `The file has ${Math.ceil(bytes / MEGABYTE)} MB; a parts file has at most ${LARGEST_PARTS_FILE_BYTES / MEGABYTE} MB. Split it, or take out rows that this machine has no use for.`,
-    )
 }
 
 const columnsOf = (kind: PartKind): string[] => ['id', ...fieldsOf(kind).map(([name]) => name)]
@@ -56,56 +40,23 @@ const NO_MAKER = 'not named'
 /**
  * Writes parts of one kind as a CSV file: a heading row of field names with their units, then a part a row.
  *
- * No cell starts with what a spreadsheet would run.
- *
- * @example writePartsCsv('coupler', [coupler]).split('\r\n')[0] // '\ufeffid,name,maker,priceEur,type,hub,...'
+ * @example writePartsCsv('coupler', [coupler], 'comma').split('\r\n')[0] // '\ufeffid,name,maker,priceEur,type,hub,...'
  */
-export function writePartsCsv<K extends PartKind>(kind: K, parts: readonly PartOf[K][]): string {
+export function writePartsCsv<K extends PartKind>(
+  kind: K,
+  parts: readonly PartOf[K][],
+  style: CsvStyle = 'comma',
+): string {
   const columns = columnsOf(kind)
-  const data = parts.map(part =>
+  const rows = parts.map(part =>
     columns.map(column => {
       const value = (part as unknown as Record<string, unknown>)[column]
       if (column === 'curve') return curveText(value as PartOf['motor']['curve'], ' ')
-      return value === null ? '' : String(value)
+      return typeof value === 'number' || value === null ? value : String(value)
     }),
   )
-  // The mark at the start tells a spreadsheet that the text is Unicode.
-  return `\ufeff${Papa.unparse({ fields: columns, data }, { newline: '\r\n', escapeFormulae: true })}\r\n`
+  return writeCsv(columns, rows, style)
 }
-
-interface Row {
-  line: number
-  cells: string[]
-}
-
-/** What separates the columns: read off the heading row, where no name has a comma in it. */
-const delimiterOf = (text: string): string => {
-  const head = text.trimStart().split(/[\r\n]/, 1)[0] ?? ''
-  const counts = [',', ';', '\t'].map(sign => ({ sign, count: head.split(sign).length }))
-  return counts.reduce((most, one) => (one.count > most.count ? one : most)).sign
-}
-
-/** The rows of a CSV text with the line on which each starts. */
-function rowsOf(text: string): Row[] {
-  const rows: Row[] = []
-  let from = 0
-  let line = 1
-  Papa.parse<string[]>(text, {
-    delimiter: delimiterOf(text),
-    // One more than the most, and the heading: enough to know that there are too many.
-    preview: MOST_OWN_PARTS + 2,
-    step({ data, meta }) {
-      if (data.some(cell => cell.trim() !== '')) rows.push({ line, cells: data })
-      line += text.slice(from, meta.cursor).split(/\r\n|\r|\n/).length - 1
-      from = meta.cursor
-    },
-  })
-  return rows
-}
-
-/** A column as a spreadsheet letters it. @example columnLetter(27) // 'AB' */
-const columnLetter = (index: number): string =>
-  (index >= 26 ? columnLetter(Math.floor(index / 26) - 1) : '') + String.fromCharCode(65 + (index % 26))
 
 /** The kind of part whose fields a heading row names most of. */
 function kindOf(headings: string[]): PartKind {
@@ -116,7 +67,7 @@ function kindOf(headings: string[]): PartKind {
   }
   const [best] = PART_KINDS.toSorted((a, b) => share(b) - share(a))
   if (!best || share(best) < 0.4)
-    throw new PartsFileError(
+    throw new CsvFileError(
       `Line 1 must name the fields of a part, such as name, priceEur, leadMm; got ${gotWords(headings.join(', '))}. Save the parts of a kind as a file to see how it looks.`,
     )
   return best
@@ -143,17 +94,11 @@ function missing(columns: string[], leftOut: string[]): string {
  *
  * @param ownParts those that the job has already
  * @param shipped the parts list that ships with the app
- * @throws PartsFileError when the file as a whole cannot be read: too large, too long, no heading row
+ * @throws CsvFileError when the file as a whole cannot be read: too large, too long, no heading row
  */
 export function readPartsCsv(text: string, ownParts: OwnParts, shipped: PartsList): PartsFile {
-  refuseLargeParts(text.length)
-  const [head, ...rows] = rowsOf(text.replace(/^\ufeff/, ''))
-  if (!head) throw new PartsFileError('The file is empty.')
-  if (rows.length > MOST_OWN_PARTS)
-    throw new PartsFileError(
-      `The file has more than ${MOST_OWN_PARTS} parts; a job takes ${MOST_OWN_PARTS} of a kind. Split it, or take out rows that this machine has no use for.`,
-    )
-  const headings = head.cells.map(cell => cell.trim())
+  const { head, rows } = readCsv(text, MOST_OWN_PARTS, 'parts of a kind')
+  const headings = head.cells
   const kind = kindOf(headings)
   const columns = columnsOf(kind)
   const columnOf = headings.map(heading =>
@@ -161,13 +106,18 @@ export function readPartsCsv(text: string, ownParts: OwnParts, shipped: PartsLis
   )
   const leftOut = headings.filter((heading, index) => heading !== '' && columnOf[index] === undefined)
   const lacking = columns.filter(column => !isOptional(column) && !columnOf.includes(column))
-  if (lacking.length > 0) throw new PartsFileError(missing(lacking, leftOut))
+  if (lacking.length > 0) throw new CsvFileError(missing(lacking, leftOut))
   return { kind, leftOut, ...readRows(kind, rows, columnOf, ownParts, shipped) }
 }
 
+/** Whether two parts say the same, but for the dust of binary sums, which no file keeps. */
+const isSame = (a: unknown, b: unknown): boolean => equal(tidied(a), tidied(b))
+const tidied = (part: unknown): unknown =>
+  JSON.parse(JSON.stringify(part), (_, value) => (typeof value === 'number' ? tidyFigure(value) : value))
+
 function readRows<K extends PartKind>(
   kind: K,
-  rows: Row[],
+  rows: CsvRow[],
   columnOf: (string | undefined)[],
   ownParts: OwnParts,
   shipped: PartsList,
@@ -177,12 +127,10 @@ function readRows<K extends PartKind>(
   const taken = new Set([...here.keys(), ...ships.keys()])
   const inFile = new Map<string, number>()
   const good: GoodRow<K>[] = []
-  const wrong: RowProblem[] = []
+  const wrong: CsvProblem[] = []
   for (const { line, cells } of rows) {
-    const say = (index: number, got: string, takes: string) => {
-      const letter = columnLetter(index < 0 ? columnOf.length : index)
-      wrong.push({ line, column: `${letter} ${columnOf[index] ?? ''}`.trim(), got: gotWords(got), takes })
-    }
+    const say = (index: number, got: string, takes: string) =>
+      wrong.push(problemAt(line, index < 0 ? columnOf.length : index, columnOf[index], got, takes))
     const beyond = cells.findIndex((cell, index) => index >= columnOf.length && cell.trim() !== '')
     if (beyond >= 0) {
       say(
@@ -205,7 +153,7 @@ function readRows<K extends PartKind>(
     const before = inFile.get(id)
     if (before !== undefined) say(columnOf.indexOf('id'), id, `an id of its own: line ${before} has this one`)
     else if (ships.has(id) && !here.has(id)) {
-      if (equal(ships.get(id), part)) good.push({ line, part, is: 'same' })
+      if (isSame(ships.get(id), part)) good.push({ line, part, is: 'same' })
       else
         say(
           columnOf.indexOf('id'),
@@ -213,7 +161,7 @@ function readRows<K extends PartKind>(
           'an id of its own, or none: a part that ships with the app has this one',
         )
     } else
-      good.push({ line, part, is: here.has(id) ? (equal(here.get(id), part) ? 'same' : 'changed') : 'new' })
+      good.push({ line, part, is: here.has(id) ? (isSame(here.get(id), part) ? 'same' : 'changed') : 'new' })
     inFile.set(id, line)
     taken.add(id)
   }

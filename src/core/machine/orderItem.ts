@@ -7,6 +7,8 @@ export interface OrderItem {
   /** Names of the axes that it is for; none where it is for all. */
   axes: string[]
   neededBy: 'room' | 'build'
+  /** What each is cut or turned to, where that differs by axis. */
+  lengths?: { axis: string; count: number; lengthMm: number }[]
   /** Price of one as its sheet says, where there is one. */
   sheetEur: number | null
 }

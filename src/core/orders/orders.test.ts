@@ -1,8 +1,10 @@
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { demoJobs } from '../demo'
 import { applyChange, runEdit, takeBack } from '../document/edit'
 import type { Job } from '../document/job'
 import { ORDER_STATES } from '../document/job'
+import { CSV_STYLES, type CsvStyle } from '../formats/csv'
 import { readOrdersCsv, writeOrdersCsv } from '../formats/ordersCsv'
 import { catalogueOf } from '../machine/parts'
 import { jobSchema } from '../sheets/schema'
@@ -169,9 +171,10 @@ describe('an order list as a file', () => {
     fc.assert(
       fc.property(
         fc.array(fc.constantFrom(...ORDER_STATES), { minLength: lines.length, maxLength: lines.length }),
-        states => {
+        fc.constantFrom(...(Object.keys(CSV_STYLES) as CsvStyle[])),
+        (states, style) => {
           const noted = lines.map((one, index) => ({ ...one, state: states[index] ?? 'open' }))
-          expect(readOrdersCsv(writeOrdersCsv(noted), known)).toEqual({
+          expect(readOrdersCsv(writeOrdersCsv(noted, 'Skarrow 8', '2026-11-26', style), known)).toEqual({
             states: noted.map(({ key, state }) => ({ key, state })),
             wrong: [],
           })
@@ -181,16 +184,51 @@ describe('an order list as a file', () => {
     )
   })
 
+  test('says of which machine it is, from which day, how long each screw is, and what all of it costs', () => {
+    const text = writeOrdersCsv(lines, 'Skarrow 8', '2026-11-26', 'semicolon')
+    const rows = Papa.parse<Record<string, string>>(text.replace('\ufeff', ''), {
+      header: true,
+      delimiter: ';',
+      skipEmptyLines: true,
+    }).data
+    expect(new Set(rows.map(({ machine, date }) => `${machine} ${date}`))).toEqual(
+      new Set(['Skarrow 8 2026-11-26']),
+    )
+    const figure = (text = '') => Number(text.replace(',', '.'))
+    const last = rows.at(-1)
+    expect(last?.what).toMatch(/^Total, without \d+ of unknown price$/)
+    const priced = rows.slice(0, -1).filter(({ priceEur }) => priceEur !== '')
+    expect(figure(last?.sumEur)).toBeCloseTo(
+      priced.reduce((sum, { priceEur, count }) => sum + figure(priceEur) * Number(count), 0),
+      6,
+    )
+    // As the sheet of its ends draws it: 20.5 + 13 + 44 + 548.2 + 14.
+    expect(rows.find(({ lengthsMm }) => lengthsMm !== '')?.lengthsMm).toContain('X 639.7')
+  })
+
   test('has no cell that a spreadsheet would run, and says which line is wrong', () => {
     const hostile = [{ ...(lines[0] as (typeof lines)[number]), what: '=cmd()' }]
-    expect(writeOrdersCsv(hostile)).toContain("'=cmd()")
-    const text = writeOrdersCsv(lines).replace(',open', ',lost').replace('part:back-12', 'part:nowhere')
+    expect(writeOrdersCsv(hostile, '=8', '2026-11-26')).toContain("'=cmd()")
+    const text = writeOrdersCsv(lines, 'Skarrow 8', '2026-11-26')
+      .replace(',open', ',lost')
+      .replace('part:back-12', 'part:nowhere')
     const { states, wrong } = readOrdersCsv(text, known)
     expect(states).toHaveLength(lines.length - 2)
     expect(wrong).toEqual([
-      { line: 2, got: 'lost', takes: 'one of open, ordered, arrived, missing' },
+      {
+        line: 2,
+        column: 'J state',
+        got: 'lost',
+        takes: 'one of open, ordered, arrived, missing',
+      },
       expect.objectContaining({ got: 'part:nowhere', takes: 'a key of this list' }),
     ])
+    expect(() => readOrdersCsv(' '.repeat(9 * 1024 * 1024), known)).toThrow('The file has 9 MB')
+    expect(() => readOrdersCsv('key,state\n'.repeat(5002), known)).toThrow('more than 5000 rows')
+    expect(readOrdersCsv('key;state\nuse:dye;Ordered\nuse:dye;open\n', known)).toEqual({
+      states: [{ key: 'use:dye', state: 'ordered' }],
+      wrong: [{ line: 3, column: 'A key', got: 'use:dye', takes: 'each key once: line 2 has this one' }],
+    })
     expect(() => readOrdersCsv('a,b\n1,2', known)).toThrow('Line 1 must name the columns key and state')
   })
 })

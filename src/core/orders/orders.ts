@@ -35,6 +35,7 @@ function gather(): { add: Add; items: () => OrderItem[] } {
       if (!known) all.set(item.key, { ...item, axes: axis ? [axis] : [] })
       else {
         known.count += item.count
+        if (item.lengths) known.lengths = [...(known.lengths ?? []), ...item.lengths]
         if (axis && !known.axes.includes(axis)) known.axes.push(axis)
       }
     },

@@ -82,49 +82,56 @@ export function Block({ title, children }: { title: string; children: ReactNode 
   )
 }
 
-/** Labels with their values. */
-export function Pairs({ rows }: { rows: [string, string][] }) {
+/** Blocks of the sheets, as they have them to say; narrow ones in a row stand side by side. */
+export function PaperBlocks({ blocks }: { blocks: readonly PaperBlock[] }) {
   return (
-    <table>
-      <tbody>
-        {rows.map(([label, value]) => (
-          <tr key={label}>
-            <Td>{label}</Td>
-            <Td textAlign="right" fontWeight={700}>
-              {value}
-            </Td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <chakra.div
+      display="grid"
+      columnGap="6"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', sm: 'repeat(2, minmax(0, 1fr))' }}
+      css={{ '@media print': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' } }}
+    >
+      {blocks.map(block => (
+        <chakra.div key={block.title} gridColumn={block.half ? undefined : '1 / -1'} minW="0">
+          <OneBlock {...block} />
+        </chakra.div>
+      ))}
+    </chakra.div>
   )
 }
 
-/** Blocks of the sheets, as they have them to say. */
-export const PaperBlocks = ({ blocks }: { blocks: readonly PaperBlock[] }) =>
-  blocks.map(({ title, rows, empty }) => (
-    <Block key={title} title={title}>
-      {rows.length === 0 ? (
-        <p>{empty}</p>
-      ) : (
-        <table>
-          <tbody>
-            {rows.map((cells, index) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: paper does not change
-              <tr key={index}>
-                {cells.map((cell, column) => (
+const OneBlock = ({ title, rows, empty, half }: PaperBlock) => (
+  <Block title={title}>
+    {rows.length === 0 ? (
+      <p>{empty}</p>
+    ) : (
+      <table>
+        <tbody>
+          {rows.map((cells, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: paper does not change
+            <tr key={index}>
+              {cells.map((cell, column) => (
+                <Td
                   // biome-ignore lint/suspicious/noArrayIndexKey: paper does not change
-                  <Td key={column} textAlign={column > 1 && column === cells.length - 1 ? 'right' : 'left'}>
-                    <CellOnPaper cell={cell} />
-                  </Td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-    </Block>
-  ))
+                  key={column}
+                  textAlign={
+                    column > (half ? 0 : 1) &&
+                    column === cells.length - 1 &&
+                    (half || typeof cell !== 'string' || cell.length < 60)
+                      ? 'right'
+                      : 'left'
+                  }
+                >
+                  <CellOnPaper cell={cell} />
+                </Td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    )}
+  </Block>
+)
 
 function CellOnPaper({ cell }: { cell: PaperCell }) {
   if (typeof cell === 'string') return cell

@@ -204,7 +204,7 @@ function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): 
     // Oiled bronze on steel, as makers of such nuts give it.
     pressureSpeedLimitMpaMPerMin: 400,
     nutBodyLengthMm: 2 * d,
-    nutBodyDiameterMm: 1.6 * d,
+    nutBodyDiameterMm: Math.round(16 * d) / 10,
     nutFlangeThicknessMm: 10,
     nutFlangeDiameterMm: 2.5 * d,
     toleranceClass: 'T10' as const,

@@ -1,4 +1,5 @@
 import { attempt } from '../../evaluation/attempt'
+import { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
 import { screwSteps, totalLengthMm } from './drawing'
@@ -6,6 +7,23 @@ import { leadscrewEnds } from './sheet'
 
 /** The ends of the screw on paper and for the shell. */
 export const leadscrewEndsOutcome = outcomeOf(leadscrewEnds, {
+  // The screw is bought with its drive; how long it is comes from here.
+  orders(axis, catalogue, units) {
+    const screw = catalogue.screw.get(axis.parts.screw ?? '')
+    const steps = attempt(() => screwSteps(new EvaluationContext(axis, catalogue, units)))
+    if (!screw || !steps.value) return []
+    const lengthMm = totalLengthMm(steps.value)
+    return [
+      {
+        key: `part:${screw.id}`,
+        what: screw.name,
+        count: 0,
+        neededBy: 'build',
+        sheetEur: null,
+        lengths: [{ axis: axis.name, count: axis.drive.screws, lengthMm }],
+      },
+    ]
+  },
   paper(context) {
     const steps = attempt(() => screwSteps(context))
     const length = (mm: number) => say(mm, 'length', context.units)

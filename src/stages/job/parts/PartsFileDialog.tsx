@@ -1,12 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
-import {
-  type GoodRow,
-  type PartsFile,
-  type RowProblem,
-  readPartsCsv,
-  refuseLargeParts,
-} from '@/core/formats/partsCsv'
+import { type CsvProblem, refuseLargeCsv } from '@/core/formats/csv'
+import { type GoodRow, type PartsFile, readPartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE, MOST_OWN_PARTS } from '@/core/machine/parts'
 import { takeParts } from '@/core/machine/parts/partEdits'
 import { Button } from '@/ui/controls'
@@ -91,7 +86,7 @@ export function PartsFileDialog({ file, onClose }: { file: File; onClose: () => 
 }
 
 async function textOf(file: File): Promise<string> {
-  refuseLargeParts(file.size)
+  refuseLargeCsv(file.size)
   return file.text()
 }
 
@@ -110,14 +105,14 @@ function inAll({ good, wrong }: PartsFile): string {
   return said.join(', ') || 'no part in it'
 }
 
-const PROBLEM_COLUMNS: TableColumn<RowProblem>[] = [
+const PROBLEM_COLUMNS: TableColumn<CsvProblem>[] = [
   { id: 'line', head: 'Line', figures: true, cell: ({ line }) => line },
   { id: 'column', head: 'Column', cell: ({ column }) => column },
   { id: 'got', head: 'Got', cell: ({ got }) => <chakra.span overflowWrap="anywhere">{got}</chakra.span> },
   { id: 'takes', head: 'Takes', cell: ({ takes }) => takes },
 ]
 
-function Problems({ wrong }: { wrong: RowProblem[] }) {
+function Problems({ wrong }: { wrong: CsvProblem[] }) {
   const shown = wrong.slice(0, SHOWN_PROBLEMS)
   return (
     <>

@@ -6,21 +6,25 @@ import { fileName } from '@/core/formats/fileName'
 import { setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
 import { type OrderLine, orderList } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
-import { printFixed } from '@/core/units/print'
+import { printFixed, say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
-import { useEdit, useJob } from '../../job/JobContext'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { useSettledResult } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 
 const STATES = ORDER_STATES.map(value => ({ value, label: value }))
 const MOOD_CHOICES = MOODS.map(value => ({ value, label: value }))
 const NEEDED_BY = { room: 'Make room', build: 'Build' } as const
+
+/** The day by the clock of the builder, as a file has it: 2026-11-26. */
+const today = () => new Date().toLocaleDateString('sv')
 
 /** Asks the supplier that ships with the app. @throws Error that says what it answered instead */
 async function ask(lines: OrderLine[], mood: Mood): Promise<Quote[]> {
@@ -40,10 +44,12 @@ export function OrdersPanel() {
   const catalogue = useCatalogue()
   const lines = useSettledResult(useCallback((job: Job) => orderList(job, catalogue), [catalogue]))
   const jobName = useJob(job => job.name)
+  const units = useUnits()
   const edit = useEdit()
   const [mood, setMood] = useState<Mood>('as usual')
   const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
   const [asking, setAsking] = useState(false)
+  const [style, setStyle] = useCsvStyle()
 
   const askNow = async () => {
     setAsking(true)
@@ -68,11 +74,19 @@ export function OrdersPanel() {
   }
   const save = async () => {
     const { writeOrdersCsv } = await import('@/core/formats/ordersCsv')
-    download(fileName(`${jobName} orders`, 'csv'), writeOrdersCsv(lines), 'text/csv;charset=utf-8')
+    download(
+      fileName(`${jobName} orders`, 'csv'),
+      writeOrdersCsv(lines, jobName, today(), style),
+      'text/csv;charset=utf-8',
+    )
   }
   const take = async (file: File) => {
-    const { readOrdersCsv } = await import('@/core/formats/ordersCsv')
+    const [{ readOrdersCsv }, { refuseLargeCsv }] = await Promise.all([
+      import('@/core/formats/ordersCsv'),
+      import('@/core/formats/csv'),
+    ])
     try {
+      refuseLargeCsv(file.size)
       const { states, wrong } = readOrdersCsv(await file.text(), new Set(lines.map(({ key }) => key)))
       const what = new Map(lines.map(line => [line.key, line.what]))
       if (states.length > 0)
@@ -87,7 +101,7 @@ export function OrdersPanel() {
         bad: wrong.length > 0,
         text: `${states.length} lines noted.${
           first
-            ? ` ${wrong.length} are wrong; line ${first.line}: got ${first.got}, takes ${first.takes}.`
+            ? ` ${wrong.length} are wrong; line ${first.line}, column ${first.column}: got ${first.got}, takes ${first.takes}.`
             : ''
         }`,
       })
@@ -99,7 +113,26 @@ export function OrdersPanel() {
     }
   }
   const columns: TableColumn<OrderLine>[] = [
-    { id: 'what', head: 'What', cell: line => line.what },
+    {
+      id: 'what',
+      head: 'What',
+      cell: ({ what, lengths }) => (
+        <>
+          {what}
+          {lengths && (
+            <chakra.span display="block" fontSize="13px" color="quiet">
+              Whole length:{' '}
+              {lengths
+                .map(
+                  ({ axis, count, lengthMm }) =>
+                    `${axis} ${count > 1 ? `${count} × ` : ''}${say(lengthMm, 'length', units)}`,
+                )
+                .join(', ')}
+            </chakra.span>
+          )}
+        </>
+      ),
+    },
     { id: 'for', head: 'For', cell: line => line.axes.join(', ') || 'all' },
     { id: 'count', head: 'How many', figures: true, cell: line => line.count },
     { id: 'by', head: 'Needed by', cell: line => NEEDED_BY[line.neededBy] },
@@ -142,6 +175,7 @@ export function OrdersPanel() {
         <Button variant="outline" onClick={() => void save()}>
           <FileDown size={16} aria-hidden /> Save the list
         </Button>
+        <CsvStyleField style={style} onStyle={setStyle} />
         <FilePicker label="Order file" accept=".csv,text/csv,text/plain" onFile={file => void take(file)}>
           <FileUp size={16} aria-hidden /> Take a list
         </FilePicker>

@@ -12,6 +12,7 @@ import { FilePicker } from '@/ui/FilePicker'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob, useJobDigest } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
@@ -51,6 +52,7 @@ export function OwnPartsPanel() {
   const [kind, setKind] = useState<PartKind>('screw')
   const [form, setForm] = useState<{ kind: PartKind; from: PartOf[PartKind] | null } | null>(null)
   const [file, setFile] = useState<File | null>(null)
+  const [style, setStyle] = useCsvStyle()
   const rows: Row[] = PART_KINDS.flatMap(of =>
     (ownParts[of] as readonly PartOf[PartKind][]).map(part => ({ kind: of, part })),
   )
@@ -58,7 +60,7 @@ export function OwnPartsPanel() {
     const { writePartsCsv } = await import('@/core/formats/partsCsv')
     download(
       fileName(`${jobName} own ${KIND_WORDS[kind]}`, 'csv'),
-      writePartsCsv(kind, ownParts[kind] as never),
+      writePartsCsv(kind, ownParts[kind] as never, style),
       'text/csv;charset=utf-8',
     )
   }
@@ -124,6 +126,7 @@ export function OwnPartsPanel() {
         <Button variant="outline" disabled={ownParts[kind].length === 0} onClick={() => void save()}>
           <FileDown size={16} aria-hidden /> Save these as a file
         </Button>
+        <CsvStyleField style={style} onStyle={setStyle} />
       </chakra.div>
       {rows.length === 0 ? (
         <chakra.p color="quiet">

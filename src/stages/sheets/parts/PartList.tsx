@@ -11,6 +11,7 @@ import { removeOwnPart } from '@/core/machine/parts/partEdits'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
+import { useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
@@ -47,6 +48,7 @@ export function PartList({ axis, kind, verdicts, askedId }: Props) {
   const axisNow = useAxisNow()
   const [form, setForm] = useState<{ from: PartOf[PartKind] | null; isNew: boolean } | null>(null)
   const [file, setFile] = useState<File | null>(null)
+  const [style] = useCsvStyle()
   const rows = useMemo(
     () => partRows(catalogue, kind, units, new Set(own.map(({ id }) => id))),
     [catalogue, kind, units, own],
@@ -55,7 +57,11 @@ export function PartList({ axis, kind, verdicts, askedId }: Props) {
   const save = async () => {
     const { writePartsCsv } = await import('@/core/formats/partsCsv')
     const name = fileName(`${KIND_WORDS[kind]} parts`, 'csv')
-    download(name, writePartsCsv(kind, [...catalogue[kind].values()] as never), 'text/csv;charset=utf-8')
+    download(
+      name,
+      writePartsCsv(kind, [...catalogue[kind].values()] as never, style),
+      'text/csv;charset=utf-8',
+    )
   }
   return (
     <>

@@ -1,0 +1,113 @@
+import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '../document/dimensions'
+import type { Job, LogEntry } from '../document/job'
+import { linesOfAxis, openFixes } from '../document/logLines'
+import type { PaperBlock, PaperCell } from '../drawing/paper'
+import { STATE_WORDS } from '../evaluation/finding'
+import { neededParts } from '../machine/neededParts'
+import { dayWords, momentWords } from '../units/dateWords'
+import { say } from '../units/print'
+import type { Evaluation } from './evaluateAxis'
+import { paperOf } from './paper'
+import { procedure } from './steps/procedure'
+
+const LINES_OF_LOG = 14
+const LONGEST_LINE = 240
+const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', assumed: ' (assumed)' }
+
+/** What stands under every record. */
+export const RECORD_CAUTION =
+  'Figures are reckoned from the values above; those marked assumed were not measured. They do not replace a maker’s sheet or the judgement of a qualified engineer. Electrical work and guarding follow local codes.'
+
+/** What the record of an axis is called. */
+export const recordTitle = (job: Pick<Job, 'name'>, { axis }: Evaluation): string =>
+  `${job.name}, axis ${axis.name}: ${axis.title}`
+
+/**
+ * The record of an axis on paper: what was found, what it is, what was wanted and measured, what was read, what is still
+ * open, and the last of its log.
+ *
+ * @param entries of the whole job, oldest first
+ */
+export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[] {
+  const { axis, catalogue, units, findings } = context
+  const own = linesOfAxis(entries, axis.id)
+  const fixes = openFixes(own)
+  const steps = procedure(context) ?? []
+  const open = steps.filter(step => !axis.ticks[step.id])
+  const block = (title: string, rows: PaperCell[][], empty: string, half?: true): PaperBlock => ({
+    on: 'record',
+    title,
+    rows,
+    empty,
+    half,
+  })
+  const pairs = (title: string, rows: [string, string][]) =>
+    block(
+      title,
+      rows.map(([label, value]) => [label, { strong: value }]),
+      '',
+      true,
+    )
+  const done =
+    steps.length === 0 ? 'No parts chosen.' : `${steps.length - open.length} of ${steps.length} steps done.`
+  const shortened = (text: string) =>
+    text.length > LONGEST_LINE ? `${text.slice(0, LONGEST_LINE - 3)}…` : text
+  const earlier = own.length - LINES_OF_LOG
+  return [
+    block(
+      'Findings',
+      findings.map(({ title, state, sentence }) => [
+        { strong: title },
+        { strong: STATE_WORDS[state] },
+        sentence,
+      ]),
+      'None.',
+    ),
+    pairs('Parts', [
+      ...neededParts(axis).map((kind): [string, string] => [
+        kind,
+        catalogue[kind].get(axis.parts[kind] ?? '')?.name ?? 'not chosen',
+      ]),
+      ['ends', axis.ends],
+    ]),
+    pairs(
+      'Wanted',
+      GOAL_KEYS.map(key => [GOALS[key].label, say(axis.goals[key], GOALS[key].quantity, units)]),
+    ),
+    pairs(
+      'Measured',
+      DIMENSION_KEYS.map(key => {
+        const { value, provenance } = axis.dimensions[key]
+        return [
+          DIMENSIONS[key].label,
+          value === null
+            ? 'not known'
+            : say(value, DIMENSIONS[key].quantity, units) + PROVENANCE_MARKS[provenance],
+        ]
+      }),
+    ),
+    block(
+      'Build',
+      [[open[0] && steps.length > 0 ? `${done} Next: ${open[0].title.toLowerCase()}.` : done]],
+      '',
+      true,
+    ),
+    ...paperOf(context, 'record'),
+    block(
+      `Temporary fixes still open: ${fixes.length}`,
+      fixes.map(({ at, text }) => [dayWords(at), text]),
+      'None.',
+    ),
+    block(
+      'Log, latest first',
+      [
+        ...own
+          .toReversed()
+          .slice(0, LINES_OF_LOG)
+          .map(({ at, text }) => [momentWords(at), shortened(text)]),
+        ...(earlier > 0 ? [['', `and ${earlier} earlier lines in the job file`]] : []),
+      ],
+      'Empty.',
+    ),
+  ]
+}
