@@ -28,8 +28,10 @@ import { drawChain, evenRandom } from '@/core/simulate/monteCarlo'
 import { pdfFonts } from '../cli/pdfFonts'
 import {
   demoAddress,
+  firstPaint,
   homeOpens,
   longestFrameWhileSearching,
+  longestTaskOnSize,
   percentile,
   scriptKb,
   typingTimes,
@@ -205,6 +207,15 @@ try {
     )
     console.log(`  the yardstick:              ${figures(emptyPage.drawnMs)}`)
   }
+  const { jobMs, bareMs: plainMs } = await firstPaint(browser, app.url)
+  console.log(
+    `first paint of a job, 4x slower processor: ${jobMs.toFixed(0)} ms; a page of one word with the same styles and scripts ${plainMs.toFixed(0)} ms, ${(jobMs / plainMs).toFixed(2)} x (limit 1.3 x)`,
+  )
+  const tasks = await longestTaskOnSize(browser, app.url)
+  const worst = tasks.reduce((most, one) => (one.ms > most.ms ? one : most))
+  console.log(
+    `longest task while a sheet of Size comes up, 4x slower processor: ${worst.ms.toFixed(0)} ms on ${worst.sheet} (limit 200 ms)`,
+  )
   const few = await homeOpens(browser, app.url, 5)
   const many = await homeOpens(browser, app.url, 50)
   console.log(

@@ -100,7 +100,17 @@ export async function reach(db: DuskDatabase, jobId: string) {
 }
 
 /** Fetched before the transaction, which would not wait; nothing else of an open job needs the rules of documents. */
-export const documentRules = async () => (await import('@/core/sheets/checkJob')).checkJob
+const documentRules = async () => (await import('@/core/sheets/checkJob')).checkJob
+
+/**
+ * Fetches the rules of documents before they are needed, so that undo needs no server; in two goes with a pause between, so that
+ * no frame waits for both.
+ */
+export async function warmRules(): Promise<void> {
+  await import('yup')
+  await new Promise(done => setTimeout(done, 100))
+  await documentRules()
+}
 
 async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo'): Promise<JobRow | null> {
   const checkJob = await documentRules()

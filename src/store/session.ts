@@ -13,16 +13,7 @@ import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
 import { SCHEMA_VERSION } from '@/core/document/version'
 import { noteBusy } from './atRest'
-import {
-  ConflictError,
-  commitChange,
-  documentRules,
-  NotUndoneError,
-  reach,
-  redo,
-  undo,
-  undoOne,
-} from './commit'
+import { ConflictError, commitChange, NotUndoneError, reach, redo, undo, undoOne, warmRules } from './commit'
 import type { DuskDatabase, JobRow } from './database'
 import { type Pending, takeLeftovers, watchTabs, writeJournal } from './journal'
 import { describeProblem, type Problem } from './problem'
@@ -193,7 +184,7 @@ export class JobSession {
       ({ undo, redo }) => this.set({ undoLabel: undo?.label ?? null, redoLabel: redo?.label ?? null }),
     )
     this.ends.push(watchTabs(this.jobId, () => void this.takeOver()))
-    const rules = setTimeout(() => void documentRules().catch(() => undefined), RULES_AFTER_MS)
+    const rules = setTimeout(() => void warmRules().catch(() => undefined), RULES_AFTER_MS)
     this.ends.push(() => clearTimeout(rules))
   }
 

@@ -12,6 +12,7 @@ import {
 } from 'recharts'
 import { printDigits, printFixed } from '@/core/units/print'
 import { chartColors } from './charts'
+import { useTurn } from './useTurn'
 
 export interface Series {
   key: string
@@ -38,77 +39,84 @@ interface Props {
 
 /** Lines over a scale; load it lazily, and put its figures beside it. */
 export function LineFigure({ label, rows, x, y, series, marks = [], limits = [], byPowers = false }: Props) {
+  const turn = useTurn()
   const print = (value: unknown) => `${printFixed(Number(value), y.decimals)} ${y.label}`
   const mark = { stroke: chartColors.ink, strokeDasharray: '4 4' }
   return (
     <chakra.div height="260px" role="img" aria-label={`${label}; its figures are in the table below`}>
-      <ResponsiveContainer width="100%" height="100%">
-        <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 18, left: 8 }} accessibilityLayer={false}>
-          <CartesianGrid stroke={chartColors.line} />
-          <XAxis
-            dataKey={x.key}
-            type="number"
-            domain={['dataMin', 'dataMax']}
-            stroke={chartColors.quiet}
-            tickFormatter={value => printDigits(Number(value), 3)}
-            label={{ value: x.label, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
-          />
-          <YAxis
-            stroke={chartColors.quiet}
-            width={66}
-            domain={byPowers ? ['auto', 'auto'] : [0, 'auto']}
-            scale={byPowers ? 'log' : 'auto'}
-            tickFormatter={value => printDigits(Number(value), 3)}
-            label={{ value: y.label, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
-          />
-          <Tooltip
-            formatter={print}
-            labelFormatter={value => `${printDigits(Number(value), 4)} ${x.label.split(', ').at(-1)}`}
-            contentStyle={{
-              background: chartColors.panel,
-              borderColor: chartColors.edge,
-              color: chartColors.ink,
-            }}
-          />
-          {series.length > 1 && (
-            <Legend
-              verticalAlign="top"
-              height={30}
-              formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+      {turn && (
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart
+            data={rows}
+            margin={{ top: 8, right: 16, bottom: 18, left: 8 }}
+            accessibilityLayer={false}
+          >
+            <CartesianGrid stroke={chartColors.line} />
+            <XAxis
+              dataKey={x.key}
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              stroke={chartColors.quiet}
+              tickFormatter={value => printDigits(Number(value), 3)}
+              label={{ value: x.label, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
             />
-          )}
-          {marks.map(({ x: at, label: text }) => (
-            <ReferenceLine
-              key={text}
-              x={at}
-              {...mark}
-              label={{ value: text, position: 'insideTopRight', fill: chartColors.ink, fontSize: 13 }}
+            <YAxis
+              stroke={chartColors.quiet}
+              width={66}
+              domain={byPowers ? ['auto', 'auto'] : [0, 'auto']}
+              scale={byPowers ? 'log' : 'auto'}
+              tickFormatter={value => printDigits(Number(value), 3)}
+              label={{ value: y.label, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
             />
-          ))}
-          {limits.map(({ y: at, label: text }) => (
-            <ReferenceLine
-              key={text}
-              y={at}
-              {...mark}
-              ifOverflow="extendDomain"
-              label={{ value: text, position: 'insideBottomRight', fill: chartColors.ink, fontSize: 13 }}
+            <Tooltip
+              formatter={print}
+              labelFormatter={value => `${printDigits(Number(value), 4)} ${x.label.split(', ').at(-1)}`}
+              contentStyle={{
+                background: chartColors.panel,
+                borderColor: chartColors.edge,
+                color: chartColors.ink,
+              }}
             />
-          ))}
-          {series.map(({ key, name, color, dash }) => (
-            <Line
-              key={key}
-              dataKey={key}
-              name={name}
-              stroke={color}
-              strokeDasharray={dash}
-              strokeWidth={2.2}
-              dot={false}
-              isAnimationActive={false}
-              type="linear"
-            />
-          ))}
-        </LineChart>
-      </ResponsiveContainer>
+            {series.length > 1 && (
+              <Legend
+                verticalAlign="top"
+                height={30}
+                formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+              />
+            )}
+            {marks.map(({ x: at, label: text }) => (
+              <ReferenceLine
+                key={text}
+                x={at}
+                {...mark}
+                label={{ value: text, position: 'insideTopRight', fill: chartColors.ink, fontSize: 13 }}
+              />
+            ))}
+            {limits.map(({ y: at, label: text }) => (
+              <ReferenceLine
+                key={text}
+                y={at}
+                {...mark}
+                ifOverflow="extendDomain"
+                label={{ value: text, position: 'insideBottomRight', fill: chartColors.ink, fontSize: 13 }}
+              />
+            ))}
+            {series.map(({ key, name, color, dash }) => (
+              <Line
+                key={key}
+                dataKey={key}
+                name={name}
+                stroke={color}
+                strokeDasharray={dash}
+                strokeWidth={2.2}
+                dot={false}
+                isAnimationActive={false}
+                type="linear"
+              />
+            ))}
+          </LineChart>
+        </ResponsiveContainer>
+      )}
     </chakra.div>
   )
 }

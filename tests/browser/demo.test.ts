@@ -91,9 +91,9 @@ test('the demo in inches, from survey to printed record', async () => {
   await bench.sees(/The parts account for 0\.3\d thou of it\. The other 1\.3\d thou are a fault to find/)
   await bench.sees('no change that counts')
   expect(await working(bench, 'Working of the measured lost motion')).toContain('Student')
-  await bench.click('button', 'As first built 14 Nov')
+  await bench.click('button', 'As first built Nov 14, 2026')
   await bench.sees('Station 3 at')
-  await bench.click('button', 'Gib nipped up 21 Nov')
+  await bench.click('button', 'Gib nipped up Nov 21, 2026')
   await bench.fill('What is new since the last one', 'Coupler hub tightened')
   await bench.sees('Test: Coupler hub tightened')
   await bench.typeReadings(

@@ -312,3 +312,84 @@ export const DEMO_AXES: [job: string, axis: string][] = [
   ...['z', 'x'].map((axis): [string, string] => ['demo-ostrey-254', `ostrey-${axis}`]),
   ...['x', 'y', 'z'].map((axis): [string, string] => ['demo-long-tom-2400', `long-tom-${axis}`]),
 ]
+
+const SLOW = 4
+const median = (times: number[]): number =>
+  percentile(
+    times.toSorted((a, b) => a - b),
+    0.5,
+  )
+
+/** Milliseconds until something is painted, and until the app's own first words are. */
+async function firstPaintMs(browser: Browser, address: string, html: string | null): Promise<number> {
+  const context = await browser.createBrowserContext()
+  const page = await context.newPage()
+  await page.emulateCPUThrottling(SLOW)
+  if (html !== null) {
+    await page.setRequestInterception(true)
+    page.on('request', request =>
+      request.isNavigationRequest()
+        ? void request.respond({ contentType: 'text/html', body: html })
+        : void request.continue(),
+    )
+  }
+  await page.goto(address, { waitUntil: 'load' })
+  const paint = await page.waitForFunction(
+    () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime,
+  )
+  const ms = Number(await paint.jsonValue())
+  await context.close()
+  return ms
+}
+
+/**
+ * What stands until the first paint of a job, at a processor four times slower, beside a page of one word that asks for the
+ * same styles and scripts.
+ */
+export async function firstPaint(browser: Browser, url: string): Promise<{ jobMs: number; bareMs: number }> {
+  const address = `${url}/job/none`
+  const html = await (await fetch(address)).text()
+  const libraries = html.match(/<link[^>]*>|<script[^>]*src="[^"]*"[^>]*><\/script>/g) ?? []
+  const bare = `<!doctype html><html lang="en"><head>${libraries.join('')}</head><body><p>Bare</p></body></html>`
+  const [jobMs, bareMs]: [number[], number[]] = [[], []]
+  for (let i = 0; i < 7; i++) {
+    jobMs.push(await firstPaintMs(browser, address, null))
+    bareMs.push(await firstPaintMs(browser, address, bare))
+  }
+  return { jobMs: median(jobMs), bareMs: median(bareMs) }
+}
+
+/** The longest task, in milliseconds at a processor four times slower, while a sheet of Size comes up in an open job. */
+export async function longestTaskOnSize(
+  browser: Browser,
+  url: string,
+): Promise<{ sheet: string; ms: number }[]> {
+  const context = await browser.createBrowserContext()
+  const address = await demoAddress(context, url)
+  const page = await context.newPage()
+  await page.evaluateOnNewDocument(() => {
+    const tasks: number[] = []
+    Object.assign(window, { longTasks: tasks })
+    new PerformanceObserver(list => {
+      for (const { duration } of list.getEntries()) tasks.push(duration)
+    }).observe({ type: 'longtask', buffered: true })
+  })
+  await page.goto(address, { waitUntil: 'networkidle0' })
+  await page.emulateCPUThrottling(SLOW)
+  await new Promise(done => setTimeout(done, 2000))
+  const longest = () =>
+    page.evaluate(() => {
+      const { longTasks } = window as unknown as { longTasks: number[] }
+      return Math.max(0, ...longTasks.splice(0))
+    })
+  const found: { sheet: string; ms: number }[] = []
+  await longest()
+  await page.click('a[data-rail="stage"][href*="/size/"]')
+  for (let i = 0; i < 8; i++) {
+    await new Promise(done => setTimeout(done, 2500))
+    found.push({ sheet: page.url().split('/').at(-1) ?? '', ms: await longest() })
+    await page.keyboard.press('j')
+  }
+  await context.close()
+  return found
+}

@@ -103,6 +103,14 @@ test('with the server gone the app opens, reloads, edits, saves and exports', as
   await bench.sees('Machines under conversion')
   await bench.click('button', 'Export Skarrow 8')
   expect(JSON.parse((await file()).text)).toHaveProperty('format', 'dusk-bench-job')
+
+  // What leads nowhere leads out.
+  await bench.go('/job/none')
+  await bench.sees('This job is not in this browser')
+  await bench.click('link', 'All jobs')
+  await bench.sees('Machines under conversion')
+  await bench.go('/no-such-page')
+  await bench.sees('Machines under conversion')
   // A server that is gone is told by the browser's own log; nothing else may go wrong.
   expect(bench.errors.filter(error => !/ERR_|Failed to fetch/.test(error))).toEqual([])
 })

@@ -14,7 +14,7 @@ const print = (at: Date, options: Intl.DateTimeFormatOptions) => {
   formats.set(key, format)
   return format.format(at)
 }
-const TIME = { hour: '2-digit', minute: '2-digit' } as const
+const TIME = { timeStyle: 'short' } as const
 
 /**
  * A moment as a day, in the builder's own time zone.
@@ -32,4 +32,4 @@ export const dayWords = (at: string): string =>
 export const momentWords = (at: string): string => `${dayWords(at)} ${print(new Date(at), TIME)}`
 
 /** A moment as a time, to the second. */
-export const timeWords = (at: string): string => print(new Date(at), { ...TIME, second: '2-digit' })
+export const timeWords = (at: string): string => print(new Date(at), { timeStyle: 'medium' })

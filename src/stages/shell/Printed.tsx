@@ -94,7 +94,8 @@ export function StageOnPaper({ stage, onPrinted }: { stage: Stage; onPrinted: ()
     const start = performance.now()
     const timer = setInterval(() => {
       const here = document.querySelectorAll('[data-paper] > * > section').length
-      if (here < sheets.length && performance.now() - start < LONGEST_MS) return
+      const undrawn = document.querySelector('[data-paper] [role=img]:empty') !== null
+      if ((here < sheets.length || undrawn) && performance.now() - start < LONGEST_MS) return
       clearInterval(timer)
       window.print()
     }, LOOK_EVERY_MS)

@@ -1,5 +1,6 @@
 import { STAGE_WORDS, STAGES } from '@/core/document/stages'
 import styles from './FirstFrame.module.css'
+import { Lamp } from './Lamp'
 
 /** What stands on the screen before the app does: made by the server, in plain HTML, so that it needs no script. */
 export function FirstFrame({ job }: { job: boolean }) {
@@ -7,12 +8,7 @@ export function FirstFrame({ job }: { job: boolean }) {
     <div className={`${styles.frame} ${job ? styles.job : styles.list}`}>
       <header className={styles.head}>
         <a href="/">
-          <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true">
-            <path d="M8 12L2 24h18l-6-12z" fill="var(--first-lampFill)" opacity="0.35" />
-            <path d="M22 24V10L13 4" fill="none" stroke="var(--first-steel)" strokeWidth="2.4" />
-            <path d="M6 12.5L10 4l7 4-3 5z" fill="var(--first-lampFill)" />
-            <path d="M1 24.5h24" stroke="var(--first-steel)" strokeWidth="2" />
-          </svg>
+          <Lamp lamp="var(--first-lampFill)" steel="var(--first-steel)" />
           Dusk Bench
         </a>
       </header>
