@@ -2,6 +2,8 @@ import '@fontsource/atkinson-hyperlegible/latin-400.css'
 import '@fontsource/atkinson-hyperlegible/latin-700.css'
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css'
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css'
+import regular from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff2'
+import bold from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff2'
 import type { Metadata, Viewport } from 'next'
 import { cookies, headers } from 'next/headers'
 import type { ReactNode } from 'react'
@@ -31,6 +33,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" className={chosen} suppressHydrationWarning>
       <head>
+        {[regular, bold].map(font => (
+          <link key={font} rel="preload" href={font} as="font" type="font/woff2" crossOrigin="anonymous" />
+        ))}
         <style nonce={nonce} suppressHydrationWarning>
           {FIRST_COLOURS}
         </style>

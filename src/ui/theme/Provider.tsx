@@ -3,7 +3,7 @@ import { ChakraProvider } from '@chakra-ui/react'
 import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
 import { ThemeProvider } from 'next-themes'
-import { type ReactNode, useState, useSyncExternalStore } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
 import { setDateLocale } from '@/core/units/dateWords'
 import { marksOf, setMarks } from '@/core/units/marks'
 import { SCHEME_KEY } from './scheme'
@@ -15,7 +15,27 @@ if (typeof window !== 'undefined') {
   setDateLocale()
 }
 
-const never = () => () => {}
+/** A tab in the background draws no frames: there the app starts after this. */
+const LATEST_MS = 120
+
+/** Whether the first frame has been painted: only then the app is put in its place, so that nobody waits for both. */
+function usePainted(): boolean {
+  const [painted, setPainted] = useState(false)
+  useEffect(() => {
+    const go = () => setPainted(true)
+    const late = setTimeout(go, LATEST_MS)
+    let soon: ReturnType<typeof setTimeout> | undefined
+    const frame = requestAnimationFrame(() => {
+      soon = setTimeout(go)
+    })
+    return () => {
+      clearTimeout(late)
+      clearTimeout(soon)
+      cancelAnimationFrame(frame)
+    }
+  }, [])
+  return painted
+}
 
 interface Props {
   nonce?: string
@@ -30,11 +50,7 @@ interface Props {
  */
 export function Provider({ nonce, first, children }: Props) {
   const [cache] = useState(() => createCache({ key: 'dusk', nonce }))
-  const here = useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  )
+  const painted = usePainted()
   return (
     <CacheProvider value={cache}>
       <ThemeProvider
@@ -48,7 +64,7 @@ export function Provider({ nonce, first, children }: Props) {
         enableColorScheme={false}
         storageKey={SCHEME_KEY}
       >
-        {here ? <ChakraProvider value={system}>{children}</ChakraProvider> : first}
+        {painted ? <ChakraProvider value={system}>{children}</ChakraProvider> : first}
       </ThemeProvider>
     </CacheProvider>
   )
