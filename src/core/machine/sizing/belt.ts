@@ -1,7 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { number } from '../../calculation/spec'
-import { printFixed } from '../../units/print'
 
 const pitchMm = number('pitch of the belt', 'p', 'mm', { over: 0 })
 const teethSmall = number('teeth of the small pulley', 'z1', '1', { min: 6, integer: true })
@@ -58,7 +57,7 @@ export const beltLength = calculation({
       throw new InputError(
         'centreDistanceMm',
         inputs.centreDistanceMm,
-        `a number over ${printFixed(touchMm, 2)} mm, where the pulleys touch`,
+        `a number over ${touchMm.toFixed(2)} mm, where the pulleys touch`,
       )
     const { slope, spanMm, lengthMm } = loop(smallMm, largeMm, inputs.centreDistanceMm)
     return {
