@@ -10,8 +10,6 @@ const PAGES = { '/': '/?kept', '/reference': '/reference?kept', '/job': '/job/ke
 const pageOf = (path: string) => PAGES[(path.startsWith('/job/') ? '/job' : path) as keyof typeof PAGES]
 
 const CACHE_PREFIX = 'dusk'
-/** A tab that was opened with the build before goes on with its pieces until it is loaded again. */
-const BUILDS_KEPT = 2
 
 setCacheNameDetails({ prefix: CACHE_PREFIX, precache: 'app', suffix: BUILD.id })
 // A new version waits until the builder lets it in.
@@ -59,9 +57,17 @@ serwist.registerCapture(
   ({ request }) => kept(request),
 )
 
+/** Where it is noted which build stood before; builds that were never let in are of no use to anybody. */
+const NOTE = { cache: `${CACHE_PREFIX}-last`, url: '/build' }
+
+/** A tab that was opened with the build before goes on with its pieces until it is loaded again: they are kept, others not. */
 async function clearOldBuilds() {
-  const names = (await caches.keys()).filter(name => name.startsWith(`${CACHE_PREFIX}-`))
-  await Promise.all(names.slice(0, -BUILDS_KEPT).map(name => caches.delete(name)))
+  const note = await caches.open(NOTE.cache)
+  const before = await (await note.match(NOTE.url))?.text()
+  const builds = (await caches.keys()).filter(name => name.startsWith(`${CACHE_PREFIX}-app-`))
+  const wanted = [BUILD.id, before].map(id => `${CACHE_PREFIX}-app-${id}`)
+  await Promise.all(builds.filter(name => !wanted.includes(name)).map(name => caches.delete(name)))
+  await note.put(NOTE.url, new Response(BUILD.id))
 }
 self.addEventListener('activate', event =>
   (event as Event & { waitUntil: (work: Promise<unknown>) => void }).waitUntil(clearOldBuilds()),

@@ -32,6 +32,8 @@ async function ask(lines: OrderLine[], mood: Mood): Promise<Quote[]> {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ mood, items: lines.map(({ key, sheetEur }) => ({ key, sheetEur })) }),
+  }).catch(() => {
+    throw new Error('The supplier cannot be reached: it lives on the server, which does not answer.')
   })
   const body = (await answer.json()) as { quotes?: Quote[]; error?: string }
   if (!answer.ok || !body.quotes) throw new Error(body.error ?? `It answered with ${answer.status}.`)
