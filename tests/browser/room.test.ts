@@ -257,12 +257,12 @@ test('orders are priced by a supplier that can fail, tracked, and kept', async (
   await bench.click('button', 'Save the list')
   const { text, name } = await saved()
   expect(name).toBe('skarrow-8-orders.csv')
-  expect(text).toMatch(/part:back-12,.*,ordered\r\n/)
+  expect(text).toMatch(/part:back-12,.*,ordered,Skarrow 8,/)
   const noted = text
     .replace(/(part:back-12,.*),ordered/, '$1,arrived')
     .replace(/(use:dye,.*),open/, '$1,gone')
   await pickFile(bench.page, onDisk('noted.csv', noted), 'input[aria-label="Order file"]')
-  await bench.sees(/lines noted\. 1 are wrong; line \d+: got gone, takes one of open/, ORDERS)
+  await bench.sees(/lines noted\. 1 are wrong; line \d+, column J state: got gone, takes one of open/, ORDERS)
   const state = await (await bench.find('combobox', line)).evaluate(
     e => (e as unknown as HTMLSelectElement).value,
   )

@@ -6,7 +6,7 @@ const quoted = (text: string) =>
  * What stands at the edge of every page that is printed, as a style sheet: what it is about, the day, and which page of how
  * many.
  *
- * @example writePageMarks('Skarrow 8, axis X', '26 Nov 2026') // '@page{margin:15mm 14mm;@top-left{content:"Skarrow 8, ...'
+ * @example writePageMarks('Skarrow 8, axis X', '26 Nov 2026') // '@page{margin:12mm;@top-left{content:"Skarrow 8, ...'
  */
 export function writePageMarks(about: string, day: string): string {
   const box = (place: string, content: string) =>
@@ -16,5 +16,5 @@ export function writePageMarks(about: string, day: string): string {
     box('bottom-left', quoted(day)),
     box('bottom-right', '"page " counter(page) " of " counter(pages)'),
   ]
-  return `@page{margin:15mm 14mm;${marks.join('')}}`
+  return `@page{margin:12mm;${marks.join('')}}`
 }

@@ -67,7 +67,14 @@ const Sheet = chakra('main', {
 })
 
 export const Td = chakra('td', {
-  base: { verticalAlign: 'top', pr: '2', py: '0.5', borderTopWidth: '1px', borderColor: '#c9c9c9' },
+  base: {
+    verticalAlign: 'top',
+    pr: '2',
+    py: '0.5',
+    borderTopWidth: '1px',
+    borderColor: '#c9c9c9',
+    '@media print': { py: 0 },
+  },
 })
 
 /** A titled part of a sheet; its title stays with what follows, and no line of it is cut. */
