@@ -16,7 +16,7 @@ export async function downloads(page: Page) {
     browserContextId: page.browserContext().id,
   })
   return async () => {
-    for (let i = 0; i < 100; i++) {
+    for (let i = 0; i < 300; i++) {
       const name = readdirSync(folder).find(one => FINISHED.includes(extname(one)))
       if (name) {
         const bytes = readFileSync(join(folder, name))
