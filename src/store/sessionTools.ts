@@ -22,9 +22,9 @@ function fakeStorage() {
   }) as unknown as Storage
 }
 
-/** Waits for something to come true, three seconds at the most. */
+/** Waits for something to come true, fifteen seconds at the most. */
 export const until = async (fine: () => boolean | Promise<boolean>) => {
-  for (let i = 0; i < 300 && !(await fine()); i++) await new Promise(done => setTimeout(done, 10))
+  for (let i = 0; i < 1500 && !(await fine()); i++) await new Promise(done => setTimeout(done, 10))
   expect(await fine()).toBe(true)
 }
 
