@@ -1,5 +1,5 @@
 import { ORDER_STATES, type OrderState } from '../document/job'
-import type { OrderLine } from '../orders/orders'
+import { type OrderLine, totalEurOf } from '../orders/orders'
 import { CsvFileError, type CsvProblem, type CsvStyle, problemAt, readCsv, writeCsv } from './csv'
 
 const COLUMNS = [
@@ -18,10 +18,6 @@ const COLUMNS = [
 ] as const
 /** Far above what any machine is built of. */
 const MOST_ROWS = 5000
-
-/** What all lines cost together, as far as prices are known. */
-export const totalEurOf = (lines: readonly OrderLine[]): number =>
-  lines.reduce((sum, { priceEur, count }) => sum + (priceEur ?? 0) * count, 0)
 
 /** The lengths of a line as people read them. @example lengthsWords([{ axis: 'X', count: 2, lengthMm: 639.7 }]) // 'X 2 x 639.7' */
 const lengthsWords = (lengths: OrderLine['lengths'] = []): string =>

@@ -85,3 +85,7 @@ export const orderList = (job: Pick<Job, 'axes' | 'orders' | 'units'>, catalogue
       leadDays: order?.leadDays ?? null,
     }
   })
+
+/** What all lines cost together, as far as prices are known. */
+export const totalEurOf = (lines: readonly OrderLine[]): number =>
+  lines.reduce((sum, { priceEur, count }) => sum + (priceEur ?? 0) * count, 0)

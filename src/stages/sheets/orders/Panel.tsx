@@ -4,7 +4,7 @@ import { useCallback, useState } from 'react'
 import { type Job, ORDER_STATES, type OrderState } from '@/core/document/job'
 import { fileName } from '@/core/formats/fileName'
 import { setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
-import { type OrderLine, orderList } from '@/core/orders/orders'
+import { type OrderLine, orderList, totalEurOf } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
 import { printFixed, say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
@@ -159,7 +159,6 @@ export function OrdersPanel() {
       ),
     },
   ]
-  const totalEur = lines.reduce((sum, { priceEur, count }) => sum + (priceEur ?? 0) * count, 0)
   const lastDays = Math.max(
     0,
     ...lines.filter(({ state }) => state !== 'arrived').map(({ leadDays }) => leadDays ?? 0),
@@ -198,7 +197,7 @@ export function OrdersPanel() {
         </ScrollBox>
       </chakra.div>
       <chakra.p mt="2" fontSize="14px">
-        In all about €{Math.round(totalEur)} as far as prices are known
+        In all about €{Math.round(totalEurOf(lines))} as far as prices are known
         {lastDays > 0 ? `; the last of it comes in ${lastDays} days if it is ordered today` : ''}.
       </chakra.p>
     </Panel>
