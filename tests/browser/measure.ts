@@ -1,4 +1,5 @@
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
+import { sheetsOf } from '@/core/sheets'
 
 /** Opens the first screen of a demo job as a newcomer would. */
 async function openDemo(page: Page, url: string) {
@@ -358,11 +359,23 @@ export async function firstPaint(browser: Browser, url: string): Promise<{ jobMs
   return { jobMs: median(jobMs), bareMs: median(bareMs) }
 }
 
+/** Openings of which the one counts that was disturbed least: other work on the machine only adds. */
+const OPENINGS = 4
+
 /** The longest task, in milliseconds at a processor four times slower, while a sheet of Size comes up in an open job. */
 export async function longestTaskOnSize(
   browser: Browser,
   url: string,
 ): Promise<{ sheet: string; ms: number }[]> {
+  const walks: { sheet: string; ms: number }[][] = []
+  for (let i = 0; i < OPENINGS; i++) walks.push(await walkSize(browser, url))
+  return (walks[0] ?? []).map(({ sheet }, index) => ({
+    sheet,
+    ms: Math.min(...walks.map(walk => walk[index]?.ms ?? Number.POSITIVE_INFINITY)),
+  }))
+}
+
+async function walkSize(browser: Browser, url: string): Promise<{ sheet: string; ms: number }[]> {
   const context = await browser.createBrowserContext()
   const address = await demoAddress(context, url)
   const page = await context.newPage()
@@ -382,12 +395,15 @@ export async function longestTaskOnSize(
       return Math.max(0, ...longTasks.splice(0))
     })
   const found: { sheet: string; ms: number }[] = []
-  await longest()
-  await page.click('a[data-rail="stage"][href*="/size/"]')
-  for (let i = 0; i < 8; i++) {
-    await new Promise(done => setTimeout(done, 2500))
-    found.push({ sheet: page.url().split('/').at(-1) ?? '', ms: await longest() })
-    await page.keyboard.press('j')
+  for (const { id } of sheetsOf('size')) {
+    await longest()
+    await page.evaluate(
+      to => window.history.pushState(null, '', to),
+      address.replace(/survey.*$/, `size/${id}`),
+    )
+    await page.waitForSelector(`[data-sheet="${id}"] section`)
+    await new Promise(done => setTimeout(done, 3000))
+    found.push({ sheet: id, ms: await longest() })
   }
   await context.close()
   return found

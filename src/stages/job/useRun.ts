@@ -1,4 +1,4 @@
-import { useEffect, useState, useSyncExternalStore } from 'react'
+import { startTransition, useEffect, useState, useSyncExternalStore } from 'react'
 import { readyToasts } from '@/ui/toasts'
 import type { OnProgress, Running } from '@/workers/client'
 
@@ -97,7 +97,8 @@ export function useAnswer<T>(ask: (() => Promise<T>) | null, of: string | null):
     if (!ask) return
     let current = true
     ask().then(
-      value => current && setAnswer({ of, value }),
+      // A long table is drawn in small pieces, between which keys are answered.
+      value => current && startTransition(() => setAnswer({ of, value })),
       error => current && void tellNotWorkedOut(error),
     )
     return () => {

@@ -31,6 +31,7 @@ const GROUPS: Record<string, string> = {
   stackup: 'Chain of dimensions',
   align: 'Alignment',
   prove: 'Proof',
+  schedule: 'Schedule',
 }
 const groupOf = (id: string) => id.split('.')[0] ?? ''
 

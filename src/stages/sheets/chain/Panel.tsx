@@ -8,6 +8,7 @@ import { contributors } from '@/core/sheets/chain/inputs'
 import { CHAIN, type ChainLink, LINKABLE, LINKS } from '@/core/sheets/chain/model'
 import type { Spread } from '@/core/simulate/monteCarlo'
 import { printFixed, say } from '@/core/units/print'
+import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
@@ -20,7 +21,8 @@ import { useRows } from '../../job/useRows'
 import { useRun } from '../../job/useRun'
 import { WorkingButton } from '../../job/WorkingButton'
 import { Adjustment } from './Adjustment'
-import { SpreadChart } from './SpreadChart'
+
+const SpreadChart = chartLater(() => import('./SpreadChart').then(module => module.SpreadChart), 260)
 
 const linksOf = (axis: Axis) => axis.chain.links
 const numberedLink = (rows: readonly ChainLink[]) => ({ label: `Link ${rows.length + 1}` })

@@ -1,18 +1,11 @@
 import { chakra } from '@chakra-ui/react'
-import {
-  Bar,
-  BarChart,
-  CartesianGrid,
-  ReferenceLine,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts'
+import { Bar, BarChart, CartesianGrid, ReferenceLine, Tooltip, XAxis, YAxis } from 'recharts'
 import type { Spread } from '@/core/simulate/monteCarlo'
 import { printDigits, printFixed, say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { ChartFigures, chartColors } from '@/ui/charts'
+import { ChartFigures } from '@/ui/chart/ChartFigures'
+import { ChartFrame } from '@/ui/chart/ChartFrame'
+import { chartColors } from '@/ui/chart/chartColors'
 
 interface Props {
   spread: Spread
@@ -34,61 +27,65 @@ export function SpreadChart({ spread, names, limits, units }: Props) {
     .toSorted((a, b) => b.share - a.share)
   return (
     <>
-      <chakra.div
-        height="220px"
-        mt="2"
-        role="img"
-        aria-label="Chart of the spread; its figures are in the table below"
-      >
-        <ResponsiveContainer width="100%" height="100%">
-          <BarChart
-            data={rows}
-            margin={{ top: 8, right: 16, bottom: 18, left: 8 }}
-            accessibilityLayer={false}
-          >
-            <CartesianGrid stroke={chartColors.line} vertical={false} />
-            <XAxis
-              dataKey="at"
-              type="number"
-              domain={['dataMin', 'dataMax']}
-              stroke={chartColors.quiet}
-              tickFormatter={value => printDigits(Number(value), 5)}
-              label={{ value: unit, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
-            />
-            <YAxis stroke={chartColors.quiet} width={56} unit="%" />
-            <Tooltip
-              formatter={value => `${printFixed(Number(value), 2)} %`}
-              labelFormatter={value => `${printDigits(Number(value), 6)} ${unit}`}
-              contentStyle={{
-                background: chartColors.panel,
-                borderColor: chartColors.edge,
-                color: chartColors.ink,
-              }}
-            />
-            <Bar
-              dataKey="share"
-              name="of the draws"
-              fill={chartColors.lamp}
-              isAnimationActive={false}
-              barSize={7}
-            />
-            {[limits.lowerLimitMm, limits.upperLimitMm].map((mm, index) => (
-              <ReferenceLine
-                key={index === 0 ? 'lower' : 'upper'}
-                x={mm / perUnit}
-                stroke={chartColors.fails}
-                strokeDasharray="5 4"
-                ifOverflow="extendDomain"
-                label={{
-                  value: index === 0 ? 'least' : 'most',
-                  position: 'insideTopLeft',
-                  fill: chartColors.ink,
-                  fontSize: 13,
-                }}
-              />
-            ))}
-          </BarChart>
-        </ResponsiveContainer>
+      <chakra.div mt="2">
+        <ChartFrame label="Chart of the spread; its figures are in the table below" heightPx={220} series={1}>
+          {({ has, series: drawn }) => (
+            <BarChart
+              data={rows}
+              margin={{ top: 8, right: 16, bottom: 18, left: 8 }}
+              accessibilityLayer={false}
+            >
+              {has('up') && <CartesianGrid stroke={chartColors.line} vertical={false} />}
+              {has('across') && (
+                <XAxis
+                  dataKey="at"
+                  type="number"
+                  domain={['dataMin', 'dataMax']}
+                  stroke={chartColors.quiet}
+                  tickFormatter={value => printDigits(Number(value), 5)}
+                  label={{ value: unit, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
+                />
+              )}
+              {has('up') && <YAxis stroke={chartColors.quiet} width={56} unit="%" />}
+              {has('tip') && (
+                <Tooltip
+                  formatter={value => `${printFixed(Number(value), 2)} %`}
+                  labelFormatter={value => `${printDigits(Number(value), 6)} ${unit}`}
+                  contentStyle={{
+                    background: chartColors.panel,
+                    borderColor: chartColors.edge,
+                    color: chartColors.ink,
+                  }}
+                />
+              )}
+              {drawn > 0 && (
+                <Bar
+                  dataKey="share"
+                  name="of the draws"
+                  fill={chartColors.lamp}
+                  isAnimationActive={false}
+                  barSize={7}
+                />
+              )}
+              {has('limits') &&
+                [limits.lowerLimitMm, limits.upperLimitMm].map((mm, index) => (
+                  <ReferenceLine
+                    key={index === 0 ? 'lower' : 'upper'}
+                    x={mm / perUnit}
+                    stroke={chartColors.fails}
+                    strokeDasharray="5 4"
+                    ifOverflow="extendDomain"
+                    label={{
+                      value: index === 0 ? 'least' : 'most',
+                      position: 'insideTopLeft',
+                      fill: chartColors.ink,
+                      fontSize: 13,
+                    }}
+                  />
+                ))}
+            </BarChart>
+          )}
+        </ChartFrame>
       </chakra.div>
       <chakra.p fontSize="14px" mt="1">
         What drives it:{' '}

@@ -4,8 +4,9 @@ import { lifeOverPreload } from '@/core/machine/drive/strength'
 import { preloadN } from '@/core/machine/drive/torque'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
-import { ChartFigures, chartColors } from '@/ui/charts'
-import { LineFigure } from '@/ui/LineFigure'
+import { ChartFigures } from '@/ui/chart/ChartFigures'
+import { chartColors } from '@/ui/chart/chartColors'
+import { LineFigure } from '@/ui/chart/LineFigure'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
 /** Life of a preloaded nut over its preload, with the preload that it has and the life that is wanted. */

@@ -4,9 +4,10 @@ import { attempt } from '@/core/evaluation/attempt'
 import { stiffnessOverTravel } from '@/core/machine/drive/stiffness'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
-import { ChartFigures, chartColors } from '@/ui/charts'
+import { ChartFigures } from '@/ui/chart/ChartFigures'
+import { chartColors } from '@/ui/chart/chartColors'
+import { LineFigure } from '@/ui/chart/LineFigure'
 import { SelectField } from '@/ui/fields/SelectField'
-import { LineFigure } from '@/ui/LineFigure'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
 const SHOWN = [

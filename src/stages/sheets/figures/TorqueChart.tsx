@@ -7,8 +7,9 @@ import { ratio } from '@/core/machine/drive/transmission'
 import { torqueLimits } from '@/core/sheets/parts/motorChecks'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
-import { ChartFigures, chartColors } from '@/ui/charts'
-import { LineFigure } from '@/ui/LineFigure'
+import { ChartFigures } from '@/ui/chart/ChartFigures'
+import { chartColors } from '@/ui/chart/chartColors'
+import { LineFigure } from '@/ui/chart/LineFigure'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
 const SERIES = [

@@ -3,11 +3,16 @@ import { attempt } from '@/core/evaluation/attempt'
 import { lostMotionBudget } from '@/core/machine/drive/stiffness'
 import { axisWithVariant } from '@/core/sheets/schools/compareDrives'
 import { say } from '@/core/units/print'
+import { chartLater } from '@/ui/chart/chartLater'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 import { WorkingButton } from '../../job/WorkingButton'
-import { LostMotionChart } from './LostMotionChart'
+
+const LostMotionChart = chartLater(
+  () => import('./LostMotionChart').then(module => module.LostMotionChart),
+  160,
+)
 
 interface Cause {
   label: string

@@ -1,6 +1,5 @@
 import { chakra } from '@chakra-ui/react'
 import { Plus } from 'lucide-react'
-import dynamic from 'next/dynamic'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { withGauge } from '@/core/document/shop'
@@ -22,6 +21,7 @@ import { lineSetting, worstCorrectionUm } from '@/core/sheets/screwLine/judgeRou
 import { ALIGN_STATIONS, type AlignRound } from '@/core/sheets/screwLine/model'
 import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
+import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
@@ -34,10 +34,7 @@ import { useEvaluation, useSettledEvaluation } from '../../job/useEvaluation'
 import { WorkingButton } from '../../job/WorkingButton'
 import { AlignReadings } from './AlignReadings'
 
-const RoundsChart = dynamic(() => import('./RoundsChart').then(module => module.RoundsChart), {
-  ssr: false,
-  loading: () => <chakra.p color="quiet">Drawing the chart…</chakra.p>,
-})
+const RoundsChart = chartLater(() => import('./RoundsChart').then(module => module.RoundsChart), 190)
 
 /** The line of the screw, round by round: which block to move, and by how much. */
 export function ScrewLinePanel() {

@@ -1,7 +1,7 @@
-import { chakra } from '@chakra-ui/react'
-import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts'
+import { CartesianGrid, Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { chartColors } from '@/ui/charts'
+import { ChartFrame } from '@/ui/chart/ChartFrame'
+import { chartColors } from '@/ui/chart/chartColors'
 
 /** The largest correction of each round against what is accepted; its figures stand in the list above it. */
 export function RoundsChart({
@@ -19,45 +19,58 @@ export function RoundsChart({
     worst: worstUm === null ? null : worstUm / perUnit,
   }))
   return (
-    <chakra.div
-      height="190px"
-      role="img"
-      aria-label="Chart of the largest correction round by round; its figures are in the list above"
+    <ChartFrame
+      label="Chart of the largest correction round by round; its figures are in the list above"
+      heightPx={190}
+      series={1}
     >
-      <ResponsiveContainer width="100%" height="100%">
+      {({ has, series: drawn }) => (
         <LineChart
           data={rows}
           margin={{ top: 12, right: 24, bottom: 18, left: 8 }}
           accessibilityLayer={false}
         >
-          <CartesianGrid stroke={chartColors.line} />
-          <XAxis
-            dataKey="round"
-            stroke={chartColors.quiet}
-            allowDecimals={false}
-            label={{ value: 'round', position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
-          />
-          <YAxis
-            stroke={chartColors.quiet}
-            width={58}
-            domain={[0, 'auto']}
-            label={{ value: unit, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
-          />
-          <ReferenceLine
-            y={targetUm / perUnit}
-            stroke={chartColors.holds}
-            strokeDasharray="6 4"
-            label={{ value: 'accepted', position: 'insideBottomLeft', fill: chartColors.holds, fontSize: 13 }}
-          />
-          <Line
-            dataKey="worst"
-            stroke={chartColors.lamp}
-            strokeWidth={2.5}
-            dot={{ r: 5, fill: chartColors.lamp }}
-            isAnimationActive={false}
-          />
+          {has('up') && <CartesianGrid stroke={chartColors.line} />}
+          {has('across') && (
+            <XAxis
+              dataKey="round"
+              stroke={chartColors.quiet}
+              allowDecimals={false}
+              label={{ value: 'round', position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
+            />
+          )}
+          {has('up') && (
+            <YAxis
+              stroke={chartColors.quiet}
+              width={58}
+              domain={[0, 'auto']}
+              label={{ value: unit, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
+            />
+          )}
+          {has('limits') && (
+            <ReferenceLine
+              y={targetUm / perUnit}
+              stroke={chartColors.holds}
+              strokeDasharray="6 4"
+              label={{
+                value: 'accepted',
+                position: 'insideBottomLeft',
+                fill: chartColors.holds,
+                fontSize: 13,
+              }}
+            />
+          )}
+          {drawn > 0 && (
+            <Line
+              dataKey="worst"
+              stroke={chartColors.lamp}
+              strokeWidth={2.5}
+              dot={{ r: 5, fill: chartColors.lamp }}
+              isAnimationActive={false}
+            />
+          )}
         </LineChart>
-      </ResponsiveContainer>
-    </chakra.div>
+      )}
+    </ChartFrame>
   )
 }

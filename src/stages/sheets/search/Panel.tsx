@@ -5,6 +5,7 @@ import { takeDrive } from '@/core/machine/driveEdits'
 import type { DrivePoint } from '@/core/search/field'
 import { axisWith } from '@/core/search/levels'
 import { printFixed } from '@/core/units/print'
+import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { startSearch } from '@/workers/client'
@@ -16,9 +17,10 @@ import { useCatalogue } from '../../job/useEvaluation'
 import { useKeptRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
 import { Handful } from './Handful'
-import { SearchChart } from './SearchChart'
 import { SearchTable } from './SearchTable'
 import { WhyNotField } from './WhyNotField'
+
+const SearchChart = chartLater(() => import('./SearchChart').then(module => module.SearchChart), 380)
 
 /** All of an axis that a search goes by; the drive that stands there now is no part of it. */
 const wants = ({ dimensions, goals, driveSizes, drive, duty, recesses, limits }: Axis) =>

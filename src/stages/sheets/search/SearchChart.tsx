@@ -1,19 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import {
-  CartesianGrid,
-  Legend,
-  ResponsiveContainer,
-  Scatter,
-  ScatterChart,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts'
+import { CartesianGrid, Legend, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts'
 import type { DrivePoint } from '@/core/search/field'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { chartColors } from '@/ui/charts'
+import { ChartFrame } from '@/ui/chart/ChartFrame'
+import { chartColors } from '@/ui/chart/chartColors'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useCatalogue } from '../../job/useEvaluation'
 
@@ -44,64 +36,82 @@ export function SearchChart({ points, units, onTake }: Props) {
   return (
     <chakra.div mb="3">
       <SelectField label="Price against" value={merit} options={MERITS} onChange={setMerit} />
-      <chakra.div
-        height="280px"
-        mt="2"
-        role="img"
-        aria-label={`Chart of price against ${label}; its figures are in the table below`}
-      >
-        <ResponsiveContainer width="100%" height="100%">
-          <ScatterChart margin={{ top: 8, right: 16, bottom: 22, left: 8 }} accessibilityLayer={false}>
-            <CartesianGrid stroke={chartColors.line} />
-            <XAxis
-              dataKey="priceEur"
-              type="number"
-              domain={['auto', 'auto']}
-              stroke={chartColors.quiet}
-              label={{ value: 'price, €', position: 'insideBottom', offset: -12, fill: chartColors.quiet }}
-            />
-            <YAxis
-              dataKey="merit"
-              type="number"
-              width={66}
-              stroke={chartColors.quiet}
-              label={{
-                value: axisLabel,
-                angle: -90,
-                position: 'insideLeft',
-                dy: 50,
-                fill: chartColors.quiet,
-              }}
-            />
-            <Tooltip
-              content={({ payload }) => <PointCard point={payload?.[0]?.payload?.point} units={units} />}
-              cursor={{ stroke: chartColors.edge }}
-            />
-            <Legend
-              verticalAlign="top"
-              height={30}
-              formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
-            />
-            <Scatter
-              name="everything holds"
-              data={rowsOf(({ margin }) => margin >= 1)}
-              fill={chartColors.holds}
-              isAnimationActive={false}
-              cursor="pointer"
-              onClick={take}
-            />
-            <Scatter
-              name="something is close"
-              data={rowsOf(({ margin }) => margin < 1)}
-              shape="triangle"
-              legendType="triangle"
-              fill={chartColors.close}
-              isAnimationActive={false}
-              cursor="pointer"
-              onClick={take}
-            />
-          </ScatterChart>
-        </ResponsiveContainer>
+      <chakra.div mt="2">
+        <ChartFrame
+          label={`Chart of price against ${label}; its figures are in the table below`}
+          heightPx={280}
+          series={2}
+        >
+          {({ has, series: drawn }) => (
+            <ScatterChart margin={{ top: 8, right: 16, bottom: 22, left: 8 }} accessibilityLayer={false}>
+              {has('up') && <CartesianGrid stroke={chartColors.line} />}
+              {has('across') && (
+                <XAxis
+                  dataKey="priceEur"
+                  type="number"
+                  domain={['auto', 'auto']}
+                  stroke={chartColors.quiet}
+                  label={{
+                    value: 'price, €',
+                    position: 'insideBottom',
+                    offset: -12,
+                    fill: chartColors.quiet,
+                  }}
+                />
+              )}
+              {has('up') && (
+                <YAxis
+                  dataKey="merit"
+                  type="number"
+                  width={66}
+                  stroke={chartColors.quiet}
+                  label={{
+                    value: axisLabel,
+                    angle: -90,
+                    position: 'insideLeft',
+                    dy: 50,
+                    fill: chartColors.quiet,
+                  }}
+                />
+              )}
+              {has('tip') && (
+                <Tooltip
+                  content={({ payload }) => <PointCard point={payload?.[0]?.payload?.point} units={units} />}
+                  cursor={{ stroke: chartColors.edge }}
+                />
+              )}
+              {has('legend') && (
+                <Legend
+                  verticalAlign="top"
+                  height={30}
+                  formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+                />
+              )}
+              {drawn > 0 && (
+                <Scatter
+                  name="everything holds"
+                  data={rowsOf(({ margin }) => margin >= 1)}
+                  fill={chartColors.holds}
+                  isAnimationActive={false}
+                  cursor="pointer"
+                  onClick={take}
+                />
+              )}
+              {drawn > 1 && (
+                <Scatter
+                  name="something is close"
+                  data={rowsOf(({ margin }) => margin < 1)}
+                  shape="triangle"
+                  legendType="triangle"
+                  fill={chartColors.close}
+                  isAnimationActive={false}
+                  cursor="pointer"
+                  onClick={take}
+                />
+              )}
+            </ScatterChart>
+          )}
+        </ChartFrame>
       </chakra.div>
       <chakra.p fontSize="13px" color="quiet">
         Pick a point to take its drive; one undo takes it back.

@@ -1,18 +1,7 @@
-import { chakra } from '@chakra-ui/react'
-import {
-  CartesianGrid,
-  Legend,
-  Line,
-  LineChart,
-  ReferenceLine,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts'
+import { CartesianGrid, Legend, Line, LineChart, ReferenceLine, Tooltip, XAxis, YAxis } from 'recharts'
 import { printDigits, printFixed } from '@/core/units/print'
-import { chartColors } from './charts'
-import { useTurn } from './useTurn'
+import { ChartFrame } from './ChartFrame'
+import { chartColors } from './chartColors'
 
 export interface Series {
   key: string
@@ -21,7 +10,7 @@ export interface Series {
   dash?: string
 }
 
-interface Props {
+export interface LineProps {
   /** What the chart shows, for those who do not see it. */
   label: string
   /** Figures in the units that are shown; null where a line has no value. */
@@ -37,21 +26,25 @@ interface Props {
   byPowers?: boolean
 }
 
-/** Lines over a scale; load it lazily, and put its figures beside it. */
-export function LineFigure({ label, rows, x, y, series, marks = [], limits = [], byPowers = false }: Props) {
-  const turn = useTurn()
+/** Lines over a scale. */
+export function LineDrawing({
+  label,
+  rows,
+  x,
+  y,
+  series,
+  marks = [],
+  limits = [],
+  byPowers = false,
+}: LineProps) {
   const print = (value: unknown) => `${printFixed(Number(value), y.decimals)} ${y.label}`
   const mark = { stroke: chartColors.ink, strokeDasharray: '4 4' }
   return (
-    <chakra.div height="260px" role="img" aria-label={`${label}; its figures are in the table below`}>
-      {turn && (
-        <ResponsiveContainer width="100%" height="100%">
-          <LineChart
-            data={rows}
-            margin={{ top: 8, right: 16, bottom: 18, left: 8 }}
-            accessibilityLayer={false}
-          >
-            <CartesianGrid stroke={chartColors.line} />
+    <ChartFrame label={`${label}; its figures are in the table below`} heightPx={260} series={series.length}>
+      {({ has, series: drawn }) => (
+        <LineChart data={rows} margin={{ top: 8, right: 16, bottom: 18, left: 8 }} accessibilityLayer={false}>
+          {has('up') && <CartesianGrid stroke={chartColors.line} />}
+          {has('across') && (
             <XAxis
               dataKey={x.key}
               type="number"
@@ -60,6 +53,8 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
               tickFormatter={value => printDigits(Number(value), 3)}
               label={{ value: x.label, position: 'insideBottom', offset: -10, fill: chartColors.quiet }}
             />
+          )}
+          {has('up') && (
             <YAxis
               stroke={chartColors.quiet}
               width={66}
@@ -68,6 +63,8 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
               tickFormatter={value => printDigits(Number(value), 3)}
               label={{ value: y.label, angle: -90, position: 'insideLeft', fill: chartColors.quiet }}
             />
+          )}
+          {has('tip') && (
             <Tooltip
               formatter={print}
               labelFormatter={value => `${printDigits(Number(value), 4)} ${x.label.split(', ').at(-1)}`}
@@ -77,14 +74,16 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
                 color: chartColors.ink,
               }}
             />
-            {series.length > 1 && (
-              <Legend
-                verticalAlign="top"
-                height={30}
-                formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
-              />
-            )}
-            {marks.map(({ x: at, label: text }) => (
+          )}
+          {has('legend') && series.length > 1 && (
+            <Legend
+              verticalAlign="top"
+              height={30}
+              formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
+            />
+          )}
+          {has('limits') &&
+            marks.map(({ x: at, label: text }) => (
               <ReferenceLine
                 key={text}
                 x={at}
@@ -92,7 +91,8 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
                 label={{ value: text, position: 'insideTopRight', fill: chartColors.ink, fontSize: 13 }}
               />
             ))}
-            {limits.map(({ y: at, label: text }) => (
+          {has('limits') &&
+            limits.map(({ y: at, label: text }) => (
               <ReferenceLine
                 key={text}
                 y={at}
@@ -101,22 +101,21 @@ export function LineFigure({ label, rows, x, y, series, marks = [], limits = [],
                 label={{ value: text, position: 'insideBottomRight', fill: chartColors.ink, fontSize: 13 }}
               />
             ))}
-            {series.map(({ key, name, color, dash }) => (
-              <Line
-                key={key}
-                dataKey={key}
-                name={name}
-                stroke={color}
-                strokeDasharray={dash}
-                strokeWidth={2.2}
-                dot={false}
-                isAnimationActive={false}
-                type="linear"
-              />
-            ))}
-          </LineChart>
-        </ResponsiveContainer>
+          {series.slice(0, drawn).map(({ key, name, color, dash }) => (
+            <Line
+              key={key}
+              dataKey={key}
+              name={name}
+              stroke={color}
+              strokeDasharray={dash}
+              strokeWidth={2.2}
+              dot={false}
+              isAnimationActive={false}
+              type="linear"
+            />
+          ))}
+        </LineChart>
       )}
-    </chakra.div>
+    </ChartFrame>
   )
 }

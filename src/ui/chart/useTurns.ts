@@ -20,25 +20,25 @@ function end(call: () => void): void {
   else requestAnimationFrame(() => setTimeout(callNext))
 }
 
-/** Whether it is this one's turn: heavy drawings of one sheet come one after another, so that no frame waits for all of them. */
-export function useTurn(): boolean {
-  const [call, setCall] = useState<(() => void) | null>(null)
-  const [turn, setTurn] = useState(false)
+/**
+ * How many of its turns have come: heavy drawings of one sheet come one after another, each in so many turns, so that no
+ * frame waits for all of them.
+ */
+export function useTurns(count: number): number {
+  const [passed, setPassed] = useState(0)
   useEffect(() => {
-    const mine = () => setTurn(true)
-    setCall(() => mine)
+    if (passed >= count) return
+    const mine = () => setPassed(passed + 1)
     queue.add(mine)
     if (!current) {
       current = mine
       setTimeout(callNext)
     }
+    // Also when it was drawn, and the next turn is asked for.
     return () => {
       queue.delete(mine)
       end(mine)
     }
-  }, [])
-  useEffect(() => {
-    if (turn && call) end(call)
-  }, [turn, call])
-  return turn
+  }, [passed, count])
+  return passed
 }
