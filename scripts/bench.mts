@@ -5,6 +5,7 @@ import { contributors } from '@/core/sheets/chain/inputs'
 
 // Benchmarks: figures of this run on this machine, each beside a yardstick of the same run.
 
+import { evenRandom } from '@/core/calculation/evenRandom'
 import { skarrow } from '@/core/demo/skarrow'
 import { applyChange, runEdit, stillApplies } from '@/core/document/edit'
 import { setGoal } from '@/core/document/edits'
@@ -20,11 +21,10 @@ import { enumerateField } from '@/core/search/enumerate'
 import { fieldOf } from '@/core/search/field'
 import { searchDrives, searchField } from '@/core/search/search'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
-
 import { worstSection } from '@/core/sheets/nutRoom/sections'
 import { remediesFor } from '@/core/sheets/remedies'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
-import { drawChain, evenRandom } from '@/core/simulate/monteCarlo'
+import { drawChain } from '@/core/simulate/monteCarlo'
 import { pdfFonts } from '../cli/pdfFonts'
 import {
   demoAddress,

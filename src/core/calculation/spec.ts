@@ -29,6 +29,11 @@ export interface FlagSpec {
   kind: 'flag'
   label: string
 }
+/** A short text, such as the id of a task. */
+export interface WordsSpec {
+  kind: 'words'
+  label: string
+}
 export interface ListSpec<T extends Spec = Spec> {
   kind: 'list'
   label: string
@@ -40,7 +45,7 @@ export interface RecordSpec<T extends Specs = Specs> {
   label: string
   of: T
 }
-export type Spec = NumberSpec | ChoiceSpec | FlagSpec | ListSpec | RecordSpec
+export type Spec = NumberSpec | ChoiceSpec | FlagSpec | WordsSpec | ListSpec | RecordSpec
 export type Specs = { readonly [name: string]: Spec }
 
 /** The value that a spec describes. */
@@ -52,11 +57,13 @@ export type ValueOf<S> = S extends NumberSpec & { orNone: true }
       ? T
       : S extends FlagSpec
         ? boolean
-        : S extends ListSpec<infer T>
-          ? ValueOf<T>[]
-          : S extends RecordSpec<infer T>
-            ? InputsOf<T>
-            : never
+        : S extends WordsSpec
+          ? string
+          : S extends ListSpec<infer T>
+            ? ValueOf<T>[]
+            : S extends RecordSpec<infer T>
+              ? InputsOf<T>
+              : never
 
 type Optional<S> = { [K in keyof S]: S[K] extends { default: number } ? K : never }[keyof S]
 
@@ -65,6 +72,8 @@ export type InputsOf<S> = { [K in Exclude<keyof S, Optional<S>>]: ValueOf<S[K]> 
   [K in Optional<S>]?: ValueOf<S[K]>
 }
 export type OutputsOf<S> = { [K in keyof S]: ValueOf<S[K]> }
+
+const LONGEST_WORDS = 80
 
 type Range = Omit<NumberSpec, 'kind' | 'symbol' | 'unit' | 'label'>
 
@@ -81,6 +90,7 @@ export const choice = <const T extends string>(label: string, of: readonly T[]):
   of,
 })
 export const flag = (label: string): FlagSpec => ({ kind: 'flag', label })
+export const words = (label: string): WordsSpec => ({ kind: 'words', label })
 export const list = <T extends Spec>(label: string, of: T, atLeast = 1): ListSpec<T> => ({
   kind: 'list',
   label,
@@ -116,6 +126,8 @@ export function describe(spec: Spec): string {
       return `one of ${spec.of.join(', ')}`
     case 'flag':
       return 'true or false'
+    case 'words':
+      return `a text of 1 to ${LONGEST_WORDS} characters`
     case 'list':
       return `a list of at least ${spec.atLeast}`
     case 'record':
@@ -145,6 +157,8 @@ export function fits(spec: Spec, value: unknown): boolean {
       return typeof value === 'string' && spec.of.includes(value)
     case 'flag':
       return typeof value === 'boolean'
+    case 'words':
+      return typeof value === 'string' && value.length > 0 && value.length <= LONGEST_WORDS
     case 'list':
       return Array.isArray(value) && value.length >= spec.atLeast
     case 'record':

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, type Schema, ValidationError } from 'yup'
+import { array, boolean, mixed, number, object, type Schema, string, ValidationError } from 'yup'
 import { InputError } from '../calculation/inputError'
 import { describe, fits, type Spec, type Specs } from '../calculation/spec'
 import { registry } from '../sheets/registry'
@@ -36,6 +36,12 @@ export function inputSchema(spec: Spec): Schema {
         .oneOf([...spec.of], message)
     case 'flag':
       return boolean().strict().typeError(message).required(message)
+    case 'words':
+      return string()
+        .strict()
+        .typeError(message)
+        .required(message)
+        .test({ test: value => fits(spec, value), message })
     case 'list':
       return array(inputSchema(spec.of))
         .strict()

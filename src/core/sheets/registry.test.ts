@@ -15,6 +15,8 @@ function accepted(spec: Spec): fc.Arbitrary<unknown> {
       return fc.constantFrom(...spec.of)
     case 'flag':
       return fc.boolean()
+    case 'words':
+      return fc.string({ minLength: 1, maxLength: 80 })
     case 'list':
       return fc.array(accepted(spec.of), { minLength: spec.atLeast, maxLength: spec.atLeast + 4 })
     case 'record':
@@ -145,6 +147,7 @@ const ENDINGS: Record<string, RegExp> = {
   rpm: /(Rpm|speed)$/i,
   deg: /Deg$/,
   h: /Hours$/,
+  min: /Minutes?$/,
   km: /Km$/,
   s: /S$/,
   MPa: /Mpa$/,
@@ -179,6 +182,6 @@ test('ids are a group and a name, and stand once', () => {
   expect(new Set(ids).size).toBe(ids.length)
   for (const id of ids)
     expect(id).toMatch(
-      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove)\.[a-z][A-Za-z]+$/,
+      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove|schedule)\.[a-z][A-Za-z]+$/,
     )
 })

@@ -1,5 +1,6 @@
 import type { CalculationFacts } from '../calculation/calculation'
 import { MACHINE_CALCULATIONS } from '../machine/calculations'
+import { SCHEDULE_CALCULATIONS } from '../schedule/calculations'
 import { OUTCOMES } from './outcomes'
 
 /** A calculation as the registry lists it: its inputs are checked when it runs. */
@@ -7,8 +8,9 @@ export type Registered = CalculationFacts & ((inputs: Record<string, unknown>) =
 
 /** Every calculation by its id. */
 export const registry: ReadonlyMap<string, Registered> = new Map(
-  [...MACHINE_CALCULATIONS, ...OUTCOMES.flatMap(({ calculations = [] }) => calculations)].map(entry => [
-    entry.id,
-    entry as unknown as Registered,
-  ]),
+  [
+    ...MACHINE_CALCULATIONS,
+    ...SCHEDULE_CALCULATIONS,
+    ...OUTCOMES.flatMap(({ calculations = [] }) => calculations),
+  ].map(entry => [entry.id, entry as unknown as Registered]),
 )

@@ -1,0 +1,14 @@
+/**
+ * A generator of even random numbers from 0 up to 1, the same for the same seed (mulberry32).
+ *
+ * @example evenRandom(1)() === evenRandom(1)() // true
+ */
+export function evenRandom(seed: number): () => number {
+  let state = seed | 0
+  return () => {
+    state = (state + 0x6d2b79f5) | 0
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
+  }
+}
