@@ -25,6 +25,7 @@ const CORE = [
   'diagnose',
   'orders',
   'formats',
+  'planning',
   'demo',
 ]
 const coreRooms = CORE.map((room, index) =>

@@ -1,3 +1,4 @@
+import { formatISO as format8601 } from 'date-fns'
 import { describe, type Specs } from '@/core/calculation/spec'
 import type { Catalogue } from '@/core/document/parts/types'
 import { writeDxf } from '@/core/drawing/dxf'
@@ -6,11 +7,17 @@ import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { attempt } from '@/core/evaluation/attempt'
 import { runCalculations } from '@/core/formats/calculationRequests'
+import { writeCalendar } from '@/core/formats/calendarFile'
 import { CSV_STYLES, type CsvStyle } from '@/core/formats/csv'
 import { writeOrdersCsv } from '@/core/formats/ordersCsv'
 import { readPartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
+import { dateAt, nowOf } from '@/core/planning/days'
+import { entriesOf, nameOf, placedTasks } from '@/core/planning/entries'
+import { windowsFrom } from '@/core/planning/hours'
+import { planJob } from '@/core/planning/plan'
+import { tasksOf } from '@/core/planning/tasks'
 import { searchDrives } from '@/core/search/search'
 import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/search/whyNot'
 import { type CheckId, SHEETS } from '@/core/sheets'
@@ -139,6 +146,43 @@ function sheet(path: string, options: Options): Outcome {
   })
 }
 
+/** What is left of a job, laid into its hours from now on: a list, or a calendar. */
+function plan(path: string, { format }: Options): Outcome {
+  const job = jobIn(path)
+  const catalogue = catalogueOf(job)
+  const date = new Date()
+  const now = nowOf(date)
+  const { tasks, gaps } = tasksOf(job, catalogue, now)
+  const until = Date.now() + LONGEST_PLANNING_MS
+  const found = planJob(job, catalogue, now, { cancelled: () => Date.now() > until })
+  if (found.kind === 'none')
+    return { ...json({ job: job.name, ...found, gaps }), failed: found.reason !== 'done' }
+  const placed = placedTasks(tasks, found.tasks)
+  if (format === 'ics') {
+    const windows = windowsFrom(job.plan, now.day, now.minute)
+    const stamp = `${date.toISOString().slice(0, 19)}Z`
+    return { out: writeCalendar(job.name, entriesOf(job.id, placed, windows, now.day), stamp) }
+  }
+  const local = (minute: number) => format8601(dateAt(now.day, minute))
+  return json({
+    job: job.name,
+    finish: local(found.finishMinute),
+    notBefore: local(found.boundMinute),
+    handsMinutes: found.handsMinutes,
+    gaps,
+    tasks: placed.map(({ task, way, beginMinute, finishMinute, slackMinutes, holdsEnd }) => ({
+      task: nameOf(task),
+      way: way.words,
+      begin: local(beginMinute),
+      finish: local(finishMinute),
+      slackMinutes,
+      holdsEnd,
+    })),
+  })
+}
+/** So long a plan is bettered before its bound is given with it. */
+const LONGEST_PLANNING_MS = 10_000
+
 function orders(path: string, { csv }: Options): Outcome {
   const job = jobIn(path)
   const day = new Date().toLocaleDateString('sv')
@@ -256,6 +300,19 @@ export const COMMANDS: Record<string, Command> = {
       { flags: '--paper <paper>', about: 'of a PDF; as the job measures', choices: ['a4', 'letter'] },
     ],
     run: drawing,
+  },
+  plan: {
+    about: 'when what is left is done, task by task, from now on',
+    file: FILE,
+    options: [
+      {
+        flags: '--format <format>',
+        about: 'a list, or an iCalendar file',
+        choices: ['json', 'ics'],
+        fallback: 'json',
+      },
+    ],
+    run: plan,
   },
   orders: {
     about: 'what the machine still needs, as the CSV that the app takes back',

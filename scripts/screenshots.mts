@@ -16,12 +16,12 @@ const at = (sheet: SheetId, axisId = 'skarrow-x') => {
 const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['jobs', '/', 'dusk'],
   ['machine', at('overview'), 'day'],
+  ['schedule', at('schedule'), 'dusk'],
   ['orders', at('orders'), 'dusk'],
   ['survey', at('geometry'), 'dusk'],
   ['words', at('inWords'), 'day'],
   ['search', at('search'), 'dusk'],
   ['parts', at('parts'), 'dusk'],
-  ['own-part', at('parts'), 'dusk'],
   ['schools', at('schools'), 'day'],
   ['charts', at('figures'), 'dusk'],
   ['working', at('parts'), 'dusk'],
@@ -44,20 +44,11 @@ async function search(page: Page) {
   await page.waitForSelector('[aria-label="A handful of drives"]', { timeout: 60_000 })
 }
 
-/** A part that is copied with a lead of nothing: the form says what it takes. */
-async function ownPart(page: Page) {
-  await press(page, 'Copy Ball screw 20 x 5, double nut with spacer to change it')
-  const lead = await page.waitForSelector('form input[name=leadMm]')
-  await lead?.click({ count: 3 })
-  await page.keyboard.type('0')
-  await press(page, 'Add it')
-}
-
 /** What is done on a view before its picture is taken. */
 const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
   search,
-  'own-part': ownPart,
-  charts: page => page.waitForSelector('.recharts-surface'),
+  charts: page => page.waitForSelector('.recharts-legend-item'),
+  schedule: page => page.waitForSelector('[aria-label^="Chart of the plan"] title'),
   working: page => press(page, 'Working: Motor torque'),
   section: page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
   block: page => page.waitForSelector('svg[aria-label^="Bearing block cut open"]'),

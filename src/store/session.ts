@@ -222,6 +222,7 @@ export class JobSession {
     if (left.version >= SCHEMA_VERSION) return left
     const { changeFromV5 } = await import('@/core/document/migrations/v5')
     const { changeFromV6 } = await import('@/core/document/migrations/v6')
+    const { changeFromV7 } = await import('@/core/document/migrations/v7')
     const byId = async () => {
       if (left.version > LAST_BY_PLACE) return { ...left.change }
       const row = await this.db.jobs.get(left.change.jobId)
@@ -232,7 +233,8 @@ export class JobSession {
     const change = await byId()
     if (!change) return left
     const sixth = left.version > 5 ? { ...change } : changeFromV5({ ...change })
-    return { ...left, change: changeFromV6(sixth) as unknown as Change, version: SCHEMA_VERSION }
+    const seventh = left.version > 6 ? sixth : changeFromV6(sixth)
+    return { ...left, change: changeFromV7(seventh) as unknown as Change, version: SCHEMA_VERSION }
   }
 
   private readonly onHide = () => {

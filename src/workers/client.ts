@@ -2,6 +2,7 @@ import { proxy, type Remote, wrap } from 'comlink'
 
 import { LARGEST_BACKUP_BYTES, refuseLarge } from '@/core/formats/jobFileError'
 import type { JobFile } from '@/core/formats/writeJobFile'
+import type { Planned, PlannedJob } from '@/core/planning/plan'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/simulate/monteCarlo'
@@ -12,6 +13,8 @@ import type {
   DrawWorker,
   FileWorker,
   JudgeWorker,
+  PlanTask,
+  PlanWorker,
   SearchOutcome,
   SearchWorker,
 } from './protocol'
@@ -108,6 +111,26 @@ export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]
     },
     onProgress,
   )
+
+const planWorker = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' })
+/** Started ahead of being asked: a plan stands sooner after a tick. */
+let spare: Worker | null = null
+
+/** Plans what is left of a job. */
+export function startPlan(task: PlanTask, onBetter: (plan: PlannedJob) => void): Running<Planned> {
+  const worker = spare ?? planWorker()
+  spare = planWorker()
+  let over = false
+  const end = () => {
+    over = true
+    worker.terminate()
+  }
+  const better = proxy((plan: PlannedJob) => {
+    if (!over) onBetter(plan)
+  })
+  const done = Promise.race([wrap<PlanWorker>(worker).plan(task, better), failing(worker)])
+  return { done: done.finally(end), cancel: end }
+}
 
 /** Draws a chain of dimensions many times over. */
 export const startDraws = (task: DrawTask, onProgress: OnProgress): Running<Spread | null> =>

@@ -1,9 +1,12 @@
 import type { Axis } from '@/core/document/axis'
+import type { Job } from '@/core/document/job'
 import type { PartKind } from '@/core/document/kinds'
 import type { OwnParts } from '@/core/document/parts/types'
 import type { Shop } from '@/core/document/shop'
 import type { Remedy } from '@/core/evaluation/remedy'
 import type { JobFile } from '@/core/formats/writeJobFile'
+import type { Now } from '@/core/planning/days'
+import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
 import type { DrivePoint, SearchResult } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { CheckId } from '@/core/sheets'
@@ -36,6 +39,17 @@ export interface SearchOutcome extends SearchResult {
 export interface SearchWorker {
   search: (task: AxisTask, onProgress: (share: number) => void) => SearchOutcome | null
   whyNot: (task: AxisTask, kind: SearchedKind, partId: string, points: DrivePoint[]) => WhyNot
+}
+
+/** A job to be planned from a moment on, as it is or as if something were otherwise. */
+export interface PlanTask {
+  job: Job
+  now: Now
+  whatIf: WhatIf | null
+}
+/** A worker that plans; each better plan comes as it is found. */
+export interface PlanWorker {
+  plan: (task: PlanTask, onBetter: (plan: PlannedJob) => void) => Planned
 }
 
 /** A worker that reads files. */

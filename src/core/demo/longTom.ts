@@ -5,6 +5,7 @@ import { NO_OWN_PARTS } from '../machine/parts'
 
 import { demoAxis } from './axis'
 import { FITTED_LONG_TOM_X, FITTED_LONG_TOM_Y, FITTED_LONG_TOM_Z } from './fitted'
+import { PLAN_LONG_TOM } from './plans'
 
 const X = () =>
   demoAxis({
@@ -109,6 +110,7 @@ export const longTom = (): { job: Job; entries: LogEntry[] } => ({
     ownParts: NO_OWN_PARTS,
     shop: SHOP_TO_START,
     orders: {},
+    plan: PLAN_LONG_TOM,
     axes: [X(), Y(), Z()],
   },
   entries: [

@@ -5,6 +5,7 @@ import { NO_OWN_PARTS } from '../machine/parts'
 
 import { demoAxis } from './axis'
 import { FITTED_OSTREY_X, FITTED_OSTREY_Z } from './fitted'
+import { ORDERS_OSTREY, PLAN_OSTREY } from './plans'
 
 const Z = () =>
   demoAxis({
@@ -81,7 +82,8 @@ export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
     archived: false,
     ownParts: NO_OWN_PARTS,
     shop: SHOP_TO_START_INCH,
-    orders: {},
+    orders: ORDERS_OSTREY,
+    plan: PLAN_OSTREY,
     axes: [Z(), X()],
   },
   entries: [

@@ -8,6 +8,7 @@ import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
 import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
+import { ORDERS_SKARROW, PLAN_SKARROW } from './plans'
 
 const SHAFTS_ASSUMED: Pick<Values, 'shaftParallelMm' | 'shaftAngleDeg' | 'shaftAxialMm'> = {
   shaftParallelMm: [0.05, 'assumed'],
@@ -286,7 +287,8 @@ const SKARROW: Job = {
   archived: false,
   ownParts: NO_OWN_PARTS,
   shop: { ...SHOP_TO_START, gaugeStepUm: 1 },
-  orders: {},
+  orders: ORDERS_SKARROW,
+  plan: PLAN_SKARROW,
   axes: [X, Y, Z],
 }
 

@@ -1,8 +1,20 @@
-import { choice, flag, map, moment, plain, record, type ValueOf, words, wordsOrNone } from '../field/field'
+import {
+  choice,
+  dayOrNone,
+  flag,
+  map,
+  moment,
+  plain,
+  record,
+  type ValueOf,
+  words,
+  wordsOrNone,
+} from '../field/field'
 import type { UnitSystem } from '../units/quantity'
 import type { Axis } from './axis'
 import type { MachineKind } from './kinds'
 import type { OwnParts } from './parts/types'
+import type { Plan } from './plan'
 import type { Shop } from './shop'
 import type { SCHEMA_VERSION } from './version'
 
@@ -15,6 +27,8 @@ export const ORDERS = map(
     state: choice('State', ORDER_STATES),
     priceEur: plain('Price of one', [0, 1e6], { orNone: true }),
     leadDays: plain('Days', [0, 1000], { orNone: true }),
+    /** Once it is ordered and somebody has said when it comes. */
+    dueDay: dayOrNone('Comes on'),
   }),
   /^[a-z]+:[\p{L}\p{N} ._-]{1,100}$/u,
 )
@@ -36,6 +50,7 @@ export interface Job {
   shop: Shop
   /** What was asked, ordered and has come, by the key of each thing. */
   orders: Orders
+  plan: Plan
   axes: Axis[]
 }
 

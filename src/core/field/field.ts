@@ -49,6 +49,19 @@ export interface MomentField {
   readonly orNone?: boolean
   readonly blank: string | null
 }
+/** A day of the calendar wherever one lives, as `2026-11-26`. */
+export interface DayField {
+  readonly is: 'day'
+  readonly label: string
+  readonly orNone?: boolean
+  readonly blank: string | null
+}
+/** A time of the day, in minutes since midnight. */
+export interface ClockField {
+  readonly is: 'clock'
+  readonly label: string
+  readonly blank: number
+}
 /** Points of speed and torque. */
 export interface CurveField {
   readonly is: 'curve'
@@ -79,6 +92,8 @@ export type Field =
   | WordsField
   | FlagField
   | MomentField
+  | DayField
+  | ClockField
   | CurveField
   | NumbersField
   | RowsField
@@ -98,23 +113,25 @@ export type ValueOf<F> = F extends { is: 'number' }
   ? OrNone<F, number>
   : F extends ChoiceField<infer T>
     ? OrNone<F, T>
-    : F extends { is: 'words' | 'moment' }
+    : F extends { is: 'words' | 'moment' | 'day' }
       ? OrNone<F, string>
       : F extends { is: 'flag' }
         ? boolean
-        : F extends { is: 'curve' }
-          ? { speedRpm: number; torqueNm: number }[] | null
-          : F extends { is: 'numbers' }
-            ? number[]
-            : F extends { is: 'rows'; row?: infer R }
-              ? NonNullable<R>[]
-              : F extends { is: 'record'; of: infer T }
-                ? ValuesOf<T>
-                : F extends { is: 'maybe'; of: infer T }
-                  ? ValueOf<T> | null
-                  : F extends { is: 'map'; of: infer T }
-                    ? Record<string, ValueOf<T>>
-                    : never
+        : F extends { is: 'clock' }
+          ? number
+          : F extends { is: 'curve' }
+            ? { speedRpm: number; torqueNm: number }[] | null
+            : F extends { is: 'numbers' }
+              ? number[]
+              : F extends { is: 'rows'; row?: infer R }
+                ? NonNullable<R>[]
+                : F extends { is: 'record'; of: infer T }
+                  ? ValuesOf<T>
+                  : F extends { is: 'maybe'; of: infer T }
+                    ? ValueOf<T> | null
+                    : F extends { is: 'map'; of: infer T }
+                      ? Record<string, ValueOf<T>>
+                      : never
 /** The record that a set of fields describes. */
 export type ValuesOf<T> = { -readonly [K in keyof T]: ValueOf<T[K]> }
 
@@ -188,6 +205,12 @@ export const flag = (label: string, blank = false) =>
 export const moment = (label: string) => ({ is: 'moment', label, blank: '' }) as const satisfies MomentField
 export const momentOrNone = (label: string) =>
   ({ is: 'moment', label, orNone: true, blank: null }) as const satisfies MomentField
+/** The day on which everything begins: a new row is given the day of today. */
+export const day = (label: string) => ({ is: 'day', label, blank: '2026-01-01' }) as const satisfies DayField
+export const dayOrNone = (label: string) =>
+  ({ is: 'day', label, orNone: true, blank: null }) as const satisfies DayField
+export const clock = (label: string, blank: number) =>
+  ({ is: 'clock', label, blank }) as const satisfies ClockField
 export const numbers = (label: string, of: NumberField, most: number) =>
   ({ is: 'numbers', label, of, most }) as const satisfies NumbersField
 export const record = <const T extends Fields>(label: string, of: T) => ({ is: 'record', label, of }) as const

@@ -1,6 +1,8 @@
+import { readClock } from '../units/clock'
 import { parseQuantity } from '../units/parse'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
+import { isDay } from './dates'
 import type { Field, Fields } from './field'
 
 type Cell = { ok: true; value: unknown } | { ok: false; message: string }
@@ -30,6 +32,12 @@ function readCell(field: Field, text: string, units: UnitSystem): Cell {
       return text === '' && field.orNone
         ? { ok: true, value: null }
         : refuse(field.of.map(one => field.words?.[one] ?? one).join(', '))
+    }
+    case 'day':
+      return isDay(text) ? { ok: true, value: text } : refuse('a day such as 2026-11-26')
+    case 'clock': {
+      const minute = readClock(text)
+      return minute === null ? refuse('a time such as 19:30') : { ok: true, value: minute }
     }
     default:
       return refuse('nothing that can be pasted')

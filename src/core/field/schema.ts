@@ -1,4 +1,5 @@
 import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
+import { isDay, isMoment } from './dates'
 import type { Field, Fields, NumberField } from './field'
 
 // Schemas out of descriptions; each message says which field is wrong, what was got and what is taken.
@@ -56,16 +57,23 @@ export const yesNo = () => {
   const takes = gotAndTakes('true or false')
   return boolean().strict().typeError(takes).required(takes)
 }
-/** Whether a text is a moment that there is: February has no 31st. */
-export const isMoment = (value: unknown): boolean =>
-  typeof value === 'string' &&
-  /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/.test(value) &&
-  !Number.isNaN(Date.parse(value)) &&
-  new Date(value).toISOString().slice(0, 19) === value.slice(0, 19)
-
 const momentSchema = () => {
   const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
   return text(30).test('moment', takes, isMoment)
+}
+const daySchema = () => text(10).test('day', gotAndTakes('a day such as 2026-11-26'), isDay)
+
+/** Midnight at the end of the day is a time too. */
+export const LAST_MINUTE = 24 * 60
+const clockSchema = () => {
+  const takes = gotAndTakes(`whole minutes since midnight, from 0 to ${LAST_MINUTE}`)
+  return number()
+    .strict()
+    .typeError(takes)
+    .required(takes)
+    .integer(takes)
+    .min(0, takes)
+    .max(LAST_MINUTE, takes)
 }
 const orNull = (schema: Schema): Schema =>
   lazy(value => (value === null ? mixed().nullable() : schema)) as unknown as Schema
@@ -102,6 +110,10 @@ export function schemaOf(field: Field): Schema {
       return yesNo()
     case 'moment':
       return field.orNone ? orNull(momentSchema()) : momentSchema()
+    case 'day':
+      return field.orNone ? orNull(daySchema()) : daySchema()
+    case 'clock':
+      return clockSchema()
     case 'curve':
       return mixed().nullable()
     case 'numbers':

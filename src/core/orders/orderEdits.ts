@@ -22,6 +22,14 @@ export const setOrderStates = (
   },
 })
 
+/** Notes on which day something comes that is ordered. */
+export const setDueDay = (key: string, what: string, dueDay: string | null): Edit => ({
+  label: `${what}: comes on`,
+  run: job => {
+    job.orders = { ...job.orders, [key]: { ...(job.orders[key] ?? NO_ORDER), dueDay } }
+  },
+})
+
 /** Takes prices and lead times that a supplier gives; what it does not have stays as it was. */
 export const takeQuotes = (quotes: readonly Quote[]): Edit => ({
   label: 'Prices of the supplier',
@@ -33,4 +41,4 @@ export const takeQuotes = (quotes: readonly Quote[]): Edit => ({
   },
 })
 
-const NO_ORDER: Order = { state: 'open', priceEur: null, leadDays: null }
+const NO_ORDER: Order = { state: 'open', priceEur: null, leadDays: null, dueDay: null }

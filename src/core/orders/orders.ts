@@ -10,6 +10,7 @@ export interface OrderLine extends OrderItem {
   state: OrderState
   priceEur: number | null
   leadDays: number | null
+  dueDay: string | null
 }
 
 /** One screw in so many is dropped where nobody finds it. */
@@ -83,6 +84,7 @@ export const orderList = (job: Pick<Job, 'axes' | 'orders' | 'units'>, catalogue
       state: order?.state ?? 'open',
       priceEur: order?.priceEur ?? item.sheetEur,
       leadDays: order?.leadDays ?? null,
+      dueDay: order?.dueDay ?? null,
     }
   })
 

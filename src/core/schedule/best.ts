@@ -37,6 +37,8 @@ const SEED = 20_261
 const ASK_EVERY = 32
 /** Hands left idle for something more urgent: not at all, for some hours, for days. */
 const PATIENCES = [0, 0, 0, 60, 240, 1440, 4320]
+/** So few tasks are tried out sooner than guessed at. */
+const FEW_TASKS = 12
 /** Random plans in a row that may bring nothing, by the square of how many tasks there are: few tasks are soon tried out. */
 const IN_VAIN = 1
 
@@ -69,18 +71,29 @@ export function bestPlan(problem: Problem, { better, cancelled, mostSteps }: Wat
 
   const first = firstPlan(problem)
   if (first) {
-    boundMinute = leastFinish(problem, first.finishMinute)
+    const isFew = problem.ids.length <= FEW_TASKS
+    if (!isFew) boundMinute = leastFinish(problem, first.finishMinute)
     offer(first)
-    tryAtRandom(problem, first, boundMinute, offer, ask)
+    if (!isFew) tryAtRandom(problem, first, boundMinute, offer, ask)
   }
-  const isWhole = searchWays(problem, () => best?.plan ?? null, offer, ask)
+  const soFar = () => best?.plan ?? null
+  // What is finished earlier first: that is soon ruled out. Then what is as early with less work.
+  const isSettled = searchWays(problem, soFar, offer, ask, 'earlier')
+  const earliest = soFar()
+  if (isSettled && earliest) {
+    boundMinute = earliest.finishMinute
+    best = { plan: earliest, boundMinute, proved: false }
+    better?.(best)
+  }
+  const isWhole = isSettled && searchWays(problem, soFar, offer, ask, 'lessWork')
   // What `offer` has set is not seen by the compiler.
   const found = best as Best | null
-  if (!found) return { kind: isWhole ? 'windows' : 'notFound' }
+  if (!found) return { kind: isSettled ? 'windows' : 'notFound' }
   return {
     kind: 'plan',
     plan: found.plan,
-    boundMinute: isWhole ? found.plan.finishMinute : boundMinute,
+    // Of few tasks it is only asked for where the search was ended.
+    boundMinute: boundMinute || leastFinish(problem, found.plan.finishMinute),
     proved: isWhole,
   }
 }
@@ -240,6 +253,7 @@ function searchWays(
   bestSoFar: () => Plan | null,
   offer: (plan: Plan) => void,
   ask: Ask,
+  wanted: 'earlier' | 'lessWork',
 ): boolean {
   const { modes } = problem
   const horizon = horizonOf(problem)
@@ -247,7 +261,9 @@ function searchWays(
   const deadlineFor = (handsMinutes: number): number => {
     const best = bestSoFar()
     if (!best) return horizon
-    return handsMinutes < best.handsMinutes ? best.finishMinute : best.finishMinute - 1
+    return wanted === 'lessWork' && handsMinutes < best.handsMinutes
+      ? best.finishMinute
+      : best.finishMinute - 1
   }
   const handsLeast = (open: Open) =>
     modes.reduce((sum, ways, task) => sum + leastHands(ways, open[task] as number), 0)

@@ -1,4 +1,4 @@
-import { circleIn, type ModeAt, type Problem } from './problem'
+import type { ModeAt, Problem } from './problem'
 
 /** The ways of each task that are still open, a bit a mode. */
 export type Open = Int32Array
@@ -40,9 +40,81 @@ export function leastHands(ways: readonly ModeAt[], bits: number): number {
 
 /** What all open modes of a task agree on. */
 function common(ways: readonly ModeAt[], bits: number, side: 'after' | 'before'): readonly number[] {
-  const [first, ...rest] = openModes(ways, bits)
-  if (!first) return []
-  return first[0][side].filter(task => rest.every(([mode]) => mode[side].includes(task)))
+  // Mostly one mode is open, or the first has no order of its own.
+  const first = ways[31 - Math.clz32(bits & -bits)]
+  if (!first || first[side].length === 0) return NONE
+  if ((bits & (bits - 1)) === 0) return first[side]
+  return first[side].filter(task =>
+    ways.every((mode, index) => !(bits & (1 << index)) || mode[side].includes(task)),
+  )
+}
+const NONE: readonly number[] = []
+
+/** What must be finished before each task in every open mode, and what waits for each. */
+function arcsOf({ modes, after }: Problem, open: Open) {
+  const before: number[][] = modes.map(() => [])
+  const all = after.map(list => [...list])
+  for (let task = 0; task < modes.length; task++) {
+    const ways = modes[task] as ModeAt[]
+    for (const other of common(ways, open[task] as number, 'after')) (all[task] as number[]).push(other)
+    for (const other of common(ways, open[task] as number, 'before')) (all[other] as number[]).push(task)
+  }
+  for (let task = 0; task < modes.length; task++)
+    for (const other of all[task] as number[]) (before[other] as number[]).push(task)
+  return { after: all, before }
+}
+
+const finishOf = ({ calendar }: Problem, { waits, minutes, oneGo }: ModeAt, start: number): number =>
+  waits ? start + minutes : (calendar.work(start, minutes, oneGo)?.finishMinute ?? Number.POSITIVE_INFINITY)
+
+const beginOf = ({ calendar }: Problem, { waits, minutes, oneGo }: ModeAt, finish: number): number =>
+  waits ? finish - minutes : (calendar.latestBegin(finish, minutes, oneGo) ?? Number.NEGATIVE_INFINITY)
+
+/**
+ * Settles every task once, the one that comes out least first: what a task comes to depends only on tasks that come out
+ * lower (Knuth's way through a graph of ands and ors). A round of modes that wait for one another is never gone through:
+ * its tasks stay without end.
+ *
+ * @param out what each task comes to; endless until it is settled
+ * @param next tasks whose value may change when one is settled
+ */
+function settle(
+  out: Float64Array,
+  next: readonly (readonly number[])[],
+  cost: (task: number) => number,
+): void {
+  const count = out.length
+  out.fill(Number.POSITIVE_INFINITY)
+  const candidate = new Float64Array(count)
+  const isSettled = new Uint8Array(count)
+  for (let task = 0; task < count; task++) candidate[task] = cost(task)
+  for (let round = 0; round < count; round++) {
+    let least = -1
+    for (let task = 0; task < count; task++)
+      if (!isSettled[task] && (least < 0 || (candidate[task] as number) < (candidate[least] as number)))
+        least = task
+    if (candidate[least] === Number.POSITIVE_INFINITY) return
+    isSettled[least] = 1
+    out[least] = candidate[least] as number
+    for (const task of next[least] as number[]) if (!isSettled[task]) candidate[task] = cost(task)
+  }
+}
+
+/** Tasks that follow, or come before, each: in all of their open modes, or in one. */
+function neighbours(
+  { modes }: Problem,
+  arcs: readonly (readonly number[])[],
+  open: Open,
+  side: 'after' | 'before',
+): number[][] {
+  const all = arcs.map(list => [...list])
+  for (let task = 0; task < modes.length; task++) {
+    const ways = modes[task] as ModeAt[]
+    for (let index = 0; index < ways.length; index++)
+      if ((open[task] as number) & (1 << index))
+        for (const other of (ways[index] as ModeAt)[side]) (all[other] as number[]).push(task)
+  }
+  return all
 }
 
 /**
@@ -53,84 +125,77 @@ function common(ways: readonly ModeAt[], bits: number, side: 'after' | 'before')
  * @returns null when there is no plan that is finished by then
  */
 export function narrow(problem: Problem, from: Open, deadlineMinute: number): Narrowed | null {
-  const { modes, after, releaseMinute, calendar } = problem
+  const { modes, releaseMinute } = problem
   const count = modes.length
   const open = Int32Array.from(from)
-  const earliestBegin = Float64Array.from(releaseMinute)
+  const earliestBegin = new Float64Array(count)
   const earliestFinish = new Float64Array(count)
-  const latestBegin = new Float64Array(count).fill(deadlineMinute)
-  const latestFinish = new Float64Array(count).fill(deadlineMinute)
+  const latestFinish = new Float64Array(count)
+  /** From the latest begin to the deadline: late times are settled from the end backwards. */
+  const untilDeadline = new Float64Array(count)
 
-  let arcs = arcsOf(problem, open)
-  for (let changed = true; changed; ) {
-    if (circleIn(arcs.after)) return null
-    changed = false
-    for (let task = 0; task < count; task++) {
-      let begin = earliestBegin[task] as number
+  /** How early a mode is finished; endless while something that it waits for is not settled. */
+  const early = (mode: ModeAt, begin: number): number => {
+    let start = begin
+    for (const other of mode.after) start = Math.max(start, earliestFinish[other] as number)
+    return start === Number.POSITIVE_INFINITY ? start : finishOf(problem, mode, start)
+  }
+  /** By when a mode must be finished. */
+  const late = (mode: ModeAt, finish: number): number => {
+    let by = finish
+    for (const other of mode.before) by = Math.min(by, deadlineMinute - (untilDeadline[other] as number))
+    return by
+  }
+  /** The least value of a task's open modes. */
+  const least = (task: number, cost: (mode: ModeAt) => number): number => {
+    const ways = modes[task] as ModeAt[]
+    let value = Number.POSITIVE_INFINITY
+    for (let index = 0; index < ways.length; index++)
+      if ((open[task] as number) & (1 << index)) value = Math.min(value, cost(ways[index] as ModeAt))
+    return value
+  }
+
+  for (;;) {
+    const arcs = arcsOf(problem, open)
+    const forward = neighbours(problem, arcs.before, open, 'after')
+    settle(earliestFinish, forward, task => {
+      let begin = releaseMinute[task] as number
       for (const other of arcs.after[task] as number[])
         begin = Math.max(begin, earliestFinish[other] as number)
-      let finish = Number.POSITIVE_INFINITY
+      earliestBegin[task] = begin
+      return begin === Number.POSITIVE_INFINITY ? begin : least(task, mode => early(mode, begin))
+    })
+    const backward = neighbours(problem, arcs.after, open, 'before')
+    settle(untilDeadline, backward, task => {
+      let finish = deadlineMinute
+      for (const other of arcs.before[task] as number[])
+        finish = Math.min(finish, deadlineMinute - (untilDeadline[other] as number))
+      latestFinish[task] = finish
+      return least(task, mode => {
+        const by = late(mode, finish)
+        return by === Number.NEGATIVE_INFINITY
+          ? Number.POSITIVE_INFINITY
+          : deadlineMinute - beginOf(problem, mode, by)
+      })
+    })
+    let fewer = false
+    for (let task = 0; task < count; task++) {
       const ways = modes[task] as ModeAt[]
       for (let index = 0; index < ways.length; index++) {
         if (!((open[task] as number) & (1 << index))) continue
         const mode = ways[index] as ModeAt
-        let start = begin
-        for (const other of mode.after) start = Math.max(start, earliestFinish[other] as number)
-        const end = mode.waits
-          ? start + mode.minutes
-          : (calendar.work(start, mode.minutes, mode.oneGo)?.finishMinute ?? Number.POSITIVE_INFINITY)
-        let latest = latestFinish[task] as number
-        for (const other of mode.before) latest = Math.min(latest, latestBegin[other] as number)
-        if (end > latest) {
-          open[task] = (open[task] as number) & ~(1 << index)
-          changed = true
-        } else finish = Math.min(finish, end)
+        const finish = early(mode, earliestBegin[task] as number)
+        if (finish <= late(mode, latestFinish[task] as number) && finish < Number.POSITIVE_INFINITY) continue
+        open[task] = (open[task] as number) & ~(1 << index)
+        fewer = true
       }
       if (open[task] === 0) return null
-      if (begin > (earliestBegin[task] as number) || finish > (earliestFinish[task] as number)) changed = true
-      earliestBegin[task] = begin
-      earliestFinish[task] = finish
     }
-    for (let task = count - 1; task >= 0; task--) {
-      let finish = latestFinish[task] as number
-      for (const other of arcs.before[task] as number[])
-        finish = Math.min(finish, latestBegin[other] as number)
-      let begin = Number.NEGATIVE_INFINITY
-      const ways = modes[task] as ModeAt[]
-      for (let index = 0; index < ways.length; index++) {
-        if (!((open[task] as number) & (1 << index))) continue
-        const mode = ways[index] as ModeAt
-        let latest = finish
-        for (const other of mode.before) latest = Math.min(latest, latestBegin[other] as number)
-        begin = Math.max(
-          begin,
-          mode.waits
-            ? latest - mode.minutes
-            : (calendar.latestBegin(latest, mode.minutes, mode.oneGo) ?? Number.NEGATIVE_INFINITY),
-        )
-      }
-      if (begin < (latestBegin[task] as number) || finish < (latestFinish[task] as number)) changed = true
-      latestBegin[task] = Math.min(begin, latestBegin[task] as number)
-      latestFinish[task] = finish
-    }
-    if (changed) arcs = arcsOf(problem, open)
+    if (!fewer) break
   }
+  const latestBegin = untilDeadline.map(minutes => deadlineMinute - minutes)
   const narrowed = { open, earliestBegin, earliestFinish, latestBegin, latestFinish }
   return handsSuffice(problem, narrowed) ? narrowed : null
-
-  /** What must be finished before each task, and what waits for each, in every open mode. */
-  function arcsOf({ modes: ways }: Problem, bits: Open) {
-    const before: number[][] = Array.from({ length: count }, () => [])
-    const all = after.map(list => [...list])
-    for (let task = 0; task < count; task++) {
-      const own = ways[task] as ModeAt[]
-      for (const other of common(own, bits[task] as number, 'after')) (all[task] as number[]).push(other)
-      for (const other of common(own, bits[task] as number, 'before')) (all[other] as number[]).push(task)
-    }
-    for (let task = 0; task < count; task++)
-      for (const other of all[task] as number[]) (before[other] as number[]).push(task)
-    return { after: all, before }
-  }
 }
 
 /** Whether the least work of all tasks fits between their earliest begins and latest finishes. */

@@ -9,6 +9,7 @@ import { figures } from './figures/sheet'
 import { geometry } from './geometry/sheet'
 import { goals } from './goals/sheet'
 import { holes } from './holes/sheet'
+import { hours } from './hours/sheet'
 import { inWords } from './inWords/sheet'
 import { leadscrewEnds } from './leadscrewEnds/sheet'
 import { loads } from './loads/sheet'
@@ -21,6 +22,7 @@ import { overview } from './overview/sheet'
 import { ownParts } from './ownParts/sheet'
 import { parts } from './parts/sheet'
 import { reversal } from './reversal/sheet'
+import { schedule } from './schedule/sheet'
 import { schools } from './schools/sheet'
 import { screwLine } from './screwLine/sheet'
 import { search } from './search/sheet'
@@ -35,6 +37,8 @@ import { travel } from './travel/sheet'
 /** Every sheet, in the order of the work. Everything that the app knows of a sheet is folded out of this list. */
 const LISTED = [
   overview,
+  schedule,
+  hours,
   orders,
   ownParts,
   machineRecord,

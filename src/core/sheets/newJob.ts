@@ -3,6 +3,7 @@ import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } fr
 import { newId } from '../document/id'
 import type { Job } from '../document/job'
 import type { MachineKind } from '../document/kinds'
+import { PLAN_TO_START } from '../document/plan'
 import { SHOP_TO_START, SHOP_TO_START_INCH } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { blankOf } from '../field/field'
@@ -180,6 +181,7 @@ export function newJob(name: string, machineKind: MachineKind, units: Job['units
     ownParts: NO_OWN_PARTS,
     shop: units === 'inch' ? SHOP_TO_START_INCH : SHOP_TO_START,
     orders: {},
+    plan: PLAN_TO_START,
     axes: TEMPLATES[machineKind].map(newAxis),
   }
 }

@@ -4,6 +4,7 @@ import { LONGEST_LABEL } from '../document/edit'
 import { LOG_ENTRY, ORDERS } from '../document/job'
 import { MACHINE_KINDS, PART_KINDS, type PartKind } from '../document/kinds'
 import { checkPart } from '../document/parts/checkPart'
+import { PLAN } from '../document/plan'
 import { SHOP } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { limitsProblem } from '../evaluation/limits'
@@ -69,6 +70,7 @@ export const jobSchema = shape({
     createdAt: moment('Made'),
     archived: flag('Put away'),
     orders: ORDERS,
+    plan: PLAN,
     shop: SHOP,
   }),
   ownParts: shape(Object.fromEntries(PART_KINDS.map(kind => [kind, ownPartsOf(kind)]))),

@@ -2,6 +2,7 @@ import { produce } from 'immer'
 import type { Axis } from '../document/axis'
 import { newId } from '../document/id'
 import type { Job, LogEntry } from '../document/job'
+import { NO_NOTE, type Plan } from '../document/plan'
 import { blankSheets, DRIVE_TO_START } from './newJob'
 
 /** What a copy of a job takes over from the one it is made from. */
@@ -60,6 +61,28 @@ function sisterAxis(axis: Axis, { choices, limits, plans }: TakeOver): Axis {
   })
 }
 
+/** The plan of the next machine: the same hours and tasks of one's own, and for each task the minutes that it took on this one. */
+function sisterPlan(plan: Plan, idOf: ReadonlyMap<string, string>): Plan {
+  const renamed = (key: string): string => {
+    const [axisId = '', ...rest] = key.split('.')
+    return [idOf.get(axisId) ?? axisId, ...rest].join('.')
+  }
+  const orNone = (key: string | null) => (key === null ? null : renamed(key))
+  return {
+    ...plan,
+    tasks: Object.fromEntries(
+      Object.entries(plan.tasks).flatMap(([key, { tookMinutes, way }]) =>
+        tookMinutes === null ? [] : [[renamed(key), { ...NO_NOTE, way, minutes: tookMinutes }]],
+      ),
+    ),
+    ownTasks: plan.ownTasks.map(own => ({
+      ...own,
+      afterKey: orNone(own.afterKey),
+      beforeKey: orNone(own.beforeKey),
+    })),
+  }
+}
+
 /**
  * The job of the next machine of its kind, made from one that was done: it starts unmeasured, unbuilt and untested, and
  * nothing of it is ordered.
@@ -73,6 +96,7 @@ export function sisterJob(
   at: string,
 ): { job: Job; entries: LogEntry[] } {
   const id = newId()
+  const idOf = new Map(job.axes.map(axis => [axis.id, newId()]))
   const taken = (Object.keys(take) as (keyof TakeOver)[]).filter(key => take[key])
   return {
     job: {
@@ -82,7 +106,8 @@ export function sisterJob(
       createdAt: at,
       archived: false,
       orders: {},
-      axes: job.axes.map(axis => ({ ...sisterAxis(axis, take), id: newId() })),
+      plan: sisterPlan(job.plan, idOf),
+      axes: job.axes.map(axis => ({ ...sisterAxis(axis, take), id: idOf.get(axis.id) as string })),
     },
     entries: [
       {

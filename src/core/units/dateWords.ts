@@ -33,3 +33,17 @@ export const momentWords = (at: string): string => `${dayWords(at)} ${print(new 
 
 /** A moment as a time, to the second. */
 export const timeWords = (at: string): string => print(new Date(at), { timeStyle: 'medium' })
+
+/**
+ * A day of the coming weeks with its weekday: what a plan is read by.
+ *
+ * @example nearDayWords(new Date(2026, 10, 26)) // 'Thu 26 Nov'
+ */
+export const nearDayWords = (at: Date): string =>
+  print(at, { weekday: 'short', day: 'numeric', month: 'short' })
+
+/** @example shortDayWords(new Date(2026, 10, 26)) // '26 Nov' */
+export const shortDayWords = (at: Date): string => print(at, { day: 'numeric', month: 'short' })
+
+/** @example clockTimeWords(new Date(2026, 10, 26, 19, 30)) // '19:30' */
+export const clockTimeWords = (at: Date): string => print(at, TIME)

@@ -2,15 +2,56 @@ import { useMemo } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { onAxis } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
+import type { Job } from '@/core/document/job'
 import { blankRow, type RowsField } from '@/core/field/field'
 import type { RowActions } from '@/ui/table/RowsTable'
-import { useEdit } from './JobContext'
+import { useEdit, useJob } from './JobContext'
 import { useAxis, useAxisNow } from './useAxis'
 
 /** A table with its rows, and what can be done with them. */
 export interface Rows<R extends { id: string }> extends RowActions<R> {
   of: RowsField<R>
   rows: readonly R[]
+}
+
+type Make = (label: string, run: (rows: never[]) => void, mergeKey?: string) => void
+
+/** What can be done with the rows of a table, by a way to edit them. */
+function rowActions<R extends { id: string }>(
+  of: RowsField<R>,
+  make: Make,
+  fresh?: (rows: readonly R[]) => Partial<R>,
+): RowActions<R> {
+  const name = of.label
+  const change = (label: string, run: (rows: R[]) => void, mergeKey?: string) =>
+    make(label, run as (rows: never[]) => void, mergeKey)
+  return {
+    onChange: (id, part, mergeKey) =>
+      change(
+        [...Object.keys(part).map(key => of.of[key]?.label ?? key), name.toLowerCase()].join(', '),
+        draft => {
+          const row = draft.find(one => one.id === id)
+          if (row) Object.assign(row, part)
+        },
+        mergeKey,
+      ),
+    onAdd: () =>
+      change(`${name} added`, draft => {
+        draft.push(blankRow(of, newId(), fresh?.(draft)))
+      }),
+    onFill: (from, filled) =>
+      change(`${name}s pasted`, draft => {
+        for (const [index, part] of filled.slice(0, of.most - from).entries()) {
+          if (!draft[from + index]) draft.push(blankRow(of, newId(), fresh?.(draft)))
+          Object.assign(draft[from + index] as R, part)
+        }
+      }),
+    onRemove: id =>
+      change(`${name} taken out`, draft => {
+        const place = draft.findIndex(one => one.id === id)
+        if (place >= 0) draft.splice(place, 1)
+      }),
+  }
 }
 
 /**
@@ -28,38 +69,36 @@ export function useRows<R extends { id: string }>(
   const rows = useAxis(pick)
   const axisNow = useAxisNow()
   const edit = useEdit()
-  const actions = useMemo((): RowActions<R> => {
-    const name = of.label
-    const change = (label: string, run: (rows: R[]) => void, mergeKey?: string) =>
-      edit(onAxis(axisNow(), label, draft => run(pick(draft)), { mergeKey }))
-    return {
-      onChange: (id, part, mergeKey) =>
-        change(
-          [...Object.keys(part).map(key => of.of[key]?.label ?? key), name.toLowerCase()].join(', '),
-          draft => {
-            const row = draft.find(one => one.id === id)
-            if (row) Object.assign(row, part)
-          },
-          mergeKey,
-        ),
-      onAdd: () =>
-        change(`${name} added`, draft => {
-          draft.push(blankRow(of, newId(), fresh?.(draft)))
-        }),
-      onFill: (from, filled) =>
-        change(`${name}s pasted`, draft => {
-          for (const [index, part] of filled.slice(0, of.most - from).entries()) {
-            if (!draft[from + index]) draft.push(blankRow(of, newId(), fresh?.(draft)))
-            Object.assign(draft[from + index] as R, part)
-          }
-        }),
-      onRemove: id =>
-        change(`${name} taken out`, draft => {
-          const place = draft.findIndex(one => one.id === id)
-          if (place >= 0) draft.splice(place, 1)
-        }),
-    }
-  }, [of, pick, fresh, edit, axisNow])
+  const actions = useMemo(
+    () =>
+      rowActions(
+        of,
+        (label, run, mergeKey) =>
+          edit(onAxis(axisNow(), label, draft => run(pick(draft) as never[]), { mergeKey })),
+        fresh,
+      ),
+    [of, pick, fresh, edit, axisNow],
+  )
+  return { of, rows, ...actions }
+}
+
+/** The same, for rows of the whole job. */
+export function useJobRows<R extends { id: string }>(
+  of: RowsField<R>,
+  pick: (job: Job) => R[],
+  fresh?: (rows: readonly R[]) => Partial<R>,
+): Rows<R> {
+  const rows = useJob(pick)
+  const edit = useEdit()
+  const actions = useMemo(
+    () =>
+      rowActions(
+        of,
+        (label, run, mergeKey) => edit({ label, mergeKey, run: job => run(pick(job) as never[]) }),
+        fresh,
+      ),
+    [of, pick, fresh, edit],
+  )
   return { of, rows, ...actions }
 }
 

@@ -11,6 +11,8 @@ const later = (load: () => Promise<ComponentType>) => dynamic(load, { ssr: false
 /** The panel of every sheet; the compiler sees that none is missing. Those of the first stage come with the app. */
 export const PANELS: Record<SheetId, ComponentType> = {
   overview: later(() => import('./overview/Panel').then(module => module.OverviewPanel)),
+  schedule: later(() => import('./schedule/Panel').then(module => module.SchedulePanel)),
+  hours: later(() => import('./hours/Panel').then(module => module.HoursPanel)),
   orders: later(() => import('./orders/Panel').then(module => module.OrdersPanel)),
   ownParts: later(() => import('./ownParts/Panel').then(module => module.OwnPartsPanel)),
   machineRecord: later(() => import('./machineRecord/Panel').then(module => module.MachineRecordPanel)),

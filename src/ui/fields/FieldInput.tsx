@@ -1,5 +1,7 @@
+import { chakra } from '@chakra-ui/react'
 import { useCallback } from 'react'
 import type { Field } from '@/core/field/field'
+import { clockWords, readClock } from '@/core/units/clock'
 import type { Unit, UnitSystem } from '@/core/units/quantity'
 import { QuantityField } from './QuantityField'
 import { SelectField } from './SelectField'
@@ -39,6 +41,17 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
         />
       )
     case 'words':
+      // Words that stand for something else, such as a key, are chosen.
+      if (options)
+        return (
+          <SelectField
+            label={label}
+            hideLabel={look.hideLabel}
+            value={String(value)}
+            options={options}
+            onChange={next => onValue(next === NONE ? null : next)}
+          />
+        )
       return (
         <TextField
           label={label}
@@ -53,6 +66,51 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
             if (typed && typed !== value) onValue(typed)
           }}
         />
+      )
+    case 'day':
+      return (
+        <TextField
+          type="date"
+          label={label}
+          hideLabel={look.hideLabel}
+          disabled={look.disabled}
+          key={String(value)}
+          defaultValue={String(value ?? '')}
+          onBlur={event => {
+            const typed = event.currentTarget.value
+            if (typed !== (value ?? '') && (typed || field.orNone)) onValue(typed || null)
+          }}
+        />
+      )
+    case 'clock':
+      return (
+        <TextField
+          type="time"
+          label={label}
+          hideLabel={look.hideLabel}
+          disabled={look.disabled}
+          key={String(value)}
+          defaultValue={clockWords(value as number)}
+          onBlur={event => {
+            const minute = readClock(event.currentTarget.value)
+            if (minute !== null && minute !== value) onValue(minute)
+          }}
+        />
+      )
+    case 'flag':
+      return (
+        <chakra.label display="inline-flex" gap="2" alignItems="center" cursor="pointer" minH="44px">
+          <chakra.input
+            type="checkbox"
+            checked={value === true}
+            disabled={look.disabled}
+            onChange={event => onValue(event.currentTarget.checked)}
+            width="22px"
+            height="22px"
+            accentColor="var(--dusk-colors-lamp-fill)"
+          />
+          {label}
+        </chakra.label>
       )
     case 'choice':
       return (

@@ -3,6 +3,7 @@ import { Trash2 } from 'lucide-react'
 import { type ClipboardEvent, memo, useMemo, useState } from 'react'
 import type { Field, Row, RowsField } from '@/core/field/field'
 import { readPastedRows } from '@/core/field/pasted'
+import { clockWords } from '@/core/units/clock'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
@@ -157,6 +158,7 @@ const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem): str
       const value = row[key]
       if (value === null || value === undefined) return ''
       if (field.is === 'number') return printField(value as number, field.quantity, units)
+      if (field.is === 'clock') return clockWords(value as number)
       return field.is === 'choice' ? (field.words?.[value as string] ?? String(value)) : String(value)
     }),
   ),

@@ -251,7 +251,7 @@ describe('a step asks the thing itself', () => {
 
   test('a motor that is ordered or missing is not fitted', () => {
     const order = (state: 'ordered' | 'missing' | 'arrived') => ({
-      'part:step-57-22': { state, priceEur: null, leadDays: null },
+      'part:step-57-22': { state, priceEur: null, leadDays: null, dueDay: null },
     })
     const axis = upTo('motor-loose')
     expect(why(axis, 'motor-loose', order('ordered'))).toContain('has not arrived')

@@ -1,14 +1,15 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown, FileUp } from 'lucide-react'
 import { useCallback, useState } from 'react'
-import { type Job, ORDER_STATES, type OrderState } from '@/core/document/job'
+import { type Job, ORDER_STATES, ORDERS, type OrderState } from '@/core/document/job'
 import { fileName } from '@/core/formats/fileName'
-import { setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
+import { setDueDay, setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
 import { type OrderLine, orderList, totalEurOf } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
 import { printFixed, say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
+import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
@@ -158,6 +159,21 @@ export function OrdersPanel() {
         />
       ),
     },
+    {
+      id: 'due',
+      head: 'Comes on',
+      cell: ({ key, what, state, dueDay }) =>
+        state === 'ordered' && (
+          <FieldInput
+            field={ORDERS.of.of.dueDay}
+            label={`${what} comes on`}
+            hideLabel
+            value={dueDay}
+            units={units}
+            onValue={value => edit(setDueDay(key, what, value as string | null))}
+          />
+        ),
+    },
   ]
   const lastDays = Math.max(
     0,
@@ -191,7 +207,7 @@ export function OrdersPanel() {
             columns={columns}
             rows={lines}
             rowId={({ key }) => key}
-            leastPx={640}
+            leastPx={720}
             rowProps={({ key }) => ({ 'data-order': key })}
           />
         </ScrollBox>

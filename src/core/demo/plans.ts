@@ -1,0 +1,46 @@
+import type { Orders } from '../document/job'
+import { type HoursRow, NO_NOTE, PLAN_TO_START, type Plan } from '../document/plan'
+
+const at = (id: string, weekday: HoursRow['weekday'], fromMinute: number, toMinute: number): HoursRow => ({
+  id,
+  weekday,
+  fromMinute,
+  toMinute,
+})
+
+/** When the yard shed has time: two evenings, and Saturdays before the tide. */
+const SHED_HOURS: HoursRow[] = [
+  at('shed-1', 2, 18 * 60 + 30, 21 * 60 + 30),
+  at('shed-2', 4, 18 * 60 + 30, 21 * 60 + 30),
+  at('shed-3', 6, 8 * 60, 13 * 60),
+]
+const SHED: Plan = {
+  ...PLAN_TO_START,
+  hours: SHED_HOURS,
+  daysOff: [
+    { id: 'off-1', fromDay: '2026-12-24', toDay: '2027-01-02', why: 'The yard is closed' },
+    { id: 'off-2', fromDay: '2027-05-01', toDay: '2027-05-01', why: 'Launching day' },
+  ],
+}
+
+/** The head's nut bracket is milled on the table once X and Y run; what was made for Y is made. */
+export const PLAN_SKARROW: Plan = {
+  ...SHED,
+  tasks: {
+    'skarrow-y.make:motorMount': { ...NO_NOTE, doneAt: '2026-10-27T19:40:00.000Z', tookMinutes: 135 },
+    'skarrow-z.make:nutBracket': { ...NO_NOTE, way: 'power' },
+    'skarrow-z.make:motorMount': { ...NO_NOTE, way: 'power' },
+  },
+}
+/** The motor of the saddle was to be here last week. */
+export const ORDERS_SKARROW: Orders = {
+  'part:step-57-12': { state: 'ordered', priceEur: null, leadDays: 9, dueDay: '2026-11-20' },
+}
+
+export const PLAN_OSTREY: Plan = SHED
+export const ORDERS_OSTREY: Orders = {
+  'part:belt-3-9-24-48': { state: 'ordered', priceEur: null, leadDays: 14, dueDay: '2026-11-18' },
+}
+
+/** The neighbour's mill may be used. */
+export const PLAN_LONG_TOM: Plan = { ...SHED, otherMill: true }

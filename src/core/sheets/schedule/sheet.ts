@@ -1,0 +1,4 @@
+import { defineSheet } from '../sheet'
+
+/** What is done when, and what holds it up. */
+export const schedule = defineSheet({ id: 'schedule', stage: 'machine', title: 'Schedule' })

@@ -1,0 +1,139 @@
+import { chakra } from '@chakra-ui/react'
+import { CalendarPlus } from 'lucide-react'
+import { useState } from 'react'
+import { newId } from '@/core/document/id'
+import type { Job } from '@/core/document/job'
+import { areUsualHours, DAYS_OFF, EXTRA_HOURS, HOURS, PLAN } from '@/core/document/plan'
+import { nowOf } from '@/core/planning/days'
+import { type HoursProblem, hoursProblems, lastDayFrom } from '@/core/planning/hours'
+import { addDaysOff, setHelp } from '@/core/planning/planEdits'
+import { FilePicker } from '@/ui/FilePicker'
+import { FieldInput } from '@/ui/fields/FieldInput'
+import { Panel } from '@/ui/Panel'
+import { RowsTable } from '@/ui/table/RowsTable'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { useJobRows } from '../../job/useRows'
+
+const today = () => nowOf(new Date()).day
+const hoursOf = (job: Job) => job.plan.hours
+const daysOffOf = (job: Job) => job.plan.daysOff
+const extraOf = (job: Job) => job.plan.extraHours
+const dayOff = () => ({ fromDay: today(), toDay: today() })
+const extraDay = () => ({ day: today() })
+
+/** When there is time for the work: every week, days off, extra days, and what help there is. */
+export function HoursPanel() {
+  const plan = useJob(job => job.plan)
+  const units = useUnits()
+  const edit = useEdit()
+  const hours = useJobRows(HOURS, hoursOf)
+  const daysOff = useJobRows(DAYS_OFF, daysOffOf, dayOff)
+  const extra = useJobRows(EXTRA_HOURS, extraOf, extraDay)
+  const problems = hoursProblems(plan)
+  return (
+    <>
+      <Panel
+        title="Working hours"
+        note={
+          areUsualHours(plan)
+            ? 'Nobody has said yet when there is time: these stand in. Change them to your own.'
+            : 'Every week. Work stops at the end of a stretch and goes on in the next.'
+        }
+      >
+        <RowsTable {...hours} units={units} addLabel="Another time" />
+        <Problems problems={problems} rows={plan.hours} name="Working time" />
+      </Panel>
+      <Panel title="Days off">
+        <RowsTable {...daysOff} units={units} addLabel="More days off" />
+        <Problems problems={problems} rows={plan.daysOff} name="Days off" />
+        <DaysOffFile />
+      </Panel>
+      <Panel title="Extra time" note="On a single day, also on one that is off.">
+        <RowsTable {...extra} units={units} addLabel="More time" />
+        <Problems problems={problems} rows={plan.extraHours} name="Extra time" />
+      </Panel>
+      <Panel
+        title="Help"
+        note="With it brackets and blocks can be made otherwise than by hand, where that gets it done sooner."
+      >
+        {(['otherMill', 'elsewhere'] as const).map(help => (
+          <chakra.div key={help}>
+            <FieldInput
+              field={PLAN.of[help]}
+              value={plan[help]}
+              units={units}
+              onValue={value => edit(setHelp(help, value === true))}
+            />
+          </chakra.div>
+        ))}
+      </Panel>
+    </>
+  )
+}
+
+/** What is wrong with the rows of a table, each by its place. */
+function Problems({
+  problems,
+  rows,
+  name,
+}: {
+  problems: readonly HoursProblem[]
+  rows: readonly { id: string }[]
+  name: string
+}) {
+  const of = problems.flatMap(({ rowId, text }) => {
+    const place = rows.findIndex(({ id }) => id === rowId)
+    return place < 0 ? [] : [`${name} ${place + 1}: ${text}. Left out of the plan until then.`]
+  })
+  return (
+    <div role="alert">
+      {of.map(text => (
+        <chakra.p key={text} color="fails" fontWeight={700} fontSize="14px" mt="1">
+          {text}
+        </chakra.p>
+      ))}
+    </div>
+  )
+}
+
+/** Takes days off out of a calendar file. */
+function DaysOffFile() {
+  const edit = useEdit()
+  const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
+  const take = async (file: File) => {
+    const { LARGEST_CALENDAR_BYTES, readDaysOff } = await import('@/core/formats/calendarFile')
+    try {
+      if (file.size > LARGEST_CALENDAR_BYTES)
+        throw new Error(
+          `Got ${(file.size / 1e6).toFixed(1)} MB, takes at most ${LARGEST_CALENDAR_BYTES / 1e6} MB.`,
+        )
+      const { rows, withHours } = readDaysOff(await file.text(), today(), lastDayFrom(today()), newId)
+      if (rows.length > 0) edit(addDaysOff(rows, file.name.slice(0, 80)))
+      setSaid({
+        bad: rows.length === 0,
+        text: `${rows.length === 0 ? 'No days off from today on' : `${rows.length} taken`}${
+          withHours > 0 ? `; ${withHours} appointments with hours were left out` : ''
+        }.`,
+      })
+    } catch (error) {
+      setSaid({
+        bad: true,
+        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+      })
+    }
+  }
+  return (
+    <chakra.div mt="2" display="flex" flexWrap="wrap" gap="3" alignItems="center">
+      <FilePicker
+        label="Calendar file"
+        accept=".ics,text/calendar,text/plain"
+        onFile={file => void take(file)}
+      >
+        <CalendarPlus size={16} aria-hidden /> Take days off from a calendar
+      </FilePicker>
+      <chakra.span role="status" fontWeight={700} fontSize="14px" color={said?.bad ? 'fails' : 'quiet'}>
+        {said?.text}
+      </chakra.span>
+    </chakra.div>
+  )
+}

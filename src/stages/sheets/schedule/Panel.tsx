@@ -1,0 +1,72 @@
+import { chakra } from '@chakra-ui/react'
+import { useMemo } from 'react'
+import { areUsualHours } from '@/core/document/plan'
+import { placedTasks } from '@/core/planning/entries'
+import { hoursProblems, windowsFrom } from '@/core/planning/hours'
+import type { PlannedJob } from '@/core/planning/plan'
+import { tasksOf } from '@/core/planning/tasks'
+import { chartLater } from '@/ui/chart/chartLater'
+import { Panel } from '@/ui/Panel'
+import { whole } from '../../job/JobContext'
+import { useSettledResult } from '../../job/useAxis'
+import { useCatalogue } from '../../job/useEvaluation'
+import { Agenda } from './Agenda'
+import { Done } from './Done'
+import { NoPlanPanel } from './NoPlanPanel'
+import { OwnTasks } from './OwnTasks'
+import { Standing } from './Standing'
+import { usePlan } from './usePlan'
+import { WhatIfPanel } from './WhatIfPanel'
+
+const ScheduleChart = chartLater(() => import('./ScheduleChart').then(module => module.ScheduleChart), 240)
+
+/** What is done when, by whom it is held up, and what would get it done sooner. */
+export function SchedulePanel() {
+  const job = useSettledResult(whole)
+  const catalogue = useCatalogue()
+  const planning = usePlan(job, null)
+  const { now, plan } = planning
+  const { tasks, gaps } = useMemo(() => tasksOf(job, catalogue, now), [job, catalogue, now])
+  const windows = useMemo(() => windowsFrom(job.plan, now.day, now.minute), [job.plan, now])
+  // While a better plan is looked for after an edit, the one before still stands, as far as its tasks do.
+  const placed = useMemo(() => (plan?.kind === 'plan' ? placedTasks(tasks, plan.tasks) : []), [tasks, plan])
+  const wrong = hoursProblems(job.plan)
+  const notes = [
+    ...(areUsualHours(job.plan)
+      ? [
+          'Nobody has said yet when there is time: two evenings and a Saturday stand in. Say it under Working hours.',
+        ]
+      : []),
+    ...(wrong.length > 0
+      ? [`${wrong.length} of the working hours cannot be as they stand, and are left out: see Working hours.`]
+      : []),
+    ...gaps,
+  ]
+  return (
+    <>
+      <Standing job={job} planning={planning} placed={placed} windows={windows} notes={notes} />
+      {plan?.kind === 'none' && plan.reason !== 'done' && <NoPlanPanel plan={plan} tasks={tasks} />}
+      {placed.length > 0 && (
+        <>
+          <Panel title="Over the calendar">
+            <ScheduleChart
+              placed={placed}
+              windows={windows}
+              now={now}
+              finishMinute={(plan as PlannedJob).finishMinute}
+              axes={job.axes.map(({ name }) => name)}
+            />
+            <chakra.p fontSize="13px" color="quiet">
+              Tall bars hold up the end; low ones have time to spare; thin ones wait, round the clock. Light
+              stripes are the hours there are, the dashed line is now.
+            </chakra.p>
+          </Panel>
+          <Agenda placed={placed} now={now} />
+        </>
+      )}
+      {plan?.kind === 'plan' && <WhatIfPanel job={job} plan={plan} placed={placed} now={now} />}
+      <OwnTasks tasks={tasks} />
+      <Done tasks={tasks} />
+    </>
+  )
+}
