@@ -144,6 +144,10 @@ describe('tasks', () => {
       .map(({ kind }) => kind)
     expect(done).toEqual(expect.arrayContaining(['assembly', 'motor', 'cables', 'moves', 'cut']))
     expect(done).not.toContain('proof')
+    // A bracket that is made does not make what is unmeasured measured.
+    const made = edited(job, finishTask(taskIn(job, 'skarrow-z.make:farBlock'), '2026-11-26T16:50:00.000Z'))
+    expect(taskIn(made, 'skarrow-z.make:farBlock').isDone).toBe(true)
+    expect(taskIn(made, 'skarrow-z.measure').isDone).toBe(false)
     // A parcel that another axis still waits for is not.
     expect(tasksFor(job).find(({ key }) => key === 'all.parcel:part:step-57-12')?.isDone).toBe(false)
   })

@@ -378,7 +378,9 @@ function settleDone(tasks: Task[]): void {
       settle(before)
     }
   }
-  for (const task of tasks) if (task.kind !== 'own' && (task.isDone || task.left < 1)) settle(task)
+  // A bracket that is made says nothing of the rest: it may have been made from a drawing.
+  const tells = ({ kind, isDone, left }: Task) => kind !== 'own' && kind !== 'make' && (isDone || left < 1)
+  for (const task of tasks.filter(tells)) settle(task)
   for (const parcel of tasks.filter(({ kind }) => kind === 'parcel')) {
     const takers = tasks.filter(({ after }) => after.includes(parcel.key))
     parcel.isDone ||= takers.length > 0 && takers.every(({ isDone, left }) => isDone || left < 1)

@@ -16,7 +16,7 @@ import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
-import { lengthWords, spanWords } from './planWords'
+import { lengthWords, spanWords, workWords } from './planWords'
 
 const FREE = 'free'
 
@@ -41,7 +41,7 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
     {
       id: 'when',
       head: 'When',
-      widthPx: 150,
+      widthPx: 158,
       cell: ({ beginMinute, finishMinute, way }) => (
         <chakra.span fontSize="14px">
           {way.waits
@@ -59,7 +59,9 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
           <chakra.span display="block" fontSize="13px" color={holdsEnd ? 'close' : 'quiet'}>
             {holdsEnd
               ? 'nothing to spare: the end hangs on it'
-              : `${lengthWords(slackMinutes)}${way.waits ? '' : ' of work'} to spare`}
+              : way.waits
+                ? `${lengthWords(slackMinutes)} to spare`
+                : `${workWords(slackMinutes)} of work to spare`}
           </chakra.span>
         </>
       ),
@@ -67,7 +69,7 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
     {
       id: 'how',
       head: 'How',
-      widthPx: 190,
+      widthPx: 214,
       cell: ({ task, way }) =>
         task.ways.length > 1 ? (
           <SelectField
@@ -89,7 +91,7 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
     {
       id: 'minutes',
       head: 'Minutes',
-      widthPx: 110,
+      widthPx: 92,
       cell: ({ task, way }) =>
         way.waits || task.left < 1 ? (
           <Figures>{task.kind === 'parcel' ? '–' : lengthWords(way.minutes)}</Figures>
@@ -114,6 +116,7 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
     },
     {
       id: 'act',
+      widthPx: 132,
       head: <chakra.span srOnly>Do</chakra.span>,
       cell: ({ task }) => (
         <chakra.div display="flex" justifyContent="flex-end" gap="1">
@@ -152,13 +155,14 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
   ]
   return (
     <Panel title="Task by task">
-      <ScrollBox label="Tasks, to scroll" abovePx={380}>
+      <ScrollBox label="Tasks, to scroll" abovePx={460}>
         <DataTable
           label="Tasks of the plan"
           columns={columns}
           rows={placed}
           rowId={({ key }) => key}
-          leastPx={640}
+          leastPx={780}
+          fixed
           rowProps={({ key }) => ({ 'data-task': key })}
         />
       </ScrollBox>

@@ -33,7 +33,7 @@ export function ScheduleChart({ placed, windows, now, finishMinute, axes }: Prop
       series={1}
     >
       {({ has, series }) => (
-        <ScatterChart margin={{ top: 4, right: 16, bottom: 4, left: 4 }} accessibilityLayer={false}>
+        <ScatterChart margin={{ top: 4, right: 34, bottom: 4, left: 4 }} accessibilityLayer={false}>
           {has('across') && (
             <XAxis
               dataKey="day"

@@ -9,7 +9,7 @@ import { Panel } from '@/ui/Panel'
 import { download } from '../../job/download'
 import { useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
-import { boundWords, lengthWords, spanWords, whenWords } from './planWords'
+import { boundWords, lengthWords, spanWords, whenWords, workWords } from './planWords'
 import type { Planning } from './usePlan'
 
 interface Props {
@@ -72,11 +72,11 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
       {plan?.kind === 'plan' && (
         <chakra.p mt="3" data-finish>
           <strong>Everything is done on {whenWords(now.day, plan.finishMinute)}</strong>, with{' '}
-          {lengthWords(plan.handsMinutes)} of work. {!isLooking && boundWords(plan, now.minute)}
+          {workWords(plan.handsMinutes)} of work. {!isLooking && boundWords(plan, now.minute)}
         </chakra.p>
       )}
       {plan?.kind === 'none' && plan.reason === 'done' && <p>Everything is done.</p>}
-      <chakra.div role="status" aria-live="polite" minH="44px" display="flex" alignItems="center" gap="3">
+      <chakra.div role="status" aria-live="polite" display="flex" alignItems="center" gap="3">
         {isLooking && plan && (
           <>
             <chakra.span color="quiet" fontSize="14px">

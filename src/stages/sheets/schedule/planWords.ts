@@ -21,6 +21,10 @@ export function lengthWords(minutes: number): string {
   return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest} min`
 }
 
+/** Minutes of hands, in hours once they are many. @example workWords(3308) // '55 h' */
+export const workWords = (minutes: number): string =>
+  minutes >= 600 ? `${Math.round(minutes / 60)} h` : lengthWords(minutes)
+
 /** How certain it is that nothing is finished earlier. */
 export function boundWords(
   { proved, finishMinute, boundMinute }: { proved: boolean; finishMinute: number; boundMinute: number },
