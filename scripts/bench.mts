@@ -6,6 +6,7 @@ import { contributors } from '@/core/sheets/chain/inputs'
 // Benchmarks: figures of this run on this machine, each beside a yardstick of the same run.
 
 import { evenRandom } from '@/core/calculation/evenRandom'
+import { longTom } from '@/core/demo/longTom'
 import { skarrow } from '@/core/demo/skarrow'
 import { applyChange, runEdit, stillApplies } from '@/core/document/edit'
 import { setGoal } from '@/core/document/edits'
@@ -15,8 +16,13 @@ import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { EvaluationContext } from '@/core/evaluation/context'
 import { numbered } from '@/core/field/field'
-import { CATALOGUE } from '@/core/machine/parts'
+import { CATALOGUE, catalogueOf } from '@/core/machine/parts'
 import { criticalSpeed } from '@/core/machine/sizing/screw'
+import { planJob } from '@/core/planning/plan'
+import { bestPlan } from '@/core/schedule/best'
+import { enumerated } from '@/core/schedule/fixtures/enumerated'
+import { randomPlan } from '@/core/schedule/fixtures/randomPlans'
+import { problemOf } from '@/core/schedule/problem'
 import { enumerateField } from '@/core/search/enumerate'
 import { fieldOf } from '@/core/search/field'
 import { searchDrives, searchField } from '@/core/search/search'
@@ -176,6 +182,43 @@ for (let i = 0; i < 9; i++) {
 console.log(
   `a template as SVG, DXF and PDF together: ${(timesMs.toSorted((a, b) => a - b)[4] ?? Number.NaN).toFixed(0)} ms (limit 200 ms)`,
 )
+
+console.log('schedule')
+{
+  const { job: router } = longTom()
+  const now = { day: '2026-11-26', minute: 17 * 60 }
+  const catalogue = catalogueOf(router)
+  const lay = () => {
+    const start = performance.now()
+    let firstMs = 0
+    const plan = planJob(router, catalogue, now, {
+      better: () => {
+        firstMs ||= performance.now() - start
+      },
+      cancelled: () => performance.now() - start > 2000,
+    })
+    return { plan, firstMs, wholeMs: performance.now() - start }
+  }
+  lay()
+  const { plan, firstMs, wholeMs } = lay()
+  if (plan.kind === 'plan')
+    console.log(
+      `the plan of ${router.name}, ${plan.tasks.length} tasks: the first stands after ${firstMs.toFixed(0)} ms (limit 300 ms), the best after ${wholeMs.toFixed(0)} ms (limit 2000 ms), at most ${((100 * (plan.finishMinute - plan.boundMinute)) / plan.boundMinute).toFixed(1)} % over what is possible (limit 3 %)`,
+    )
+  const plans = Array.from({ length: 60 }, (_, seed) => randomPlan(seed + 4000, 8))
+  const timeOf = (work: (plan: (typeof plans)[number]) => unknown, of: typeof plans) => {
+    const start = performance.now()
+    for (const one of of) sink += work(one) ? 1 : 0
+    return (performance.now() - start) / of.length
+  }
+  const best = ({ tasks, windows }: (typeof plans)[number]) => bestPlan(problemOf(tasks, windows))
+  timeOf(best, plans)
+  const bestMs = timeOf(best, plans)
+  const allMs = timeOf(({ tasks, windows }) => enumerated(tasks, windows), plans.slice(0, 12))
+  console.log(
+    `plans of 8 tasks: ${bestMs.toFixed(2)} ms each, by trying everything ${allMs.toFixed(0)} ms: ${(allMs / bestMs).toFixed(0)} x (limit 100 x)`,
+  )
+}
 
 const app = await startApp()
 const browser = await startBrowser()

@@ -61,7 +61,10 @@ const momentSchema = () => {
   const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
   return text(30).test('moment', takes, isMoment)
 }
-const daySchema = () => text(10).test('day', gotAndTakes('a day such as 2026-11-26'), isDay)
+const daySchema = () => {
+  const takes = gotAndTakes('a day such as 2026-11-26')
+  return string().strict().typeError(takes).required(takes).test('day', takes, isDay)
+}
 
 /** Midnight at the end of the day is a time too. */
 export const LAST_MINUTE = 24 * 60

@@ -116,7 +116,7 @@ describe('the order list', () => {
     expect(() => jobSchema.validateSync(ordered.job, { strict: true })).not.toThrow()
     expect(() =>
       jobSchema.validateSync(
-        { ...skarrow, orders: { 'part:x': { state: 'lost', priceEur: 1, leadDays: 1 } } },
+        { ...skarrow, orders: { 'part:x': { state: 'lost', priceEur: 1, leadDays: 1, dueDay: null } } },
         { strict: true },
       ),
     ).toThrow('orders.part:x.state')
