@@ -1,4 +1,4 @@
-import { chakra } from '@chakra-ui/react'
+import { Fold } from '../Fold'
 import { DataTable, type TableColumn } from '../table/DataTable'
 
 interface Line {
@@ -11,22 +11,12 @@ export function ChartFigures({ heads, rows }: { heads: string[]; rows: string[][
     (head, index): TableColumn<Line> => ({ id: head, head, figures: true, cell: row => row.cells[index] }),
   )
   return (
-    <chakra.details fontSize="14px">
-      <chakra.summary
-        cursor="pointer"
-        color="lamp"
-        fontWeight={700}
-        minH={{ base: '44px', xl: '32px' }}
-        display="flex"
-        alignItems="center"
-      >
-        Figures of this chart
-      </chakra.summary>
+    <Fold name="Figures of this chart">
       <DataTable
         columns={columns}
         rows={rows.map((cells): Line => ({ cells }))}
         rowId={({ cells }) => cells.join()}
       />
-    </chakra.details>
+    </Fold>
   )
 }

@@ -4,6 +4,7 @@ import { reopenTask } from '@/core/planning/planEdits'
 import type { Task } from '@/core/planning/tasks'
 import { momentWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
+import { Fold } from '@/ui/Fold'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useEdit } from '../../job/JobContext'
@@ -43,19 +44,9 @@ export function Done({ tasks }: { tasks: readonly Task[] }) {
   ]
   return (
     <Panel title={`Done: ${done.length} of ${tasks.length}`}>
-      <chakra.details>
-        <chakra.summary
-          cursor="pointer"
-          color="lamp"
-          fontWeight={700}
-          minH={{ base: '44px', xl: '32px' }}
-          display="flex"
-          alignItems="center"
-        >
-          Show what is done
-        </chakra.summary>
+      <Fold name="Show what is done">
         <DataTable label="Tasks that are done" columns={columns} rows={done} rowId={({ key }) => key} />
-      </chakra.details>
+      </Fold>
     </Panel>
   )
 }

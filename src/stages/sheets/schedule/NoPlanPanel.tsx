@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { nowOf } from '@/core/planning/days'
 import { nameOf } from '@/core/planning/entries'
 import { lastDayFrom } from '@/core/planning/hours'
 import type { NoPlan } from '@/core/planning/plan'
@@ -17,9 +18,9 @@ export function NoPlanPanel({ plan, tasks }: { plan: NoPlan; tasks: readonly Tas
     <Panel title="There is no plan">
       {plan.reason === 'windows' && (
         <p>
-          The work does not fit into the hours there are until{' '}
-          {lastDayFrom(new Date().toISOString().slice(0, 10))}: give it more under Working hours. A task that
-          must be done in one go needs a stretch that is as long as itself.
+          The work does not fit into the hours there are until {lastDayFrom(nowOf(new Date()).day)}: give it
+          more under Working hours. A task that must be done in one go needs a stretch that is as long as
+          itself.
         </p>
       )}
       {plan.reason === 'notFound' && (

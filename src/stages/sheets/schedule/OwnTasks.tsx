@@ -1,9 +1,9 @@
-import { chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { Job } from '@/core/document/job'
 import { OWN_TASKS } from '@/core/document/plan'
 import { nameOf } from '@/core/planning/entries'
 import type { Task } from '@/core/planning/tasks'
+import { Fold } from '@/ui/Fold'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { useUnits } from '../../job/JobContext'
@@ -22,19 +22,9 @@ export function OwnTasks({ tasks }: { tasks: readonly Task[] }) {
   }, [tasks])
   return (
     <Panel title={`Tasks of your own: ${rows.rows.length}`}>
-      <chakra.details>
-        <chakra.summary
-          cursor="pointer"
-          color="lamp"
-          fontWeight={700}
-          minH={{ base: '44px', xl: '32px' }}
-          display="flex"
-          alignItems="center"
-        >
-          Add and change them
-        </chakra.summary>
+      <Fold name="Add and change them">
         <RowsTable {...rows} units={units} options={options} addLabel="Another task" />
-      </chakra.details>
+      </Fold>
     </Panel>
   )
 }
