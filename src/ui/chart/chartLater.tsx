@@ -41,5 +41,8 @@ export const chartLater = <P extends object>(load: () => Promise<ComponentType<P
       await ready
       return load()
     },
-    { ssr: false, loading: () => <chakra.div height={`${heightPx}px`} /> },
+    {
+      ssr: false,
+      loading: () => <chakra.div role="img" aria-label="A chart, not drawn yet" height={`${heightPx}px`} />,
+    },
   )
