@@ -89,7 +89,11 @@ test('the whole machine, the record and the work sheet print so too; a name with
   await bench.go('/job/demo-skarrow-8/machine/overview')
   await bench.page.waitForSelector('[data-sheet] section')
   const machine = pages(await printStage(bench, 'machine', 'a4'))
-  expect(machine[0]?.text).toContain('Order list')
+  const words = machine.map(({ text }) => text).join(' ')
+  expect(words).toContain('Order list')
+  // Paper waits for the plan.
+  expect(words).toContain('Everything is done on')
+  expect(words).not.toContain('Laying the plan')
   for (const [path, head] of [
     ['record', `${odd}, axis X: Table`],
     ['worksheet', `Work sheet: ${odd}, axis X`],

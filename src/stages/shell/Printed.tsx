@@ -94,7 +94,7 @@ export function StageOnPaper({ stage, onPrinted }: { stage: Stage; onPrinted: ()
     const start = performance.now()
     const timer = setInterval(() => {
       const here = document.querySelectorAll('[data-paper] > * > section').length
-      const undrawn = document.querySelector('[data-paper] [role=img]:empty') !== null
+      const undrawn = document.querySelector(`[data-paper] :is([role=img]:empty, [aria-busy=true])`) !== null
       if ((here < sheets.length || undrawn) && performance.now() - start < LONGEST_MS) return
       clearInterval(timer)
       window.print()

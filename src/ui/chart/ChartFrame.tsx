@@ -25,10 +25,11 @@ interface Props {
 
 /** The place of a chart, in which it is drawn turn by turn. */
 export function ChartFrame({ label, heightPx, series, children }: Props) {
-  const passed = useTurns(1 + BEFORE.length + series + AFTER.length)
+  const all = 1 + BEFORE.length + series + AFTER.length
+  const passed = useTurns(all)
   const turns = [...BEFORE, ...Array.from({ length: series }, () => ''), ...AFTER]
   return (
-    <chakra.div height={`${heightPx}px`} role="img" aria-label={label}>
+    <chakra.div height={`${heightPx}px`} role="img" aria-label={label} aria-busy={passed < all || undefined}>
       {passed > 0 && (
         <ResponsiveContainer width="100%" height="100%">
           {children({

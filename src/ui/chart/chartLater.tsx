@@ -43,6 +43,8 @@ export const chartLater = <P extends object>(load: () => Promise<ComponentType<P
     },
     {
       ssr: false,
-      loading: () => <chakra.div role="img" aria-label="A chart, not drawn yet" height={`${heightPx}px`} />,
+      loading: () => (
+        <chakra.div role="img" aria-label="A chart, not drawn yet" aria-busy height={`${heightPx}px`} />
+      ),
     },
   )

@@ -46,7 +46,11 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
         )
       }
     >
-      {!plan && !failed && <chakra.p color="quiet">Laying the plan…</chakra.p>}
+      {!plan && !failed && (
+        <chakra.p color="quiet" aria-busy>
+          Laying the plan…
+        </chakra.p>
+      )}
       {next && (
         <chakra.div data-next-task={next.key}>
           <chakra.p fontSize="14px" color="quiet">
