@@ -246,6 +246,19 @@ describe('making room', () => {
     })
   })
 
+  test('plans what is left, as a list and as a calendar', () => {
+    const { status, stdout } = dusk(['plan', mill])
+    expect(status).toBe(0)
+    const plan = JSON.parse(stdout)
+    expect(plan.notBefore).toBe(plan.finish)
+    expect(plan.gaps[0]).toContain('Axis Z')
+    expect(plan.tasks.map(({ task }: { task: string }) => task)).toContain('Z: Nut bracket')
+    expect(dusk(['plan', mill, '--format', 'ics']).stdout).toMatch(
+      /^BEGIN:VCALENDAR\r\n[\s\S]*SUMMARY:Z: Nut bracket/,
+    )
+    expect(dusk(['plan', mill, '--format', 'pdf']).status).toBe(2)
+  })
+
   test('prints the order list as the app takes it back', () => {
     const german = dusk(['orders', mill, '--csv', 'semicolon'])
     expect(german.stdout).toMatch(/^\ufeff?key;what;lengthsMm;/)
