@@ -60,20 +60,20 @@ export type OnProgress = (share: number) => void
 /**
  * Gives work to a worker of its own, which ends with it.
  *
- * Progress comes by a way of its own and may be late: what comes after the end or a stop is dropped.
+ * Progress, a share or whatever is known by then, comes by a way of its own and may be late: what comes after the end or a stop is dropped.
  */
-function running<W, T>(
+function running<W, T, P = number>(
   worker: Worker,
-  work: (remote: Remote<W>, progress: OnProgress) => Promise<T>,
-  onProgress: OnProgress = () => {},
+  work: (remote: Remote<W>, progress: (step: P) => void) => Promise<T>,
+  onProgress: (step: P) => void = () => {},
 ): Running<T> {
   let over = false
   const end = () => {
     over = true
     worker.terminate()
   }
-  const progress = proxy((share: number) => {
-    if (!over) onProgress(share)
+  const progress = proxy((step: P) => {
+    if (!over) onProgress(step)
   })
   const done = Promise.race([work(wrap<W>(worker), progress), failing(worker)])
   return { done: done.finally(end), cancel: end }
@@ -120,16 +120,11 @@ let spare: Worker | null = null
 export function startPlan(task: PlanTask, onBetter: (plan: PlannedJob) => void): Running<Planned> {
   const worker = spare ?? planWorker()
   spare = planWorker()
-  let over = false
-  const end = () => {
-    over = true
-    worker.terminate()
-  }
-  const better = proxy((plan: PlannedJob) => {
-    if (!over) onBetter(plan)
-  })
-  const done = Promise.race([wrap<PlanWorker>(worker).plan(task, better), failing(worker)])
-  return { done: done.finally(end), cancel: end }
+  return running<PlanWorker, Planned, PlannedJob>(
+    worker,
+    async (remote, better) => await remote.plan(task, better),
+    onBetter,
+  )
 }
 
 /** Draws a chain of dimensions many times over. */

@@ -1,5 +1,6 @@
 import type { CalendarEntry } from '../formats/calendarFile'
 import type { Window } from '../schedule/calendar'
+import { clockWords } from '../units/clock'
 import { DAY_MINUTES, dayAfter } from './days'
 import type { PlannedTask } from './plan'
 import type { Task } from './tasks'
@@ -36,8 +37,7 @@ export const stretches = (
 
 const localTime = (firstDay: string, minute: number): string => {
   const day = dayAfter(firstDay, Math.floor(minute / DAY_MINUTES))
-  const inDay = minute % DAY_MINUTES
-  return `${day}T${String(Math.floor(inDay / 60)).padStart(2, '0')}:${String(inDay % 60).padStart(2, '0')}:00`
+  return `${day}T${clockWords(minute % DAY_MINUTES)}:00`
 }
 
 /** @example nameOf({ axisName: 'Y', title: 'Bearing block' }) // 'Y: Bearing block' */

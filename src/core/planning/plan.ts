@@ -92,11 +92,9 @@ export function planJob(
 ): Planned {
   const otherwise = jobWith(job, whatIf)
   const tasks = withLate(tasksOf(otherwise, catalogue, now).tasks, whatIf)
-  const open = planTasks(tasks)
+  const open = planTasks(tasks, now.minute)
   if (open.length === 0) return { kind: 'none', reason: 'done', circle: [], breaks: [] }
   const problem = problemOf(open, windowsFrom(otherwise.plan, now.day, now.minute))
-  // Nothing begins before now.
-  problem.releaseMinute = problem.releaseMinute.map(minute => Math.max(minute, now.minute))
   const outcome = bestPlan(problem, {
     ...watch,
     better: better && (best => better(plannedOf(problem, best))),
@@ -184,7 +182,7 @@ function noPlan(
     return (task?.ways ?? []).flatMap(({ id }) => {
       if (!task || id === task.wanted) return []
       const tried = tasks.map(one => (one === task ? { ...one, wanted: id } : one))
-      const found = bestPlan(problemOf(planTasks(tried), problem.calendar.windows), { mostSteps: 1 })
+      const found = bestPlan(problemOf(planTasks(tried, 0), problem.calendar.windows), { mostSteps: 1 })
       return found.kind === 'circle' ? [] : [{ key, wayId: id }]
     })
   })

@@ -35,7 +35,6 @@ export interface Task {
   title: string
   place: { stage: Stage; sheet: SheetId }
   after: string[]
-  releaseMinute: number
   ways: Way[]
   /** The way that the builder wants; none leaves it to the schedule. */
   wanted: string | null
@@ -119,17 +118,7 @@ export function tasksOf(job: Job, catalogue: Catalogue, now: Now): Tasks {
   const add = (
     axis: Axis | null,
     kind: TaskKind,
-    {
-      part,
-      title,
-      ways,
-      after = [],
-      left = 1,
-      isDone = false,
-      isOrdered = false,
-      releaseMinute = 0,
-      minutesFrom,
-    }: Added,
+    { part, title, ways, after = [], left = 1, isDone = false, isOrdered = false, minutesFrom }: Added,
   ) => {
     const key = axis ? keyOf(axis.id, kind, part) : `${kind === 'own' ? 'own' : 'all'}.${part}`
     const note = noteOf(key)
@@ -149,7 +138,6 @@ export function tasksOf(job: Job, catalogue: Catalogue, now: Now): Tasks {
       title,
       place: KINDS[kind].place,
       after,
-      releaseMinute,
       ways: ways.map(one => ({
         ...one,
         minutes: one.waits
@@ -216,7 +204,6 @@ interface Added {
   left?: number
   isDone?: boolean
   isOrdered?: boolean
-  releaseMinute?: number
   minutesFrom?: Task['minutesFrom']
 }
 
@@ -387,15 +374,15 @@ function settleDone(tasks: Task[]): void {
   }
 }
 
-/** The tasks that are still to be done, as the engine plans them. */
-export function planTasks(tasks: readonly Task[]): PlanTask[] {
+/** The tasks that are still to be done, as the engine plans them: none begins before a minute. */
+export function planTasks(tasks: readonly Task[], fromMinute: number): PlanTask[] {
   const open = new Set(tasks.filter(({ isDone }) => !isDone).map(({ key }) => key))
   const onlyOpen = (keys: readonly string[]) => [...new Set(keys)].filter(key => open.has(key))
   return tasks
     .filter(({ isDone }) => !isDone)
-    .map(({ key, releaseMinute, after, ways, wanted }) => ({
+    .map(({ key, after, ways, wanted }) => ({
       id: key,
-      releaseMinute,
+      releaseMinute: fromMinute,
       after: onlyOpen(after),
       modes: ways
         .filter(({ id }) => wanted === null || id === wanted)
