@@ -44,14 +44,14 @@ test('every sheet starts in sight, and is a screen or two high', async () => {
 
 test('every entry of the rail has an address: back, forward, a bookmark, a second tab, a title', async () => {
   const bench = await at(addressOf({ ...X, stage: 'size' }))
-  expect(await bench.page.title()).toBe('In plain words, axis X, Skarrow 8')
+  await bench.titled('In plain words, axis X, Skarrow 8')
   await bench.sheet('Duty')
   expect(path(bench)).toBe('/job/demo-skarrow-8/skarrow-x/size/duty')
-  expect(await bench.page.title()).toBe('Duty, axis X, Skarrow 8')
+  await bench.titled('Duty, axis X, Skarrow 8')
   await bench.sheet('Screws')
   await bench.sheet('Order list')
   expect(path(bench)).toBe('/job/demo-skarrow-8/machine/orders')
-  expect(await bench.page.title()).toBe('Order list, Machine, Skarrow 8')
+  await bench.titled('Order list, Machine, Skarrow 8')
   await bench.page.goBack()
   await bench.page.waitForSelector('[data-sheet="overview"]')
   await bench.page.goBack()

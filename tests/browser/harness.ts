@@ -134,6 +134,14 @@ export class Bench {
   }
 
   /** Waits until a part of the page does not contain a text any more. */
+  /** Waits until the browser's tab is called so: a title follows the picture of its screen. */
+  async titled(title: string) {
+    await this.page
+      .waitForFunction(wanted => document.title === wanted, { timeout: 10_000 }, title)
+      .catch(() => null)
+    expect(await this.page.title()).toBe(title)
+  }
+
   async lacks(text: string, selector: string) {
     await this.page.waitForFunction(
       (of, gone) => {

@@ -137,6 +137,12 @@ test('two tabs at once: what one measures shows in the other, and nothing that i
   await two.page.waitForSelector(AROUND)
   await two.page.bringToFront()
   await two.fill('To the right, station 2', '4x', null)
+  // Left as it is and come back to, as with every look at another tab: it is still what was typed.
+  await two.page.evaluate(() => {
+    const field = document.activeElement as HTMLElement
+    field.blur()
+    field.focus()
+  })
   await one.page.bringToFront()
   await one.fill('To the left, station 3', '28')
   await one.fill('To the right, station 2', '36')

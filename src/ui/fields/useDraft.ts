@@ -106,7 +106,8 @@ export function useDraft(
       mergeKey.current = `field-${Date.now()}-${focusCount}`
       passed.current = value
       held.current = value
-      typed.current = false
+      // What was left unreadable is still the builder's when he comes back to it.
+      typed.current = draft !== null
       setDraft(previous => previous ?? shown)
     },
     type(text: string) {
