@@ -133,7 +133,6 @@ export class Bench {
     )
   }
 
-  /** Waits until a part of the page does not contain a text any more. */
   /** Waits until the browser's tab is called so: a title follows the picture of its screen. */
   async titled(title: string) {
     await this.page
@@ -142,6 +141,7 @@ export class Bench {
     expect(await this.page.title()).toBe(title)
   }
 
+  /** Waits until a part of the page does not contain a text any more. */
   async lacks(text: string, selector: string) {
     await this.page.waitForFunction(
       (of, gone) => {
