@@ -223,6 +223,7 @@ export class JobSession {
     const { changeFromV5 } = await import('@/core/document/migrations/v5')
     const { changeFromV6 } = await import('@/core/document/migrations/v6')
     const { changeFromV7 } = await import('@/core/document/migrations/v7')
+    const { changeFromV8 } = await import('@/core/document/migrations/v8')
     const byId = async () => {
       if (left.version > LAST_BY_PLACE) return { ...left.change }
       const row = await this.db.jobs.get(left.change.jobId)
@@ -234,7 +235,8 @@ export class JobSession {
     if (!change) return left
     const sixth = left.version > 5 ? { ...change } : changeFromV5({ ...change })
     const seventh = left.version > 6 ? sixth : changeFromV6(sixth)
-    return { ...left, change: changeFromV7(seventh) as unknown as Change, version: SCHEMA_VERSION }
+    const eighth = left.version > 7 ? seventh : changeFromV7(seventh)
+    return { ...left, change: changeFromV8(eighth) as unknown as Change, version: SCHEMA_VERSION }
   }
 
   private readonly onHide = () => {

@@ -84,6 +84,7 @@ const joint = (
   label,
   thread,
   count,
+  holds: null,
   material,
   propertyClass: '8.8',
   gripMm,
@@ -160,10 +161,10 @@ export const FITTED_SKARROW_X: Fitted = {
     caliperMm: 0.02,
   },
   joints: numbered('joint', [
-    joint('Fixed block to the bed', ['M8', 4], 'cast-iron', [22, 1.6, 20], 40),
-    joint('Far block to the bed', ['M8', 2], 'cast-iron', [20, 1.6, 20], null),
-    joint('Nut to its bracket', ['M5', 6], 'aluminium', [11, 1, 16], 20, { blind: false }),
-    joint('Motor plate', ['M5', 4], 'aluminium', [8, 1, 14], null),
+    joint('Fixed block to the bed', ['M8', 4], 'cast-iron', [22, 1.6, 20], 40, { holds: 'fixedBlock' }),
+    joint('Far block to the bed', ['M8', 2], 'cast-iron', [20, 1.6, 20], null, { holds: 'farBlock' }),
+    joint('Nut to its bracket', ['M5', 6], 'aluminium', [11, 1, 16], 20, { blind: false, holds: 'nut' }),
+    joint('Motor plate', ['M5', 4], 'aluminium', [8, 1, 14], null, { holds: 'motorFace' }),
   ]),
   bracketHoles: circleOfHoles(6, 47, 5.5),
   chain: {
@@ -186,7 +187,11 @@ export const FITTED_SKARROW_Y: Fitted = {
     [200, 27.8, 33.6, 32.6, 37.8, 16, 14, 15, 20],
     [280, 31.5, 34.2, 33.1, 38.4, 13, 14, 15, 20],
   ]),
-  joints: numbered('joint', [joint('Fixed block to the saddle', ['M6', 4], 'cast-iron', [16, 1.6, 14], 30)]),
+  joints: numbered('joint', [
+    joint('Fixed block to the saddle', ['M6', 4], 'cast-iron', [16, 1.6, 14], 30, { holds: 'fixedBlock' }),
+    joint('Far block to the saddle', ['M6', 2], 'cast-iron', [16, 1.6, 14], 30, { holds: 'farBlock' }),
+    joint('Nut to its bracket', ['M5', 6], 'aluminium', [11, 1, 16], 25, { blind: false, holds: 'nut' }),
+  ]),
 }
 
 /** The carriage of the lathe: with the grease fitting above, its apron cannot be cut as deep as it would take. */
@@ -213,7 +218,9 @@ export const FITTED_OSTREY_X: Fitted = {
     ],
     { protrusions: numbered('protrusion', [fitting(8, 'left')]), minimumGapMm: 1 },
   ),
-  joints: numbered('joint', [joint('Nut to the cross slide', ['M5', 4], 'cast-iron', [10, 1, 12], 16)]),
+  joints: numbered('joint', [
+    joint('Nut to the cross slide', ['M5', 4], 'cast-iron', [10, 1, 12], 16, { holds: 'nut' }),
+  ]),
 }
 
 /** The gantry of the router: room enough around both screws. */
@@ -225,8 +232,20 @@ export const FITTED_LONG_TOM_X: Fitted = {
     [2550, 60, 60, 55, 70, 20, 20, 20, 20],
   ]),
   joints: numbered('joint', [
-    joint('Blocks to the rail', ['M6', 16], 'steel', [18, 1.6, 6], 25, { blind: false, slotNuts: true }),
-    joint('Nut to the gantry foot', ['M6', 12], 'aluminium', [12, 1.6, 20], null, { blind: false }),
+    joint('Fixed blocks to the rail', ['M6', 8], 'steel', [18, 1.6, 6], 25, {
+      blind: false,
+      slotNuts: true,
+      holds: 'fixedBlock',
+    }),
+    joint('Far blocks to the rail', ['M6', 8], 'steel', [18, 1.6, 6], 25, {
+      blind: false,
+      slotNuts: true,
+      holds: 'farBlock',
+    }),
+    joint('Nut to the gantry foot', ['M6', 12], 'aluminium', [12, 1.6, 20], null, {
+      blind: false,
+      holds: 'nut',
+    }),
   ]),
 }
 
@@ -240,8 +259,11 @@ export const FITTED_LONG_TOM_Y: Fitted = {
   ]),
   holes: numbered('hole', [hole('Bearing seat in the end plate', 20, 32, 0, 45, 15)]),
   joints: numbered('joint', [
-    joint('Fixed block to the end plate', ['M6', 4], 'aluminium', [14, 1.6, 20], 25),
-    joint('Nut to the carriage plate', ['M5', 6], 'aluminium', [10, 1, 15], null, { blind: false }),
+    joint('Fixed block to the end plate', ['M6', 4], 'aluminium', [14, 1.6, 20], 25, { holds: 'fixedBlock' }),
+    joint('Nut to the carriage plate', ['M5', 6], 'aluminium', [10, 1, 15], null, {
+      blind: false,
+      holds: 'nut',
+    }),
   ]),
 }
 
@@ -256,5 +278,7 @@ export const FITTED_LONG_TOM_Z: Fitted = {
     ],
     { minimumGapMm: 1 },
   ),
-  joints: numbered('joint', [joint('Nut to the spindle plate', ['M5', 4], 'aluminium', [10, 1, 14], 20)]),
+  joints: numbered('joint', [
+    joint('Nut to the spindle plate', ['M5', 4], 'aluminium', [10, 1, 14], 20, { holds: 'nut' }),
+  ]),
 }

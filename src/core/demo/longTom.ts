@@ -40,7 +40,7 @@ const X = () =>
       motor: 'step-86-45',
       brake: null,
     },
-    more: { ends: 'fixed-fixed', ...FITTED_LONG_TOM_X },
+    more: { ends: 'fixed-fixed', slide: 'rail-carriage', ...FITTED_LONG_TOM_X },
   })
 
 const Y = () =>
@@ -68,7 +68,7 @@ const Y = () =>
     },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg'] },
     parts: { screw: 'ball-16-10-oversize', bearing: 'back-10', coupler: 'disc-34' },
-    more: { ...FITTED_LONG_TOM_Y },
+    more: { ...FITTED_LONG_TOM_Y, slide: 'rail-carriage' },
   })
 
 const Z = () =>
@@ -94,7 +94,7 @@ const Z = () =>
       motor: 'step-57-12',
       brake: null,
     },
-    more: { ...FITTED_LONG_TOM_Z },
+    more: { ...FITTED_LONG_TOM_Z, slide: 'rail-carriage' },
   })
 
 /** A home-built plank router at the sizing stage: two long screws drive its gantry, and whip before it is fast. */

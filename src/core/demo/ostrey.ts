@@ -33,7 +33,7 @@ const Z = () =>
       motor: 'loop-60-30',
       brake: null,
     },
-    more: { ...FITTED_OSTREY_Z },
+    more: { ...FITTED_OSTREY_Z, slide: 'carriage' },
   })
 
 const X = () =>
@@ -67,7 +67,7 @@ const X = () =>
       motor: 'step-57-12',
       brake: null,
     },
-    more: { ...FITTED_OSTREY_X },
+    more: { ...FITTED_OSTREY_X, slide: 'cross-slide' },
   })
 
 /** A bench lathe, half planned: the carriage sized, the cross slide on a belt with its handwheel kept. */

@@ -26,6 +26,20 @@ const SHED: Plan = {
 /** The head's nut bracket is milled on the table once X and Y run; what was made for Y is made. */
 export const PLAN_SKARROW: Plan = {
   ...SHED,
+  sittings: [
+    {
+      id: 'sitting-1',
+      startedAt: '2026-11-21T08:10:00.000Z',
+      stoppedAt: '2026-11-21T12:20:00.000Z',
+      who: 'Wenna',
+    },
+    {
+      id: 'sitting-2',
+      startedAt: '2026-11-24T18:35:00.000Z',
+      stoppedAt: '2026-11-24T21:25:00.000Z',
+      who: 'Wenna',
+    },
+  ],
   tasks: {
     'skarrow-y.make:motorMount': { ...NO_NOTE, doneAt: '2026-10-27T19:40:00.000Z', tookMinutes: 135 },
     'skarrow-z.make:nutBracket': { ...NO_NOTE, way: 'power' },

@@ -7,6 +7,7 @@ import { SCHEMA_VERSION } from '../document/version'
 import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
+import { BUILT_SKARROW_X, BUILT_SKARROW_Y, NOTHING_BUILT } from './built'
 import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
 import { ORDERS_SKARROW, PLAN_SKARROW } from './plans'
 
@@ -39,31 +40,6 @@ const goals = (wantedTravelMm: number, more: Partial<Record<GoalKey, number>>): 
 
 /** Its rolled screws are measured, and the controller corrects them. */
 const LEAD_CORRECTED = { ...DRIVE_TO_START, leadTable: true }
-
-const tickedX = [
-  'isolate',
-  'clean',
-  'bearings',
-  'stop-tie',
-  'nut-loose',
-  'fixed-loose',
-  'far-loose',
-  'tie-off',
-  'nut-clamp',
-  'run-fixed',
-  'tight-fixed',
-  'run-far',
-  'tight-far',
-  'nut-tight',
-  'run-through',
-  'aligned',
-  'torque-blocks',
-  'hub-screw',
-  'motor-loose',
-  'motor-face',
-  'motor-hub',
-  'power-on',
-]
 
 const X: Axis = {
   id: 'skarrow-x',
@@ -135,9 +111,7 @@ const X: Axis = {
   stopping: { reactionS: 0.02, decelerationMmPerS2: null },
   limits: {},
   ...FITTED_SKARROW_X,
-  ticks: Object.fromEntries(
-    tickedX.map((id, index) => [id, new Date(Date.UTC(2026, 9, 18, 17, 10 + 9 * index)).toISOString()]),
-  ),
+  ...BUILT_SKARROW_X,
   rounds: [
     round('round-1', '2026-10-20T18:05:00.000Z', [
       [40, 0, 0],
@@ -249,7 +223,7 @@ const Y: Axis = {
   variants: [],
   stopping: { reactionS: null, decelerationMmPerS2: null },
   recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
-  ticks: {},
+  ...BUILT_SKARROW_Y,
   rounds: [],
   tests: [],
 }
@@ -258,6 +232,8 @@ const Z: Axis = {
   ...Y,
   id: 'skarrow-z',
   ...NOTHING_FITTED,
+  ...NOTHING_BUILT,
+  slide: 'head',
   name: 'Z',
   title: 'Quill head',
   dimensions: dimensions({

@@ -10,7 +10,7 @@ import { newAxis } from '../sheets/newJob'
 import * as reversal from '../sheets/reversal/edits'
 import { jobSchema } from '../sheets/schema'
 import * as screwLine from '../sheets/screwLine/edits'
-import { tickStep } from '../sheets/steps/edits'
+import { openSteps, tickStep } from '../sheets/steps/edits'
 import type { Axis } from './axis'
 import {
   applyChange,
@@ -66,7 +66,7 @@ const every: Edit[] = [
   drive.takeDrive(X, { ...X, ends: 'fixed-fixed' }, 'Taken from the search.'),
   drive.choosePart(X, CATALOGUE, 'motor', null),
   tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
-  tickStep(X, { id: 'isolate', title: 'Isolate' }, null),
+  openSteps(X, [{ id: 'isolate', title: 'Isolate' }]),
   screwLine.startRound(X, {
     id: 'n',
     startedAt: stamp.at,

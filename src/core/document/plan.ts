@@ -4,6 +4,7 @@ import {
   day,
   flag,
   map,
+  moment,
   momentOrNone,
   plain,
   type RowOf,
@@ -87,6 +88,14 @@ export const NO_NOTE: TaskNote = {
   tookMinutes: null,
 }
 
+/** When somebody was at the machine: from the start to the stop of an evening. */
+export const SITTINGS = rows(
+  'Time at the machine',
+  { startedAt: moment('Started'), stoppedAt: momentOrNone('Stopped'), who: words('Who', 40, '') },
+  { most: 1000 },
+)
+export type Sitting = RowOf<typeof SITTINGS>
+
 /** When there is work, and how tasks are done that the schedule lays into it. */
 export const PLAN = record('Plan', {
   hours: HOURS,
@@ -98,6 +107,7 @@ export const PLAN = record('Plan', {
   elsewhere: flag('Somebody makes parts for us'),
   tasks: map('Tasks', TASK_NOTE, /^[\w-]{1,40}\.[\w.:-]{1,80}$/),
   ownTasks: OWN_TASKS,
+  sittings: SITTINGS,
 })
 export type Plan = ValueOf<typeof PLAN>
 
@@ -117,6 +127,7 @@ export const PLAN_TO_START: Plan = {
   elsewhere: false,
   tasks: {},
   ownTasks: [],
+  sittings: [],
 }
 
 /** Whether the working hours are still those that a plan starts with. */

@@ -125,6 +125,11 @@ export class EvaluationContext {
     return this.checks.keys()
   }
 
+  /** Whether this axis is held to a check here. */
+  isHeldTo(checkId: string): boolean {
+    return this.checks.has(checkId)
+  }
+
   /** Every finding, worst first; checks that do not apply are left out. */
   get findings(): Finding[] {
     if (!this.sorted) {

@@ -1,4 +1,5 @@
 import type { Stage } from '../document/stages'
+import type { SubAssembly } from '../machine/build/subAssemblies'
 import type { SheetId } from '../sheets'
 
 /** What every axis needs, in the order in which it is usually done. */
@@ -27,8 +28,8 @@ interface KindFacts {
   /** What it usually takes, in minutes of hands. */
   minutes: number
   place: { stage: Stage; sheet: SheetId }
-  /** Steps of the build that it is made of: when all are ticked it is done. */
-  steps?: readonly string[]
+  /** Sub-assemblies of the build that it is made of: when all their steps are ticked it is done. */
+  parts?: readonly SubAssembly[]
 }
 
 const BUILD = { stage: 'build', sheet: 'steps' } as const
@@ -38,44 +39,36 @@ export const KINDS: Record<TaskKind, KindFacts> = {
   measure: { title: 'Measure', minutes: 60, place: { stage: 'survey', sheet: 'toMeasure' } },
   parcel: { title: 'Parcel', minutes: 1, place: { stage: 'machine', sheet: 'orders' } },
   make: { title: 'Make', minutes: 120, place: { stage: 'room', sheet: 'template' } },
-  teardown: { title: 'Take apart', minutes: 90, place: BUILD, steps: ['isolate', 'support', 'clean'] },
-  cut: { title: 'Cuts', minutes: 60, place: { stage: 'room', sheet: 'cuts' } },
-  block: { title: 'Bearing block', minutes: 60, place: BUILD, steps: ['bearings'] },
-  assembly: {
-    title: 'Assembly',
+  teardown: {
+    title: 'Take apart',
     minutes: 90,
-    place: BUILD,
-    steps: [
-      'stop-tie',
-      'nut-loose',
-      'fixed-loose',
-      'far-loose',
-      'tie-off',
-      'nut-clamp',
-      'run-fixed',
-      'tight-fixed',
-      'run-far',
-      'tight-far',
-      'nut-tight',
-      'run-through',
-    ],
+    place: { stage: 'build', sheet: 'teardown' },
+    parts: ['apart'],
   },
+  cut: { title: 'Cuts', minutes: 60, place: { stage: 'room', sheet: 'cuts' } },
+  block: { title: 'Bearing block', minutes: 60, place: BUILD, parts: ['block'] },
+  assembly: { title: 'Assembly', minutes: 90, place: BUILD, parts: ['screwNut', 'ways', 'casting'] },
   align1: { title: 'Alignment, first round', minutes: 60, place: { stage: 'align', sheet: 'screwLine' } },
   align2: {
     title: 'Alignment, second round',
     minutes: 60,
     place: { stage: 'align', sheet: 'screwLine' },
-    steps: ['aligned', 'stretch', 'torque-blocks'],
+    parts: ['setTrue', 'square'],
   },
-  motor: {
-    title: 'Motor and coupler',
-    minutes: 45,
-    place: BUILD,
-    steps: ['hub-screw', 'motor-loose', 'motor-face', 'motor-hub'],
+  motor: { title: 'Motor and coupler', minutes: 45, place: BUILD, parts: ['motor'] },
+  cables: {
+    title: 'Switches and cables',
+    minutes: 90,
+    place: { stage: 'build', sheet: 'switches' },
+    parts: ['wiring'],
   },
-  cables: { title: 'Switches and cables', minutes: 90, place: BUILD },
-  moves: { title: 'First moves', minutes: 30, place: BUILD, steps: ['held', 'support-off', 'power-on'] },
-  proof: { title: 'Proof', minutes: 60, place: { stage: 'prove', sheet: 'reversal' }, steps: ['proved'] },
-  final: { title: 'Final assembly', minutes: 60, place: BUILD, steps: ['locked', 'greased'] },
+  moves: {
+    title: 'First moves',
+    minutes: 30,
+    place: { stage: 'build', sheet: 'controller' },
+    parts: ['moves'],
+  },
+  proof: { title: 'Proof', minutes: 60, place: { stage: 'prove', sheet: 'reversal' }, parts: ['proof'] },
+  final: { title: 'Final assembly', minutes: 60, place: BUILD, parts: ['final'] },
   own: { title: '', minutes: 60, place: { stage: 'machine', sheet: 'schedule' } },
 }

@@ -6,6 +6,8 @@ import { NO_NOTE, type TaskNote } from '../document/plan'
 import type { Stage } from '../document/stages'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
+import { procedure, teardown } from '../machine/build/procedure'
+import type { Step } from '../machine/build/step'
 import type { Cut } from '../machine/cut'
 import { neededParts } from '../machine/neededParts'
 import { stillToMeasure } from '../machine/stillToMeasure'
@@ -13,7 +15,6 @@ import type { PlanMode, PlanTask } from '../schedule/problem'
 import type { SheetId } from '../sheets'
 import { cutList } from '../sheets/cutList'
 import { evaluateAxis } from '../sheets/evaluateAxis'
-import { procedure } from '../sheets/steps/procedure'
 import { DAY_MINUTES, type Now } from './days'
 import { type Parcel, parcelsOf } from './parcels'
 import { KINDS, TASK_KINDS, type TaskKind } from './taskKinds'
@@ -110,7 +111,7 @@ export function cutMinutes(cuts: readonly Cut[], on: 'hand tools' | 'mill'): num
 export function tasksOf(job: Job, catalogue: Catalogue, now: Now): Tasks {
   const context = new Map(job.axes.map(axis => [axis.id, evaluateAxis(axis, catalogue, job.units)]))
   const noteOf = (key: string): TaskNote => job.plan.tasks[key] ?? NO_NOTE
-  const learned = learnedMinutes(job)
+  const learned = learnedMinutes(job, context)
   const hasTeardown = job.machineKind !== 'router'
   const teardowns = hasTeardown ? job.axes.map(({ id }) => keyOf(id, 'teardown')) : []
   const tasks: Task[] = []
@@ -220,10 +221,10 @@ function addAxis(
   { job, hasTeardown, teardowns, add }: Building,
 ): void {
   const key = (kind: TaskKind, part?: string) => keyOf(axis.id, kind, part)
-  const steps = procedure(context)
+  const steps = stepsOf(context)
   /** The share of the steps of a task that is not ticked yet. */
   const leftOf = (kind: TaskKind): number => {
-    const own = steps?.filter(({ id }) => KINDS[kind].steps?.includes(id)) ?? []
+    const own = steps.filter(({ part }) => KINDS[kind].parts?.includes(part))
     return own.length === 0 ? 1 : own.filter(({ id }) => !axis.ticks[id]).length / own.length
   }
   const plain = (kind: TaskKind, after: string[], more: Partial<Added> = {}) => {
@@ -321,12 +322,23 @@ function waitsForParcel(task: Task, { axisIds, into }: Parcel): boolean {
   return task.axisId !== null && axisIds.includes(task.axisId) && task.kind === into
 }
 
+/** The steps of an axis, and while its parts are not chosen those that take it apart. */
+const stepsOf = (context: EvaluationContext): Step[] => procedure(context) ?? teardown(context)
+
 /** Between two ticks of one sitting. */
 const LONGEST_PAUSE_MINUTES = 180
 
 /** From the first tick of a task's steps to the last; none when a step is open, or there was a long pause. */
-function minutesOfTicks({ ticks }: Axis, steps: readonly string[]): { at: string; minutes: number } | null {
+function minutesOfTicks(
+  { ticks, stepNotes }: Axis,
+  steps: readonly string[],
+): { at: string; minutes: number } | null {
   const times = steps.flatMap(id => ticks[id] ?? []).toSorted()
+  const done = steps.filter(id => ticks[id])
+  const noted = done.flatMap(id => stepNotes[id]?.tookMinutes ?? [])
+  // What was noted step by step counts before what lies between ticks: that has pauses in it.
+  if (done.length > 0 && done.length === steps.length && noted.length === done.length)
+    return { at: times.at(-1) as string, minutes: noted.reduce((sum, one) => sum + one, 0) }
   if (times.length < 3 || times.length < steps.length - 2) return null
   const at = times.map(time => Date.parse(time) / 60_000)
   const pauses = at.slice(1).map((minute, index) => minute - (at[index] as number))
@@ -336,13 +348,17 @@ function minutesOfTicks({ ticks }: Axis, steps: readonly string[]): { at: string
 }
 
 /** What was really taken for a kind of task, the last time: by its ticks, or from its start to its end. */
-function learnedMinutes(job: Job): Map<TaskKind, number> {
+function learnedMinutes(job: Job, contexts: ReadonlyMap<string, EvaluationContext>): Map<TaskKind, number> {
   const learned = new Map<TaskKind, { at: string; minutes: number }>()
-  for (const axis of job.axes)
+  for (const axis of job.axes) {
+    const context = contexts.get(axis.id)
+    const steps = context ? stepsOf(context) : []
     for (const kind of TASK_KINDS) {
-      const took = minutesOfTicks(axis, KINDS[kind].steps ?? [])
+      const own = steps.filter(({ part }) => KINDS[kind].parts?.includes(part)).map(({ id }) => id)
+      const took = minutesOfTicks(axis, own)
       if (took && took.at > (learned.get(kind)?.at ?? '')) learned.set(kind, took)
     }
+  }
   for (const [key, { doneAt, tookMinutes }] of Object.entries(job.plan.tasks)) {
     const kind = /^[^.]+\.(\w+)$/.exec(key)?.[1] as TaskKind | undefined
     if (!kind || !Object.hasOwn(KINDS, kind) || doneAt === null || tookMinutes === null) continue

@@ -1,6 +1,7 @@
 import type { Stage } from '../document/stages'
 import { bearingBlock } from './bearingBlock/sheet'
 import { chain } from './chain/sheet'
+import { controller } from './controller/sheet'
 import { cuts } from './cuts/sheet'
 import { drive } from './drive/sheet'
 import { duty } from './duty/sheet'
@@ -8,6 +9,7 @@ import { fasteners } from './fasteners/sheet'
 import { figures } from './figures/sheet'
 import { geometry } from './geometry/sheet'
 import { goals } from './goals/sheet'
+import { grease } from './grease/sheet'
 import { holes } from './holes/sheet'
 import { hours } from './hours/sheet'
 import { inWords } from './inWords/sheet'
@@ -30,6 +32,8 @@ import { shafts } from './shafts/sheet'
 import type { Sheet } from './sheet'
 import { steps } from './steps/sheet'
 import { stopping } from './stopping/sheet'
+import { switches } from './switches/sheet'
+import { teardown } from './teardown/sheet'
 import { template } from './template/sheet'
 import { toMeasure } from './toMeasure/sheet'
 import { travel } from './travel/sheet'
@@ -64,7 +68,11 @@ const LISTED = [
   template,
   fasteners,
   chain,
+  teardown,
   steps,
+  switches,
+  grease,
+  controller,
   screwLine,
   shafts,
   reversal,

@@ -525,6 +525,7 @@ describe('screws', () => {
   const joint: BoltedJoint = {
     id: 'joint',
     label: 'Block',
+    holds: 'fixedBlock',
     thread: 'M6',
     material: 'cast-iron',
     propertyClass: '8.8',

@@ -67,6 +67,7 @@ const GOALS_OF_A_SMALL_MILL: Goals = {
 export interface AxisTemplate {
   name: string
   title: string
+  slide?: Axis['slide']
   dimensions?: Partial<Assumed>
   goals?: Partial<Goals>
   drive?: Partial<Drive>
@@ -76,16 +77,18 @@ export interface AxisTemplate {
 /** The axes that a machine of each kind usually has, with values to start from: all assumed. */
 const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
   mill: [
-    { name: 'X', title: 'Table' },
+    { name: 'X', title: 'Table', slide: 'table' },
     {
       name: 'Y',
       title: 'Saddle',
+      slide: 'saddle',
       dimensions: { wayTravelMm: 200, supportSpanMm: 320, movingMassKg: 95 },
       goals: { wantedTravelMm: 200 },
     },
     {
       name: 'Z',
       title: 'Head',
+      slide: 'head',
       dimensions: { wayTravelMm: 300, supportSpanMm: 420, inclineDeg: 90, movingMassKg: 55 },
       goals: { wantedTravelMm: 300, topSpeedMmPerMin: 2000 },
     },
@@ -94,12 +97,14 @@ const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
     {
       name: 'Z',
       title: 'Carriage',
+      slide: 'carriage',
       dimensions: { wayTravelMm: 500, supportSpanMm: 640, movingMassKg: 30 },
       goals: { wantedTravelMm: 500 },
     },
     {
       name: 'X',
       title: 'Cross slide',
+      slide: 'cross-slide',
       dimensions: { wayTravelMm: 140, supportSpanMm: 240, movingMassKg: 12, screwToWayMm: 25 },
       goals: { wantedTravelMm: 140, topSpeedMmPerMin: 1500 },
       drive: { transmission: 'belt', handwheelKept: true },
@@ -109,6 +114,7 @@ const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
     {
       name: 'X',
       title: 'Gantry, long way',
+      slide: 'rail-carriage',
       dimensions: { wayTravelMm: 1200, supportSpanMm: 1330, frictionCoefficient: 0.01, movingMassKg: 45 },
       goals: { wantedTravelMm: 1200, topSpeedMmPerMin: 5000, cuttingForceN: 200, cuttingFeedMmPerMin: 2000 },
       drive: { screws: 2 },
@@ -117,12 +123,14 @@ const TEMPLATES: Record<MachineKind, AxisTemplate[]> = {
     {
       name: 'Y',
       title: 'Carriage across the gantry',
+      slide: 'rail-carriage',
       dimensions: { wayTravelMm: 800, supportSpanMm: 930, frictionCoefficient: 0.01, movingMassKg: 18 },
       goals: { wantedTravelMm: 800, topSpeedMmPerMin: 6000, cuttingForceN: 200, cuttingFeedMmPerMin: 2000 },
     },
     {
       name: 'Z',
       title: 'Spindle',
+      slide: 'rail-carriage',
       dimensions: {
         wayTravelMm: 150,
         supportSpanMm: 260,
@@ -165,6 +173,7 @@ export function newAxis(template: AxisTemplate): Axis {
     higherEnd: null,
     limits: {},
     ...blankSheets(),
+    slide: template.slide ?? null,
   }
 }
 

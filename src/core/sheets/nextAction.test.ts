@@ -8,6 +8,7 @@ import { addNote, deleteEntry, mendFix } from '../document/logEdits'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
+import { procedure } from '../machine/build/procedure'
 import { CATALOGUE } from '../machine/parts'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { CheckId } from '.'
@@ -16,7 +17,6 @@ import { newAxis, newJob } from './newJob'
 import { nextForAxis, nextForJob } from './nextAction'
 import { remediesFor } from './remedies'
 import { ENTRY_RULES, jobSchema } from './schema'
-import { procedure } from './steps/procedure'
 
 const demo = skarrow()
 const [X, Y, Z] = demo.job.axes as [Axis, Axis, Axis]
@@ -60,7 +60,7 @@ describe('what an axis needs next', () => {
     })
     expect(next(sound)).toMatchObject({
       stage: 'build',
-      sheet: 'steps',
+      sheet: 'teardown',
       text: 'X: switch off and isolate the machine',
     })
   })
@@ -241,7 +241,18 @@ describe('ways out of the demo', () => {
       const { dimensions, ticks, rounds, tests, nutFacing } = axis
       expect(after).toMatchObject({ dimensions, ticks, rounds, tests, nutFacing })
       const changed = (
-        ['parts', 'ends', 'goals', 'recesses', 'preloadN', 'section', 'block', 'joints', 'stopping'] as const
+        [
+          'parts',
+          'ends',
+          'goals',
+          'recesses',
+          'preloadN',
+          'section',
+          'block',
+          'joints',
+          'stopping',
+          'switches',
+        ] as const
       ).filter(key => JSON.stringify(after[key]) !== JSON.stringify(axis[key]))
       expect(changed).toHaveLength(1)
     }

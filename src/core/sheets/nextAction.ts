@@ -3,12 +3,13 @@ import { DIMENSIONS, type DimensionKey } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
+import { inHand } from '../machine/build/holds'
+import { procedure } from '../machine/build/procedure'
+import type { Step } from '../machine/build/step'
 import { neededParts } from '../machine/neededParts'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { SheetId } from '.'
 import { type Evaluation, evaluateAxis } from './evaluateAxis'
-import { blockedBy } from './steps/holds'
-import { procedure } from './steps/procedure'
 
 /** What an axis needs next, and the sheet where it is done. */
 export interface NextAction {
@@ -32,7 +33,9 @@ const DONE_ELSEWHERE: Partial<Record<string, { stage: Stage; sheet: SheetId }>> 
   aligned: { stage: 'align', sheet: 'screwLine' },
   proved: { stage: 'prove', sheet: 'reversal' },
 }
-const ON_THE_LIST = { stage: 'build', sheet: 'steps' } as const
+/** The sheet of a step, where its sub-assembly has one of its own. */
+const sheetOfStep = ({ part }: Step) =>
+  ({ stage: 'build', sheet: part === 'apart' ? 'teardown' : 'steps' }) as const
 /** With so much unmeasured, what was chosen is as good as a guess. */
 const MANY_UNMEASURED = 5
 /** Once this is done, the motor and its coupler are in, and how they stand can be measured. */
@@ -79,10 +82,10 @@ export function nextOf(context: Evaluation): NextAction | null {
     )
   if (first) return act(placeOfDimension(first), `measure: ${DIMENSIONS[first].label.toLowerCase()}`)
   const steps = procedure(context) ?? []
-  const next = steps.find(step => !axis.ticks[step.id] && !blockedBy(steps, axis.ticks, step.id))
+  const next = inHand(steps, axis.ticks)
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
   if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)
-  if (next) return act(DONE_ELSEWHERE[next.id] ?? ON_THE_LIST, next.title.toLowerCase())
+  if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase())
   const last = context.finding('prove.reversal')
   return last?.state === 'holds'
     ? null

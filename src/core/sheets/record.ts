@@ -3,12 +3,12 @@ import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import type { PaperBlock, PaperCell } from '../drawing/paper'
 import { STATE_WORDS } from '../evaluation/finding'
+import { procedure } from '../machine/build/procedure'
 import { neededParts } from '../machine/neededParts'
 import { dayWords, momentWords } from '../units/dateWords'
 import { say } from '../units/print'
 import type { Evaluation } from './evaluateAxis'
 import { paperOf } from './paper'
-import { procedure } from './steps/procedure'
 
 const LINES_OF_LOG = 14
 const LONGEST_LINE = 240

@@ -169,6 +169,8 @@ const ENDINGS: Record<string, RegExp> = {
   '1/K': /PerK$/,
   'N/mm2': /NPerMm2$/,
   'kg/m': /KgPerM$/,
+  '1/mm': /PerMm$/,
+  'km/h': /KmPerHour$|kmPerHour$/,
   'N m/rad': /NmPerRad$/,
 }
 function unitIsInTheName(name: string, unit: string) {
@@ -182,6 +184,6 @@ test('ids are a group and a name, and stand once', () => {
   expect(new Set(ids).size).toBe(ids.length)
   for (const id of ids)
     expect(id).toMatch(
-      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove|schedule)\.[a-z][A-Za-z]+$/,
+      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove|schedule|cable|lube|controller)\.[a-z][A-Za-z]+$/,
     )
 })

@@ -24,6 +24,9 @@ export const TAKE_OVER_WORDS: Record<keyof TakeOver, string> = {
 function sisterAxis(axis: Axis, { choices, limits, plans }: TakeOver): Axis {
   const blank = blankSheets()
   return produce({ ...axis, ...blank } as Axis, draft => {
+    draft.slide = axis.slide
+    draft.buildSchools = axis.buildSchools
+    draft.lubePoints = axis.lubePoints.map(point => ({ ...point, access: null }))
     // Castings of one model differ: a figure of the other machine is an assumption here.
     for (const dimension of Object.values(draft.dimensions)) dimension.provenance = 'assumed'
     if (choices) {
@@ -70,6 +73,7 @@ function sisterPlan(plan: Plan, idOf: ReadonlyMap<string, string>): Plan {
   const orNone = (key: string | null) => (key === null ? null : renamed(key))
   return {
     ...plan,
+    sittings: [],
     tasks: Object.fromEntries(
       Object.entries(plan.tasks).flatMap(([key, { tookMinutes, way }]) =>
         tookMinutes === null ? [] : [[renamed(key), { ...NO_NOTE, way, minutes: tookMinutes }]],

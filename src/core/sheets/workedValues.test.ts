@@ -51,6 +51,7 @@ describe('worked values', () => {
       'drive.gantryShare',
       'drive.handwheelForce',
       'axis.positionBudget',
+      'controller.stepsPerMm',
     ])
   })
 })

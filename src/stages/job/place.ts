@@ -4,7 +4,7 @@ import { STAGES, type Stage } from '@/core/document/stages'
 import { firstSheet, type SheetId, sheetsOf } from '@/core/sheets'
 
 /** Pages of a job that are printed, not stages. */
-const PAPERS = ['record', 'worksheet'] as const
+const PAPERS = ['record', 'worksheet', 'evening'] as const
 export type Paper = (typeof PAPERS)[number]
 const MACHINE = 'machine'
 const PART = 'part'

@@ -19,6 +19,9 @@ import { useSession } from './useSession'
 const RecordScreen = dynamic(() => import('../record/RecordScreen').then(module => module.RecordScreen), {
   ssr: false,
 })
+const EveningScreen = dynamic(() => import('../record/EveningScreen').then(module => module.EveningScreen), {
+  ssr: false,
+})
 const WorksheetScreen = dynamic(
   () => import('../record/WorksheetScreen').then(module => module.WorksheetScreen),
   {
@@ -42,7 +45,7 @@ function OpenJob({ jobId }: { jobId: string }) {
   const axisId = useSessionState(session, ({ job }) => idOfAxis(job, place?.axisId ?? lastAxis.current))
   if (place?.axisId) lastAxis.current = place.axisId
   const stage = place?.stage ?? 'survey'
-  const isPaper = stage === 'record' || stage === 'worksheet'
+  const isPaper = stage === 'record' || stage === 'worksheet' || stage === 'evening'
   const sheet = isPaper ? null : (place?.sheet ?? firstSheet(stage))
 
   // An address that leaves out its axis or its sheet, or has one that is gone, is made whole.
@@ -75,6 +78,8 @@ function OpenJob({ jobId }: { jobId: string }) {
         <RecordScreen onBack={() => go({ jobId, axisId, stage: 'log' })} />
       ) : stage === 'worksheet' ? (
         <WorksheetScreen onBack={() => go({ jobId, axisId, stage: 'room', sheet: 'cuts' })} />
+      ) : stage === 'evening' ? (
+        <EveningScreen onBack={() => go({ jobId, axisId, stage: 'build', sheet: 'steps' })} />
       ) : (
         <>
           <Troubles session={session} />

@@ -119,7 +119,10 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
           hideLabel={look.hideLabel}
           value={String(value)}
           options={
-            options ?? field.of.map(one => ({ value: String(one), label: field.words?.[one] ?? String(one) }))
+            options ?? [
+              ...(field.orNone ? [{ value: NONE, label: 'not said' }] : []),
+              ...field.of.map(one => ({ value: String(one), label: field.words?.[one] ?? String(one) })),
+            ]
           }
           onChange={next => onValue(next === NONE ? null : field.of.find(one => String(one) === next))}
         />

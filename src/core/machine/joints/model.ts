@@ -1,10 +1,24 @@
-import { choice, flag, length, plain, type RowOf, rows, words } from '../../field/field'
+import { choice, choiceOrNone, flag, length, plain, type RowOf, rows, words } from '../../field/field'
 import { PROPERTY_CLASSES, TAPPED_MATERIALS } from './fastener'
 import { THREAD_NAMES } from './thread'
+
+/** The joints that every drive has. */
+export const JOINTS_OF_DRIVE = ['nut', 'fixedBlock', 'farBlock', 'screwHub', 'motorFace', 'motorHub'] as const
+export type DriveJoint = (typeof JOINTS_OF_DRIVE)[number]
+export const JOINT_WORDS: Readonly<Record<DriveJoint, string>> = {
+  nut: 'Nut to its bracket',
+  fixedBlock: 'Fixed block to the casting',
+  farBlock: 'Far block to the casting',
+  screwHub: 'Coupler or pulley on the screw',
+  motorFace: 'Motor face to its mount',
+  motorHub: 'Coupler or pulley on the motor shaft',
+}
 
 /** Bolted joints of the conversion. */
 export const JOINTS = rows('Joint', {
   label: words('What is held', 80, 'Joint'),
+  /** Which joint of the drive it is, so that the steps of the build know its screws; none where it is another. */
+  holds: choiceOrNone('In the drive', JOINTS_OF_DRIVE, JOINT_WORDS),
   thread: choice('Thread', THREAD_NAMES, { blank: 'M6' }),
   material: choice('Tapped in', TAPPED_MATERIALS, { blank: 'cast-iron' }),
   propertyClass: choice('Property class', PROPERTY_CLASSES, { blank: '8.8' }),

@@ -1,9 +1,10 @@
 import type { Axis } from '../../document/axis'
 import type { DrivePart } from '../../drawing/driveLine'
+import { type Aid, aidsIn, aidWords } from '../../machine/build/aids'
+import { boltStates } from '../../machine/build/holds'
+import { procedure } from '../../machine/build/procedure'
+import type { DriveJoint } from '../../machine/joints/model'
 import type { Lays } from '../sheet'
-import { boltStates } from './holds'
-import { procedure } from './procedure'
-import type { DriveJoint } from './step'
 
 const JOINT_PART: Record<DriveJoint, DrivePart> = {
   nut: 'nut',
@@ -13,11 +14,21 @@ const JOINT_PART: Record<DriveJoint, DrivePart> = {
   motorFace: 'motor',
   motorHub: 'coupler',
 }
+const AID_PART: Record<Aid, DrivePart> = {
+  block: 'way',
+  hoist: 'way',
+  props: 'way',
+  dummyRail: 'way',
+  ties: 'screw',
+  tape: 'screw',
+  shims: 'screw',
+  clamp: 'nut',
+}
 /** The hubs of a belt drive are its pulleys. */
 const hubPart = (axis: Axis, part: DrivePart): DrivePart =>
   part === 'coupler' && axis.drive.transmission === 'belt' ? 'belt' : part
 
-/** How far each joint of the drive is done up, beside its part. */
+/** How far each joint of the drive is done up, beside its part, and what was put in to help and is still there. */
 export const boltMarks: Lays = context => {
   const { axis } = context
   const all = procedure(context)
@@ -26,9 +37,16 @@ export const boltMarks: Lays = context => {
   const joints: DriveJoint[] = ['motorFace', 'motorHub', 'fixedBlock', 'nut']
   if (axis.ends !== 'fixed-free') joints.push('farBlock')
   return {
-    marks: joints.map(joint => ({
-      part: hubPart(axis, JOINT_PART[joint]),
-      text: `screws ${states[joint]}`,
-    })),
+    marks: [
+      ...joints.map(joint => ({
+        part: hubPart(axis, JOINT_PART[joint]),
+        text: `screws ${states[joint]}`,
+      })),
+      ...aidsIn(all, axis.ticks).map(aid => ({
+        part: AID_PART[aid.aid],
+        text: `still in: ${aidWords(aid)}`,
+        state: 'close' as const,
+      })),
+    ],
   }
 }

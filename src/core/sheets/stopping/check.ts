@@ -1,9 +1,7 @@
 import { type Check, defineChecks } from '../../evaluation/check'
-import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { defineLimits } from '../../evaluation/limits'
 import { atLeast, measure } from '../../evaluation/measures'
-import { NotKnown } from '../../evaluation/notKnown'
-import { limitsStopping } from './calculation'
+import { stoppingMm } from '../../machine/travel/stopping'
 
 export const LIMITS = defineLimits({
   'limits.stopping': {
@@ -14,22 +12,6 @@ export const LIMITS = defineLimits({
     quantity: 'ratio',
     why: 'Soft limit, switch and hard stop lie within what is kept clear. Half as much again is kept for a switch that is set a little late and a drive that slows less hard when it is hot.',
   },
-})
-
-/** How far the axis runs on at its top speed. @throws NotKnown until the reaction of the controller is known */
-export const stoppingMm = remembered((t: EvaluationContext) => {
-  const { reactionS, decelerationMmPerS2 } = t.axis.stopping
-  if (reactionS === null)
-    throw new NotKnown({
-      sheet: 'stopping',
-      stage: 'room',
-      what: 'how long the controller takes from the switch to the first slowing step',
-    })
-  return t.figure('stopping', limitsStopping, {
-    speedMmPerS: t.axis.goals.topSpeedMmPerMin / 60,
-    decelerationMmPerS2: decelerationMmPerS2 ?? t.axis.goals.accelerationMmPerS2,
-    reactionS,
-  }).distanceMm
 })
 
 export const ENDS = ['fixed', 'far'] as const

@@ -1,7 +1,6 @@
 import { attempt } from '../../evaluation/attempt'
+import { limitsStopping, stoppingMm } from '../../machine/travel/stopping'
 import { outcomeOf } from '../outcome'
-import { limitsStopping } from './calculation'
-import { stoppingMm } from './check'
 import { remediesAt } from './remedies'
 import { stopping } from './sheet'
 

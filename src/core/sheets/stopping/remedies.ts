@@ -1,7 +1,7 @@
 import { type RemedyFinder, solve } from '../../evaluation/remedy'
 import { goal, keptClear } from '../../machine/remedies'
+import { STOPPING } from '../../machine/travel/stoppingModel'
 import { type End, SAFETY_OF } from './check'
-import { STOPPING } from './model'
 
 /** So many times harder than now is worth a try; more than that stalls what speeds up as it does. */
 const HARDEST = 3

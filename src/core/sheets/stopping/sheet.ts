@@ -1,8 +1,9 @@
 import { attempt } from '../../evaluation/attempt'
+import { stoppingMm } from '../../machine/travel/stopping'
+import { STOPPING } from '../../machine/travel/stoppingModel'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
-import { LIMITS, STOPPING_CHECKS, stoppingMm } from './check'
-import { STOPPING } from './model'
+import { LIMITS, STOPPING_CHECKS } from './check'
 
 const TONES = { holds: 'ink', close: 'close', fails: 'fails', unknown: 'ink' } as const
 

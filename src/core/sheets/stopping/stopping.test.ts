@@ -5,10 +5,10 @@ import type { Axis } from '../../document/axis'
 import { driveLine } from '../../drawing/driveLine'
 import { remedied } from '../../evaluation/remedy'
 import { CATALOGUE, catalogueOf } from '../../machine/parts'
+import { limitsStopping } from '../../machine/travel/stopping'
 import { evaluateAxis } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
 import { remediesFor } from '../remedies'
-import { limitsStopping } from './calculation'
 
 const [X, Y] = skarrow().job.axes as [Axis, Axis]
 /** Top speed 60 mm/s, slowing down at 400 mm/s2, 50 ms to react: 3 mm, and 4.5 mm of slowing down. */

@@ -78,6 +78,7 @@ export function JointFields({ joint, onGone }: { joint: BoltedJoint; onGone: () 
           {field('washerMm')}
           {field('threadDepthMm')}
           {field('propertyClass')}
+          {field('holds')}
           {field('suppliedMm')}
         </chakra.div>
         <Button

@@ -22,7 +22,7 @@ const FREE = 'free'
 
 /** Tasks that are ticked here: what has neither steps of its own nor readings that say it is done. */
 const isTickedHere = ({ kind }: Task): boolean =>
-  kind !== 'parcel' && kind !== 'measure' && kind !== 'align1' && !KINDS[kind].steps
+  kind !== 'parcel' && kind !== 'measure' && kind !== 'align1' && !KINDS[kind].parts
 
 const FROM_WORDS: Record<Task['minutesFrom'], string> = {
   usual: 'as is usual',

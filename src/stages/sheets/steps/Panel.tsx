@@ -1,202 +1,108 @@
 import { chakra } from '@chakra-ui/react'
-import { Hand, TriangleAlert, Wrench } from 'lucide-react'
-import { useState } from 'react'
+import { Printer } from 'lucide-react'
+import { boltStates } from '@/core/machine/build/holds'
+import { BOLT_STATES, type BoltState, type Step } from '@/core/machine/build/step'
+import { torqueShare } from '@/core/machine/build/stepScrews'
+import { type DriveJoint, JOINT_WORDS, JOINTS_OF_DRIVE } from '@/core/machine/joints/model'
 import { neededParts } from '@/core/machine/neededParts'
-import { tickStep } from '@/core/sheets/steps/edits'
-import { askOf, blockedBy, boltStates, refusalOf } from '@/core/sheets/steps/holds'
-import { procedure } from '@/core/sheets/steps/procedure'
-import {
-  BOLT_STATES,
-  type BoltState,
-  DRIVE_JOINTS,
-  type DriveJoint,
-  type Step,
-} from '@/core/sheets/steps/step'
-import { momentWords } from '@/core/units/dateWords'
+import { Fold } from '@/ui/Fold'
 import { Panel } from '@/ui/Panel'
-import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { useEdit, useJob } from '../../job/JobContext'
-import { useEvaluation } from '../../job/useEvaluation'
+import { AtTheMachine } from '../../job/build/AtTheMachine'
+import { InHand } from '../../job/build/InHand'
+import { StepList } from '../../job/build/StepList'
+import { useBuild } from '../../job/build/useBuild'
+import { useJob, useJobContext } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
+import { useKept } from '../../job/useKept'
+import { Mishaps } from './Mishaps'
+import { Schools } from './Schools'
 
-/** The steps that build the axis, in their order. */
+const quickIn = (kept: unknown) => kept === true
+
+/** What is still read by somebody who has built one: holds, torques and cautions. */
+const isQuick = (step: Step) =>
+  step.hold ||
+  step.caution !== undefined ||
+  Object.entries(step.bolts).some(([joint, state]) => torqueShare(joint as DriveJoint, state) === 1)
+
+/** The step in hand, and all steps that build the axis by their sub-assemblies. */
 export function StepsPanel() {
-  const context = useEvaluation()
+  const build = useBuild()
+  const [quick, setQuick] = useKept('dusk-quick-steps', quickIn)
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const { context, steps, isWhole, aids } = build
   const { axis } = context
-  const edit = useEdit()
-  const orders = useJob(job => job.orders)
-  const [refusal, setRefusal] = useState<{ stepId: string; text: string } | null>(null)
-  const steps = procedure(context)
-  if (!steps) {
-    const open = neededParts(axis).filter(kind => axis.parts[kind] === null)
-    return (
-      <Panel title="Steps of the build">
-        <p>The steps are made from the parts. Choose under Size first: {open.join(', ')}.</p>
-      </Panel>
-    )
-  }
-  const done = steps.filter(step => axis.ticks[step.id]).length
-  const toggle = (step: Step) => {
-    const text = refusalOf(steps, step.id, context, orders)
-    if (text) return setRefusal({ stepId: step.id, text })
-    setRefusal(null)
-    edit(tickStep(axis, step, axis.ticks[step.id] ? null : new Date().toISOString()))
-  }
-  const next = steps.find(step => !axis.ticks[step.id])
+  const done = steps.filter(({ id }) => axis.ticks[id]).length
+  const missing = neededParts(axis).filter(kind => axis.parts[kind] === null)
   return (
     <>
       <Panel
         title={`Steps of the build: ${done} of ${steps.length} done`}
-        note="In this order. A hold point must be ticked before anything after it can be, and a step asks first for what it rests on: parts that are here, readings that hold."
+        action={
+          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening' }}>
+            <Printer size={16} aria-hidden /> Sheet for the evening
+          </PlaceButton>
+        }
       >
-        <ScrollBox label="Steps, the one in hand first in sight" startsInHand>
-          <chakra.ol display="grid" gap="2">
-            {steps.map((step, index) => (
-              <StepRow
-                key={step.id}
-                number={index + 1}
-                step={step}
-                tickedAt={axis.ticks[step.id] ?? null}
-                next={step.id === next?.id}
-                blocked={!axis.ticks[step.id] && blockedBy(steps, axis.ticks, step.id) !== null}
-                asks={step.id === next?.id ? askOf(step, context, orders) : null}
-                refusal={refusal?.stepId === step.id ? refusal.text : null}
-                onToggle={() => toggle(step)}
-              />
-            ))}
-          </chakra.ol>
-        </ScrollBox>
+        <AtTheMachine />
+        {!isWhole && (
+          <chakra.p mt="3">
+            The steps are made from the parts. Choose under Size first: {missing.join(', ')}. Until then only
+            taking apart is listed.
+          </chakra.p>
+        )}
+        {aids.length > 0 && (
+          <chakra.p mt="2" fontSize="14px" color="close">
+            Still in: {aids.map(({ aid }) => aid).length} to come out again, see the drive line.
+          </chakra.p>
+        )}
+        <chakra.div mt="3">
+          <InHand build={build} />
+        </chakra.div>
+        <chakra.div mt="3">
+          <chakra.label display="inline-flex" gap="2" alignItems="center" minH="44px" cursor="pointer">
+            <chakra.input
+              type="checkbox"
+              checked={quick}
+              onChange={event => setQuick(event.currentTarget.checked)}
+              width="22px"
+              height="22px"
+              accentColor="var(--dusk-colors-lamp-fill)"
+            />
+            Only holds, torques and cautions
+          </chakra.label>
+          <StepList build={build} steps={quick ? steps.filter(isQuick) : steps} />
+        </chakra.div>
       </Panel>
-      <Bolts states={boltStates(steps, axis.ticks)} far={axis.ends !== 'fixed-free'} />
+      <Mishaps />
+      <Panel title="Schools and screws">
+        <Fold name="Where the trade has two ways">
+          <Schools />
+        </Fold>
+        <Fold name="Screws, joint by joint">
+          <Bolts states={boltStates(steps, axis.ticks)} far={axis.ends !== 'fixed-free'} />
+        </Fold>
+      </Panel>
     </>
-  )
-}
-
-interface RowProps {
-  number: number
-  step: Step
-  tickedAt: string | null
-  next: boolean
-  blocked: boolean
-  /** What speaks against the step in hand, before it is tried. */
-  asks: string | null
-  refusal: string | null
-  onToggle: () => void
-}
-
-function StepRow({ number, step, tickedAt, next, blocked, asks, refusal, onToggle }: RowProps) {
-  const bolts = Object.entries(step.bolts) as [DriveJoint, BoltState][]
-  return (
-    <chakra.li
-      data-step={step.id}
-      data-in-hand={next ? '' : undefined}
-      bg={next ? 'raised' : 'transparent'}
-      borderWidth="1px"
-      borderColor={next ? 'lamp' : 'line'}
-      borderRadius="6px"
-      px="2.5"
-      py={tickedAt ? '0' : '2.5'}
-    >
-      <chakra.label
-        display="flex"
-        gap="3"
-        alignItems={tickedAt ? 'center' : 'flex-start'}
-        cursor="pointer"
-        minH={{ base: '44px', xl: '38px' }}
-      >
-        <chakra.input
-          type="checkbox"
-          checked={tickedAt !== null}
-          onChange={onToggle}
-          aria-disabled={blocked}
-          width="26px"
-          height="26px"
-          mt="0.5"
-          flexShrink={0}
-          accentColor="var(--dusk-colors-lamp-fill)"
-        />
-        <chakra.span minW="0">
-          <chakra.span fontWeight={700} color={blocked ? 'quiet' : 'ink'}>
-            {number}. {step.title}
-          </chakra.span>
-          {step.hold && (
-            <chakra.span
-              display="inline-flex"
-              alignItems="center"
-              gap="1"
-              ml="2"
-              fontSize="13px"
-              fontWeight={700}
-              color="lamp"
-            >
-              <Hand size={15} aria-hidden /> hold point
-            </chakra.span>
-          )}
-          {tickedAt && (
-            <chakra.span ml="2" fontSize="13px" color="quiet">
-              {momentWords(tickedAt)}
-            </chakra.span>
-          )}
-          {!tickedAt && (
-            <chakra.span display="block" fontSize="14px">
-              {step.how}
-            </chakra.span>
-          )}
-        </chakra.span>
-      </chakra.label>
-      <chakra.div pl="38px" fontSize="14px">
-        {step.caution && !tickedAt && (
-          <chakra.p display="flex" gap="1.5" color="close" mt="1">
-            <chakra.span flexShrink={0} mt="0.5">
-              <TriangleAlert size={16} aria-label="Caution" />
-            </chakra.span>
-            {step.caution}
-          </chakra.p>
-        )}
-        {!tickedAt && (step.tools.length > 0 || bolts.length > 0) && (
-          <chakra.div color="quiet" mt="1" display="flex" gap="1.5">
-            {step.tools.length > 0 && (
-              <Wrench size={14} aria-label="Tools" style={{ flex: 'none', marginTop: 4 }} />
-            )}
-            <p>
-              {step.tools.length > 0 && `${step.tools.join(', ')}. `}
-              {bolts.length > 0 &&
-                `Screws: ${bolts.map(([joint, state]) => `${DRIVE_JOINTS[joint].toLowerCase()} ${state}`).join('; ')}.`}
-            </p>
-          </chakra.div>
-        )}
-        {asks && !refusal && (
-          <chakra.p color="close" fontWeight={700} mt="1">
-            Not yet: {asks}
-          </chakra.p>
-        )}
-        {refusal && (
-          <chakra.p role="alert" color="fails" fontWeight={700} mt="1">
-            {refusal}
-          </chakra.p>
-        )}
-      </chakra.div>
-    </chakra.li>
   )
 }
 
 /** How far the screws of each joint are done up. */
 function Bolts({ states, far }: { states: Record<DriveJoint, BoltState>; far: boolean }) {
-  const joints = (Object.keys(DRIVE_JOINTS) as DriveJoint[]).map(joint => ({ joint }))
   const columns: TableColumn<{ joint: DriveJoint }>[] = [
-    { id: 'joint', head: 'Joint', cell: ({ joint }) => DRIVE_JOINTS[joint] },
+    { id: 'joint', head: 'Joint', cell: ({ joint }) => JOINT_WORDS[joint] },
     { id: 'state', head: 'State', cell: ({ joint }) => <Bolt state={states[joint]} /> },
   ]
   return (
-    <Panel title="Screws, joint by joint">
-      <DataTable
-        label="Screws, joint by joint"
-        columns={columns}
-        rows={joints.filter(({ joint }) => far || joint !== 'farBlock')}
-        rowId={({ joint }) => joint}
-        hideHead
-      />
-    </Panel>
+    <DataTable
+      label="Screws, joint by joint"
+      columns={columns}
+      rows={JOINTS_OF_DRIVE.map(joint => ({ joint })).filter(({ joint }) => far || joint !== 'farBlock')}
+      rowId={({ joint }) => joint}
+      hideHead
+    />
   )
 }
 

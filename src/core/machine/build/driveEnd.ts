@@ -1,15 +1,13 @@
 import { InputError } from '../../calculation/inputError'
 import type { PartOf } from '../../document/parts/types'
-
 import type { EvaluationContext } from '../../evaluation/context'
-import { beltLoad, beltRun } from '../../machine/drive/transmission'
-
 import { printQuantity, say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
-import { type Parts, type Step, step } from './step'
+import { beltLoad, beltRun } from '../drive/transmission'
+import { type Parts, step, type Written } from './step'
 
 /** The steps from the screw's end to the motor: a coupler, or a belt in its place. */
-export function driveEnd(parts: Parts, context: EvaluationContext): Step[] {
+export function driveEnd(parts: Parts, context: EvaluationContext): Written[] {
   if (parts.belt) return beltEnd(parts.motor, context)
   return parts.coupler ? couplerEnd(parts.coupler, parts.motor, context.units) : []
 }
@@ -34,7 +32,7 @@ function beltWords(t: EvaluationContext) {
   }
 }
 
-function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
+function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Written[] {
   const { units } = t
   const { which, howTight } = beltWords(t)
   return [
@@ -79,7 +77,7 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Step[] {
   ]
 }
 
-function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: UnitSystem): Step[] {
+function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: UnitSystem): Written[] {
   const gap = say(coupler.hubGapMm, 'length', units)
   const seat = coupler.hub === 'clamp' ? 'clamp screw' : 'set screw, on a filed flat'
   return [

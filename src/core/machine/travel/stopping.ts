@@ -1,7 +1,9 @@
 import { calculation } from '../../calculation/calculation'
 import { inputOf } from '../../calculation/inputOf'
 import { number } from '../../calculation/spec'
-import { STOPPING } from './model'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { NotKnown } from '../../evaluation/notKnown'
+import { STOPPING } from './stoppingModel'
 
 /**
  * How far an axis runs on from the moment its switch is struck until it stands.
@@ -23,4 +25,20 @@ export const limitsStopping = calculation({
   compute: ({ speedMmPerS, decelerationMmPerS2, reactionS }) => ({
     distanceMm: speedMmPerS * reactionS + speedMmPerS ** 2 / (2 * decelerationMmPerS2),
   }),
+})
+
+/** How far the axis runs on at its top speed. @throws NotKnown until the reaction of the controller is known */
+export const stoppingMm = remembered((t: EvaluationContext) => {
+  const { reactionS, decelerationMmPerS2 } = t.axis.stopping
+  if (reactionS === null)
+    throw new NotKnown({
+      sheet: 'stopping',
+      stage: 'room',
+      what: 'how long the controller takes from the switch to the first slowing step',
+    })
+  return t.figure('stopping', limitsStopping, {
+    speedMmPerS: t.axis.goals.topSpeedMmPerMin / 60,
+    decelerationMmPerS2: decelerationMmPerS2 ?? t.axis.goals.accelerationMmPerS2,
+    reactionS,
+  }).distanceMm
 })

@@ -3,20 +3,13 @@ import type { DimensionKey } from '../../document/dimensions'
 import type { PartKind } from '../../document/kinds'
 import type { Catalogue, PartOf } from '../../document/parts/types'
 import type { State } from '../../evaluation/finding'
+import type { DriveJoint } from '../joints/model'
+import type { Aid } from './aids'
+import type { SubAssembly } from './subAssemblies'
 
 /** How far a joint's screws are done up, from not there to finished. */
 export const BOLT_STATES = ['out', 'loose', 'nipped', 'tight', 'torqued'] as const
 export type BoltState = (typeof BOLT_STATES)[number]
-
-export const DRIVE_JOINTS = {
-  nut: 'Nut to its bracket',
-  fixedBlock: 'Fixed block to the casting',
-  farBlock: 'Far block to the casting',
-  screwHub: 'Coupler or pulley on the screw',
-  motorFace: 'Motor face to its mount',
-  motorHub: 'Coupler or pulley on the motor shaft',
-} as const
-export type DriveJoint = keyof typeof DRIVE_JOINTS
 
 /** A verdict that a step asks for: the states that let it pass, and what to do while there is none. */
 export interface Asked {
@@ -28,13 +21,19 @@ export interface Asked {
 export interface Step {
   id: string
   title: string
+  /** The sub-assembly that it belongs to. */
+  part: SubAssembly
   /** How, in a sentence or two. */
   how: string
+  /** Why now, and not sooner or later. */
+  why: string
   tools: string[]
   /** What can hurt a person or scrap a part. */
   caution?: string
-  /** Nothing after it may be ticked until this is. */
+  /** Nothing that leans on it may be ticked until this is. */
   hold: boolean
+  /** It keeps somebody from being hurt: it may be done otherwise, never skipped. */
+  keepsSafe?: true
   /** Steps that must be done before it, though they hold up nothing else. */
   restsOn: readonly string[]
   /** What the thing itself is asked before the step is ticked. */
@@ -42,9 +41,20 @@ export interface Step {
     measured?: readonly DimensionKey[]
     parts?: readonly PartKind[]
     verdicts?: readonly Asked[]
+    /** Whether every aid must be out. */
+    aidsOut?: true
   }
   /** What this step does to the screws of each joint. */
   bolts: Partial<Record<DriveJoint, BoltState>>
+  /** Which of two screws it is about; none where there is one, or it is about both. */
+  screw?: 1 | 2
+  /** What is put in to help for a while, and what is taken out again. */
+  aidsIn?: readonly Aid[]
+  aidsOut?: readonly Aid[]
+  /** What it takes out of the bags of the teardown, by what the plan calls it. */
+  takes?: readonly string[]
+  /** Of a mishap, which row it mends. */
+  mishapId?: string
 }
 
 export interface Parts {
@@ -67,8 +77,11 @@ export function chosenParts(axis: Axis, catalogue: Catalogue): Parts | null {
   return screw && bearing && (coupler || belt) && motor ? { screw, bearing, coupler, belt, motor } : null
 }
 
+/** A step as it is written down: what it belongs to, and why it comes now, stand in lists of their own. */
+export type Written = Omit<Step, 'part' | 'why'>
+
 /** A step without tools, hold or screws unless they are given. */
-export const step = (id: string, title: string, how: string, more: Partial<Step> = {}): Step => ({
+export const step = (id: string, title: string, how: string, more: Partial<Written> = {}): Written => ({
   id,
   title,
   how,

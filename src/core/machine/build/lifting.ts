@@ -1,5 +1,5 @@
 import type { Axis } from '../../document/axis'
-import { type Step, step } from './step'
+import { step, type Written } from './step'
 
 /** Whether an axis lifts its load: "ask" while nobody has measured how it stands. */
 export function lifting({ dimensions }: Pick<Axis, 'dimensions'>): 'level' | 'lifts' | 'ask' {
@@ -12,7 +12,7 @@ export function lifting({ dimensions }: Pick<Axis, 'dimensions'>): 'level' | 'li
 export const mayFall = (axis: Pick<Axis, 'dimensions'>): boolean => lifting(axis) !== 'level'
 
 /** What the load of a lifting axis asks before its screw is turned by hand; none on a level one. */
-export const lockBefore = (axis: Pick<Axis, 'dimensions'>, stepId: string, what: string): Step[] =>
+export const lockBefore = (axis: Pick<Axis, 'dimensions'>, stepId: string, what: string): Written[] =>
   mayFall(axis)
     ? [
         step(
@@ -21,6 +21,7 @@ export const lockBefore = (axis: Pick<Axis, 'dimensions'>, stepId: string, what:
           'Lock the head on its way, or hang it from the hoist. Put a crank or a drill on the screw, take the weight with it, then free the lock. Lock again before the crank comes off.',
           {
             hold: true,
+            keepsSafe: true,
             tools: ['crank or drill', 'hoist or way lock'],
             caution:
               'A head that is let go drops and spins the crank. Never reach under it; lifting gear only with trained help.',

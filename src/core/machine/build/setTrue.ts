@@ -1,10 +1,10 @@
 import type { Axis } from '../../document/axis'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { pullN, warmth } from '../../machine/drive/strength'
 import { say } from '../../units/print'
+import { pullN, warmth } from '../drive/strength'
 import { lockBefore, mayFall } from './lifting'
-import { type Asked, type Step, step } from './step'
+import { type Asked, step, type Written } from './step'
 
 const TRUE_FACE =
   'Against an unmachined face the block tilts and the screw bends: stop and machine or shim the face.'
@@ -18,7 +18,7 @@ const IN_LINE: Asked[] = ['align.height', 'align.side'].map(checkId => ({
 const far = (axis: Axis) => axis.ends !== 'fixed-free'
 
 /** Each end tightened with the nut run up to it, the fixed one first. */
-function endByEnd(axis: Axis): Step[] {
+function endByEnd(axis: Axis): Written[] {
   return [
     ...(mayFall(axis)
       ? [
@@ -28,6 +28,8 @@ function endByEnd(axis: Axis): Step[] {
             'From a hoist, or balanced, over the block that stays under it. The blocks are still loose: with weight on the screw the nut would set them wrong, and they could slip.',
             {
               hold: true,
+              keepsSafe: true,
+              aidsIn: ['hoist'],
               tools: ['hoist or counterbalance'],
               caution: 'Lifting gear that is rated for the head, and someone trained at it. Nobody under it.',
             },
@@ -44,7 +46,9 @@ function endByEnd(axis: Axis): Step[] {
     step(
       'tight-fixed',
       'Tighten the fixed block',
-      'Crosswise, in two goes, with the nut still there: the nut sets the height and side of this end.',
+      axis.buildSchools.setBy === 'float'
+        ? 'Crosswise, in two goes, with the nut still there: the nut sets the height and side of this end.'
+        : 'Nip it, read height and side under Align, push the block where the readings say, then crosswise in two goes.',
       {
         tools: ['hex keys'],
         restsOn: ['fixed-loose', 'run-fixed'],
@@ -52,7 +56,15 @@ function endByEnd(axis: Axis): Step[] {
         caution: TRUE_FACE,
       },
     ),
-    ...(far(axis)
+    ...(far(axis) ? farEnd(axis) : []),
+  ]
+}
+
+/** The far block: with the nut run up to it, or where it lies once the fixed end is set. */
+function farEnd(axis: Axis): Written[] {
+  const inTurn = axis.buildSchools.ends === 'both'
+  return [
+    ...(inTurn
       ? [
           ...lockBefore(axis, 'run-far', 'run the nut to the far end'),
           step(
@@ -61,19 +73,26 @@ function endByEnd(axis: Axis): Step[] {
             'Feel for tight places on the way and note where they are.',
             { restsOn: ['tight-fixed'] },
           ),
-          step('tight-far', 'Tighten the far block', 'Crosswise, in two goes, with the nut still there.', {
-            tools: ['hex keys'],
-            restsOn: ['far-loose', 'run-far'],
-            bolts: { farBlock: 'tight' },
-            caution: TRUE_FACE,
-          }),
         ]
       : []),
+    step(
+      'tight-far',
+      'Tighten the far block',
+      inTurn
+        ? 'Crosswise, in two goes, with the nut still there.'
+        : 'Where it lies by itself, the nut at the fixed end: crosswise, in two goes. Shim under it what it would be pulled down by.',
+      {
+        tools: ['hex keys', ...(inTurn ? [] : ['feeler gauge'])],
+        restsOn: ['far-loose', inTurn ? 'run-far' : 'tight-fixed'],
+        bolts: { farBlock: 'tight' },
+        caution: TRUE_FACE,
+      },
+    ),
   ]
 }
 
 /** A screw held at both ends, stretched by what it will grow. */
-function stretch(context: EvaluationContext): Step[] {
+function stretch(context: EvaluationContext): Written[] {
   if (context.axis.ends !== 'fixed-fixed') return []
   const { value } = attempt(() => ({ pull: pullN(context), growthUm: warmth(context).growthUm }))
   const by = value
@@ -88,17 +107,22 @@ function stretch(context: EvaluationContext): Step[] {
   ]
 }
 
-/** End by end and tight, in line, stretched where it is held at both ends, and torqued. */
-export function tighten(context: EvaluationContext): Step[] {
-  const { axis } = context
+/** End by end and tight, with a full travel by hand: what the casting side ends with. */
+export function tighten({ axis }: EvaluationContext): Written[] {
   const hasFar = far(axis)
   return [
     ...endByEnd(axis),
-    step('nut-tight', 'Tighten the nut', 'Crosswise, with the nut in the middle of the travel.', {
-      tools: ['hex keys'],
-      restsOn: ['nut-clamp', 'tight-fixed', ...(hasFar ? ['tight-far'] : [])],
-      bolts: { nut: 'tight' },
-    }),
+    step(
+      'nut-tight',
+      'Tighten the nut',
+      'Crosswise, with the nut in the middle of the travel. Then the clamp off and the shims out from under the screw.',
+      {
+        tools: ['hex keys'],
+        restsOn: ['nut-clamp', 'tight-fixed', ...(hasFar ? ['tight-far'] : [])],
+        bolts: { nut: 'tight' },
+        aidsOut: ['clamp', 'shims'],
+      },
+    ),
     ...lockBefore(axis, 'run-through', 'run the full travel'),
     step(
       'run-through',
@@ -106,6 +130,25 @@ export function tighten(context: EvaluationContext): Step[] {
       'Same drag from end to end. A tight place near one block means that block; one that comes every turn means a bent screw.',
       { hold: true },
     ),
+    ...(hasFar
+      ? []
+      : [
+          step(
+            'free-stop',
+            'Fit a stop at the free end, take the tie off',
+            'A ring or a screw in its end, larger than the thread: nothing else keeps the nut on.',
+            { hold: true, tools: ['hex keys'], aidsOut: ['ties'] },
+          ),
+        ]),
+  ]
+}
+
+/** In line, stretched where it is held at both ends, and torqued. */
+export function setTrue(context: EvaluationContext): Written[] {
+  const { axis } = context
+  const hasFar = far(axis)
+  const locker = axis.buildSchools.threadlocker === 'at-once'
+  return [
     step(
       'aligned',
       'Take an alignment round',
@@ -116,9 +159,11 @@ export function tighten(context: EvaluationContext): Step[] {
     step(
       'torque-blocks',
       'Torque the blocks and the nut',
-      "Crosswise, to the torque of the makers' sheets.",
+      locker
+        ? 'Crosswise. One drop of threadlocker on each, one screw out at a time: the rest hold the alignment.'
+        : 'Crosswise, to the torque of each joint.',
       {
-        tools: ['torque wrench'],
+        tools: ['torque wrench', ...(locker ? ['threadlocker'] : [])],
         restsOn: ['nut-tight', 'tight-fixed', ...(hasFar ? ['tight-far'] : [])],
         asks: { verdicts: IN_LINE },
         bolts: { fixedBlock: 'torqued', nut: 'torqued', ...(hasFar && { farBlock: 'torqued' }) },

@@ -1,0 +1,146 @@
+import { calculation } from '../../calculation/calculation'
+import { radians, STEEL_E_MPA } from '../../calculation/constants'
+import { choice, list, number } from '../../calculation/spec'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { locknutPitchMm } from '../drive/ends'
+import { bearingPairStiffness } from '../sizing/bearing'
+
+/**
+ * How far a locknut turns, from where the play has just gone, to give a pair of bearings its preload.
+ *
+ * @example preloadByTurn({ preloadN: 1148, ballCount: 14, ballDiameterMm: 5.556, contactAngleDeg: 25, threadPitchMm: 0.75,
+ *   clampStiffnessNPerUm: 897, handleMm: 204 }).turnDeg // 19.36
+ */
+export const preloadByTurn = calculation({
+  id: 'fit.preloadByTurn',
+  title: 'Turn of the locknut',
+  formula: 's = 2 delta + Fpr / kc; turn = 360 s / (1000 P); h = turn pi / 180 r',
+  source: 'Palmgren for the bearings, as bearing.pairStiffness; what is clamped gives as a spring',
+  validity: 'A pair preloaded by the locknut alone, from where the play has just gone',
+  inputs: {
+    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
+    ballCount: number('balls in one bearing', 'Z', '1', { min: 3, integer: true }),
+    ballDiameterMm: number('ball diameter', 'Dw', 'mm', { over: 0 }),
+    contactAngleDeg: number('contact angle', 'a', 'deg', { over: 0, max: 90 }),
+    threadPitchMm: number('pitch of the locknut', 'P', 'mm', { over: 0 }),
+    clampStiffnessNPerUm: number('stiffness of what is clamped', 'kc', 'N/um', { over: 0 }),
+    handleMm: number('length of the spanner', 'r', 'mm', { over: 0 }),
+  },
+  outputs: {
+    squeezeUm: number('squeeze', 's', 'um', {}),
+    turnDeg: number('turn', 'turn', 'deg', {}),
+    handleTravelMm: number('way of the end of the spanner', 'h', 'mm', {}),
+  },
+  compute({ threadPitchMm, clampStiffnessNPerUm, handleMm, ...pair }) {
+    const { deflectionUm } = bearingPairStiffness(pair)
+    const squeezeUm = 2 * deflectionUm + pair.preloadN / clampStiffnessNPerUm
+    const turnDeg = (squeezeUm / 1000 / threadPitchMm) * 360
+    return { squeezeUm, turnDeg, handleTravelMm: radians(turnDeg) * handleMm }
+  },
+})
+
+/**
+ * Torque on a locknut that gives a clamping force.
+ *
+ * @example locknutTorque({ preloadN: 562, threadMm: 25, pitchMm: 1.5, faceMeanDiameterMm: 32.6,
+ *   frictionCoefficient: 0.1 }).torqueNm // 1.829
+ */
+export const locknutTorque = calculation({
+  id: 'fit.locknutTorque',
+  title: 'Torque of the locknut',
+  formula: 'd2 = d - 0.6495 P; T = F (P / (2 pi) + 0.577 d2 mu + Dm mu / 2) / 1000',
+  source: 'VDI 2230, with the face of the locknut',
+  validity: 'Clean, lightly oiled; the set screw slack until it is set',
+  inputs: {
+    preloadN: number('clamping force', 'F', 'N', { over: 0 }),
+    threadMm: number('thread', 'd', 'mm', { over: 0 }),
+    pitchMm: number('pitch', 'P', 'mm', { over: 0 }),
+    faceMeanDiameterMm: number('mean diameter of its face', 'Dm', 'mm', { over: 0 }),
+    frictionCoefficient: number('friction', 'mu', '1', { over: 0, max: 1 }),
+  },
+  outputs: { torqueNm: number('torque', 'T', 'N m', {}) },
+  compute({ preloadN, threadMm, pitchMm, faceMeanDiameterMm, frictionCoefficient: mu }) {
+    const leverMm =
+      pitchMm / (2 * Math.PI) + 0.577 * (threadMm - 0.6495 * pitchMm) * mu + (faceMeanDiameterMm * mu) / 2
+    return { torqueNm: (preloadN * leverMm) / 1000 }
+  },
+})
+
+export const BOLT_PATTERNS = ['ends-inward', 'middle-outward', 'one-end'] as const
+
+/**
+ * The order in which the screws of a rail are tightened, each by its place along it.
+ *
+ * @example boltSequence({ count: 6, pattern: 'middle-outward' }).order // [3, 4, 2, 5, 1, 6]
+ */
+export const boltSequence = calculation({
+  id: 'fit.boltSequence',
+  title: 'Order of the screws of a rail',
+  formula: 'ends inward: 1 n 2 n-1 ...; middle outward: m m+1 m-1 ... with m = ceil(n/2); one end: 1 ... n',
+  source: 'The three schools of the trade',
+  validity: 'Screws in one row',
+  inputs: {
+    count: number('screws', 'n', '1', { min: 1, max: 500, integer: true }),
+    pattern: choice('from where', BOLT_PATTERNS),
+  },
+  outputs: { order: list('order', number('place', 'i', '1', { min: 1 })) },
+  compute({ count, pattern }) {
+    const places = Array.from({ length: count }, (_, index) => index + 1)
+    if (pattern === 'one-end') return { order: places }
+    const outward: number[] = []
+    const middle = Math.ceil(count / 2)
+    for (let step = 0; outward.length < count; step++)
+      for (const place of step === 0 ? [middle] : [middle + step, middle - step])
+        if (place >= 1 && place <= count) outward.push(place)
+    if (pattern === 'middle-outward') return { order: outward }
+    const inward: number[] = []
+    for (let [first, last] = [1, count]; first <= last; first++, last--)
+      inward.push(...(first === last ? [first] : [first, last]))
+    return { order: inward }
+  },
+})
+
+/** A hook spanner of the usual length. */
+const SPANNER_MM = 150
+const OILED_FRICTION = 0.12
+/** Inner rings and sleeves stand about so much wider than the bore, and a locknut bears about so far out. */
+const SLEEVE_SHARE = 1.4
+const FACE_SHARE = 1.25
+/** A matched set is clamped so many times as hard as its preload: it is ground to take just that then. */
+const MATCHED = 3
+
+/** The locknut of the fixed block: how far it turns where the bearings are a loose pair, how tight where they are matched. */
+export const locknut = remembered((t: EvaluationContext) => {
+  const { ballCount, ballDiameterMm, contactAngleDeg, preloadN, boreMm, blockLengthMm } = t.part('bearing')
+  const pitchMm = locknutPitchMm(boreMm)
+  const areaMm2 = (Math.PI / 4) * boreMm ** 2
+  const sleeveMm2 = areaMm2 * (SLEEVE_SHARE ** 2 - 1)
+  // Journal and sleeve one after the other, over the length of the block.
+  const clampStiffnessNPerUm = STEEL_E_MPA / blockLengthMm / (1 / areaMm2 + 1 / sleeveMm2) / 1000
+  const { turnDeg, handleTravelMm } = t.figure('locknutTurn', preloadByTurn, {
+    preloadN,
+    ballCount,
+    ballDiameterMm,
+    contactAngleDeg,
+    threadPitchMm: pitchMm,
+    clampStiffnessNPerUm,
+    handleMm: SPANNER_MM,
+  })
+  const torqueAt = (name: string, forceN: number) =>
+    t.figure(name, locknutTorque, {
+      preloadN: forceN,
+      threadMm: boreMm,
+      pitchMm,
+      faceMeanDiameterMm: boreMm * FACE_SHARE,
+      frictionCoefficient: OILED_FRICTION,
+    }).torqueNm
+  return {
+    preloadN,
+    turnDeg,
+    handleTravelMm,
+    handleMm: SPANNER_MM,
+    looseNm: torqueAt('locknutLoose', preloadN),
+    matchedNm: torqueAt('locknutMatched', MATCHED * preloadN),
+    thread: `M${boreMm} x ${pitchMm}`,
+  }
+})

@@ -1,0 +1,80 @@
+import type { Edit } from '../document/edit'
+import { newId } from '../document/id'
+import type { Job } from '../document/job'
+import { LONGEST_LINE } from '../document/job'
+import type { Catalogue } from '../document/parts/types'
+import { type Plan, SITTINGS, type Sitting } from '../document/plan'
+import { leftLoose } from '../machine/build/left'
+import { procedure, teardown } from '../machine/build/procedure'
+import { evaluateAxis } from '../sheets/evaluateAxis'
+
+/** The time at the machine that goes on; none when work is stopped. */
+export const sittingNow = ({ sittings }: Pick<Plan, 'sittings'>): Sitting | null =>
+  sittings.findLast(({ stoppedAt }) => stoppedAt === null) ?? null
+
+/** The last time that was stopped. */
+export const lastSitting = ({ sittings }: Pick<Plan, 'sittings'>): Sitting | null =>
+  sittings.findLast(({ stoppedAt }) => stoppedAt !== null) ?? null
+
+/** An axis on which something is loose or still in. */
+export interface LeftOn {
+  axisId: string
+  axisName: string
+  left: string[]
+}
+
+/** What is loose, and what is still in, on each axis that has any of it. */
+export const leftOn = (job: Job, catalogue: Catalogue): LeftOn[] =>
+  job.axes.flatMap(axis => {
+    const context = evaluateAxis(axis, catalogue, job.units)
+    const left = leftLoose(procedure(context) ?? teardown(context), axis.ticks)
+    return left.length > 0 ? [{ axisId: axis.id, axisName: axis.name, left }] : []
+  })
+
+/** Notes that somebody is at the machine from now on. */
+export const startSitting = (who: string, at: string): Edit => ({
+  label: 'Work started',
+  run: job => {
+    for (const one of job.plan.sittings) one.stoppedAt ??= at
+    job.plan.sittings = [
+      ...job.plan.sittings.slice(1 - SITTINGS.most),
+      { id: newId(), startedAt: at, stoppedAt: null, who },
+    ]
+  },
+})
+
+/** Ends the time at the machine, with what was left loose in the log. */
+export const stopSitting = (sitting: Sitting, at: string, left: readonly LeftOn[]): Edit => ({
+  label: 'Work stopped',
+  run: job => {
+    for (const one of job.plan.sittings) if (one.id === sitting.id) one.stoppedAt = at
+  },
+  entry: {
+    axisId: null,
+    kind: 'step',
+    text: `Work stopped${sitting.who ? ` by ${sitting.who}` : ''}. ${
+      left.length === 0
+        ? 'Nothing was left loose.'
+        : `Left: ${left.map(({ axisName, left: all }) => `${axisName}: ${all.join(', ')}`).join('; ')}.`
+    }`.slice(0, LONGEST_LINE),
+  },
+})
+
+/** Longer than that between two ticks is a pause. */
+const MOST_MINUTES = 12 * 60
+
+/**
+ * Minutes from the last tick of the job since work was started, or from its start, to now: what a step took.
+ *
+ * @returns null while nobody has started work
+ */
+export function minutesSinceLast(job: Job, at: string): number | null {
+  const sitting = sittingNow(job.plan)
+  if (!sitting) return null
+  const ticks = job.axes
+    .flatMap(({ ticks }) => Object.values(ticks))
+    .filter(tick => tick >= sitting.startedAt)
+  const from = [sitting.startedAt, ...ticks].toSorted().at(-1) as string
+  const minutes = Math.round((Date.parse(at) - Date.parse(from)) / 60_000)
+  return minutes >= 1 && minutes <= MOST_MINUTES ? minutes : null
+}

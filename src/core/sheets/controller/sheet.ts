@@ -1,0 +1,10 @@
+import { CONTROLLER } from '../../machine/build/controller'
+import { defineSheet } from '../sheet'
+
+/** What the controller is set to, and the first moves under power. */
+export const controller = defineSheet({
+  id: 'controller',
+  stage: 'build',
+  title: 'First moves',
+  fields: { controller: CONTROLLER },
+})

@@ -1,0 +1,31 @@
+import { attempt } from '../../evaluation/attempt'
+import { dayWords } from '../../units/dateWords'
+import { outcomeOf } from '../outcome'
+import { dueAfter, intervalOf, lubeInterval } from './due'
+import { LUBE_POINTS } from './model'
+import { fitted } from './remedies'
+import { grease } from './sheet'
+
+/** What mends a point that is not reached, and the points on paper. */
+export const greaseOutcome = outcomeOf(grease, {
+  calculations: [lubeInterval],
+  remedies: { 'grease.access': [fitted()] },
+  paper(context) {
+    const { lubePoints, greasings } = context.axis
+    const interval = attempt(() => intervalOf(context)).value
+    const due = dueAfter(greasings, interval?.weeksBetween ?? null)
+    return [
+      {
+        on: 'build',
+        title: due ? `Grease, next on ${dayWords(`${due.day}T12:00:00.000Z`)}` : 'Grease',
+        empty: 'No point entered.',
+        rows: lubePoints.map(({ what, access, lubricant, amount }) => [
+          '☐',
+          { strong: what },
+          [lubricant, amount, access && LUBE_POINTS.of.access.words?.[access]].filter(Boolean).join(', '),
+        ]),
+      },
+    ]
+  },
+  report: context => attempt(() => intervalOf(context)).value ?? null,
+})

@@ -1,0 +1,10 @@
+import { mishapOrders } from '../../machine/build/mishaps'
+import { boltSequence, locknutTorque, preloadByTurn } from '../../machine/build/preload'
+import { outcomeOf } from '../outcome'
+import { steps } from './sheet'
+
+/** What a mishap needs bought, and what the steps reckon with. */
+export const stepsOutcome = outcomeOf(steps, {
+  calculations: [preloadByTurn, locknutTorque, boltSequence],
+  orders: axis => mishapOrders(axis).map(line => ({ ...line, neededBy: 'build' as const, sheetEur: null })),
+})

@@ -1,0 +1,93 @@
+import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
+import { defineLimits } from '../../evaluation/limits'
+import { atLeast, atMost, measure, NO_FIGURES } from '../../evaluation/measures'
+import { NotKnown } from '../../evaluation/notKnown'
+import { chain, runsOnMm } from './calculation'
+import type { Switch } from './model'
+
+export const LIMITS = defineLimits({
+  'limits.switch': {
+    sense: 'at-least',
+    holds: 1.5,
+    close: 1,
+    of: 'Room behind the switch for each millimetre that the axis runs on',
+    quantity: 'ratio',
+    why: 'Behind the switch only the hard stop is left. Half as much again is kept for a drive that slows less hard when it is hot.',
+  },
+  'limits.cableHeight': {
+    sense: 'at-most',
+    holds: 1,
+    close: 1.02,
+    of: 'Height of the loop against the room for it',
+    quantity: 'share',
+    why: 'A loop that touches what is over it wears through.',
+  },
+})
+
+const END_WORDS = { fixed: 'motor end', far: 'far end' } as const
+export type SwitchEnd = keyof typeof END_WORDS
+
+const isLimit = ({ use }: Switch) => use !== 'home'
+
+/** The switches at one end, the weakest verdict first. */
+function judgeEnd(t: EvaluationContext, say: Say, end: SwitchEnd): Judgement | null {
+  const { switches } = t.axis
+  if (switches.length === 0) return null
+  const at = switches.find(one => one.end === end && isLimit(one))
+  if (!at)
+    return {
+      ...NO_FIGURES,
+      state: 'fails',
+      sentence: `No limit switch at the ${END_WORDS[end]}: before it is homed nothing but the hard stop ends a move there.`,
+    }
+  if (at.contact === 'normally-open')
+    return {
+      ...NO_FIGURES,
+      state: 'fails',
+      sentence: `The switch at the ${END_WORDS[end]} is normally open: with a broken wire it says nothing, and the axis runs into its stop.`,
+    }
+  if (at.beforeStopMm === null)
+    throw new NotKnown({
+      sheet: 'switches',
+      stage: 'build',
+      what: `how far the switch at the ${END_WORDS[end]} stands before the hard stop`,
+    })
+  const needsMm = runsOnMm(t, at.filterMs)
+  return atLeast(
+    t,
+    LIMITS['limits.switch'],
+    measure(at.beforeStopMm, 'length'),
+    measure(needsMm, 'length'),
+    `The switch at the ${END_WORDS[end]} switches ${say(at.beforeStopMm, 'length', 1)} before the hard stop; from ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the axis runs on ${say(needsMm, 'length', 1)}.`,
+  )
+}
+
+const endCheck = (end: SwitchEnd): Check => ({
+  title: `Limit switch at the ${END_WORDS[end]}`,
+  subject: 'travel',
+  judge: (t, say) => judgeEnd(t, say, end),
+})
+
+export const SWITCH_CHECKS = defineChecks({
+  'switches.fixed': endCheck('fixed'),
+  'switches.far': endCheck('far'),
+  'cable.chain': {
+    title: 'Cable chain',
+    subject: 'axis',
+    judge(t, say) {
+      const { bendRadiusMm, roomMm } = t.axis.cable
+      if (bendRadiusMm === null) return null
+      const { chainLengthMm, heightMm } = chain(t)
+      if (roomMm === null || roomMm === 0)
+        throw new NotKnown({ sheet: 'switches', stage: 'build', what: 'the height there is for the loop' })
+      return atMost(
+        t,
+        LIMITS['limits.cableHeight'],
+        measure(heightMm, 'length'),
+        measure(roomMm, 'length'),
+        `A chain of ${say(chainLengthMm, 'length', 0)} stands ${say(heightMm, 'length', 0)} high in its loop, where there is room for ${say(roomMm, 'length', 0)}.`,
+      )
+    },
+  },
+})

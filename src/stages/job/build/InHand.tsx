@@ -1,0 +1,294 @@
+import { chakra } from '@chakra-ui/react'
+import { Check, Hand, TriangleAlert } from 'lucide-react'
+import { type ReactNode, useState } from 'react'
+import { askOf, blockedBy, partsFor } from '@/core/machine/build/holds'
+import { BAGGED } from '@/core/machine/build/model'
+import type { Step } from '@/core/machine/build/step'
+import { type StepScrews, screwsOf } from '@/core/machine/build/stepScrews'
+import { SUB_ASSEMBLIES } from '@/core/machine/build/subAssemblies'
+import { bagName, thingsOf } from '@/core/machine/build/takeApart'
+import { setBagged } from '@/core/sheets/teardown/edits'
+import { momentWords } from '@/core/units/dateWords'
+import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
+import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
+import { FieldInput } from '@/ui/fields/FieldInput'
+import { Explained } from '@/ui/terms/Explained'
+import { useEdit, useJob, useJobContext, useUnits } from '../JobContext'
+import { PlaceButton } from '../PlaceLink'
+import { MishapForm } from './MishapForm'
+import { OtherwiseForm } from './OtherwiseForm'
+import type { Build } from './useBuild'
+
+type Asked = 'otherwise' | 'skipped' | 'mishap' | null
+
+/** The step in hand, large: what it needs, why now, what must not happen, and what can be said of it. */
+export function InHand({ build }: { build: Build }) {
+  const { shown, next, context, steps, refusal } = build
+  const orders = useJob(job => job.orders)
+  if (!shown)
+    return (
+      <chakra.p fontWeight={700} data-step-in-hand="">
+        {steps.length > 0 ? 'All steps are done.' : 'No steps yet.'}
+      </chakra.p>
+    )
+  const { ticks, stepNotes } = context.axis
+  const tickedAt = ticks[shown.id]
+  const note = stepNotes[shown.id]
+  const before = tickedAt ? null : blockedBy(steps, ticks, shown.id)
+  const ask = tickedAt || before ? null : askOf(shown, context, orders, steps)
+  return (
+    <chakra.section
+      aria-label="The step in hand"
+      data-step-in-hand={shown.id}
+      bg="raised"
+      borderWidth="1px"
+      borderColor={tickedAt ? 'line' : 'lamp'}
+      borderRadius="8px"
+      p="4"
+    >
+      <chakra.p fontSize="13px" color="quiet" display="flex" gap="3" flexWrap="wrap">
+        <span>{SUB_ASSEMBLIES[shown.part].title}</span>
+        {shown.id !== next?.id && !tickedAt && <span>not the next one</span>}
+        {shown.hold && (
+          <chakra.span display="inline-flex" gap="1" alignItems="center" fontWeight={700} color="lamp">
+            <Hand size={15} aria-hidden /> hold point: what comes after waits for it
+          </chakra.span>
+        )}
+      </chakra.p>
+      <chakra.h3 fontSize="22px" fontWeight={700} lineHeight="1.25" mt="1">
+        {shown.title}
+      </chakra.h3>
+      {shown.caution && (
+        <chakra.p display="flex" gap="2" color="close" fontWeight={700} mt="2">
+          <chakra.span flexShrink={0} mt="0.5">
+            <TriangleAlert size={18} aria-label="Caution" />
+          </chakra.span>
+          {shown.caution}
+        </chakra.p>
+      )}
+      <chakra.p mt="2" maxW="68ch">
+        <Explained text={shown.how} />
+      </chakra.p>
+      {shown.why && (
+        <chakra.p mt="1" color="quiet" maxW="68ch">
+          <b>Why now:</b> {shown.why}
+        </chakra.p>
+      )}
+      <Needs step={shown} build={build} />
+      {tickedAt && (
+        <chakra.p mt="2" fontSize="14px">
+          {[
+            note?.how === 'skipped' ? 'Skipped' : note?.how === 'otherwise' ? 'Done otherwise' : 'Done',
+            momentWords(tickedAt),
+            note?.who && `by ${note.who}`,
+            note?.tookMinutes && `${note.tookMinutes} min`,
+            note?.why,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </chakra.p>
+      )}
+      {before && (
+        <chakra.p mt="2" fontWeight={700} color="close">
+          First {before.hold ? 'the hold point' : ''} “{before.title}”.{' '}
+          <Button variant="outline" onClick={() => build.look(before.id)}>
+            Show it
+          </Button>
+        </chakra.p>
+      )}
+      {ask && refusal?.stepId !== shown.id && (
+        <chakra.p mt="2" fontWeight={700} color="close">
+          Not yet: {ask}
+        </chakra.p>
+      )}
+      {refusal?.stepId === shown.id && (
+        <chakra.p role="alert" mt="2" fontWeight={700} color="fails">
+          {refusal.text}
+        </chakra.p>
+      )}
+      <Actions key={shown.id} step={shown} build={build} isDone={tickedAt !== undefined} />
+    </chakra.section>
+  )
+}
+
+/** What can be said of a step: done, done otherwise, skipped, gone wrong; or open again, with what leans on it. */
+function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: boolean }) {
+  const [asked, setAsked] = useState<Asked>(null)
+  const leaning = isDone ? build.leansOn(step) : []
+  if (asked === 'mishap') return <MishapForm step={step} onDone={() => setAsked(null)} />
+  if (asked)
+    return (
+      <OtherwiseForm
+        how={asked}
+        onReason={why => {
+          build.finish(step, { how: asked, why })
+          setAsked(null)
+        }}
+        onCancel={() => setAsked(null)}
+      />
+    )
+  return (
+    <chakra.div display="flex" flexWrap="wrap" gap="2" mt="4" alignItems="center">
+      {isDone ? (
+        <>
+          <Button variant="outline" onClick={() => build.open(step)}>
+            {leaning.length === 0 ? 'Open it again' : `Open it again, with ${leaning.length} that lean on it`}
+          </Button>
+          {leaning.length > 0 && (
+            <chakra.span fontSize="14px" color="quiet">
+              {leaning
+                .slice(0, 3)
+                .map(({ title }) => title)
+                .join('; ')}
+              {leaning.length > 3 && ' and more'}
+            </chakra.span>
+          )}
+          <Button variant="quiet" onClick={() => build.look(null)}>
+            Back to the next step
+          </Button>
+        </>
+      ) : (
+        <>
+          <Button variant="lamp" px="6" minH="52px" fontSize="17px" onClick={() => build.finish(step)}>
+            <Check size={20} aria-hidden /> Done
+          </Button>
+          <Button variant="outline" onClick={() => setAsked('otherwise')}>
+            Done otherwise
+          </Button>
+          {!step.keepsSafe && (
+            <Button variant="quiet" onClick={() => setAsked('skipped')}>
+              Skip it
+            </Button>
+          )}
+          <Button variant="quiet" onClick={() => setAsked('mishap')}>
+            Something went wrong
+          </Button>
+        </>
+      )}
+    </chakra.div>
+  )
+}
+
+const Row = ({ head, children }: { head: string; children: ReactNode }) => (
+  <chakra.div display="grid" gridTemplateColumns="64px minmax(0, 1fr)" gap="2" py="1" borderTopWidth="1px">
+    <chakra.dt color="quiet">{head}</chakra.dt>
+    <dd>{children}</dd>
+  </chakra.div>
+)
+
+/** Parts with whether they are here, bags with their counts, screws with their torque, tools. */
+function Needs({ step, build }: { step: Step; build: Build }) {
+  const { context } = build
+  const { axis } = context
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const orders = useJob(job => job.orders)
+  const units = useUnits()
+  const edit = useEdit()
+  const parts = partsFor(step, context, orders)
+  const screws = screwsOf(step, axis)
+  const things = thingsOf(axis).filter(({ id }) => step.takes?.includes(id))
+  if (parts.length + screws.length + things.length + step.tools.length === 0) return null
+  return (
+    <chakra.dl mt="3" fontSize="15px">
+      {parts.length > 0 && (
+        <Row head="Parts">
+          {parts.map(({ name, lacks }) => (
+            <chakra.p key={name}>
+              {name} <chakra.b color={lacks ? 'fails' : 'quiet'}>{lacks ?? ''}</chakra.b>
+            </chakra.p>
+          ))}
+        </Row>
+      )}
+      {things.length > 0 && (
+        <Row head="Bags">
+          <chakra.div display="grid" gap="2">
+            {things.map(thing => {
+              const counts = axis.bagged[thing.id]
+              return (
+                <chakra.div key={thing.id} display="flex" flexWrap="wrap" gap="2" alignItems="center">
+                  <chakra.b fontFamily="mono">{bagName(axis, thing.bag)}</chakra.b>
+                  <span>
+                    {thing.what}: {counts?.count ?? 'not counted when it came off'}
+                  </span>
+                  {counts?.count != null && (
+                    <chakra.span width="140px">
+                      <FieldInput
+                        field={BAGGED.of.of.foundCount}
+                        label={`Found again: ${thing.what}`}
+                        value={counts.foundCount}
+                        units={units}
+                        dense
+                        hideLabel
+                        onValue={(value, mergeKey) =>
+                          edit(setBagged(axis, thing, { foundCount: value as number | null }, mergeKey))
+                        }
+                      />
+                    </chakra.span>
+                  )}
+                  {counts?.count != null &&
+                    counts.foundCount !== null &&
+                    counts.foundCount < counts.count && (
+                      <chakra.b color="fails">{counts.count - counts.foundCount} missing</chakra.b>
+                    )}
+                </chakra.div>
+              )
+            })}
+          </chakra.div>
+        </Row>
+      )}
+      {screws.length > 0 && (
+        <Row head="Screws">
+          <chakra.div display="grid" gap="3">
+            {screws.map(one => (
+              <Screws key={one.label} screws={one} step={step} />
+            ))}
+            {screws.some(({ judged }) => !judged) && (
+              <PlaceButton
+                variant="outline"
+                justifySelf="start"
+                place={{ jobId, axisId, stage: 'room', sheet: 'fasteners' }}
+              >
+                Say which joint it is, under Screws
+              </PlaceButton>
+            )}
+          </chakra.div>
+        </Row>
+      )}
+      {step.tools.length > 0 && <Row head="Tools">{step.tools.join(', ')}</Row>}
+    </chakra.dl>
+  )
+}
+
+/** The screws of one joint: how many of which, how tight now, and their order. */
+function Screws({ screws, step }: { screws: StepScrews; step: Step }) {
+  const units = useUnits()
+  const { label, state, count, size, torqueNm, fullNm } = screws
+  return (
+    <chakra.div display="flex" flexWrap="wrap" gap="4" alignItems="center">
+      <div>
+        <p>
+          {label}:{' '}
+          <chakra.b fontFamily="mono">
+            {count !== null && `${count} × `}
+            {size ?? 'size not known'}
+          </chakra.b>
+        </p>
+        <p>
+          {state}
+          {torqueNm !== null && (
+            <>
+              , <chakra.b fontFamily="mono">{say(torqueNm, 'torque', units, 1)}</chakra.b>
+              {fullNm !== null && torqueNm < fullNm && ` of ${say(fullNm, 'torque', units, 1)}`}
+            </>
+          )}
+          {torqueNm === null && state !== 'loose' && ': torque not known'}
+        </p>
+      </div>
+      {count !== null && torqueNm !== null && (
+        <TighteningDrawing count={count} label={`${label}, ${step.title}`} />
+      )}
+    </chakra.div>
+  )
+}

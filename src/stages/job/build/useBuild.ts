@@ -1,0 +1,72 @@
+import { useCallback, useState } from 'react'
+import { aidsIn } from '@/core/machine/build/aids'
+import { inHand, leaning, refusalOf } from '@/core/machine/build/holds'
+import type { StepNote } from '@/core/machine/build/model'
+import { procedure, teardown } from '@/core/machine/build/procedure'
+import type { Step } from '@/core/machine/build/step'
+import { minutesSinceLast, sittingNow } from '@/core/planning/sittings'
+import { openSteps, tickStep } from '@/core/sheets/steps/edits'
+import { useJobContext } from '../JobContext'
+import { useEvaluation } from '../useEvaluation'
+
+/** Why a step was not ticked. */
+export interface Refusal {
+  stepId: string
+  text: string
+}
+
+/** The steps of the axis at work with what can be done with them. */
+export function useBuild() {
+  const context = useEvaluation()
+  const { session } = useJobContext()
+  const { axis } = context
+  const whole = procedure(context)
+  const steps = whole ?? teardown(context)
+  const [refusal, setRefusal] = useState<Refusal | null>(null)
+  const [looked, look] = useState<string | null>(null)
+  const next = inHand(steps, axis.ticks)
+  const shown = steps.find(({ id }) => id === looked) ?? next
+  const finish = useCallback(
+    (step: Step, note: Partial<StepNote> = {}) => {
+      const { job } = session.getState()
+      if (!job) return
+      const text = note.how === 'skipped' ? null : refusalOf(steps, step.id, context, job.orders)
+      if (text) return setRefusal({ stepId: step.id, text })
+      setRefusal(null)
+      look(null)
+      const at = new Date().toISOString()
+      session.edit(
+        tickStep(axis, step, at, {
+          ...note,
+          who: sittingNow(job.plan)?.who ?? '',
+          tookMinutes: minutesSinceLast(job, at),
+        }),
+      )
+    },
+    [axis, context, session, steps],
+  )
+  /** Opens a step again, with all that leans on it. */
+  const open = useCallback(
+    (step: Step) => {
+      setRefusal(null)
+      look(null)
+      session.edit(openSteps(axis, [step, ...leaning(steps, axis.ticks, step.id)]))
+    },
+    [axis, session, steps],
+  )
+  return {
+    context,
+    steps,
+    /** Whether the parts are chosen, so that the steps of the build stand and not those of the teardown alone. */
+    isWhole: whole !== null,
+    next,
+    shown,
+    look,
+    refusal,
+    finish,
+    open,
+    leansOn: (step: Step) => leaning(steps, axis.ticks, step.id),
+    aids: aidsIn(steps, axis.ticks),
+  }
+}
+export type Build = ReturnType<typeof useBuild>

@@ -1,0 +1,95 @@
+import { chakra } from '@chakra-ui/react'
+import { Printer } from 'lucide-react'
+import { attempt } from '@/core/evaluation/attempt'
+import { numberFields } from '@/core/field/field'
+import { CONTROLLER } from '@/core/machine/build/controller'
+import { FIRST_MOVES, type Setting, settingsOf } from '@/core/sheets/controller/paper'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import { FieldGrid } from '@/ui/fields/FieldGrid'
+import { FieldInput } from '@/ui/fields/FieldInput'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { useJob, useJobContext, useUnits } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
+import { useAxis } from '../../job/useAxis'
+import { useWorkedOut } from '../../job/useEvaluation'
+import { useChange } from '../../job/useRows'
+
+const FIGURES = numberFields(CONTROLLER.of)
+const worked = (evaluation: Evaluation) => attempt(() => settingsOf(evaluation), evaluation.units)
+const COLUMNS: TableColumn<Setting>[] = [
+  { id: 'what', head: 'Setting', cell: ({ what }) => what },
+  { id: 'set', head: 'Set to', cell: ({ set }) => <chakra.b>{set}</chakra.b> },
+  { id: 'first', head: 'For the first try', cell: ({ first }) => first },
+  { id: 'from', head: 'From', cell: ({ from }) => <chakra.span color="quiet">{from}</chakra.span> },
+]
+
+/** What the controller is set to, what is tried first, and what the first long move came to. */
+export function ControllerPanel() {
+  const settings = useWorkedOut(worked)
+  const values = useAxis(axis => axis.controller)
+  const units = useUnits()
+  const change = useChange()
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  return (
+    <>
+      <Panel
+        title="Controller"
+        action={
+          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening' }}>
+            <Printer size={16} aria-hidden /> First-moves sheet
+          </PlaceButton>
+        }
+      >
+        {settings.value ? (
+          <DataTable
+            label="Settings of the controller"
+            columns={COLUMNS}
+            rows={settings.value}
+            rowId={({ what }) => what}
+          />
+        ) : (
+          <chakra.p color="quiet">{settings.ask}</chakra.p>
+        )}
+      </Panel>
+      <Panel title="A long move, measured">
+        <FieldGrid
+          fields={FIGURES}
+          values={values}
+          units={units}
+          onValue={(key, value, mergeKey) =>
+            change(
+              FIGURES[key].label,
+              axis => {
+                Object.assign(axis.controller, { [key]: value })
+              },
+              mergeKey,
+            )
+          }
+        >
+          <FieldInput
+            field={CONTROLLER.of.direction}
+            value={values.direction}
+            units={units}
+            onValue={value =>
+              change(CONTROLLER.of.direction.label, axis => {
+                Object.assign(axis.controller, { direction: value })
+              })
+            }
+          />
+        </FieldGrid>
+      </Panel>
+      <Panel title="First moves, in this order">
+        <chakra.ol pl="5" listStyleType="decimal" display="grid" gap="1">
+          {FIRST_MOVES.map(text => (
+            <li key={text}>{text}</li>
+          ))}
+        </chakra.ol>
+        <chakra.p mt="2" fontSize="14px" color="quiet">
+          Drives, mains and guarding are for licensed people and follow local codes.
+        </chakra.p>
+      </Panel>
+    </>
+  )
+}
