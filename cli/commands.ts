@@ -14,7 +14,7 @@ import { readPartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { dateAt, nowOf } from '@/core/planning/days'
-import { entriesOf, nameOf, placedTasks } from '@/core/planning/entries'
+import { entriesOf, greaseEntries, nameOf, placedTasks } from '@/core/planning/entries'
 import { windowsFrom } from '@/core/planning/hours'
 import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
@@ -161,7 +161,8 @@ function plan(path: string, { format }: Options): Outcome {
   if (format === 'ics') {
     const windows = windowsFrom(job.plan, now.day, now.minute)
     const stamp = `${date.toISOString().slice(0, 19)}Z`
-    return { out: writeCalendar(job.name, entriesOf(job.id, placed, windows, now.day), stamp) }
+    const entries = [...entriesOf(job.id, placed, windows, now.day), ...greaseEntries(job, catalogue)]
+    return { out: writeCalendar(job.name, entries, stamp) }
   }
   const local = (minute: number) => format8601(dateAt(now.day, minute))
   return json({

@@ -1,5 +1,10 @@
+import type { Job } from '../document/job'
+import type { Catalogue } from '../document/parts/types'
+import { attempt } from '../evaluation/attempt'
 import type { CalendarEntry } from '../formats/calendarFile'
 import type { Window } from '../schedule/calendar'
+import { evaluateAxis } from '../sheets/evaluateAxis'
+import { dueAfter, intervalOf } from '../sheets/grease/due'
 import { clockWords } from '../units/clock'
 import { DAY_MINUTES, dayAfter } from './days'
 import type { PlannedTask } from './plan'
@@ -66,4 +71,22 @@ export const entriesOf = (
       from: localTime(firstDay, fromMinute),
       to: localTime(firstDay, toMinute),
     }))
+  })
+
+/** When each axis is greased next, for a calendar: those that were greased at least once. */
+export const greaseEntries = (job: Job, catalogue: Catalogue): CalendarEntry[] =>
+  job.axes.flatMap((axis): CalendarEntry[] => {
+    const context = evaluateAxis(axis, catalogue, job.units)
+    const due = dueAfter(axis.greasings, attempt(() => intervalOf(context)).value?.weeksBetween ?? null)
+    return due
+      ? [
+          {
+            uid: `${axis.id}.grease@${job.id}.dusk-bench`,
+            title: `Grease: ${job.name}, axis ${axis.name}`,
+            note: axis.lubePoints.map(({ what }) => what).join(', '),
+            from: due.day,
+            to: dayAfter(due.day, 1),
+          },
+        ]
+      : []
   })

@@ -8,6 +8,7 @@ const PAPERS = ['record', 'worksheet', 'evening'] as const
 export type Paper = (typeof PAPERS)[number]
 const MACHINE = 'machine'
 const PART = 'part'
+const FOR = 'for'
 
 /** Where in a job the screen is. */
 export interface Place {
@@ -21,6 +22,8 @@ export interface Place {
   field?: string
   /** The part to look at, on the sheet of parts. */
   part?: { kind: PartKind; id: string }
+  /** What a paper is asked for, such as a sub-assembly. */
+  asked?: string
 }
 
 const isPaper = (text: string | undefined): text is Paper =>
@@ -33,12 +36,12 @@ const sheetIn = (stage: Stage, id: string | undefined): SheetId | null =>
   sheetsOf(stage).find(sheet => sheet.id === id)?.id ?? null
 
 /** The address of a place. */
-export function addressOf({ jobId, axisId, stage, sheet, part }: Place): string {
+export function addressOf({ jobId, axisId, stage, sheet, part, asked: wanted }: Place): string {
   const job = `/job/${encodeURIComponent(jobId)}`
   if (stage === MACHINE) return `${job}/${MACHINE}/${sheet ?? firstSheet(MACHINE)}`
   if (!axisId) return job
   const axis = `${job}/${encodeURIComponent(axisId)}/${stage}`
-  if (isPaper(stage)) return axis
+  if (isPaper(stage)) return wanted ? `${axis}?${FOR}=${encodeURIComponent(wanted)}` : axis
   const asked = part ? `?${PART}=${encodeURIComponent(`${part.kind}:${part.id}`)}` : ''
   return `${axis}/${sheet ?? firstSheet(stage)}${asked}`
 }
@@ -68,6 +71,9 @@ export function useAskedPart(): { kind: PartKind; id: string } | null {
   const known = PART_KINDS.find(one => one === kind)
   return known ? { kind: known, id: id.join(':') } : null
 }
+
+/** What the address asks a paper for. */
+export const useAskedFor = (): string | null => useSearchParams()?.get(FOR) ?? null
 
 let wanted: string | null = null
 

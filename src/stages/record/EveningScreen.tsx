@@ -6,6 +6,7 @@ import { paperOf } from '@/core/sheets/paper'
 import { buildSheet, partsWithSteps, type SheetFor } from '@/core/sheets/steps/workSheet'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useJob, whole } from '../job/JobContext'
+import { useAskedFor } from '../job/place'
 import { useEvaluation } from '../job/useEvaluation'
 import { PaperBlocks, PaperScreen } from './paper'
 
@@ -13,8 +14,11 @@ import { PaperBlocks, PaperScreen } from './paper'
 export function EveningScreen({ onBack }: { onBack: () => void }) {
   const context = useEvaluation()
   const job = useJob(whole)
-  const [what, choose] = useState<SheetFor>('evening')
   const steps = procedure(context) ?? teardown(context)
+  const parts = partsWithSteps(steps)
+  const asked = useAskedFor()
+  const [chosen, choose] = useState<SheetFor | null>(null)
+  const what = chosen ?? parts.find(part => part === asked) ?? 'evening'
   const ofMoves = what === 'moves' || what === 'wiring'
   return (
     <PaperScreen
@@ -29,7 +33,7 @@ export function EveningScreen({ onBack }: { onBack: () => void }) {
           value={what}
           options={[
             { value: 'evening', label: 'the next evening' },
-            ...partsWithSteps(steps).map(value => ({ value, label: SUB_ASSEMBLIES[value].title })),
+            ...parts.map(value => ({ value, label: SUB_ASSEMBLIES[value].title })),
           ]}
           onChange={choose}
         />

@@ -5,7 +5,7 @@ import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { choiceOrNone, length, record, type ValueOf } from '../../field/field'
 import { ratio } from '../drive/transmission'
 import { fullStepsPerRev } from '../sizing/motor'
-import { nutRange } from '../travel/placement'
+import { travel } from '../travel/placement'
 
 /** What was found when the axis first moved. */
 export const CONTROLLER = record('First moves', {
@@ -75,12 +75,11 @@ export const controllerSettings = remembered((t: EvaluationContext) => {
     commandedMm: isMeasured ? commandedMm : 1,
     movedMm: isMeasured ? movedMm : 1,
   })
-  const { firstMm, lastMm } = nutRange(t)
   return {
     ...steps,
     isMeasured,
     maxSpeedMmPerMin: t.axis.goals.topSpeedMmPerMin,
     accelerationMmPerS2: t.axis.goals.accelerationMmPerS2,
-    softTravelMm: lastMm - firstMm,
+    softTravelMm: travel(t).travelMm,
   }
 })

@@ -128,7 +128,7 @@ export function tighten({ axis }: EvaluationContext): Written[] {
       'run-through',
       'Run the full travel by hand: no tight place',
       'Same drag from end to end. A tight place near one block means that block; one that comes every turn means a bent screw.',
-      { hold: true },
+      { hold: true, restsOn: ['nut-tight'] },
     ),
     ...(hasFar
       ? []

@@ -42,7 +42,7 @@ const THINGS: Record<Slide, (kept: boolean) => Thing[]> = {
     thing(1, 'guards', 'Chip guards and their screws', 'front and back of the saddle', 'greased'),
     thing(2, 'nut-screws', 'Screws of the nut', 'behind, in the base'),
     thing(3, 'gib', 'Gib', 'side of the saddle', 'gib-in'),
-    thing(3, 'gib-screws', 'Gib screws, front and rear', 'both ends of the gib', 'gib-in'),
+    thing(3, 'gib-screws', 'Gib screws of both ends', 'both ends of the gib', 'gib-in'),
     thing(4, 'old-screw', 'Old screw and nut', 'base'),
     ...WHEEL(kept).map(one => ({ ...one, bag: 5 })),
   ],

@@ -3,6 +3,7 @@ import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
 import { controllerSettings } from '../../machine/build/controller'
 import { say } from '../../units/print'
+import { MM_PER_INCH } from '../../units/quantity'
 
 /** A setting of the controller: what it is, what to set, and for the first try. */
 export interface Setting {
@@ -12,6 +13,8 @@ export interface Setting {
   first: string
   from: string
 }
+
+const round = (steps: number) => Math.round(steps * 1000) / 1000
 
 /**
  * What the controller is set to, line by line.
@@ -27,10 +30,13 @@ export function settingsOf(context: EvaluationContext): Setting[] {
   return [
     {
       what: 'Steps a millimetre',
-      set: `${Math.round(stepsPerMm * 1000) / 1000}`,
+      set: `${round(stepsPerMm)}`,
       first: '',
       from: isMeasured ? 'measured' : 'from motor, microsteps and lead: a measured move corrects it',
     },
+    ...(units === 'inch'
+      ? [{ what: 'Steps an inch', set: `${round(stepsPerMm * MM_PER_INCH)}`, first: '', from: 'the same' }]
+      : []),
     {
       what: 'Direction',
       set:

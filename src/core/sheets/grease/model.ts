@@ -17,7 +17,7 @@ export const LUBE = record('Grease', {
     unit: 'h',
     help: 'Hours in which the axis really moves, not those in which the machine is on.',
   }),
-  intervalKm: plain('Interval', [1, 5000], {
+  intervalKm: plain('Interval, km of travel', [1, 5000], {
     blank: 100,
     unit: 'km',
     help: 'As the sheet of the nut has it; 100 km of travel is usual.',

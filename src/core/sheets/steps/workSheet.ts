@@ -41,6 +41,12 @@ export const screwWords = (step: Step, { axis, units }: EvaluationContext): stri
     return `${label}: ${count === null ? '' : `${count} × `}${size ? `${size}, ` : ''}${much}`
   })
 
+/** The screws of a step that are known, for the box: how many of which, and for what. */
+const screwsToBring = (step: Step, { axis }: EvaluationContext): string[] =>
+  screwsOf(step, axis).flatMap(({ label, count, size }) =>
+    size && count !== null ? [`${count} × ${size} (${label.toLowerCase()})`] : [],
+  )
+
 /** What a step takes out of the bags, in words. */
 export const bagWords = ({ takes }: Step, { axis }: EvaluationContext): string[] =>
   thingsOf(axis)
@@ -78,7 +84,7 @@ export function buildSheet(context: EvaluationContext, orders: Orders, what: She
         ['Tools', bring(steps.flatMap(({ tools }) => tools))],
         ['Parts', bring(parts.map(({ name }) => name))],
         ['Bags', bring(steps.flatMap(step => bagWords(step, context)))],
-        ['Screws', bring(steps.flatMap(step => screwWords(step, context)))],
+        ['Screws', bring(steps.flatMap(step => screwsToBring(step, context)))],
         ...(lacking.length > 0
           ? [['Not here', lacking.map(({ name, lacks }) => `${name} ${lacks}`).join('; ')]]
           : []),

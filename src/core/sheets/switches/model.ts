@@ -22,7 +22,7 @@ export const SWITCHES = rows(
     contact: choice('Contact', ['normally-closed', 'normally-open'], {
       words: { 'normally-closed': 'normally closed', 'normally-open': 'normally open' },
     }),
-    filterMs: plain('Filter', [0, 500], { orNone: true, unit: 'ms' }),
+    filterMs: plain('Filter, ms', [0, 500], { orNone: true, unit: 'ms' }),
   },
   { most: 6 },
 )
@@ -48,7 +48,7 @@ export const CABLE = record('Cable', {
     chips: 'towards the chips',
   }),
   relief: choiceOrNone('Strain relief', ['face-screw', 'clamp', 'none'], {
-    'face-screw': 'a tie under a face screw of the motor',
+    'face-screw': 'a tie under a face screw',
     clamp: 'a clamp of its own on the mount',
     none: 'none yet',
   }),

@@ -13,50 +13,68 @@ import { useKept } from '../useKept'
 
 const nameIn = (kept: unknown): string => (typeof kept === 'string' ? kept.slice(0, 40) : '')
 
-/** Start and stop of an evening, who is at it, and what was left loose when it was stopped last. */
+/** Start and stop of an evening, and who is at it. */
 export function AtTheMachine() {
-  const plan = useJob(job => job.plan)
+  const now = useJob(job => sittingNow(job.plan))
   const edit = useEdit()
   const [who, setWho] = useKept('dusk-who', nameIn)
-  const left = useSettledResult(useCallback((job: Job) => leftOn(job, catalogueOf(job)), []))
-  const now = sittingNow(plan)
-  const last = lastSitting(plan)
+  const left = useLeft()
   return (
-    <chakra.div display="grid" gap="2" data-sitting={now ? 'on' : 'off'}>
-      <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
-        {now ? (
-          <>
-            <chakra.p fontWeight={700} alignSelf="center">
-              At the machine since {momentWords(now.startedAt)}
-              {now.who && `, ${now.who}`}
-            </chakra.p>
-            <Button variant="outline" onClick={() => edit(stopSitting(now, new Date().toISOString(), left))}>
-              <Pause size={16} aria-hidden /> Stop work
-            </Button>
-          </>
-        ) : (
-          <>
-            <chakra.div width="180px">
-              <TextField
-                label="Who is at it"
-                defaultValue={who}
-                maxLength={40}
-                onBlur={event => setWho(event.currentTarget.value.trim())}
-              />
-            </chakra.div>
-            <Button variant="outline" onClick={() => edit(startSitting(who, new Date().toISOString()))}>
-              <Play size={16} aria-hidden /> Start work
-            </Button>
-          </>
-        )}
-      </chakra.div>
-      {!now && left.length > 0 && (
-        <chakra.p fontWeight={700} color="close" data-left>
-          {last?.stoppedAt ? `Stopped ${momentWords(last.stoppedAt)}` : 'As it stands'}
-          {last?.who && `, ${last.who}`}. Left:{' '}
-          {left.map(({ axisName, left: all }) => `${axisName}: ${all.join(', ')}`).join('; ')}.
-        </chakra.p>
+    <chakra.div
+      display="flex"
+      flexWrap="wrap"
+      gap="3"
+      alignItems="center"
+      mt="3"
+      data-sitting={now ? 'on' : 'off'}
+    >
+      {now ? (
+        <>
+          <chakra.p fontWeight={700}>
+            At the machine since {momentWords(now.startedAt)}
+            {now.who && `, ${now.who}`}
+          </chakra.p>
+          <Button variant="outline" onClick={() => edit(stopSitting(now, new Date().toISOString(), left))}>
+            <Pause size={16} aria-hidden /> Stop work
+          </Button>
+        </>
+      ) : (
+        <>
+          <Button variant="outline" onClick={() => edit(startSitting(who, new Date().toISOString()))}>
+            <Play size={16} aria-hidden /> Start work
+          </Button>
+          <chakra.div width="200px">
+            <TextField
+              label="Who is at it"
+              hideLabel
+              placeholder="who is at it"
+              defaultValue={who}
+              maxLength={40}
+              onBlur={event => setWho(event.currentTarget.value.trim())}
+            />
+          </chakra.div>
+          <chakra.span fontSize="14px" color="quiet">
+            Started, it notes what each step took, and what was left loose when you stop.
+          </chakra.span>
+        </>
       )}
     </chakra.div>
+  )
+}
+
+const useLeft = () => useSettledResult(useCallback((job: Job) => leftOn(job, catalogueOf(job)), []))
+
+/** What was left loose when work was stopped last; nothing while somebody is at it. */
+export function LeftLoose() {
+  const plan = useJob(job => job.plan)
+  const left = useLeft()
+  const last = lastSitting(plan)
+  if (sittingNow(plan) || left.length === 0) return null
+  return (
+    <chakra.p fontWeight={700} color="close" mb="3" data-left>
+      {last?.stoppedAt ? `Stopped ${momentWords(last.stoppedAt)}` : 'As it stands'}
+      {last?.who && `, ${last.who}`}. Left:{' '}
+      {left.map(({ axisName, left: all }) => `${axisName}: ${all.join(', ')}`).join('; ')}.
+    </chakra.p>
   )
 }

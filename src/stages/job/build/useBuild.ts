@@ -1,5 +1,4 @@
 import { useCallback, useState } from 'react'
-import { aidsIn } from '@/core/machine/build/aids'
 import { inHand, leaning, refusalOf } from '@/core/machine/build/holds'
 import type { StepNote } from '@/core/machine/build/model'
 import { procedure, teardown } from '@/core/machine/build/procedure'
@@ -66,7 +65,6 @@ export function useBuild() {
     finish,
     open,
     leansOn: (step: Step) => leaning(steps, axis.ticks, step.id),
-    aids: aidsIn(steps, axis.ticks),
   }
 }
 export type Build = ReturnType<typeof useBuild>

@@ -37,7 +37,7 @@ export function ControllerPanel() {
       <Panel
         title="Controller"
         action={
-          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening' }}>
+          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening', asked: 'moves' }}>
             <Printer size={16} aria-hidden /> First-moves sheet
           </PlaceButton>
         }

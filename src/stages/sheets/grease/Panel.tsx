@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { attempt } from '@/core/evaluation/attempt'
+import { nowOf } from '@/core/planning/days'
 import { sittingNow } from '@/core/planning/sittings'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { dueAfter, intervalOf } from '@/core/sheets/grease/due'
@@ -18,9 +19,9 @@ import { useChange, useRows } from '../../job/useRows'
 
 const pointsOf = (axis: Axis) => axis.lubePoints
 const BECAUSE = {
-  first: 'a week after the first time, when a new nut has shed its running-in',
-  travel: 'by its travel',
-  'half a year': 'half a year at the most, however little it runs',
+  first: 'A week after the first time, when a new nut has shed its running-in',
+  travel: 'By its travel',
+  'half a year': 'After half a year at the most, however little it runs',
 }
 const worked = (evaluation: Evaluation) => {
   const interval = attempt(() => intervalOf(evaluation), evaluation.units)
@@ -44,10 +45,17 @@ export function GreasePanel() {
   const edit = useEdit()
   const { interval, due } = useWorkedOut(worked)
   const last = greasings.at(-1)
+  const { day: today } = nowOf(new Date())
   return (
     <>
-      <Panel title={due ? `Grease: next on ${dayWords(atNoon(due.day))}` : 'Grease: not greased yet'}>
-        <chakra.p mb="3">
+      <Panel
+        title={
+          due
+            ? `Grease: ${due.day < today ? 'was due on' : 'next on'} ${dayWords(atNoon(due.day))}`
+            : 'Grease: not greased yet'
+        }
+      >
+        <chakra.p mb="3" color={due && due.day < today ? 'close' : undefined}>
           {due
             ? `${BECAUSE[due.because]}.`
             : 'The first time is when it is put together; from then on the next day stands here and in the calendar of the schedule.'}{' '}

@@ -7,8 +7,9 @@ import { type DriveJoint, JOINT_WORDS, JOINTS_OF_DRIVE } from '@/core/machine/jo
 import { neededParts } from '@/core/machine/neededParts'
 import { Fold } from '@/ui/Fold'
 import { Panel } from '@/ui/Panel'
+import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { AtTheMachine } from '../../job/build/AtTheMachine'
+import { AtTheMachine, LeftLoose } from '../../job/build/AtTheMachine'
 import { InHand } from '../../job/build/InHand'
 import { StepList } from '../../job/build/StepList'
 import { useBuild } from '../../job/build/useBuild'
@@ -32,7 +33,7 @@ export function StepsPanel() {
   const [quick, setQuick] = useKept('dusk-quick-steps', quickIn)
   const { axisId } = useJobContext()
   const jobId = useJob(job => job.id)
-  const { context, steps, isWhole, aids } = build
+  const { context, steps, isWhole } = build
   const { axis } = context
   const done = steps.filter(({ id }) => axis.ticks[id]).length
   const missing = neededParts(axis).filter(kind => axis.parts[kind] === null)
@@ -46,21 +47,15 @@ export function StepsPanel() {
           </PlaceButton>
         }
       >
-        <AtTheMachine />
+        <LeftLoose />
         {!isWhole && (
-          <chakra.p mt="3">
+          <chakra.p mb="3">
             The steps are made from the parts. Choose under Size first: {missing.join(', ')}. Until then only
             taking apart is listed.
           </chakra.p>
         )}
-        {aids.length > 0 && (
-          <chakra.p mt="2" fontSize="14px" color="close">
-            Still in: {aids.map(({ aid }) => aid).length} to come out again, see the drive line.
-          </chakra.p>
-        )}
-        <chakra.div mt="3">
-          <InHand build={build} />
-        </chakra.div>
+        <InHand build={build} />
+        <AtTheMachine />
         <chakra.div mt="3">
           <chakra.label display="inline-flex" gap="2" alignItems="center" minH="44px" cursor="pointer">
             <chakra.input
@@ -73,7 +68,9 @@ export function StepsPanel() {
             />
             Only holds, torques and cautions
           </chakra.label>
-          <StepList build={build} steps={quick ? steps.filter(isQuick) : steps} />
+          <ScrollBox label="Steps by sub-assembly, the one in hand in sight" startsInHand abovePx={380}>
+            <StepList build={build} steps={quick ? steps.filter(isQuick) : steps} />
+          </ScrollBox>
         </chakra.div>
       </Panel>
       <Mishaps />

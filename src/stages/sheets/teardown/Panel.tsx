@@ -7,7 +7,7 @@ import { Fold } from '@/ui/Fold'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
-import { AtTheMachine } from '../../job/build/AtTheMachine'
+import { AtTheMachine, LeftLoose } from '../../job/build/AtTheMachine'
 import { InHand } from '../../job/build/InHand'
 import { StepList } from '../../job/build/StepList'
 import { useBuild } from '../../job/build/useBuild'
@@ -37,8 +37,8 @@ export function TeardownPanel() {
   return (
     <>
       <Panel title={`Take apart: ${done} of ${steps.length} done`}>
-        <AtTheMachine />
-        <chakra.div my="3" maxW="320px">
+        <LeftLoose />
+        <chakra.div mb="3" maxW="320px">
           <SelectField<Slide | typeof NONE>
             label="What the axis moves"
             value={axis.slide ?? NONE}
@@ -62,6 +62,7 @@ export function TeardownPanel() {
             under Steps of the build.
           </chakra.p>
         )}
+        <AtTheMachine />
         <chakra.div mt="3">
           <StepList build={build} steps={steps} />
         </chakra.div>
