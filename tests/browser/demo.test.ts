@@ -73,9 +73,11 @@ test('the demo in inches, from survey to printed record', async () => {
 
   // Build: three steps are open, the next one is a hold point.
   await bench.stage('Build')
-  await bench.sees('22 of 25 done')
-  await bench.page.click('[data-step="locked"] input')
-  await bench.sees('First tick the hold point “Measure the lost motion”.')
+  await bench.sees('47 of 50 done')
+  await bench.sees('Measure the lost motion', '[data-step-in-hand]')
+  await bench.page.click('[data-part="final"] summary')
+  await bench.page.click('[data-step="locked"] button')
+  await bench.sees('First the hold point “Measure the lost motion”.', '[data-step-in-hand]')
 
   // Align: three rounds that converge, in thousandths.
   await bench.stage('Align')

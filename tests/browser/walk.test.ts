@@ -1,5 +1,8 @@
 import { withApp } from './harness'
 
+/** The step in hand. */
+const IN_HAND = '[data-step-in-hand]'
+
 const app = withApp()
 
 test('from an empty store: a mill, its X axis from survey to printed record', async () => {
@@ -57,14 +60,17 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   // Build: a hold point blocks what follows.
   await bench.stage('Build')
   await bench.sees('0 of')
-  const tick = (id: string) => bench.page.click(`[data-step="${id}"] input`)
-  await tick('clean')
-  await bench.sees('First tick the hold point “Switch off and isolate the machine”.')
-  for (const id of ['isolate', 'clean', 'bearings', 'stop-tie', 'nut-loose']) await tick(id)
-  await bench.sees('5 of 25 done')
-  await bench.sees(/Nut to its bracket\s+loose/)
-  await tick('isolate')
-  await bench.sees('open that one again first')
+  await bench.page.click('[data-step="clean"] button')
+  await bench.sees('First the hold point “Switch off and isolate the machine”.', IN_HAND)
+  await bench.click('button', 'Show it')
+  await bench.click('button', 'Done')
+  await bench.sees('Photograph it as it is', IN_HAND)
+  await bench.click('button', 'Done')
+  await bench.sees('2 of')
+  await bench.page.click('[data-step="isolate"] button')
+  await bench.click('button', 'Open it again, with 1 that lean on it')
+  await bench.sees('0 of')
+  await bench.sees('Switch off and isolate the machine', IN_HAND)
 
   // Align: readings one after another with Enter, advice, and a second round that converges.
   await bench.stage('Align')
