@@ -187,7 +187,7 @@ describe('files', () => {
     )
     const cases: [name: string, text: string, says: string][] = [
       ['cut.json', good.slice(0, 900), 'It looks cut short'],
-      ['newer.json', good.replace('"schemaVersion": 1', '"schemaVersion": 9'), 'made by a newer Dusk Bench'],
+      ['newer.json', good.replace('"schemaVersion": 1', '"schemaVersion": 10'), 'made by a newer Dusk Bench'],
       [
         'wrong.json',
         good.replace('"value": 512.5', '"value": "long"'),

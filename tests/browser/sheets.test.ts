@@ -17,7 +17,7 @@ test('room to stop: unknown until it is timed, judged at both ends, and mended',
   await bench.becomes('stopping.far', 'close')
   await bench.fill('From the switch to the first slowing step', '')
   await bench.becomes('stopping.far', 'unknown')
-  await bench.sees(/How long the controller takes from the switch to the first slowing step: 2 wait for it/)
+  await bench.sees(/How long the controller takes from the switch to the first slowing step: 4 wait for it/)
   // Milliseconds without their unit are refused, and with it they are taken.
   await bench.fill('From the switch to the first slowing step', '50')
   await bench.sees('Got 50 s. Takes 0 s to 2 s.', sheet('Room to stop'))

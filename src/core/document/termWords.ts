@@ -2,6 +2,14 @@ import type { Term } from './terms'
 
 /** Words of the trade that a newcomer may not know, each in a sentence; they come when one of them is asked for. */
 export const TERM_WORDS: Readonly<Record<Term, string>> = {
+  apron: 'The plate that hangs in front of a lathe carriage, with the gears and levers of its feed in it.',
+  dowel: 'A ground pin that puts two parts back into the very same place.',
+  'half nut': 'A nut in two halves that a lever closes on the lead screw of a lathe.',
+  'keep plate': 'A strip under the bed that keeps a lathe carriage from lifting.',
+  'normally closed':
+    'A contact that lets current through at rest, so that a broken wire is noticed like a struck switch.',
+  'strain relief': 'What holds a cable before its plug, so that a pull does not reach the plug.',
+  slack: 'How much later a task could be done without anything ending later.',
   backlash: 'What a screw can be turned without anything moving, when it changes direction.',
   'ball nut':
     'A nut that runs on balls in the groove of its screw: little friction, and it does not hold by itself.',

@@ -1,5 +1,12 @@
 /** Words of the trade that can be explained: their explanations are in termWords. */
 export const TERMS = [
+  'apron',
+  'dowel',
+  'half nut',
+  'keep plate',
+  'normally closed',
+  'strain relief',
+  'slack',
   'backlash',
   'ball nut',
   'ball screw',

@@ -39,6 +39,7 @@ const ASK_EVERY = 32
 const PATIENCES = [0, 0, 0, 60, 240, 1440, 4320]
 /** So few tasks are tried out sooner than guessed at. */
 const FEW_TASKS = 12
+const NEVER = Number.NEGATIVE_INFINITY
 /** Random plans in a row that may bring nothing, by the square of how many tasks there are: few tasks are soon tried out. */
 const IN_VAIN = 1
 
@@ -257,20 +258,23 @@ function searchWays(
 ): boolean {
   const { modes } = problem
   const horizon = horizonOf(problem)
-  /** By when what takes so many minutes of hands must be finished to be better. */
+  /**
+   * By when what takes so many minutes of hands must be finished to be better. That nothing is finished earlier is known
+   * when less work is looked for: what takes as much is not looked at again.
+   */
   const deadlineFor = (handsMinutes: number): number => {
     const best = bestSoFar()
     if (!best) return horizon
-    return wanted === 'lessWork' && handsMinutes < best.handsMinutes
-      ? best.finishMinute
-      : best.finishMinute - 1
+    if (wanted === 'earlier') return best.finishMinute - 1
+    return handsMinutes < best.handsMinutes ? best.finishMinute : NEVER
   }
   const handsLeast = (open: Open) =>
     modes.reduce((sum, ways, task) => sum + leastHands(ways, open[task] as number), 0)
 
   const visit = (from: Open): boolean => {
     if (!ask()) return false
-    const narrowed = narrow(problem, from, deadlineFor(handsLeast(from)))
+    const deadline = deadlineFor(handsLeast(from))
+    const narrowed = deadline === NEVER ? null : narrow(problem, from, deadline)
     if (!narrowed) return true
     const { open } = narrowed
     let undecided = -1

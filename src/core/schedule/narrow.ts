@@ -50,10 +50,44 @@ function common(ways: readonly ModeAt[], bits: number, side: 'after' | 'before')
 }
 const NONE: readonly number[] = []
 
+/** Lists that are filled anew each time: making them would cost more than what is done with them. */
+interface Scratch {
+  after: number[][]
+  before: number[][]
+  forward: number[][]
+  backward: number[][]
+  candidate: Float64Array
+  isSettled: Uint8Array
+  jobs: { release: number; due: number; left: number }[]
+}
+const scratches = new WeakMap<Problem, Scratch>()
+
+function scratchOf(problem: Problem): Scratch {
+  const known = scratches.get(problem)
+  if (known) return known
+  const { modes } = problem
+  const lists = () => modes.map((): number[] => [])
+  const made = {
+    after: lists(),
+    before: lists(),
+    forward: lists(),
+    backward: lists(),
+    candidate: new Float64Array(modes.length),
+    isSettled: new Uint8Array(modes.length),
+    jobs: modes.map(() => ({ release: 0, due: 0, left: 0 })),
+  }
+  scratches.set(problem, made)
+  return made
+}
+
 /** What must be finished before each task in every open mode, and what waits for each. */
-function arcsOf({ modes, after }: Problem, open: Open) {
-  const before: number[][] = modes.map(() => [])
-  const all = after.map(list => [...list])
+function fillArcs({ modes, after }: Problem, open: Open, { after: all, before }: Scratch): void {
+  for (let task = 0; task < modes.length; task++) {
+    const own = all[task] as number[]
+    own.length = 0
+    ;(before[task] as number[]).length = 0
+    for (const other of after[task] as number[]) own.push(other)
+  }
   for (let task = 0; task < modes.length; task++) {
     const ways = modes[task] as ModeAt[]
     for (const other of common(ways, open[task] as number, 'after')) (all[task] as number[]).push(other)
@@ -61,7 +95,6 @@ function arcsOf({ modes, after }: Problem, open: Open) {
   }
   for (let task = 0; task < modes.length; task++)
     for (const other of all[task] as number[]) (before[other] as number[]).push(task)
-  return { after: all, before }
 }
 
 const finishOf = ({ calendar }: Problem, { waits, minutes, oneGo }: ModeAt, start: number): number =>
@@ -81,12 +114,12 @@ const beginOf = ({ calendar }: Problem, { waits, minutes, oneGo }: ModeAt, finis
 function settle(
   out: Float64Array,
   next: readonly (readonly number[])[],
+  { candidate, isSettled }: Pick<Scratch, 'candidate' | 'isSettled'>,
   cost: (task: number) => number,
 ): void {
   const count = out.length
   out.fill(Number.POSITIVE_INFINITY)
-  const candidate = new Float64Array(count)
-  const isSettled = new Uint8Array(count)
+  isSettled.fill(0)
   for (let task = 0; task < count; task++) candidate[task] = cost(task)
   for (let round = 0; round < count; round++) {
     let least = -1
@@ -101,20 +134,27 @@ function settle(
 }
 
 /** Tasks that follow, or come before, each: in all of their open modes, or in one. */
-function neighbours(
+function fillNeighbours(
   { modes }: Problem,
   arcs: readonly (readonly number[])[],
   open: Open,
   side: 'after' | 'before',
-): number[][] {
-  const all = arcs.map(list => [...list])
+  all: number[][],
+): void {
   for (let task = 0; task < modes.length; task++) {
+    const own = all[task] as number[]
+    own.length = 0
+    for (const other of arcs[task] as number[]) own.push(other)
+  }
+  for (let task = 0; task < modes.length; task++) {
+    const bits = open[task] as number
+    // What its one open mode has stands in the arcs already.
+    if ((bits & (bits - 1)) === 0) continue
     const ways = modes[task] as ModeAt[]
     for (let index = 0; index < ways.length; index++)
-      if ((open[task] as number) & (1 << index))
+      if (bits & (1 << index))
         for (const other of (ways[index] as ModeAt)[side]) (all[other] as number[]).push(task)
   }
-  return all
 }
 
 /**
@@ -155,18 +195,19 @@ export function narrow(problem: Problem, from: Open, deadlineMinute: number): Na
     return value
   }
 
+  const arcs = scratchOf(problem)
   for (;;) {
-    const arcs = arcsOf(problem, open)
-    const forward = neighbours(problem, arcs.before, open, 'after')
-    settle(earliestFinish, forward, task => {
+    fillArcs(problem, open, arcs)
+    fillNeighbours(problem, arcs.before, open, 'after', arcs.forward)
+    settle(earliestFinish, arcs.forward, arcs, task => {
       let begin = releaseMinute[task] as number
       for (const other of arcs.after[task] as number[])
         begin = Math.max(begin, earliestFinish[other] as number)
       earliestBegin[task] = begin
       return begin === Number.POSITIVE_INFINITY ? begin : least(task, mode => early(mode, begin))
     })
-    const backward = neighbours(problem, arcs.after, open, 'before')
-    settle(untilDeadline, backward, task => {
+    fillNeighbours(problem, arcs.after, open, 'before', arcs.backward)
+    settle(untilDeadline, arcs.backward, arcs, task => {
       let finish = deadlineMinute
       for (const other of arcs.before[task] as number[])
         finish = Math.min(finish, deadlineMinute - (untilDeadline[other] as number))
@@ -199,19 +240,18 @@ export function narrow(problem: Problem, from: Open, deadlineMinute: number): Na
 }
 
 /** Whether the least work of all tasks fits between their earliest begins and latest finishes. */
-function handsSuffice(
-  { modes, calendar }: Problem,
-  { open, earliestBegin, latestFinish }: Narrowed,
-): boolean {
-  const jobs: { release: number; due: number; left: number }[] = []
+function handsSuffice(problem: Problem, { open, earliestBegin, latestFinish }: Narrowed): boolean {
+  const { modes, calendar } = problem
+  const jobs: Scratch['jobs'] = []
+  const { jobs: kept } = scratchOf(problem)
   for (let task = 0; task < modes.length; task++) {
     const left = leastHands(modes[task] as ModeAt[], open[task] as number)
-    if (left > 0)
-      jobs.push({
-        release: calendar.workedUntil(earliestBegin[task] as number),
-        due: calendar.workedUntil(latestFinish[task] as number),
-        left,
-      })
+    if (left === 0) continue
+    const job = kept[task] as (typeof kept)[number]
+    job.release = calendar.workedUntil(earliestBegin[task] as number)
+    job.due = calendar.workedUntil(latestFinish[task] as number)
+    job.left = left
+    jobs.push(job)
   }
   return inTime(jobs)
 }

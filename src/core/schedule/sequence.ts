@@ -121,7 +121,7 @@ export function searchOrders(
       const all = placed as Placed[]
       const finishMinute = all.reduce((most, one) => Math.max(most, one.finishMinute), 0)
       const deadline = found({ chosen: [...chosen], placed: [...all], finishMinute, handsMinutes })
-      limits = narrow(problem, onlyOpen(chosen), deadline)
+      limits = deadline > 0 ? narrow(problem, onlyOpen(chosen), deadline) : null
       return true
     }
     const key = order.filter(task => placed[task]).join()
