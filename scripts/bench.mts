@@ -39,6 +39,7 @@ import {
   longestFrameWhileSearching,
   longestTaskOnSize,
   percentile,
+  planAfterTick,
   scriptKb,
   typingTimes,
 } from '../tests/browser/measure'
@@ -259,6 +260,11 @@ try {
   const worst = tasks.reduce((most, one) => (one.ms > most.ms ? one : most))
   console.log(
     `longest task while a sheet of Size comes up, 4x slower processor: ${worst.ms.toFixed(0)} ms on ${worst.sheet} (limit 200 ms)`,
+  )
+  const demo = await startApp({ env: { DUSK_DEMO: '1' } })
+  const { tasks: planned, standsMs } = await planAfterTick(browser, demo.url).finally(demo.stop)
+  console.log(
+    `after a tick in a plan of ${planned} tasks a new one stands on the screen after ${standsMs.toFixed(0)} ms (limit 300 ms)`,
   )
   const few = await homeOpens(browser, app.url, 5)
   const many = await homeOpens(browser, app.url, 50)

@@ -138,7 +138,10 @@ function damagedText(text: string, random: () => number, pick: <T>(list: readonl
     text.slice(0, at),
     text.slice(at),
     `${text.slice(0, at)}${pick(['"', '}', ']', ',', '\u0000', '\ud800', '1e999', '\\u'])}${text.slice(at + 1)}`,
-    text.replace(/"schemaVersion": ?\d+/, `"schemaVersion": ${pick([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, -1, 1.5])}`),
+    text.replace(
+      /"schemaVersion": ?\d+/,
+      `"schemaVersion": ${pick([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, -1, 1.5])}`,
+    ),
     text.replaceAll('"id":', pick(['"di":', '"id": "same", "was":'])),
     `[${text}]`,
     text.replace(/: ?\d+/g, ': 1e999'),

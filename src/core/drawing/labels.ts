@@ -27,14 +27,30 @@ const EDGE_MM = 3.5
 const HEAD_MM = 6
 const TITLE_MM = 2.3
 const LINE_MM = 2.3
-const LEAD_MM = 4
+const LEAD_MM = 3.6
 /** A letter is about so wide for its height, on the safe side. */
-const LETTER = 0.78
+const LETTER = 0.64
+
+/** How many letters of a height lie side by side. */
+const lettersIn = (widthMm: number, heightMm: number) =>
+  Math.max(1, Math.floor(widthMm / (heightMm * LETTER)))
 
 /** A text cut to a width, with dots where something was left out. */
-function cut(text: string, widthMm: number, heightMm: number): string {
-  const most = Math.max(1, Math.floor(widthMm / (heightMm * LETTER)))
+function cut(text: string, most: number): string {
   return text.length <= most ? text : `${text.slice(0, most - 1)}…`
+}
+
+/** A text in lines of so many letters, broken between words; lines after the first are set in. */
+function wrapped(text: string, most: number): string[] {
+  const lines: string[] = []
+  let line = ''
+  for (const word of text.split(' ')) {
+    if (line && line.length + 1 + word.length > most) {
+      lines.push(line)
+      line = `   ${word}`
+    } else line = line ? `${line} ${word}` : word
+  }
+  return [...lines, line].map(one => cut(one, most))
 }
 
 /** A label as it lies on its sheet, from its lower left corner. */
@@ -49,16 +65,27 @@ function labelMarks(
   const headMm = head.length * HEAD_MM * LETTER + 3
   const top = y + heightMm - EDGE_MM - HEAD_MM
   const fitting = Math.max(1, Math.floor((top - y - EDGE_MM) / LEAD_MM))
+  const most = lettersIn(roomMm, LINE_MM)
+  const whole = lines.flatMap(line => wrapped(line, most))
+  // Where not everything has room, each thing has one row, and the last says how many are left out.
   const shown =
-    lines.length <= fitting
-      ? lines
-      : [...lines.slice(0, fitting - 1), `and ${lines.length - fitting + 1} more`]
+    whole.length <= fitting
+      ? whole
+      : lines.length <= fitting
+        ? lines.map(line => cut(line, most))
+        : [
+            ...lines.slice(0, fitting - 1).map(line => cut(line, most)),
+            `and ${lines.length - fitting + 1} more`,
+          ]
   return [
     words(x + EDGE_MM, top, head, HEAD_MM),
-    words(x + EDGE_MM + headMm, top + HEAD_MM - TITLE_MM, cut(title, roomMm - headMm, TITLE_MM), TITLE_MM),
-    ...shown.map((line, index) =>
-      words(x + EDGE_MM, top - (index + 1) * LEAD_MM, cut(line, roomMm, LINE_MM), LINE_MM),
+    words(
+      x + EDGE_MM + headMm,
+      top + HEAD_MM - TITLE_MM,
+      cut(title, lettersIn(roomMm - headMm, TITLE_MM)),
+      TITLE_MM,
     ),
+    ...shown.map((line, index) => words(x + EDGE_MM, top - (index + 1) * LEAD_MM, line, LINE_MM)),
   ]
 }
 

@@ -61,7 +61,13 @@ export const entriesOf = (
     if (way.waits) {
       const day = dayAfter(firstDay, Math.floor(times.finishMinute / DAY_MINUTES))
       return [
-        { uid: uid(0), title: `Comes: ${nameOf(task)}`, note: way.words, from: day, to: dayAfter(day, 1) },
+        {
+          uid: uid(0),
+          title: `${task.kind === 'parcel' ? 'Comes' : 'Ready'}: ${nameOf(task)}`,
+          note: way.words,
+          from: day,
+          to: dayAfter(day, 1),
+        },
       ]
     }
     return stretches(times, windows).map(({ fromMinute, toMinute }, index) => ({

@@ -28,7 +28,7 @@ export function FieldGrid<K extends string, V extends number | null>({
     <chakra.div
       display="grid"
       gap="3"
-      gridTemplateColumns={{ base: '1fr 1fr', lg: 'repeat(3, minmax(0, 1fr))' }}
+      gridTemplateColumns={{ base: 'repeat(2, minmax(0, 1fr))', lg: 'repeat(3, minmax(0, 1fr))' }}
       data-readings
     >
       {lead}

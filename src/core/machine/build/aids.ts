@@ -8,6 +8,8 @@ export const AIDS = {
   ties: 'stop ties on the screw',
   clamp: 'clamp on the nut',
   shims: 'shims under the screw',
+  spacers: 'screws as spacers in the nut',
+  counterweight: 'counterweight on the table',
   tape: 'tape on the thread',
   dummyRail: 'dummy rail in the carriages',
   props: 'props under the side plates',

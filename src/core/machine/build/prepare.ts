@@ -151,9 +151,9 @@ export function loose(axis: Axis, { screw }: Parts): Written[] {
     step(
       'nut-clamp',
       'Clamp the nut against turning, nip its screws',
-      'Shims under the screw, so that it does not hang. Square the flange to the way with a flat bar, hold it there with a clamp and nip the screws crosswise.',
+      `Shims under the screw, so that it does not hang.${screw.kind === 'ball' ? ' Screws in the notches of its flange keep it off the bracket evenly until it is square.' : ''} Square the flange to the way with a flat bar, hold it there with a clamp and nip the screws crosswise.`,
       {
-        aidsIn: ['clamp', 'shims'],
+        aidsIn: screw.kind === 'ball' ? ['clamp', 'shims', 'spacers'] : ['clamp', 'shims'],
         tools: ['flat bar or parallel', 'small clamp', 'hex keys'],
         restsOn: ['nut-loose'],
         bolts: { nut: 'nipped' },

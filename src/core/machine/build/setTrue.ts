@@ -40,8 +40,19 @@ function endByEnd(axis: Axis): Written[] {
     step(
       'run-fixed',
       'Run the nut to the fixed end by hand',
-      'Turn the screw by hand until the nut stands a few millimetres off the block.',
-      { restsOn: ['nut-clamp'] },
+      `Turn the screw by hand until the nut stands a few millimetres off the block.${
+        axis.slide === 'table'
+          ? ' Run out that far the table overhangs: a counterweight on its other end, or it lifts off its way.'
+          : ''
+      }`,
+      {
+        restsOn: ['nut-clamp'],
+        ...(axis.slide === 'table' && {
+          aidsIn: ['counterweight'] as const,
+          caution:
+            'A table that overhangs by more than half tips off its way: weight on first, then run it out.',
+        }),
+      },
     ),
     step(
       'tight-fixed',
@@ -115,12 +126,12 @@ export function tighten({ axis }: EvaluationContext): Written[] {
     step(
       'nut-tight',
       'Tighten the nut',
-      'Crosswise, with the nut in the middle of the travel. Then the clamp off and the shims out from under the screw.',
+      'Crosswise, with the nut in the middle of the travel. Then everything off that helped: clamp, shims, spacers, weights.',
       {
         tools: ['hex keys'],
         restsOn: ['nut-clamp', 'tight-fixed', ...(hasFar ? ['tight-far'] : [])],
         bolts: { nut: 'tight' },
-        aidsOut: ['clamp', 'shims'],
+        aidsOut: ['clamp', 'shims', 'spacers', 'counterweight'],
       },
     ),
     ...lockBefore(axis, 'run-through', 'run the full travel'),

@@ -23,6 +23,8 @@ const AID_PART: Record<Aid, DrivePart> = {
   tape: 'screw',
   shims: 'screw',
   clamp: 'nut',
+  spacers: 'nut',
+  counterweight: 'way',
 }
 /** The hubs of a belt drive are its pulleys. */
 const hubPart = (axis: Axis, part: DrivePart): DrivePart =>

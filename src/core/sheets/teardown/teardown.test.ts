@@ -123,7 +123,7 @@ describe('labels', () => {
     const lefts = [...new Set(edges.map(({ x1 }) => x1))].toSorted((a, b) => a - b)
     for (const { x, heightMm: high, text } of texts(first.frame)) {
       const left = lefts.findLast(one => one <= x) ?? 0
-      expect(x + text.length * high * 0.78).toBeLessThan(left + widthMm + 0.5)
+      expect(x + text.length * high * 0.64).toBeLessThan(left + widthMm + 0.5)
     }
   })
 

@@ -96,7 +96,7 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
         way.waits || task.left < 1 ? (
           <Figures>{task.kind === 'parcel' ? '–' : lengthWords(way.minutes)}</Figures>
         ) : (
-          <chakra.div title={FROM_WORDS[task.minutesFrom]}>
+          <div>
             <QuantityField
               label={`Minutes: ${nameOf(task)}`}
               hideLabel
@@ -111,7 +111,10 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
                 edit(setMinutes(task, value === null ? null : Math.round(value), way.id, mergeKey))
               }
             />
-          </chakra.div>
+            <chakra.span display="block" fontSize="12px" color="quiet">
+              {FROM_WORDS[task.minutesFrom]}
+            </chakra.span>
+          </div>
         ),
     },
     {

@@ -80,7 +80,7 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
         </chakra.div>
       )}
       {plan?.kind === 'plan' && (
-        <chakra.p mt="3" data-finish>
+        <chakra.p mt="3" data-finish={plan.tasks.length}>
           <strong>Everything is done on {whenWords(now.day, plan.finishMinute)}</strong>, with{' '}
           {workWords(plan.handsMinutes)} of work. {!isLooking && boundWords(plan, now.minute)}
         </chakra.p>
