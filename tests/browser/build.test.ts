@@ -85,6 +85,7 @@ test('a lathe is taken apart: each step in its turn, what comes off counted into
 test('an evening that broke off says what was left loose; started again, it notes who and how long', async () => {
   const bench = await at('demo-skarrow-8', 'skarrow-y', 'steps')
   await bench.sees(/Wenna\. Left: Y: nut to its bracket: loose, fixed block to the casting: loose/)
+  await bench.sees(/Stepper 57 mm .* has not arrived, needed for “Motor in/, '[data-not-here]')
   expect(await title(bench)).toBe('Far block on, screws in loose')
   await bench.sees('2 × M6 x 30 mm', IN_HAND)
   await bench.sees('Loose: the nut will show where it belongs.', IN_HAND)
@@ -109,6 +110,12 @@ test('an evening that broke off says what was left loose; started again, it note
   await bench.isSaved()
   await bench.page.reload({ waitUntil: 'networkidle0' })
   await bench.sees(/Left: Y: nut to its bracket: nipped/)
+  // What the locknut is set by opens to its formula.
+  await bench.page.click('[data-part="block"] summary')
+  await bench.page.click('[data-step="preload"] button')
+  await bench.click('button', 'Working of set the locknut')
+  await bench.sees('Turn of the locknut', '[role=dialog]')
+  await bench.click('button', 'Close')
   await bench.stage('Log')
   await bench.sees(/Work stopped by Perran\. Left: Y: nut to its bracket: nipped/)
   await bench.sees('Done otherwise: Clamp the nut against turning, nip its screws (Held in the bracket')

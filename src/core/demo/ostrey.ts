@@ -59,7 +59,20 @@ const X = () =>
     },
     drive: { transmission: 'belt', handwheelKept: true },
     driveSizes: { beltCentresMm: 92, handwheelRadiusMm: 42 },
-    known: { measured: ['wayTravelMm', 'supportSpanMm', 'bracketThicknessMm', 'screwToWayMm', 'inclineDeg'] },
+    // Measured whole, and ready to be taken apart.
+    known: {
+      measured: [
+        'wayTravelMm',
+        'supportSpanMm',
+        'bracketThicknessMm',
+        'screwToWayMm',
+        'inclineDeg',
+        'movingMassKg',
+        'frictionCoefficient',
+        'dragN',
+        'counterbalanceN',
+      ],
+    },
     parts: {
       screw: 'ball-16-5-oversize',
       bearing: 'back-10',

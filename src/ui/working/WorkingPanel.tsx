@@ -16,7 +16,7 @@ import { Formula } from './Formula'
 const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed: 'assumed' }
 
 interface Props {
-  finding: Finding
+  finding: Pick<Finding, 'title' | 'sentence' | 'because' | 'restsOn'>
   figures: Record<string, Figure>
   /** Those of the job: a formula holds in millimetres and newtons, and what it takes and gives is said in both. */
   units: UnitSystem

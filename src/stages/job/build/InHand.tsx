@@ -7,6 +7,7 @@ import type { Step } from '@/core/machine/build/step'
 import { type StepScrews, screwsOf } from '@/core/machine/build/stepScrews'
 import { SUB_ASSEMBLIES } from '@/core/machine/build/subAssemblies'
 import { bagName, thingsOf } from '@/core/machine/build/takeApart'
+import { sheetOf } from '@/core/sheets'
 import { setBagged } from '@/core/sheets/teardown/edits'
 import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
@@ -14,10 +15,12 @@ import { Button } from '@/ui/controls'
 import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Explained } from '@/ui/terms/Explained'
+import { FiguresButton } from '../FiguresButton'
 import { useEdit, useJob, useJobContext, useUnits } from '../JobContext'
 import { PlaceButton } from '../PlaceLink'
 import { MishapForm } from './MishapForm'
 import { OtherwiseForm } from './OtherwiseForm'
+import { figuresOfStep, placeOfStep } from './placeOfStep'
 import type { Build } from './useBuild'
 
 type Asked = 'otherwise' | 'skipped' | 'mishap' | null
@@ -70,6 +73,7 @@ export function InHand({ build }: { build: Build }) {
       <chakra.p mt="2" maxW="68ch">
         <Explained text={shown.how} />
       </chakra.p>
+      <WhereItStands step={shown} />
       {shown.why && (
         <chakra.p mt="1" color="quiet" maxW="68ch">
           <b>Why now:</b> {shown.why}
@@ -109,6 +113,25 @@ export function InHand({ build }: { build: Build }) {
       )}
       <Actions key={shown.id} step={shown} build={build} isDone={tickedAt !== undefined} />
     </chakra.section>
+  )
+}
+
+/** The sheet where its readings are taken, and the working of its figures. */
+function WhereItStands({ step }: { step: Step }) {
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const place = placeOfStep(step.id)
+  const figures = figuresOfStep(step.id)
+  if (!place && figures.length === 0) return null
+  return (
+    <chakra.div display="flex" flexWrap="wrap" gap="2" mt="1">
+      {place && (
+        <PlaceButton variant="outline" place={{ jobId, axisId, ...place }}>
+          Go to {sheetOf(place.sheet).title}
+        </PlaceButton>
+      )}
+      <FiguresButton of={step.title.toLowerCase()} sentence={step.how} names={figures} />
+    </chakra.div>
   )
 }
 

@@ -9,6 +9,7 @@ import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { FiguresButton } from '../../job/FiguresButton'
 import { useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useAxis } from '../../job/useAxis'
@@ -37,9 +38,16 @@ export function ControllerPanel() {
       <Panel
         title="Controller"
         action={
-          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening', asked: 'moves' }}>
-            <Printer size={16} aria-hidden /> First-moves sheet
-          </PlaceButton>
+          <chakra.span display="inline-flex" gap="2">
+            <FiguresButton
+              of="the steps a millimetre"
+              sentence="Steps that move the axis a millimetre, corrected by the measured move where there is one."
+              names={['stepsPerMm']}
+            />
+            <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening', asked: 'moves' }}>
+              <Printer size={16} aria-hidden /> First-moves sheet
+            </PlaceButton>
+          </chakra.span>
         }
       >
         {settings.value ? (

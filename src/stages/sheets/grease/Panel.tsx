@@ -12,6 +12,7 @@ import { Button } from '@/ui/controls'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
+import { FiguresButton } from '../../job/FiguresButton'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 import { useWorkedOut } from '../../job/useEvaluation'
@@ -78,7 +79,12 @@ export function GreasePanel() {
         <chakra.p mt="3">
           {interval.value
             ? `It runs ${round(interval.value.kmPerHour * 1000)} m in an hour: ${lube.intervalKm} km are ${round(interval.value.hoursBetween)} hours, which is every ${round(interval.value.weeksBetween)} weeks.`
-            : interval.ask}
+            : interval.ask}{' '}
+          <FiguresButton
+            of="the interval of greasing"
+            sentence="How far the nut runs in a typical hour, against the travel between two greasings."
+            names={['lubeInterval']}
+          />
         </chakra.p>
         <Button
           variant="lamp"

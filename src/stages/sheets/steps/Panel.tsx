@@ -1,10 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
-import { boltStates } from '@/core/machine/build/holds'
+import { boltStates, partsFor } from '@/core/machine/build/holds'
 import { BOLT_STATES, type BoltState, type Step } from '@/core/machine/build/step'
 import { torqueShare } from '@/core/machine/build/stepScrews'
 import { type DriveJoint, JOINT_WORDS, JOINTS_OF_DRIVE } from '@/core/machine/joints/model'
 import { neededParts } from '@/core/machine/neededParts'
+import { missingOf } from '@/core/sheets/teardown/bags'
 import { Fold } from '@/ui/Fold'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
@@ -12,7 +13,7 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { AtTheMachine, LeftLoose } from '../../job/build/AtTheMachine'
 import { InHand } from '../../job/build/InHand'
 import { StepList } from '../../job/build/StepList'
-import { useBuild } from '../../job/build/useBuild'
+import { type Build, useBuild } from '../../job/build/useBuild'
 import { useJob, useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useKept } from '../../job/useKept'
@@ -54,6 +55,7 @@ export function StepsPanel() {
             taking apart is listed.
           </chakra.p>
         )}
+        <NotHere build={build} />
         <InHand build={build} />
         <AtTheMachine />
         <chakra.div mt="3">
@@ -83,6 +85,24 @@ export function StepsPanel() {
         </Fold>
       </Panel>
     </>
+  )
+}
+
+/** What open steps need and has not come, each with the step that waits for it. */
+function NotHere({ build }: { build: Build }) {
+  const { context, steps } = build
+  const orders = useJob(job => job.orders)
+  const lacking = new Map<string, string>()
+  for (const step of steps)
+    if (!context.axis.ticks[step.id])
+      for (const { name, lacks } of partsFor(step, context, orders))
+        if (lacks && !lacking.has(name)) lacking.set(name, `${name} ${lacks}, needed for “${step.title}”`)
+  const missing = missingOf(context.axis)
+  if (lacking.size + missing.length === 0) return null
+  return (
+    <chakra.p mb="3" fontSize="14px" color="close" data-not-here>
+      <b>Not here:</b> {[...lacking.values(), ...missing].join('; ')}.
+    </chakra.p>
   )
 }
 

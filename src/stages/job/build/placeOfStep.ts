@@ -1,0 +1,30 @@
+import type { Stage } from '@/core/document/stages'
+import type { SheetId } from '@/core/sheets'
+
+interface Place {
+  stage: Stage
+  sheet: SheetId
+}
+
+const PLACES: Readonly<Record<string, Place>> = {
+  incline: { stage: 'survey', sheet: 'geometry' },
+  stack: { stage: 'room', sheet: 'bearingBlock' },
+  aligned: { stage: 'align', sheet: 'screwLine' },
+  'torque-blocks': { stage: 'align', sheet: 'screwLine' },
+  'switches-on': { stage: 'build', sheet: 'switches' },
+  'cable-run': { stage: 'build', sheet: 'switches' },
+  controller: { stage: 'build', sheet: 'controller' },
+  'measured-move': { stage: 'build', sheet: 'controller' },
+  proved: { stage: 'prove', sheet: 'reversal' },
+  greased: { stage: 'build', sheet: 'grease' },
+}
+
+/** The sheet where a step's readings are taken or its figures stand; none for most. */
+export const placeOfStep = (stepId: string): Place | null => PLACES[stepId.replace(/\.2$/, '')] ?? null
+
+/** The figures that a step goes by, by the names under which the context knows them. */
+const FIGURES: Readonly<Record<string, readonly string[]>> = {
+  preload: ['locknutTurn', 'locknutLoose', 'locknutMatched'],
+  controller: ['stepsPerMm'],
+}
+export const figuresOfStep = (stepId: string): readonly string[] => FIGURES[stepId.replace(/\.2$/, '')] ?? []
