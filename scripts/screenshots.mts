@@ -19,7 +19,6 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['schedule', at('schedule'), 'dusk'],
   ['orders', at('orders'), 'dusk'],
   ['survey', at('geometry'), 'dusk'],
-  ['words', at('inWords'), 'day'],
   ['search', at('search'), 'dusk'],
   ['parts', at('parts'), 'dusk'],
   ['schools', at('schools'), 'day'],
@@ -27,8 +26,9 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['working', at('parts'), 'dusk'],
   ['travel', at('travel'), 'day'],
   ['section', at('nutRoom', 'skarrow-y'), 'day'],
-  ['block', at('bearingBlock'), 'dusk'],
-  ['build', at('steps'), 'dusk'],
+  ['build', at('steps', 'skarrow-y'), 'dusk'],
+  ['teardown', at('teardown', 'skarrow-y'), 'day'],
+  ['switches', at('switches'), 'dusk'],
   ['align', at('screwLine'), 'dusk'],
   ['prove', at('reversal'), 'day'],
   ['record', `/job/${SKARROW}/skarrow-x/record`, 'dusk'],
@@ -51,7 +51,6 @@ const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
   schedule: page => page.waitForSelector('[aria-label^="Chart of the plan"] title'),
   working: page => press(page, 'Working: Motor torque'),
   section: page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
-  block: page => page.waitForSelector('svg[aria-label^="Bearing block cut open"]'),
 }
 const TABLET = { width: 820, height: 1180, hasTouch: true }
 const BENCH = { width: 1280, height: 800 }

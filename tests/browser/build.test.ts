@@ -1,6 +1,5 @@
-import { spawnSync } from 'node:child_process'
 import { addressOf } from '@/stages/job/place'
-import { downloads } from './files'
+import { downloads, onPaper } from './files'
 import { type Bench, withApp } from './harness'
 
 const app = withApp({ env: { DUSK_DEMO: '1' } })
@@ -68,11 +67,11 @@ test('a lathe is taken apart: each step in its turn, what comes off counted into
   await bench.click('button', 'Labels of axis X as PDF')
   const { name, bytes } = await saved()
   expect(name).toBe('bag-labels-ostrey-254-axis-x.pdf')
-  const text = spawnSync('pdftotext', ['-layout', '-', '-'], { input: bytes }).stdout.toString('utf8')
+  const text = onPaper('pdftotext', ['-layout', '-', '-'], bytes).stdout.toString('utf8')
   expect(text).toContain('X3')
   expect(text).toMatch(/5 × Gib screws/)
   expect(text).toMatch(/___ × Gib/)
-  const size = spawnSync('pdfinfo', ['-'], { input: bytes }).stdout.toString('utf8')
+  const size = onPaper('pdfinfo', ['-'], bytes).stdout.toString('utf8')
   expect(size).toMatch(/Page size:\s+612 x 792 pts/)
   // After a reload it stands where it stood, and the log has the reason.
   await bench.page.reload({ waitUntil: 'networkidle0' })

@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { extname, join } from 'node:path'
@@ -28,6 +29,10 @@ export async function downloads(page: Page) {
     throw new Error('Nothing was downloaded.')
   }
 }
+
+/** What a tool that reads PDFs says of one. */
+export const onPaper = (tool: string, args: string[], pdf: Uint8Array) =>
+  spawnSync(tool, args, { input: pdf, maxBuffer: 64 * 1024 * 1024 })
 
 /** A file on the disk, for a builder to pick. */
 export function onDisk(name: string, text: string | Uint8Array): string {

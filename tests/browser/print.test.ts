@@ -1,13 +1,10 @@
-import { spawnSync } from 'node:child_process'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
 import { sheetsOf } from '@/core/sheets'
+import { onPaper } from './files'
 import { type Bench, withApp } from './harness'
 
 const app = withApp({ env: { DUSK_DEMO: '1' } })
 const DEMO = '/job/demo-skarrow-8/skarrow-x'
-
-const onPaper = (tool: string, args: string[], pdf: Uint8Array) =>
-  spawnSync(tool, args, { input: pdf, maxBuffer: 64 * 1024 * 1024 })
 
 /** The words of every page, and how light each is, 1 being white. */
 function pages(pdf: Uint8Array): { text: string; corner: number; mean: number }[] {

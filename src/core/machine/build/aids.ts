@@ -37,7 +37,9 @@ export function aidsIn(steps: readonly Step[], ticks: Axis['ticks']): AidIn[] {
       const later = steps
         .slice(index + 1)
         .filter(one => one.aidsOut?.includes(aid) && (!by.screw || !one.screw || one.screw === by.screw))
-      if (!later.some(({ id }) => ticks[id])) found.push({ aid, by, outBy: later[0] ?? null })
+      // Put in a second time, it is there once.
+      const isKnown = found.some(one => one.aid === aid && one.by.screw === by.screw)
+      if (!isKnown && !later.some(({ id }) => ticks[id])) found.push({ aid, by, outBy: later[0] ?? null })
     }
   }
   return found

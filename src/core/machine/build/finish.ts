@@ -16,8 +16,17 @@ const MEASURED: Asked = {
   at: { states: ['holds', 'close', 'fails'], missing: 'Measure it under Prove first.' },
 }
 
+/** Both ends have a switch that stops the axis in time. */
+const SWITCHED: Asked[] = ['switches.fixed', 'switches.far'].map(checkId => ({
+  checkId,
+  at: {
+    states: ['holds', 'close', 'unknown'],
+    missing: 'Enter the switches under Build, Switches and cables.',
+  },
+}))
+
 /** Switches, and the cable to the motor. */
-export function wiring(): Written[] {
+export function wiring({ axis }: EvaluationContext): Written[] {
   return [
     step(
       'switches-on',
@@ -48,6 +57,8 @@ export function wiring(): Written[] {
         hold: true,
         keepsSafe: true,
         restsOn: ['switches-on'],
+        // What is entered of them must hold; nobody has to enter it.
+        ...(axis.switches.length > 0 && { asks: { verdicts: SWITCHED } }),
         caution: 'Only the low voltage of the controller is on; drives stay off and unplugged.',
       },
     ),

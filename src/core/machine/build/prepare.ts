@@ -3,7 +3,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
 import { mayFall } from './lifting'
 import { locknut } from './preload'
-import { type Parts, step, type Written } from './step'
+import { type Asked, type Parts, step, type Written } from './step'
 
 const BEARINGS_HOW: Record<Parts['bearing']['arrangement'], string> = {
   'deep-groove': 'Either way round. The wave spring goes between the outer ring and the cover.',
@@ -103,6 +103,14 @@ export const screwAndNut = ({ screw }: Parts): Written[] =>
       ]
     : []
 
+/** A grease point that nothing reaches later is mended before it is shut in. */
+const GREASED: Asked[] = [
+  {
+    checkId: 'grease.access',
+    at: { states: ['holds', 'close', 'unknown'], missing: 'Enter the points under Build, Grease.' },
+  },
+]
+
 /** Everything in by hand, so that the parts find their places. */
 export function loose(axis: Axis, { screw }: Parts): Written[] {
   const free = axis.ends === 'fixed-free'
@@ -114,7 +122,7 @@ export function loose(axis: Axis, { screw }: Parts): Written[] {
       {
         tools: ['hex keys'],
         bolts: { nut: 'loose' },
-        asks: { parts: ['screw'] },
+        asks: { parts: ['screw'], ...(axis.lubePoints.length > 0 && { verdicts: GREASED }) },
         ...(mayFall(axis) && { caution: NO_WEIGHT }),
       },
     ),

@@ -51,7 +51,7 @@ export const procedure = remembered((context): Step[] | null => {
     setTrue: setTrue(context),
     square: squareAndCouple(context),
     motor: driveEnd(parts, context),
-    wiring: wiring(),
+    wiring: wiring(context),
     moves: firstMoves(context),
     proof: proof(),
     final: finish(context, parts),

@@ -347,7 +347,9 @@ export function takeApart(axis: Axis): Written[] {
           ),
         ]
       : []),
-    ...(axis.slide ? APART[axis.slide] : []),
+    ...(axis.slide ? APART[axis.slide] : []).map(one =>
+      one.id === 'td-hang' && mayFall(axis) ? { ...one, aidsIn: ['hoist'] as const } : one,
+    ),
     step(
       'clean',
       'Clean every face and hole, and cover the ways',

@@ -365,6 +365,37 @@ describe('an evening', () => {
   })
 })
 
+describe('a step asks what stands beside the drive', () => {
+  test('no nut goes in over a grease point that nothing reaches, and no power on switches that stop too late', () => {
+    const shut: Axis = {
+      ...X,
+      lubePoints: X.lubePoints.map(point => ({ ...point, access: 'none' as const })),
+    }
+    expect(askOf(stepIn(shut, 'nut-loose'), contextOf(shut), {})).toContain('cannot be reached')
+    expect(askOf(stepIn(X, 'nut-loose'), contextOf(X), {})).toBeNull()
+    const late: Axis = { ...X, switches: X.switches.map(one => ({ ...one, beforeStopMm: 0.5 })) }
+    expect(askOf(stepIn(late, 'switch-tested'), contextOf(late), {})).toContain('before the hard stop')
+    // Nobody has to enter them.
+    const bare: Axis = { ...X, switches: [], lubePoints: [] }
+    expect(askOf(stepIn(bare, 'switch-tested'), contextOf(bare), {})).toBeNull()
+    expect(askOf(stepIn(bare, 'nut-loose'), contextOf(bare), {})).toBeNull()
+  })
+  test('a head that is hung to be taken apart and again to be set is on one hoist', () => {
+    const head: Axis = {
+      ...X,
+      slide: 'head',
+      dimensions: { ...X.dimensions, inclineDeg: { value: 90, provenance: 'measured' } },
+    }
+    const steps = stepsOf(head)
+    const ticks = without(allTicked(steps), 'support-off')
+    expect(
+      aidsIn(steps, ticks)
+        .map(({ aid }) => aid)
+        .toSorted(),
+    ).toEqual(['block', 'hoist'])
+  })
+})
+
 describe('nothing is known yet', () => {
   test('a new axis can be taken apart before a part is chosen; the end of aids is asked for', () => {
     for (const kind of ['mill', 'lathe', 'router'] as const)
