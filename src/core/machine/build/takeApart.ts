@@ -89,7 +89,7 @@ const HEAVY =
 const photo = step(
   'td-photo',
   'Photograph it as it is',
-  'Every side, every dial, every shim and the way each cable and oil line runs. Put the pictures into the log.',
+  'Every side, every dial, every shim and the way each cable and oil line runs. Note in the log where the pictures are.',
   { tools: ['camera'] },
 )
 const lockOthers = step(
