@@ -147,8 +147,8 @@ export const BUILT_SKARROW_Y: Built = {
   ...NOTHING_BUILT,
   slide: 'saddle',
   ticks: {
-    ...ticked('2026-11-19T18:35:00.000Z', 14, APART_SADDLE),
-    ...ticked('2026-11-21T08:30:00.000Z', 20, [...ON_THE_BENCH, ...WAYS]),
+    ...ticked('2026-11-22T08:35:00.000Z', 14, APART_SADDLE),
+    ...ticked('2026-11-23T18:30:00.000Z', 17, [...ON_THE_BENCH, ...WAYS]),
     ...ticked('2026-11-24T19:05:00.000Z', 40, ['nut-loose', 'fixed-loose']),
   },
   stepNotes: {

@@ -29,8 +29,8 @@ export const PLAN_SKARROW: Plan = {
   sittings: [
     {
       id: 'sitting-1',
-      startedAt: '2026-11-21T08:10:00.000Z',
-      stoppedAt: '2026-11-21T12:20:00.000Z',
+      startedAt: '2026-11-22T08:10:00.000Z',
+      stoppedAt: '2026-11-22T12:20:00.000Z',
       who: 'Wenna',
     },
     {

@@ -304,6 +304,12 @@ const lines: [at: string, axisId: string | null, kind: LogEntry['kind'], text: s
     'test',
     'Reversal “As first built”: 45 µm, five times what the parts account for. Cause not found yet.',
   ],
+  [
+    '2026-11-22T08:30:00.000Z',
+    'skarrow-y',
+    'note',
+    'Table lifted off whole, with its drive, to get at the saddle.',
+  ],
 ]
 
 /** The demo job: a turret-style mill, X nearly done with a fault still to find, Y sized, Z barely begun. */

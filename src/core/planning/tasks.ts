@@ -337,7 +337,9 @@ function settleDone(tasks: Task[]): void {
   const settle = (task: Task) => {
     for (const key of task.after) {
       const before = byKey.get(key)
-      if (!before || before.isDone || before.kind === 'parcel') continue
+      // Which axis comes first is the order of a plan: what another axis has done says nothing of this one.
+      const isOfAnother = before?.axisId && task.axisId && before.axisId !== task.axisId
+      if (!before || before.isDone || before.kind === 'parcel' || isOfAnother) continue
       before.isDone = true
       settle(before)
     }
