@@ -120,7 +120,7 @@ test('a belt, a kept handwheel and a second screw are judged, drawn and built', 
   await bench.becomes('screw.buckling', 'holds')
 
   await bench.stage('Build')
-  await bench.page.click('[data-part="motor"] summary')
+  await (await bench.page.waitForSelector('[data-part="motor"] summary'))?.click()
   await bench.sees('Tension the belt and tighten the motor face screws')
   expect(bench.errors).toEqual([])
 })

@@ -1,24 +1,18 @@
 import { chakra } from '@chakra-ui/react'
 import { Check, Hand, TriangleAlert } from 'lucide-react'
-import { type ReactNode, useState } from 'react'
-import { askOf, blockedBy, partsFor } from '@/core/machine/build/holds'
-import { BAGGED } from '@/core/machine/build/model'
+import { useState } from 'react'
+import { askOf, blockedBy } from '@/core/machine/build/holds'
 import type { Step } from '@/core/machine/build/step'
-import { type StepScrews, screwsOf } from '@/core/machine/build/stepScrews'
 import { SUB_ASSEMBLIES } from '@/core/machine/build/subAssemblies'
-import { bagName, thingsOf } from '@/core/machine/build/takeApart'
 import { sheetOf } from '@/core/sheets'
-import { setBagged } from '@/core/sheets/teardown/edits'
 import { momentWords } from '@/core/units/dateWords'
-import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
-import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
-import { FieldInput } from '@/ui/fields/FieldInput'
 import { Explained } from '@/ui/terms/Explained'
 import { FiguresButton } from '../FiguresButton'
-import { useEdit, useJob, useJobContext, useUnits } from '../JobContext'
+import { useJob, useJobContext } from '../JobContext'
 import { PlaceButton } from '../PlaceLink'
 import { MishapForm } from './MishapForm'
+import { Needs } from './Needs'
 import { OtherwiseForm } from './OtherwiseForm'
 import { figuresOfStep, placeOfStep } from './placeOfStep'
 import type { Build } from './useBuild'
@@ -188,129 +182,6 @@ function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: bo
             Something went wrong
           </Button>
         </>
-      )}
-    </chakra.div>
-  )
-}
-
-const Row = ({ head, children }: { head: string; children: ReactNode }) => (
-  <chakra.div display="grid" gridTemplateColumns="64px minmax(0, 1fr)" gap="2" py="1" borderTopWidth="1px">
-    <chakra.dt color="quiet">{head}</chakra.dt>
-    <dd>{children}</dd>
-  </chakra.div>
-)
-
-/** Parts with whether they are here, bags with their counts, screws with their torque, tools. */
-function Needs({ step, build }: { step: Step; build: Build }) {
-  const { context } = build
-  const { axis } = context
-  const { axisId } = useJobContext()
-  const jobId = useJob(job => job.id)
-  const orders = useJob(job => job.orders)
-  const units = useUnits()
-  const edit = useEdit()
-  const parts = partsFor(step, context, orders)
-  const screws = screwsOf(step, axis)
-  const things = thingsOf(axis).filter(({ id }) => step.takes?.includes(id))
-  if (parts.length + screws.length + things.length + step.tools.length === 0) return null
-  return (
-    <chakra.dl mt="3" fontSize="15px">
-      {parts.length > 0 && (
-        <Row head="Parts">
-          {parts.map(({ name, lacks }) => (
-            <chakra.p key={name}>
-              {name} <chakra.b color={lacks ? 'fails' : 'quiet'}>{lacks ?? ''}</chakra.b>
-            </chakra.p>
-          ))}
-        </Row>
-      )}
-      {things.length > 0 && (
-        <Row head="Bags">
-          <chakra.div display="grid" gap="2">
-            {things.map(thing => {
-              const counts = axis.bagged[thing.id]
-              return (
-                <chakra.div key={thing.id} display="flex" flexWrap="wrap" gap="2" alignItems="center">
-                  <chakra.b fontFamily="mono">{bagName(axis, thing.bag)}</chakra.b>
-                  <span>
-                    {thing.what}: {counts?.count ?? 'not counted when it came off'}
-                  </span>
-                  {counts?.count != null && (
-                    <chakra.span width="140px">
-                      <FieldInput
-                        field={BAGGED.of.of.foundCount}
-                        label={`Found again: ${thing.what}`}
-                        value={counts.foundCount}
-                        units={units}
-                        dense
-                        hideLabel
-                        onValue={(value, mergeKey) =>
-                          edit(setBagged(axis, thing, { foundCount: value as number | null }, mergeKey))
-                        }
-                      />
-                    </chakra.span>
-                  )}
-                  {counts?.count != null &&
-                    counts.foundCount !== null &&
-                    counts.foundCount < counts.count && (
-                      <chakra.b color="fails">{counts.count - counts.foundCount} missing</chakra.b>
-                    )}
-                </chakra.div>
-              )
-            })}
-          </chakra.div>
-        </Row>
-      )}
-      {screws.length > 0 && (
-        <Row head="Screws">
-          <chakra.div display="grid" gap="3">
-            {screws.map(one => (
-              <Screws key={one.label} screws={one} step={step} />
-            ))}
-            {screws.some(({ judged }) => !judged) && (
-              <PlaceButton
-                variant="outline"
-                justifySelf="start"
-                place={{ jobId, axisId, stage: 'room', sheet: 'fasteners' }}
-              >
-                Say which joint it is, under Screws
-              </PlaceButton>
-            )}
-          </chakra.div>
-        </Row>
-      )}
-      {step.tools.length > 0 && <Row head="Tools">{step.tools.join(', ')}</Row>}
-    </chakra.dl>
-  )
-}
-
-/** The screws of one joint: how many of which, how tight now, and their order. */
-function Screws({ screws, step }: { screws: StepScrews; step: Step }) {
-  const units = useUnits()
-  const { label, state, count, size, torqueNm, fullNm } = screws
-  return (
-    <chakra.div display="flex" flexWrap="wrap" gap="4" alignItems="center">
-      <div>
-        <p>
-          {label}:{' '}
-          <chakra.b fontFamily="mono">
-            {count !== null && `${count} × `}
-            {size ?? 'size not known'}
-          </chakra.b>
-        </p>
-        <p>
-          {state}
-          {torqueNm !== null && (
-            <>
-              , <chakra.b fontFamily="mono">{say(torqueNm, 'torque', units, 1)}</chakra.b>
-              {fullNm !== null && torqueNm < fullNm && ` of ${say(fullNm, 'torque', units, 1)}`}
-            </>
-          )}
-          {torqueNm === null && state !== 'loose' && ': torque not known'}
-        </p>
-      </div>
-      {count !== null && torqueNm !== null && (
-        <TighteningDrawing count={count} label={`${label}, ${step.title}`} />
       )}
     </chakra.div>
   )
