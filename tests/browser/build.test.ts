@@ -120,7 +120,7 @@ test('an evening that broke off says what was left loose; started again, it note
   await bench.sees('Done otherwise: Clamp the nut against turning, nip its screws (Held in the bracket')
   // What leans on a step goes with it when it is opened again.
   await bench.stage('Build')
-  await bench.page.click('[data-step="far-loose"] button')
+  await (await bench.page.waitForSelector('[data-step="far-loose"] button'))?.click()
   await bench.click('button', 'Open it again, with 1 that lean on it')
   await bench.sees('Far block on, screws in loose', IN_HAND)
   expect(bench.errors).toEqual([])
