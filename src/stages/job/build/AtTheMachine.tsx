@@ -26,6 +26,8 @@ export function AtTheMachine() {
       gap="3"
       alignItems="center"
       mt="3"
+      // Nobody starts work on paper.
+      data-frame
       data-sitting={now ? 'on' : 'off'}
     >
       {now ? (

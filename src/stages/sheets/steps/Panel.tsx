@@ -59,7 +59,14 @@ export function StepsPanel() {
         <InHand build={build} />
         <AtTheMachine />
         <chakra.div mt="3">
-          <chakra.label display="inline-flex" gap="2" alignItems="center" minH="44px" cursor="pointer">
+          <chakra.label
+            data-frame
+            display="inline-flex"
+            gap="2"
+            alignItems="center"
+            minH="44px"
+            cursor="pointer"
+          >
             <chakra.input
               type="checkbox"
               checked={quick}

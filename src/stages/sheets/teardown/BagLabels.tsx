@@ -41,7 +41,7 @@ export function BagLabels() {
   }
   if (bagLabels(job.name, axis).length === 0) return null
   return (
-    <>
+    <div data-frame>
       <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3" alignItems="end">
         <Button variant="outline" onClick={() => void save(false)}>
           <FileDown size={16} aria-hidden /> Labels of axis {axis.name} as PDF
@@ -83,6 +83,6 @@ export function BagLabels() {
           The file could not be made: {failure}. Nothing was changed.
         </chakra.p>
       )}
-    </>
+    </div>
   )
 }
