@@ -14,6 +14,13 @@ export interface Span {
   label: string
   tone: 'ink' | 'close' | 'fails' | 'lamp'
 }
+/** The tone of a length by the verdict on it. */
+export const TONE_OF: Readonly<Record<State, Span['tone']>> = {
+  holds: 'ink',
+  close: 'close',
+  fails: 'fails',
+  unknown: 'ink',
+}
 /** A stretch of the screw that the nut keeps out of, so that soft limit, switch and hard stop stand apart. */
 export interface Zone {
   fromMm: number

@@ -1,10 +1,9 @@
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
-import { attempt } from '../evaluation/attempt'
 import type { CalendarEntry } from '../formats/calendarFile'
 import type { Window } from '../schedule/calendar'
 import { evaluateAxis } from '../sheets/evaluateAxis'
-import { dueAfter, intervalOf } from '../sheets/grease/due'
+import { nextGreasing } from '../sheets/grease/due'
 import { clockWords } from '../units/clock'
 import { DAY_MINUTES, dayAfter } from './days'
 import type { PlannedTask } from './plan'
@@ -82,8 +81,7 @@ export const entriesOf = (
 /** When each axis is greased next, for a calendar: those that were greased at least once. */
 export const greaseEntries = (job: Job, catalogue: Catalogue): CalendarEntry[] =>
   job.axes.flatMap((axis): CalendarEntry[] => {
-    const context = evaluateAxis(axis, catalogue, job.units)
-    const due = dueAfter(axis.greasings, attempt(() => intervalOf(context)).value?.weeksBetween ?? null)
+    const due = nextGreasing(evaluateAxis(axis, catalogue, job.units))
     return due
       ? [
           {

@@ -1,12 +1,8 @@
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
 import type { EvaluationContext } from '../evaluation/context'
-import { procedure, teardown } from '../machine/build/procedure'
-import type { Step } from '../machine/build/step'
+import { knownSteps } from '../machine/build/procedure'
 import { KINDS, TASK_KINDS, type TaskKind } from './taskKinds'
-
-/** The steps of an axis, and while its parts are not chosen those that take it apart. */
-export const stepsOf = (context: EvaluationContext): Step[] => procedure(context) ?? teardown(context)
 
 /** Between two ticks of one sitting. */
 const LONGEST_PAUSE_MINUTES = 180
@@ -38,7 +34,7 @@ export function learnedMinutes(
   const learned = new Map<TaskKind, { at: string; minutes: number }>()
   for (const axis of job.axes) {
     const context = contexts.get(axis.id)
-    const steps = context ? stepsOf(context) : []
+    const steps = context ? knownSteps(context) : []
     for (const kind of TASK_KINDS) {
       const own = steps.filter(({ part }) => KINDS[kind].parts?.includes(part)).map(({ id }) => id)
       const took = minutesOfTicks(axis, own)

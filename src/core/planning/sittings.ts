@@ -5,8 +5,9 @@ import { LONGEST_LINE } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import { type Plan, SITTINGS, type Sitting } from '../document/plan'
 import { leftLoose } from '../machine/build/left'
-import { procedure, teardown } from '../machine/build/procedure'
+import { knownSteps } from '../machine/build/procedure'
 import { evaluateAxis } from '../sheets/evaluateAxis'
+import { minutesTaken } from './planEdits'
 
 /** The time at the machine that goes on; none when work is stopped. */
 export const sittingNow = ({ sittings }: Pick<Plan, 'sittings'>): Sitting | null =>
@@ -27,9 +28,13 @@ export interface LeftOn {
 export const leftOn = (job: Job, catalogue: Catalogue): LeftOn[] =>
   job.axes.flatMap(axis => {
     const context = evaluateAxis(axis, catalogue, job.units)
-    const left = leftLoose(procedure(context) ?? teardown(context), axis.ticks)
+    const left = leftLoose(knownSteps(context), axis.ticks)
     return left.length > 0 ? [{ axisId: axis.id, axisName: axis.name, left }] : []
   })
+
+/** @example leftWords([{ axisId: 'y', axisName: 'Y', left: ['nut to its bracket: loose'] }]) // 'Left: Y: nut to its bracket: loose.' */
+export const leftWords = (left: readonly LeftOn[]): string =>
+  `Left: ${left.map(({ axisName, left: all }) => `${axisName}: ${all.join(', ')}`).join('; ')}.`
 
 /** Notes that somebody is at the machine from now on. */
 export const startSitting = (who: string, at: string): Edit => ({
@@ -53,15 +58,10 @@ export const stopSitting = (sitting: Sitting, at: string, left: readonly LeftOn[
     axisId: null,
     kind: 'step',
     text: `Work stopped${sitting.who ? ` by ${sitting.who}` : ''}. ${
-      left.length === 0
-        ? 'Nothing was left loose.'
-        : `Left: ${left.map(({ axisName, left: all }) => `${axisName}: ${all.join(', ')}`).join('; ')}.`
+      left.length === 0 ? 'Nothing was left loose.' : leftWords(left)
     }`.slice(0, LONGEST_LINE),
   },
 })
-
-/** Longer than that between two ticks is a pause. */
-const MOST_MINUTES = 12 * 60
 
 /**
  * Minutes from the last tick of the job since work was started, or from its start, to now: what a step took.
@@ -75,6 +75,5 @@ export function minutesSinceLast(job: Job, at: string): number | null {
     .flatMap(({ ticks }) => Object.values(ticks))
     .filter(tick => tick >= sitting.startedAt)
   const from = [sitting.startedAt, ...ticks].toSorted().at(-1) as string
-  const minutes = Math.round((Date.parse(at) - Date.parse(from)) / 60_000)
-  return minutes >= 1 && minutes <= MOST_MINUTES ? minutes : null
+  return minutesTaken(from, at)
 }

@@ -6,6 +6,7 @@ import { NO_NOTE, type TaskNote } from '../document/plan'
 import type { Stage } from '../document/stages'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
+import { knownSteps } from '../machine/build/procedure'
 import type { Cut } from '../machine/cut'
 import { neededParts } from '../machine/neededParts'
 import { stillToMeasure } from '../machine/stillToMeasure'
@@ -14,7 +15,7 @@ import type { SheetId } from '../sheets'
 import { cutList } from '../sheets/cutList'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { DAY_MINUTES, type Now } from './days'
-import { learnedMinutes, stepsOf } from './learned'
+import { learnedMinutes } from './learned'
 import { type Parcel, parcelsOf } from './parcels'
 import { KINDS, type TaskKind } from './taskKinds'
 
@@ -227,7 +228,7 @@ function addAxis(
   { job, hasTeardown, teardowns, add }: Building,
 ): void {
   const key = (kind: TaskKind, part?: string) => keyOf(axis.id, kind, part)
-  const steps = stepsOf(context)
+  const steps = knownSteps(context)
   /** The share of the steps of a task that is not ticked yet. */
   const leftOf = (kind: TaskKind): number => {
     const own = steps.filter(({ part }) => KINDS[kind].parts?.includes(part))

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { procedure, teardown } from '@/core/machine/build/procedure'
+import { knownSteps } from '@/core/machine/build/procedure'
 import { SUB_ASSEMBLIES } from '@/core/machine/build/subAssemblies'
 import { paperOf } from '@/core/sheets/paper'
 import { buildSheet, partsWithSteps, type SheetFor } from '@/core/sheets/steps/workSheet'
@@ -14,7 +14,7 @@ import { PaperBlocks, PaperScreen } from './paper'
 export function EveningScreen({ onBack }: { onBack: () => void }) {
   const context = useEvaluation()
   const job = useJob(whole)
-  const steps = procedure(context) ?? teardown(context)
+  const steps = knownSteps(context)
   const parts = partsWithSteps(steps)
   const asked = useAskedFor()
   const [chosen, choose] = useState<SheetFor | null>(null)

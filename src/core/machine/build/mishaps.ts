@@ -1,6 +1,7 @@
 import type { Axis } from '../../document/axis'
 import { stockLengthWords } from '../joints/fastener'
 import { judgeJoint } from '../joints/joint'
+import { keyWords } from '../joints/thread'
 import type { Mishap, MishapKind } from './model'
 import { type Step, step, type Written } from './step'
 import type { SubAssembly } from './subAssemblies'
@@ -98,7 +99,6 @@ const MENDED_BY: Record<MishapKind, (where: string, axis: Axis, mishap: Mishap) 
 
 /** What a mishap needs bought, by the key of its order; none where nothing is. */
 export function mishapOrders(axis: Axis): { key: string; what: string; count: number }[] {
-  const words = (text: string) => text.replaceAll('#', 'no ').replaceAll('/', '-')
   return axis.mishaps.flatMap(({ what, jointId, count }) => {
     const joint = axis.joints.find(({ id }) => id === jointId)
     switch (what) {
@@ -110,7 +110,7 @@ export function mishapOrders(axis: Axis): { key: string; what: string; count: nu
         return joint
           ? [
               {
-                key: `mend:insert ${words(joint.thread)}`,
+                key: `mend:insert ${keyWords(joint.thread)}`,
                 what: `Thread inserts ${joint.thread}, with tap and tool`,
                 count,
               },
@@ -120,12 +120,12 @@ export function mishapOrders(axis: Axis): { key: string; what: string; count: nu
         return joint
           ? [
               {
-                key: `mend:tap ${words(joint.thread)}`,
+                key: `mend:tap ${keyWords(joint.thread)}`,
                 what: `Tap ${joint.thread}, for one that broke`,
                 count: 1,
               },
               {
-                key: `mend:extractor ${words(joint.thread)}`,
+                key: `mend:extractor ${keyWords(joint.thread)}`,
                 what: `Tap extractor ${joint.thread}`,
                 count: 1,
               },
@@ -136,7 +136,7 @@ export function mishapOrders(axis: Axis): { key: string; what: string; count: nu
         return joint
           ? [
               {
-                key: `mend:screw ${words(joint.thread)} ${lengthMm ?? ''}`.trim(),
+                key: `mend:screw ${keyWords(joint.thread)} ${lengthMm ?? ''}`.trim(),
                 what: `Cap screws ${joint.thread}${lengthMm ? ` x ${stockLengthWords(joint.thread, lengthMm)}` : ''} ${joint.propertyClass}, for missing ones`,
                 count,
               },

@@ -1,5 +1,5 @@
 import type { Axis } from '../../document/axis'
-import { remembered } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { driveEnd } from './driveEnd'
 import { finish, firstMoves, proof, wiring } from './finish'
 import { withMishaps } from './mishaps'
@@ -64,3 +64,6 @@ export const procedure = remembered((context): Step[] | null => {
   })
   return withMishaps(steps, axis)
 })
+
+/** The steps of an axis as far as they are known: while a part is not chosen, those that take it apart. */
+export const knownSteps = (context: EvaluationContext): Step[] => procedure(context) ?? teardown(context)

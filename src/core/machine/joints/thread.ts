@@ -71,3 +71,10 @@ export const threadDrills = calculation({
     return { tapDrillMm, clearanceHoleMm: facts.holeMm }
   },
 })
+
+/**
+ * The name of a thread, or of a screw, as the key of an order takes it: no hash, no stroke.
+ *
+ * @example keyWords('#10-24 UNC') // 'no 10-24 UNC'
+ */
+export const keyWords = (name: string): string => name.replaceAll('#', 'no ').replaceAll('/', '-')

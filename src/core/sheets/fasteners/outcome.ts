@@ -5,14 +5,12 @@ import {
   stockLengthWords,
 } from '../../machine/joints/fastener'
 import { judgedJoints, lacksScrews } from '../../machine/joints/joint'
-import { isUnified, threadDrills } from '../../machine/joints/thread'
+import { isUnified, keyWords, threadDrills } from '../../machine/joints/thread'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
 import { screws } from './remedies'
 import { fasteners } from './sheet'
 
-/** As the key of an order takes it: no hash, no stroke. */
-const keyWords = (text: string) => text.replaceAll('#', 'no ').replaceAll('/', '-')
 /** Metric drills are sold by tenths of a millimetre, those for unified threads by hundredths. */
 const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
 

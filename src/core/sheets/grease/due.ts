@@ -1,6 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { number } from '../../calculation/spec'
 import type { Axis } from '../../document/axis'
+import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
 import { duty } from '../../machine/drive/load'
@@ -77,3 +78,7 @@ export function dueAfter(greasings: Axis['greasings'], weeksBetween: number | nu
         : [MOST_WEEKS, 'half a year']
   return { day: new Date(last + weeks * 7 * DAY_MS).toISOString().slice(0, 10), because }
 }
+
+/** When the axis of a context is greased next; its travel counts as far as it is known. */
+export const nextGreasing = (t: EvaluationContext): Due | null =>
+  dueAfter(t.axis.greasings, attempt(() => intervalOf(t)).value?.weeksBetween ?? null)

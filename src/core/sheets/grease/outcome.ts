@@ -1,7 +1,7 @@
 import { attempt } from '../../evaluation/attempt'
 import { dayWords } from '../../units/dateWords'
 import { outcomeOf } from '../outcome'
-import { dueAfter, intervalOf, lubeInterval } from './due'
+import { intervalOf, lubeInterval, nextGreasing } from './due'
 import { LUBE_POINTS } from './model'
 import { fitted } from './remedies'
 import { grease } from './sheet'
@@ -11,9 +11,8 @@ export const greaseOutcome = outcomeOf(grease, {
   calculations: [lubeInterval],
   remedies: { 'grease.access': [fitted()] },
   paper(context) {
-    const { lubePoints, greasings } = context.axis
-    const interval = attempt(() => intervalOf(context)).value
-    const due = dueAfter(greasings, interval?.weeksBetween ?? null)
+    const { lubePoints } = context.axis
+    const due = nextGreasing(context)
     return [
       {
         on: 'build',

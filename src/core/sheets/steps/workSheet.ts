@@ -2,7 +2,7 @@ import type { Orders } from '../../document/job'
 import type { PaperBlock, PaperCell } from '../../drawing/paper'
 import type { EvaluationContext } from '../../evaluation/context'
 import { partsFor } from '../../machine/build/holds'
-import { procedure, teardown } from '../../machine/build/procedure'
+import { knownSteps } from '../../machine/build/procedure'
 import type { Step } from '../../machine/build/step'
 import { screwsOf } from '../../machine/build/stepScrews'
 import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS, type SubAssembly } from '../../machine/build/subAssemblies'
@@ -17,7 +17,7 @@ export type SheetFor = SubAssembly | 'evening'
 
 /** The steps that a sheet is about: all of a sub-assembly, or the next ones that are open. */
 export function stepsFor(context: EvaluationContext, what: SheetFor): Step[] {
-  const all = procedure(context) ?? teardown(context)
+  const all = knownSteps(context)
   return what === 'evening'
     ? all.filter(({ id }) => !context.axis.ticks[id]).slice(0, EVENING)
     : all.filter(({ part }) => part === what)

@@ -1,11 +1,10 @@
+import { TONE_OF } from '../../drawing/overlay'
 import { attempt } from '../../evaluation/attempt'
 import { stoppingMm } from '../../machine/travel/stopping'
 import { STOPPING } from '../../machine/travel/stoppingModel'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { LIMITS, STOPPING_CHECKS } from './check'
-
-const TONES = { holds: 'ink', close: 'close', fails: 'fails', unknown: 'ink' } as const
 
 /** From soft limit to switch to hard stop there must be room to stop in. */
 export const stopping = defineSheet({
@@ -24,7 +23,7 @@ export const stopping = defineSheet({
     const farMm = spanMm + recessFarMm - safetyFarMm
     const label = `stops within ${say(distanceMm, 'length', context.units, 1)}`
     const toneOf = (checkId: keyof typeof STOPPING_CHECKS) =>
-      TONES[context.finding(checkId)?.state ?? 'unknown']
+      TONE_OF[context.finding(checkId)?.state ?? 'unknown']
     return {
       spans: [
         { fromMm: fixedMm - distanceMm, toMm: fixedMm, tone: toneOf('stopping.fixed'), label },

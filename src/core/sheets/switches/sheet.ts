@@ -1,9 +1,9 @@
+import { TONE_OF } from '../../drawing/overlay'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { LIMITS, SWITCH_CHECKS } from './check'
 import { CABLE, SWITCHES } from './model'
 
-const TONES = { holds: 'ink', close: 'close', fails: 'fails', unknown: 'ink' } as const
 const CHECK_OF = { fixed: 'switches.fixed', far: 'switches.far' } as const
 
 /** Where the switches stand and of what kind they are; how long the cable chain is. */
@@ -30,7 +30,7 @@ export const switches = defineSheet({
           {
             fromMm,
             toMm,
-            tone: TONES[context.finding(CHECK_OF[end])?.state ?? 'unknown'],
+            tone: TONE_OF[context.finding(CHECK_OF[end])?.state ?? 'unknown'],
             label: `${use === 'both' ? 'home and limit' : use} ${say(beforeStopMm, 'length', context.units, 1)} before the stop`,
           },
         ]

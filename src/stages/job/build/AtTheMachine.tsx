@@ -2,12 +2,20 @@ import { chakra } from '@chakra-ui/react'
 import { Pause, Play } from 'lucide-react'
 import { useCallback } from 'react'
 import type { Job } from '@/core/document/job'
+import type { Sitting } from '@/core/document/plan'
 import { catalogueOf } from '@/core/machine/parts'
-import { lastSitting, leftOn, sittingNow, startSitting, stopSitting } from '@/core/planning/sittings'
+import {
+  lastSitting,
+  leftOn,
+  leftWords,
+  sittingNow,
+  startSitting,
+  stopSitting,
+} from '@/core/planning/sittings'
 import { momentWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
-import { useEdit, useJob } from '../JobContext'
+import { useEdit, useJob, useJobContext } from '../JobContext'
 import { useSettledResult } from '../useAxis'
 import { useKept } from '../useKept'
 
@@ -18,7 +26,11 @@ export function AtTheMachine() {
   const now = useJob(job => sittingNow(job.plan))
   const edit = useEdit()
   const [who, setWho] = useKept('dusk-who', nameIn)
-  const left = useLeft()
+  const { session } = useJobContext()
+  const stop = (sitting: Sitting) => {
+    const { job } = session.getState()
+    if (job) session.edit(stopSitting(sitting, new Date().toISOString(), leftOn(job, catalogueOf(job))))
+  }
   return (
     <chakra.div
       display="flex"
@@ -36,7 +48,7 @@ export function AtTheMachine() {
             At the machine since {momentWords(now.startedAt)}
             {now.who && `, ${now.who}`}
           </chakra.p>
-          <Button variant="outline" onClick={() => edit(stopSitting(now, new Date().toISOString(), left))}>
+          <Button variant="outline" onClick={() => stop(now)}>
             <Pause size={16} aria-hidden /> Stop work
           </Button>
         </>
@@ -64,19 +76,16 @@ export function AtTheMachine() {
   )
 }
 
-const useLeft = () => useSettledResult(useCallback((job: Job) => leftOn(job, catalogueOf(job)), []))
-
 /** What was left loose when work was stopped last; nothing while somebody is at it. */
 export function LeftLoose() {
   const plan = useJob(job => job.plan)
-  const left = useLeft()
+  const left = useSettledResult(useCallback((job: Job) => leftOn(job, catalogueOf(job)), []))
   const last = lastSitting(plan)
   if (sittingNow(plan) || left.length === 0) return null
   return (
     <chakra.p fontWeight={700} color="close" mb="3" data-left>
       {last?.stoppedAt ? `Stopped ${momentWords(last.stoppedAt)}` : 'As it stands'}
-      {last?.who && `, ${last.who}`}. Left:{' '}
-      {left.map(({ axisName, left: all }) => `${axisName}: ${all.join(', ')}`).join('; ')}.
+      {last?.who && `, ${last.who}`}. {leftWords(left)}
     </chakra.p>
   )
 }

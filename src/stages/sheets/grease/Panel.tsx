@@ -4,7 +4,7 @@ import { attempt } from '@/core/evaluation/attempt'
 import { nowOf } from '@/core/planning/days'
 import { sittingNow } from '@/core/planning/sittings'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
-import { dueAfter, intervalOf } from '@/core/sheets/grease/due'
+import { intervalOf, nextGreasing } from '@/core/sheets/grease/due'
 import { addGreasing, addUsualPoints } from '@/core/sheets/grease/edits'
 import { LUBE, LUBE_POINTS } from '@/core/sheets/grease/model'
 import { dayWords, momentWords } from '@/core/units/dateWords'
@@ -24,13 +24,10 @@ const BECAUSE = {
   travel: 'By its travel',
   'half a year': 'After half a year at the most, however little it runs',
 }
-const worked = (evaluation: Evaluation) => {
-  const interval = attempt(() => intervalOf(evaluation), evaluation.units)
-  return {
-    interval,
-    due: dueAfter(evaluation.axis.greasings, interval.value?.weeksBetween ?? null),
-  }
-}
+const worked = (evaluation: Evaluation) => ({
+  interval: attempt(() => intervalOf(evaluation), evaluation.units),
+  due: nextGreasing(evaluation),
+})
 const atNoon = (day: string) => `${day}T12:00:00.000Z`
 const round = (value: number) => (value >= 10 ? Math.round(value) : Math.round(value * 10) / 10)
 
