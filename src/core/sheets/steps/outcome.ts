@@ -1,5 +1,6 @@
+import { boltSequence } from '../../machine/build/boltSequence'
 import { mishapOrders } from '../../machine/build/mishaps'
-import { boltSequence, locknutTorque, preloadByTurn } from '../../machine/build/preload'
+import { locknutTorque, preloadByTurn } from '../../machine/build/preload'
 import { outcomeOf } from '../outcome'
 import { steps } from './sheet'
 
