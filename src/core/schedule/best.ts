@@ -71,22 +71,22 @@ export function bestPlan(problem: Problem, { better, cancelled, mostSteps }: Wat
   }
 
   const first = firstPlan(problem)
+  const isFew = problem.ids.length <= FEW_TASKS
   if (first) {
-    const isFew = problem.ids.length <= FEW_TASKS
     if (!isFew) boundMinute = leastFinish(problem, first.finishMinute)
     offer(first)
     if (!isFew) tryAtRandom(problem, first, boundMinute, offer, ask)
   }
   const soFar = () => best?.plan ?? null
-  // What is finished earlier first: that is soon ruled out. Then what is as early with less work.
-  const isSettled = searchWays(problem, soFar, offer, ask, 'earlier')
+  // Of many tasks what is finished earlier first: that is soon ruled out. Then what is as early with less work.
+  const isSettled = searchWays(problem, soFar, offer, ask, isFew ? 'better' : 'earlier')
   const earliest = soFar()
   if (isSettled && earliest) {
     boundMinute = earliest.finishMinute
     best = { plan: earliest, boundMinute, proved: false }
     better?.(best)
   }
-  const isWhole = isSettled && searchWays(problem, soFar, offer, ask, 'lessWork')
+  const isWhole = isSettled && (isFew || searchWays(problem, soFar, offer, ask, 'lessWork'))
   // What `offer` has set is not seen by the compiler.
   const found = best as Best | null
   if (!found) return { kind: isSettled ? 'windows' : 'notFound' }
@@ -254,7 +254,7 @@ function searchWays(
   bestSoFar: () => Plan | null,
   offer: (plan: Plan) => void,
   ask: Ask,
-  wanted: 'earlier' | 'lessWork',
+  wanted: 'earlier' | 'lessWork' | 'better',
 ): boolean {
   const { modes } = problem
   const horizon = horizonOf(problem)
@@ -265,8 +265,8 @@ function searchWays(
   const deadlineFor = (handsMinutes: number): number => {
     const best = bestSoFar()
     if (!best) return horizon
-    if (wanted === 'earlier') return best.finishMinute - 1
-    return handsMinutes < best.handsMinutes ? best.finishMinute : NEVER
+    if (wanted !== 'earlier' && handsMinutes < best.handsMinutes) return best.finishMinute
+    return wanted === 'lessWork' ? NEVER : best.finishMinute - 1
   }
   const handsLeast = (open: Open) =>
     modes.reduce((sum, ways, task) => sum + leastHands(ways, open[task] as number), 0)
@@ -293,7 +293,7 @@ function searchWays(
       return searchOrders(
         problem,
         chosen,
-        deadlineFor(handsLeast(open)),
+        narrowed,
         plan => {
           offer(plan)
           return deadlineFor(plan.handsMinutes)

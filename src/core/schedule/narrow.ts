@@ -98,10 +98,10 @@ function fillArcs({ modes, after }: Problem, open: Open, { after: all, before }:
 }
 
 const finishOf = ({ calendar }: Problem, { waits, minutes, oneGo }: ModeAt, start: number): number =>
-  waits ? start + minutes : (calendar.work(start, minutes, oneGo)?.finishMinute ?? Number.POSITIVE_INFINITY)
+  waits ? start + minutes : calendar.finish(start, minutes, oneGo)
 
 const beginOf = ({ calendar }: Problem, { waits, minutes, oneGo }: ModeAt, finish: number): number =>
-  waits ? finish - minutes : (calendar.latestBegin(finish, minutes, oneGo) ?? Number.NEGATIVE_INFINITY)
+  waits ? finish - minutes : calendar.latestBegin(finish, minutes, oneGo)
 
 /**
  * Settles every task once, the one that comes out least first: what a task comes to depends only on tasks that come out
@@ -222,8 +222,15 @@ export function narrow(problem: Problem, from: Open, deadlineMinute: number): Na
     let fewer = false
     for (let task = 0; task < count; task++) {
       const ways = modes[task] as ModeAt[]
+      const bits = open[task] as number
+      if ((bits & (bits - 1)) === 0) {
+        // The only way that is open is what its times were found with.
+        const finish = earliestFinish[task] as number
+        if (finish > (latestFinish[task] as number) || finish === Number.POSITIVE_INFINITY) return null
+        continue
+      }
       for (let index = 0; index < ways.length; index++) {
-        if (!((open[task] as number) & (1 << index))) continue
+        if (!(bits & (1 << index))) continue
         const mode = ways[index] as ModeAt
         const finish = early(mode, earliestBegin[task] as number)
         if (finish <= late(mode, latestFinish[task] as number) && finish < Number.POSITIVE_INFINITY) continue

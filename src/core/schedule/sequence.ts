@@ -21,7 +21,7 @@ export type Ask = () => boolean
  * Every order of the work in which no task could be pulled forward without moving another, by depth, with what cannot
  * be finished in time left out. The ways to do the tasks are settled.
  *
- * @param deadlineMinute the plan must be finished by then
+ * @param within what must hold of a plan for it to be finished in time
  * @param found called with each plan, better than the one before; returns the minute by which the next must be finished
  * @param ask asked at every step; false ends it
  * @returns whether everything was tried
@@ -29,7 +29,7 @@ export type Ask = () => boolean
 export function searchOrders(
   problem: Problem,
   chosen: readonly number[],
-  deadlineMinute: number,
+  within: Narrowed,
   found: (plan: Plan) => number,
   ask: Ask,
 ): boolean {
@@ -42,8 +42,10 @@ export function searchOrders(
   const handsMinutes = handsOf(problem, chosen)
   const seen = new Map<string, Seen[]>()
   const placed: (Placed | undefined)[] = new Array(count).fill(undefined)
+  const isPlaced = (task: number) => placed[task] !== undefined
+  const finish = new Float64Array(count)
   /** None once nothing can be finished by the deadline. */
-  let limits: Narrowed | null = narrow(problem, onlyOpen(chosen), deadlineMinute)
+  let limits: Narrowed | null = within
 
   /** Whether what is left can be in time; gives when each task could begin. */
   const readyTimes = (free: number): Float64Array | null => {
@@ -51,7 +53,6 @@ export function searchOrders(
     const { latestFinish } = limits
     const ready = new Float64Array(count)
     const jobs: { release: number; due: number; left: number }[] = []
-    const finish = new Float64Array(count)
     for (const task of order) {
       const at = placed[task]
       if (at) {
@@ -101,7 +102,7 @@ export function searchOrders(
     // What waits begins as soon as it can.
     for (const task of order) {
       if (placed[task] || !(mode[task] as ModeAt).waits) continue
-      if (!(after[task] as number[]).every(other => placed[other])) continue
+      if (!(after[task] as number[]).every(isPlaced)) continue
       let beginMinute = releaseMinute[task] as number
       for (const other of after[task] as number[])
         beginMinute = Math.max(beginMinute, (placed[other] as Placed).finishMinute)
@@ -116,16 +117,26 @@ export function searchOrders(
   const visitOrders = (free: number): boolean => {
     const ready = readyTimes(free)
     if (!ready) return true
-    const can = order.filter(task => !placed[task] && (after[task] as number[]).every(other => placed[other]))
+    const can: number[] = []
+    let key = ''
+    let latest = 0
+    for (const task of order) {
+      const at = placed[task]
+      if (at) {
+        key += String.fromCharCode(task)
+        latest = Math.max(latest, at.finishMinute)
+      } else if ((after[task] as number[]).every(isPlaced)) can.push(task)
+    }
     if (can.length === 0) {
-      const all = placed as Placed[]
-      const finishMinute = all.reduce((most, one) => Math.max(most, one.finishMinute), 0)
-      const deadline = found({ chosen: [...chosen], placed: [...all], finishMinute, handsMinutes })
+      const deadline = found({
+        chosen: [...chosen],
+        placed: [...(placed as Placed[])],
+        finishMinute: latest,
+        handsMinutes,
+      })
       limits = deadline > 0 ? narrow(problem, onlyOpen(chosen), deadline) : null
       return true
     }
-    const key = order.filter(task => placed[task]).join()
-    const latest = placed.reduce((most, one) => Math.max(most, one?.finishMinute ?? 0), 0)
     if (isBeaten(key, { free, latest, ready })) return true
     const places = can.map(task => {
       const { minutes, oneGo } = mode[task] as ModeAt
