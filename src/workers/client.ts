@@ -57,29 +57,44 @@ export interface Running<T> {
 
 export type OnProgress = (share: number) => void
 
+/** A worker with the way to it; both live as long as each other: a way that is forgotten closes the worker's ear. */
+interface Reached<W> {
+  worker: Worker
+  remote: Remote<W>
+}
+
+const reach = <W>(worker: Worker): Reached<W> => ({ worker, remote: wrap<W>(worker) })
+
 /**
- * Gives work to a worker of its own, which ends with it.
+ * Gives work to a worker, which ends when the work is stopped or fails.
  *
  * Progress, a share or whatever is known by then, comes by a way of its own and may be late: what comes after the end or a stop is dropped.
+ *
+ * @param after what becomes of the worker when the work is done; it ends if nothing else is said
  */
 function running<W, T, P = number>(
-  worker: Worker,
+  { worker, remote }: Reached<W>,
   work: (remote: Remote<W>, progress: (step: P) => void) => Promise<T>,
   onProgress: (step: P) => void = () => {},
+  after: () => void = () => worker.terminate(),
 ): Running<T> {
   let over = false
-  const end = () => {
+  const end = (last: () => void) => {
+    if (!over) last()
     over = true
-    worker.terminate()
   }
+  const stop = () => end(() => worker.terminate())
   const progress = proxy((step: P) => {
     if (!over) onProgress(step)
   })
-  const done = Promise.race([work(wrap<W>(worker), progress), failing(worker)])
-  return { done: done.finally(end), cancel: end }
+  const done = Promise.race([work(remote, progress), failing(worker)])
+  done.then(() => end(after), stop)
+  return { done, cancel: stop }
 }
-const searchWorker = () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' })
-const drawWorker = () => new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' })
+const searchWorker = () =>
+  reach<SearchWorker>(new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }))
+const drawWorker = () =>
+  reach<DrawWorker>(new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' }))
 
 /** Searches the parts list for the drives of an axis that nothing beats. */
 export const startSearch = (task: AxisTask, onProgress: OnProgress): Running<SearchOutcome | null> =>
@@ -104,7 +119,7 @@ export const startWhyNot = (
 /** Reads and checks a chosen file: one job, or a backup of many. */
 export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]> =>
   running<FileWorker, JobFile[]>(
-    new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }),
+    reach<FileWorker>(new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' })),
     async (remote, progress) => {
       refuseLarge(file.size, LARGEST_BACKUP_BYTES)
       return remote.read(await file.text(), progress)
@@ -112,18 +127,23 @@ export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]
     onProgress,
   )
 
-const planWorker = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' })
-/** Started ahead of being asked: a plan stands sooner after a tick. */
-let spare: Worker | null = null
+const planWorker = () =>
+  reach<PlanWorker>(new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' }))
+/** One that has planned before and waits to be asked again: it is quicker by half than a new one. */
+let rested: Reached<PlanWorker> | null = null
 
 /** Plans what is left of a job. */
 export function startPlan(task: PlanTask, onBetter: (plan: PlannedJob) => void): Running<Planned> {
-  const worker = spare ?? planWorker()
-  spare = planWorker()
+  const planner = rested ?? planWorker()
+  rested = null
   return running<PlanWorker, Planned, PlannedJob>(
-    worker,
+    planner,
     async (remote, better) => await remote.plan(task, better),
     onBetter,
+    () => {
+      rested?.worker.terminate()
+      rested = planner
+    },
   )
 }
 

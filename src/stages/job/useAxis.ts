@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
-import { useJobContext, useSessionState } from './JobContext'
+import { useJobContext, useSessionState, whole } from './JobContext'
 
 /** A part of the axis at work; `select` must return a part of the document, not a new object. */
 export function useAxis<T>(select: (axis: Axis) => T): T {
@@ -13,13 +13,20 @@ export function useAxis<T>(select: (axis: Axis) => T): T {
 /** How long typing must rest before what is not looked at meanwhile follows it. */
 const TYPING_RESTS_MS = 250
 
-/** A part of the job that follows when the typing rests, and any other edit at once. */
-function useSettled<T>(select: (job: Job | null) => T): T {
+/**
+ * A part of the job that follows when the typing rests, and any other edit at once.
+ *
+ * @param draw how the change is drawn: in turns with what is more urgent, if nothing else is said
+ */
+function useSettled<T>(
+  select: (job: Job | null) => T,
+  draw: (change: () => void) => void = startTransition,
+): T {
   const { session } = useJobContext()
   const [settled, setSettled] = useState<T>(() => select(session.getState().job))
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined
-    const settle = () => startTransition(() => setSettled(() => select(session.getState().job)))
+    const settle = () => draw(() => setSettled(() => select(session.getState().job)))
     const follow = () => {
       clearTimeout(timer)
       if (session.isTyping) timer = setTimeout(settle, TYPING_RESTS_MS)
@@ -31,9 +38,14 @@ function useSettled<T>(select: (job: Job | null) => T): T {
       clearTimeout(timer)
       stop()
     }
-  }, [session, select])
+  }, [session, select, draw])
   return settled
 }
+
+const atOnce = (change: () => void) => change()
+
+/** The whole job once the typing rests, drawn at once: for what hands it on to a worker. */
+export const useSettledJob = (): Job => useSettled<Job | null>(whole, atOnce) as Job
 
 /** The axis at work for what is not looked at while a value is typed. */
 export function useSettledAxis(): Axis {

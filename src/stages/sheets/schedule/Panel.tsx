@@ -1,14 +1,16 @@
 import { chakra } from '@chakra-ui/react'
-import { useMemo } from 'react'
+import { memo, useDeferredValue, useMemo } from 'react'
+import type { Job } from '@/core/document/job'
 import { areUsualHours } from '@/core/document/plan'
-import { placedTasks } from '@/core/planning/entries'
+import type { Now } from '@/core/planning/days'
+import { type Placed, placedTasks } from '@/core/planning/entries'
 import { hoursProblems, windowsFrom } from '@/core/planning/hours'
-import type { PlannedJob } from '@/core/planning/plan'
-import { tasksOf } from '@/core/planning/tasks'
+import type { Planned, PlannedJob } from '@/core/planning/plan'
+import { type Task, tasksOf } from '@/core/planning/tasks'
+import type { Window } from '@/core/schedule/calendar'
 import { chartLater } from '@/ui/chart/chartLater'
 import { Panel } from '@/ui/Panel'
-import { whole } from '../../job/JobContext'
-import { useSettledResult } from '../../job/useAxis'
+import { useSettledJob } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { Agenda } from './Agenda'
 import { Done } from './Done'
@@ -22,7 +24,7 @@ const ScheduleChart = chartLater(() => import('./ScheduleChart').then(module => 
 
 /** What is done when, by whom it is held up, and what would get it done sooner. */
 export function SchedulePanel() {
-  const job = useSettledResult(whole)
+  const job = useSettledJob()
   const catalogue = useCatalogue()
   const planning = usePlan(job, null)
   const { now, plan } = planning
@@ -30,6 +32,12 @@ export function SchedulePanel() {
   const windows = useMemo(() => windowsFrom(job.plan, now.day, now.minute), [job.plan, now])
   // While a better plan is looked for after an edit, the one before still stands, as far as its tasks do.
   const placed = useMemo(() => (plan?.kind === 'plan' ? placedTasks(tasks, plan.tasks) : []), [tasks, plan])
+  const shown = useMemo(
+    () => ({ job, tasks, windows, now, placed, plan }),
+    [job, tasks, windows, now, placed, plan],
+  )
+  // What comes next stands first; the long list and the picture follow.
+  const below = useDeferredValue(shown)
   const wrong = hoursProblems(job.plan)
   const notes = [
     ...(areUsualHours(job.plan)
@@ -46,6 +54,23 @@ export function SchedulePanel() {
     <>
       <Standing job={job} planning={planning} placed={placed} windows={windows} notes={notes} />
       {plan?.kind === 'none' && plan.reason !== 'done' && <NoPlanPanel plan={plan} tasks={tasks} />}
+      <Below {...below} />
+    </>
+  )
+}
+
+interface BelowProps {
+  job: Job
+  tasks: readonly Task[]
+  windows: readonly Window[]
+  now: Now
+  placed: readonly Placed[]
+  plan: Planned | null
+}
+
+const Below = memo(function Below({ job, tasks, windows, now, placed, plan }: BelowProps) {
+  return (
+    <>
       {placed.length > 0 && (
         <>
           <Panel title="Over the calendar">
@@ -69,4 +94,4 @@ export function SchedulePanel() {
       <Done tasks={tasks} />
     </>
   )
-}
+})
