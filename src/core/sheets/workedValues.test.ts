@@ -52,6 +52,7 @@ describe('worked values', () => {
       'drive.handwheelForce',
       'axis.positionBudget',
       'controller.stepsPerMm',
+      'controller.correctedSteps',
     ])
   })
 })

@@ -33,50 +33,65 @@ declare module '../../document/axis' {
 }
 
 /**
- * Steps for a millimetre of travel, as the drive has them and as a measured move corrects them.
+ * Steps for a millimetre of travel, as the drive has them.
  *
- * @example stepsPerMm({ fullStepsPerRev: 200, microsteps: 8, ratio: 1, leadMm: 5, commandedMm: 300,
- *   movedMm: 300.3 }) // { nominalPerMm: 320, stepsPerMm: 319.68 }
+ * @example stepsPerMm({ fullStepsPerRev: 200, microsteps: 8, ratio: 1, leadMm: 5 }) // { stepsPerMm: 320 }
  */
 export const stepsPerMm = calculation({
   id: 'controller.stepsPerMm',
   title: 'Steps a millimetre',
-  formula: 'nominal = z m r / Ph; e = nominal c / s',
-  source: 'Geometry of the drive; a measured move takes out what the lead is off',
-  validity: 'The move measured well: to a thousandth of its length or better',
+  formula: 'e = z m r / Ph',
+  source: 'Geometry of the drive',
+  validity: 'A lead that is what its sheet says: a measured move tells',
   inputs: {
     fullStepsPerRev,
     microsteps: number('microsteps to a step', 'm', '1', { min: 1, integer: true }),
     ratio: number('motor turns per screw turn', 'r', '1', { over: 0 }),
     leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
+  },
+  outputs: { stepsPerMm: number('steps a millimetre', 'e', '1/mm', {}) },
+  compute: ({ fullStepsPerRev, microsteps, ratio, leadMm }) => ({
+    stepsPerMm: (fullStepsPerRev * microsteps * ratio) / leadMm,
+  }),
+})
+
+/**
+ * Steps for a millimetre of travel as a measured move corrects them.
+ *
+ * @example correctedSteps({ stepsPerMm: 320, commandedMm: 300, movedMm: 300.3 }).correctedPerMm // 319.68
+ */
+export const correctedSteps = calculation({
+  id: 'controller.correctedSteps',
+  title: 'Steps a millimetre, corrected',
+  formula: 'ec = e c / s',
+  source: 'A measured move takes out what the lead is off',
+  validity: 'The move measured well: to a thousandth of its length or better',
+  inputs: {
+    stepsPerMm: number('steps a millimetre of the drive', 'e', '1/mm', { over: 0 }),
     commandedMm: inputOf(CONTROLLER.of.commandedMm, 'c'),
     movedMm: inputOf(CONTROLLER.of.movedMm, 's'),
   },
-  outputs: {
-    nominalPerMm: number('steps a millimetre of the drive', 'nominal', '1/mm', {}),
-    stepsPerMm: number('steps a millimetre to set', 'e', '1/mm', {}),
-  },
-  compute({ fullStepsPerRev, microsteps, ratio, leadMm, commandedMm, movedMm }) {
-    const nominalPerMm = (fullStepsPerRev * microsteps * ratio) / leadMm
-    return { nominalPerMm, stepsPerMm: (nominalPerMm * commandedMm) / movedMm }
-  },
+  outputs: { correctedPerMm: number('steps a millimetre to set', 'ec', '1/mm', {}) },
+  compute: ({ stepsPerMm, commandedMm, movedMm }) => ({
+    correctedPerMm: (stepsPerMm * commandedMm) / movedMm,
+  }),
 })
 
 /** What the controller of an axis is set to, from what was chosen under Size and measured since. @throws NotKnown without parts */
 export const controllerSettings = remembered((t: EvaluationContext) => {
   const { commandedMm, movedMm } = t.axis.controller
-  const isMeasured = commandedMm !== null && movedMm !== null
-  const steps = t.figure('stepsPerMm', stepsPerMm, {
+  const drive = t.figure('stepsPerMm', stepsPerMm, {
     fullStepsPerRev: t.part('motor').fullStepsPerRev,
     microsteps: t.axis.drive.microsteps,
     ratio: ratio(t),
     leadMm: t.part('screw').leadMm,
-    // A move that nobody has measured corrects nothing.
-    commandedMm: isMeasured ? commandedMm : 1,
-    movedMm: isMeasured ? movedMm : 1,
   })
+  // A move that nobody has measured corrects nothing.
+  const isMeasured = commandedMm !== null && movedMm !== null
   return {
-    ...steps,
+    stepsPerMm: isMeasured
+      ? t.figure('correctedSteps', correctedSteps, { ...drive, commandedMm, movedMm }).correctedPerMm
+      : drive.stepsPerMm,
     isMeasured,
     maxSpeedMmPerMin: t.axis.goals.topSpeedMmPerMin,
     accelerationMmPerS2: t.axis.goals.accelerationMmPerS2,

@@ -1,7 +1,7 @@
 import { ostrey } from '../../demo/ostrey'
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
-import { stepsPerMm } from '../../machine/build/controller'
+import { controllerSettings, correctedSteps, stepsPerMm } from '../../machine/build/controller'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
 import { firstMovesOnPaper, settingsOf } from './paper'
@@ -13,15 +13,20 @@ const untried: Axis['controller'] = { commandedMm: null, movedMm: null, directio
 
 test('steps a millimetre: 200 steps, 8 microsteps, 5 mm of lead; a move that goes too far takes some away', () => {
   const drive = { fullStepsPerRev: 200, microsteps: 8, ratio: 1, leadMm: 5 }
-  expect(stepsPerMm({ ...drive, commandedMm: 1, movedMm: 1 })).toEqual({ nominalPerMm: 320, stepsPerMm: 320 })
-  const { stepsPerMm: set } = stepsPerMm({ ...drive, commandedMm: 300, movedMm: 300.3 })
+  expect(stepsPerMm(drive)).toEqual({ stepsPerMm: 320 })
+  const { correctedPerMm: set } = correctedSteps({ stepsPerMm: 320, commandedMm: 300, movedMm: 300.3 })
   // With it, the same command goes where it should.
   expect((300.3 * set) / 320).toBeCloseTo(300, 9)
 })
 
 test('an unmeasured move corrects nothing, and half a reading neither', () => {
-  for (const controller of [untried, { ...untried, commandedMm: 300 }, { ...untried, movedMm: 299 }])
+  for (const controller of [untried, { ...untried, commandedMm: 300 }, { ...untried, movedMm: 299 }]) {
     expect(at({ ...X, controller }, 'Steps a millimetre')).toMatchObject({ set: '320' })
+    // What nobody has measured stands in no working.
+    const context = evaluateAxis({ ...X, controller }, CATALOGUE, 'mm')
+    controllerSettings(context)
+    expect(Object.keys(context.figures)).not.toContain('correctedSteps')
+  }
   expect(at(X, 'Steps a millimetre')).toMatchObject({ set: '319.872', from: 'measured' })
 })
 

@@ -25,6 +25,6 @@ export const placeOfStep = (stepId: string): Place | null => PLACES[stepId.repla
 /** The figures that a step goes by, by the names under which the context knows them. */
 const FIGURES: Readonly<Record<string, readonly string[]>> = {
   preload: ['locknutTurn', 'locknutLoose', 'locknutMatched'],
-  controller: ['stepsPerMm'],
+  controller: ['stepsPerMm', 'correctedSteps'],
 }
 export const figuresOfStep = (stepId: string): readonly string[] => FIGURES[stepId.replace(/\.2$/, '')] ?? []

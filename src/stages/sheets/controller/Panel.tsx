@@ -42,7 +42,7 @@ export function ControllerPanel() {
             <FiguresButton
               of="the steps a millimetre"
               sentence="Steps that move the axis a millimetre, corrected by the measured move where there is one."
-              names={['stepsPerMm']}
+              names={['stepsPerMm', 'correctedSteps']}
             />
             <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening', asked: 'moves' }}>
               <Printer size={16} aria-hidden /> First-moves sheet
