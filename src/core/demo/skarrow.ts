@@ -7,6 +7,7 @@ import { SCHEMA_VERSION } from '../document/version'
 import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
+import { ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y, NOTHING_ALIGNED } from './aligned'
 import { BUILT_SKARROW_X, BUILT_SKARROW_Y, NOTHING_BUILT } from './built'
 import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
 import { ORDERS_SKARROW, PLAN_SKARROW } from './plans'
@@ -112,6 +113,7 @@ const X: Axis = {
   limits: {},
   ...FITTED_SKARROW_X,
   ...BUILT_SKARROW_X,
+  ...ALIGNED_SKARROW_X,
   rounds: [
     round('round-1', '2026-10-20T18:05:00.000Z', [
       [40, 0, 0],
@@ -224,6 +226,7 @@ const Y: Axis = {
   stopping: { reactionS: null, decelerationMmPerS2: null },
   recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ...BUILT_SKARROW_Y,
+  ...ALIGNED_SKARROW_Y,
   rounds: [],
   tests: [],
 }
@@ -233,6 +236,7 @@ const Z: Axis = {
   id: 'skarrow-z',
   ...NOTHING_FITTED,
   ...NOTHING_BUILT,
+  ...NOTHING_ALIGNED,
   slide: 'head',
   name: 'Z',
   title: 'Quill head',

@@ -3,6 +3,7 @@ import { DIMENSIONS, type DimensionKey } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
+import type { Finding } from '../evaluation/finding'
 import { inHand } from '../machine/build/holds'
 import { procedure } from '../machine/build/procedure'
 import type { Step } from '../machine/build/step'
@@ -74,7 +75,7 @@ export function nextOf(context: Evaluation): NextAction | null {
   const [kind] = open
   if (kind)
     return act({ stage: 'size', sheet: 'parts' }, `choose the ${kind === 'bearing' ? 'bearings' : kind}`)
-  const failing = context.findings.find(({ state }) => state === 'fails')
+  const failing = failsFirst(context.findings)
   if (failing)
     return act(
       { stage: failing.stage, sheet: failing.sheet as SheetId },
@@ -90,6 +91,12 @@ export function nextOf(context: Evaluation): NextAction | null {
   return last?.state === 'holds'
     ? null
     : act({ stage: 'prove', sheet: 'reversal' }, 'measure the lost motion')
+}
+
+/** What fails first: what is read while it is being set is work in hand, and comes after what was chosen and made. */
+const failsFirst = (findings: readonly Finding[]): Finding | undefined => {
+  const failing = findings.filter(({ state }) => state === 'fails')
+  return failing.find(({ stage }) => stage !== 'align') ?? failing[0]
 }
 
 /** What each axis of a job needs next; empty when the job is done. */
