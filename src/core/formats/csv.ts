@@ -63,6 +63,8 @@ export interface CsvRow {
   /** Of the file, on which the row starts. */
   line: number
   cells: string[]
+  /** The same as they stand in the file: words that look like a figure stay words. */
+  asWritten: string[]
 }
 
 /** What separates the columns: read off the heading row, where no name has a comma in it. */
@@ -94,7 +96,10 @@ export function readCsv(text: string, most: number, what: string): { head: CsvRo
     // One more than the most, and the heading: enough to know that there are too many.
     preview: most + 2,
     step({ data, meta }) {
-      if (data.some(cell => cell.trim() !== '')) all.push({ line, cells: data.map(cell => cell.trim()) })
+      if (data.some(cell => cell.trim() !== '')) {
+        const cells = data.map(cell => cell.trim())
+        all.push({ line, cells, asWritten: cells })
+      }
       line += plain.slice(from, meta.cursor).split(/\r\n|\r|\n/).length - 1
       from = meta.cursor
     },

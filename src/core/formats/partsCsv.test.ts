@@ -79,6 +79,12 @@ test('any part that can be taken comes back from its file the same', () => {
   )
 })
 
+test('words that look like a figure with a comma stay as they were written', () => {
+  const part = { ...screw, id: 'mine', name: '0', maker: '0,0', leadMm: 0.5, priceEur: 0 }
+  const [row] = read(writePartsCsv('screw', [part], 'semicolon')).good
+  expect(row?.part).toMatchObject({ name: '0', maker: '0,0', leadMm: 0.5 })
+})
+
 test('a new part gets an id of its name, a known one is changed, the same one stays', () => {
   const first = read(fileOf('screw', screw, [{ name: 'Bench find 20 x 5' }])).good[0]
   expect(first?.part.id).toBe('own-bench-find-20-x-5')

@@ -34,6 +34,10 @@ export interface PartsFile<K extends PartKind = PartKind> {
 const columnsOf = (kind: PartKind): string[] => ['id', ...fieldsOf(kind).map(([name]) => name)]
 /** What a row can do without. */
 const isOptional = (column: string) => column === 'id' || column === 'maker' || column === 'curve'
+/** Columns that hold words, also where these look like a figure. */
+const isWords = (kind: PartKind, column: string | null | undefined): boolean =>
+  column === 'id' || fieldsOf(kind).some(([name, field]) => name === column && field.is === 'words')
+
 /** A maker that nobody wrote down. */
 const NO_MAKER = 'not named'
 
@@ -128,7 +132,7 @@ function readRows<K extends PartKind>(
   const inFile = new Map<string, number>()
   const good: GoodRow<K>[] = []
   const wrong: CsvProblem[] = []
-  for (const { line, cells } of rows) {
+  for (const { line, cells, asWritten } of rows) {
     const say = (index: number, got: string, takes: string) =>
       wrong.push(problemAt(line, index < 0 ? columnOf.length : index, columnOf[index], got, takes))
     const beyond = cells.findIndex((cell, index) => index >= columnOf.length && cell.trim() !== '')
@@ -142,7 +146,7 @@ function readRows<K extends PartKind>(
     }
     const typed: Record<string, string> = { maker: NO_MAKER }
     for (const [index, column] of columnOf.entries()) {
-      const text = cells[index]?.trim() ?? ''
+      const text = (isWords(kind, column) ? asWritten : cells)[index]?.trim() ?? ''
       if (column && !(column === 'maker' && text === '')) typed[column] = text.replace(/^'(?=[=+\-@])/, '')
     }
     const id = typed.id || idFor(typed.name ?? '', taken)

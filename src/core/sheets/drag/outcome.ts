@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../machine/align/roundsOnPaper'
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { outcomeOf } from '../outcome'
 import { clutchTorque, dragAlongTravel, dragOncePerTurn } from './calculation'
 import { dragRounds, turnRounds } from './rounds'

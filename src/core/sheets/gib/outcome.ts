@@ -1,5 +1,5 @@
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
-import { roundsOnPaper } from '../../machine/align/roundsOnPaper'
 import { outcomeOf } from '../outcome'
 import { gibSet } from './calculation'
 import { gibRounds, playsOf } from './rounds'

@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../machine/align/roundsOnPaper'
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
 import { counterweight } from './calculation'

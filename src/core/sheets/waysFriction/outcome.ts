@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../machine/align/roundsOnPaper'
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { outcomeOf } from '../outcome'
 import { waysFriction as waysFrictionFigure } from './calculation'
 import { waysRounds } from './rounds'

@@ -1,9 +1,9 @@
-import type { PaperBlock } from '../../drawing/paper'
-import type { EvaluationContext } from '../../evaluation/context'
-import type { Field } from '../../field/field'
-import { momentWords } from '../../units/dateWords'
-import { say } from '../../units/print'
-import { type Round, type Rounds, stationsOf } from './rounds'
+import type { EvaluationContext } from '../evaluation/context'
+import type { Field } from '../field/field'
+import { type Round, type Rounds, stationsOf } from '../machine/align/rounds'
+import { momentWords } from '../units/dateWords'
+import { say } from '../units/print'
+import type { PaperBlock } from './paper'
 
 /** The rounds of a sheet for the record: when, what was read, what it came to, what was done before. Nothing where none was begun. */
 export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: EvaluationContext): PaperBlock[] {
