@@ -16,11 +16,13 @@ type Aligned = Pick<
   | 'waysRounds'
   | 'dragRounds'
   | 'turnRounds'
+  | 'preloadRounds'
 >
 
 const nothingAligned = (): Aligned => {
   const { flangeRounds, couplerRounds, beltRounds, runOutRounds, gibRounds } = blankSheets()
-  const { railRounds, squareRounds, overhangRounds, waysRounds, dragRounds, turnRounds } = blankSheets()
+  const { railRounds, squareRounds, overhangRounds, waysRounds } = blankSheets()
+  const { dragRounds, turnRounds, preloadRounds } = blankSheets()
   return {
     flangeRounds,
     couplerRounds,
@@ -33,6 +35,7 @@ const nothingAligned = (): Aligned => {
     waysRounds,
     dragRounds,
     turnRounds,
+    preloadRounds,
   }
 }
 export const NOTHING_ALIGNED = nothingAligned()
@@ -119,6 +122,20 @@ export const ALIGNED_SKARROW_X: Aligned = {
         [330, 19],
         [430, 26],
       ]),
+    },
+  ],
+  preloadRounds: [
+    {
+      ...begun('preload-1', '2026-10-18T17:20:00.000Z'),
+      set: 'loose',
+      gaugeStepUm: 1,
+      playUm: 0,
+      turnedDeg: 8,
+      leverMm: 100,
+      scaleStepN: 0.1,
+      pullBeforeN: 0.9,
+      pullAfterN: 1.1,
+      stations: [],
     },
   ],
   couplerRounds: [

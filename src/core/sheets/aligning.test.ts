@@ -93,6 +93,32 @@ describe('a face', () => {
   })
 })
 
+describe('the preload', () => {
+  const [round] = X.preloadRounds as [Axis['preloadRounds'][number]]
+  const at = (change: object) => find({ ...X, preloadRounds: [{ ...round, ...change }] }, 'align.preload')
+
+  test('is known by the turn from no play, too much as well as too little; play is always too much', () => {
+    expect(at({})?.state).toBe('holds')
+    expect(at({ turnedDeg: 16 })?.sentence).toContain('Too tight')
+    expect(at({ turnedDeg: 3 })?.state).toBe('close')
+    expect(at({ playUm: 12 })?.sentence).toContain('12 µm of play')
+  })
+
+  test('asks which bearings they are; a drag that the scale cannot tell is not read', () => {
+    expect(at({ set: null })?.sentence).toContain('matched set')
+    expect(at({ turnedDeg: null })?.sentence).toContain('less than this scale can tell')
+    expect(at({ set: 'matched' })?.state).toBe('holds')
+    expect(at({ playUm: null, turnedDeg: null })?.state).toBe('unknown')
+  })
+})
+
+test('a block off the line says what it costs', () => {
+  const bent = { ...X, rounds: X.rounds.slice(0, 1) }
+  expect(find(bent, 'align.height')?.sentence).toMatch(
+    /pushes the nut aside with about \d+ N .* of its life would be left/,
+  )
+})
+
 test('a coupler is moved where its readings say, and put back by that it needs nothing', () => {
   const axis = { ...X, couplerRounds: X.couplerRounds.slice(0, 1) }
   const found = find(axis, 'align.coupler')

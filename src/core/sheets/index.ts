@@ -27,6 +27,7 @@ import { overhang } from './overhang/sheet'
 import { overview } from './overview/sheet'
 import { ownParts } from './ownParts/sheet'
 import { parts } from './parts/sheet'
+import { preload } from './preload/sheet'
 import { rails } from './rails/sheet'
 import { reversal } from './reversal/sheet'
 import { runOut } from './runOut/sheet'
@@ -82,6 +83,7 @@ const LISTED = [
   grease,
   controller,
   screwLine,
+  preload,
   shafts,
   drag,
   flange,

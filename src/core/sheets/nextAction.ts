@@ -3,7 +3,6 @@ import { DIMENSIONS, type DimensionKey } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
-import type { Finding } from '../evaluation/finding'
 import { inHand } from '../machine/build/holds'
 import { procedure } from '../machine/build/procedure'
 import type { Step } from '../machine/build/step'
@@ -75,7 +74,8 @@ export function nextOf(context: Evaluation): NextAction | null {
   const [kind] = open
   if (kind)
     return act({ stage: 'size', sheet: 'parts' }, `choose the ${kind === 'bearing' ? 'bearings' : kind}`)
-  const failing = failsFirst(context.findings)
+  const fails = context.findings.filter(({ state }) => state === 'fails')
+  const failing = fails.find(({ stage }) => stage !== 'align')
   if (failing)
     return act(
       { stage: failing.stage, sheet: failing.sheet as SheetId },
@@ -87,16 +87,14 @@ export function nextOf(context: Evaluation): NextAction | null {
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
   if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)
   if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase())
+  // What is read while it is being set fails until it is: the steps lead there, and what is left comes after them.
+  const [unset] = fails
+  if (unset)
+    return act({ stage: unset.stage, sheet: unset.sheet as SheetId }, `to set: ${unset.title.toLowerCase()}`)
   const last = context.finding('prove.reversal')
   return last?.state === 'holds'
     ? null
     : act({ stage: 'prove', sheet: 'reversal' }, 'measure the lost motion')
-}
-
-/** What fails first: what is read while it is being set is work in hand, and comes after what was chosen and made. */
-const failsFirst = (findings: readonly Finding[]): Finding | undefined => {
-  const failing = findings.filter(({ state }) => state === 'fails')
-  return failing.find(({ stage }) => stage !== 'align') ?? failing[0]
 }
 
 /** What each axis of a job needs next; empty when the job is done. */

@@ -14,6 +14,7 @@ import { nutRoomOutcome } from './nutRoom/outcome'
 import type { Outcome } from './outcome'
 import { overhangOutcome } from './overhang/outcome'
 import { partsOutcome } from './parts/outcome'
+import { preloadOutcome } from './preload/outcome'
 import { railsOutcome } from './rails/outcome'
 import { reversalOutcome } from './reversal/outcome'
 import { runOutOutcome } from './runOut/outcome'
@@ -42,6 +43,7 @@ const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   grease: greaseOutcome,
   controller: controllerOutcome,
   screwLine: screwLineOutcome,
+  preload: preloadOutcome,
   shafts: shaftsOutcome,
   drag: dragOutcome,
   flange: flangeOutcome,

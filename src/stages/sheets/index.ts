@@ -45,6 +45,7 @@ export const PANELS: Record<SheetId, ComponentType> = {
   controller: later(() => import('./controller/Panel').then(module => module.ControllerPanel)),
   screwLine: later(() => import('./screwLine/Panel').then(module => module.ScrewLinePanel)),
   shafts: later(() => import('./shafts/Panel').then(module => module.ShaftsPanel)),
+  preload: later(() => import('./preload/Panel').then(module => module.PreloadPanel)),
   drag: later(() => import('./drag/Panel').then(module => module.DragPanel)),
   flange: later(() => import('./flange/Panel').then(module => module.FlangePanel)),
   runOut: later(() => import('./runOut/Panel').then(module => module.RunOutPanel)),

@@ -38,7 +38,7 @@ interface Props<R extends { id: string }> extends RowActions<R> {
   disabled?: boolean
 }
 
-/** With fewer columns than this a choice has room for its words. */
+/** With fewer columns than this a table stands beside its picture; a choice has room for its words. */
 const FEW_COLUMNS = 4
 /** With more columns than this the units go up into the heads. */
 const MOST_WIDE = 5
@@ -52,7 +52,7 @@ const widthPx = (field: Field, columns: number) => {
   const tight = columns > MOST_DENSE
   if (field.is === 'words' && field.most >= LONG_WORDS) return 168
   if (field.is === 'choice') return tight ? 94 : columns < FEW_COLUMNS ? 200 : 112
-  return tight ? 67 : columns > MOST_WIDE ? 74 : 112
+  return tight ? 67 : columns > MOST_WIDE ? 74 : columns < FEW_COLUMNS ? 96 : 112
 }
 
 const isSmall = (field: Field) => field.is === 'number' && field.quantity === 'smallLength'
@@ -167,6 +167,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
             rows={rows as unknown as AnyRow[]}
             rowId={row => row.id}
             fixed
+            inert={disabled}
             rowProps={(_, index) => ({ 'aria-label': `${of.label} ${index + 1}` })}
             leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, fields.length) + 4, 48)}
           />

@@ -19,6 +19,7 @@ const ADDED: [has: string[], added: Plain][] = [
       waysRounds: [],
       dragRounds: [],
       turnRounds: [],
+      preloadRounds: [],
     },
   ],
   [['cutterSizesMm', 'shimStockMm'], { clutchLeverMm: 150, clutchPulls: [] }],

@@ -26,6 +26,11 @@ export const screwLineOutcome = outcomeOf(screwLine, {
         `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
       ]
     })
-    return [{ on: 'record', title: 'Alignment rounds', rows, empty: 'None yet.' }]
+    return (['record', 'align'] as const).map(on => ({
+      on,
+      title: 'Alignment rounds',
+      rows,
+      empty: 'None yet.',
+    }))
   },
 })

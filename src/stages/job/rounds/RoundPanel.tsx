@@ -15,6 +15,7 @@ import {
 import type { CheckId } from '@/core/sheets'
 import { READING_UNITS, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
+import { Fold } from '@/ui/Fold'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
@@ -114,7 +115,9 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
             {after?.(round)}
           </chakra.div>
         </chakra.div>
-        <chakra.div mt="3">{how}</chakra.div>
+        <chakra.div mt="3">
+          {rounds.worst(context, round) === null ? how : <Fold name="How it is read">{how}</Fold>}
+        </chakra.div>
       </Panel>
       <RoundsSoFar rounds={rounds} checks={checks} />
     </>
@@ -155,6 +158,8 @@ function Settings<R extends Round>({
       mt="3"
       gridTemplateColumns="repeat(auto-fill, minmax(164px, 1fr))"
       alignItems="start"
+      // A long choice is cut, not the page widened.
+      css={{ '& > *': { minWidth: 0 } }}
       data-readings
     >
       {shown.map(key => {

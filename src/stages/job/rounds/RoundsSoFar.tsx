@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { Printer } from 'lucide-react'
 import { useState } from 'react'
 import { addNote } from '@/core/document/logEdits'
 import { type Round, type Rounds, wentWorse } from '@/core/machine/align/rounds'
@@ -9,7 +10,8 @@ import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useEdit, useJobContext } from '../JobContext'
+import { useEdit, useJob, useJobContext } from '../JobContext'
+import { PlaceButton } from '../PlaceLink'
 import { useSettledEvaluation } from '../useEvaluation'
 
 const LONGEST_FIX = 200
@@ -24,10 +26,19 @@ export function RoundsSoFar<R extends Round>({
 }) {
   const context = useSettledEvaluation()
   const { axis, units } = context
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
   const all = rounds.pick(axis)
   const worsts = all.map(round => rounds.worst(context, round))
   return (
-    <Panel title="Rounds so far">
+    <Panel
+      title="Rounds so far"
+      action={
+        <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'alignment' }}>
+          <Printer size={16} aria-hidden /> Alignment record
+        </PlaceButton>
+      }
+    >
       <chakra.ol display="grid" gap="1.5" fontSize="14px" css={{ listStyle: 'none' }}>
         {all.map((round, index) => {
           const worst = worsts[index] ?? null

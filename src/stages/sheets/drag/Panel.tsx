@@ -96,7 +96,7 @@ export function DragPanel() {
               words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to both blocks as the nut will. Then, if something binds, take it apart by halves and begin a round each time."
             />
           }
-          picture={round => <Map round={round} />}
+          picture={round => <DragMap round={round} />}
         />
       )}
       {view === 'turn' && (
@@ -120,7 +120,7 @@ export function DragPanel() {
   )
 }
 
-function Map({ round }: { round: DragRound }) {
+function DragMap({ round }: { round: DragRound }) {
   const context = useEvaluation()
   const shop = useJob(job => job.shop)
   const spanMm = useAxis(axis => axis.dimensions.supportSpanMm.value)
