@@ -43,6 +43,7 @@ import {
   longestTaskOnSize,
   percentile,
   planAfterTick,
+  readingKeyTimes,
   scriptKb,
   typingTimes,
 } from '../tests/browser/measure'
@@ -294,9 +295,15 @@ try {
     `longest task while a sheet of Size comes up, 4x slower processor: ${worst.ms.toFixed(0)} ms on ${worst.sheet} (limit 200 ms)`,
   )
   const demo = await startApp({ env: { DUSK_DEMO: '1' } })
-  const { tasks: planned, standsMs } = await planAfterTick(browser, demo.url).finally(demo.stop)
+  const [{ tasks: planned, standsMs }, reading] = await (async () =>
+    [await planAfterTick(browser, demo.url), await readingKeyTimes(browser, demo.url, 4)] as const)().finally(
+    demo.stop,
+  )
   console.log(
     `after a tick in a plan of ${planned} tasks a new one stands on the screen after ${standsMs.toFixed(0)} ms (limit 300 ms)`,
+  )
+  console.log(
+    `key stroke in a table of readings until the advice is drawn, 4x slower processor: 95th percentile ${reading.drawnMs.toFixed(0)} ms on ${reading.sheet} (limit 50 ms)`,
   )
   const few = await homeOpens(browser, app.url, 5)
   const many = await homeOpens(browser, app.url, 50)

@@ -121,18 +121,28 @@ const X: Axis = {
       [340, -95, 27],
       [470, -135, 36],
     ]),
-    round('round-2', '2026-10-20T19:20:00.000Z', [
-      [40, 0, 0],
-      [190, -18, 6],
-      [340, -38, 14],
-      [470, -46, 17],
-    ]),
-    round('round-3', '2026-10-21T18:40:00.000Z', [
-      [40, 0, 0],
-      [190, -8, 3],
-      [340, -13, 4],
-      [470, -15, 8],
-    ]),
+    round(
+      'round-2',
+      '2026-10-20T19:20:00.000Z',
+      [
+        [40, 0, 0],
+        [190, -18, 6],
+        [340, -38, 14],
+        [470, -46, 17],
+      ],
+      'a shim under the far block',
+    ),
+    round(
+      'round-3',
+      '2026-10-21T18:40:00.000Z',
+      [
+        [40, 0, 0],
+        [190, -8, 3],
+        [340, -13, 4],
+        [470, -15, 8],
+      ],
+      'another shim under the far block',
+    ),
   ],
   tests: [
     {
@@ -181,11 +191,17 @@ const X: Axis = {
   ],
 }
 
-function round(id: string, startedAt: string, stations: [number, number, number][]): Axis['rounds'][number] {
+function round(
+  id: string,
+  startedAt: string,
+  stations: [number, number, number][],
+  done: string | null = null,
+): Axis['rounds'][number] {
   return {
     id,
     startedAt,
     finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
+    done,
     clampedAtMm: 40,
     gaugeStepUm: 1,
     stations: numbered(

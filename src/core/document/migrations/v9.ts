@@ -22,6 +22,7 @@ const ADDED: [has: string[], added: Plain][] = [
       preloadRounds: [],
     },
   ],
+  [['clampedAtMm', 'stations'], { done: null }],
   [['cutterSizesMm', 'shimStockMm'], { clutchLeverMm: 150, clutchPulls: [] }],
 ]
 

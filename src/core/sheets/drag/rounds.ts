@@ -43,7 +43,7 @@ export function torqueOf({ by, leverMm }: ReadWith, shop: Shop): (reading: numbe
       sheet: 'drag',
       stage: 'align',
       what: `the ${CLUTCH_PULLS.label.toLowerCase()}s of the drill's clutch, at two settings or more`,
-    } as never)
+    })
   return setting => Math.max(0, clutchTorque({ ...calibrated, setting }).torqueNm)
 }
 

@@ -23,7 +23,7 @@ export const screwLineOutcome = outcomeOf(screwLine, {
       return [
         `Round ${index + 1}`,
         momentWords(round.startedAt),
-        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
+        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}${round.done ? `, after ${round.done}` : ''}`,
       ]
     })
     return (['record', 'align'] as const).map(on => ({

@@ -76,7 +76,7 @@ export function RoundsSoFar<R extends Round>({
 }
 
 /** A shim of beer can holds a test, not a machine: it stands in the log until it is mended. */
-function TemporaryShim({ about }: { about: string }) {
+export function TemporaryShim({ about }: { about: string }) {
   const edit = useEdit()
   const { axisId } = useJobContext()
   const [text, setText] = useState('')
