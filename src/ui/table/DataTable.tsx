@@ -52,8 +52,6 @@ interface Props<R> {
   /** Columns keep to their widths, whatever stands in them. */
   fixed?: boolean
   fontSize?: string
-  /** Nothing in its cells takes the keyboard: the table itself is scrolled by it. */
-  inert?: boolean
 }
 
 /** From so many rows on only those in sight are laid out. */
@@ -74,7 +72,6 @@ export function DataTable<R extends object>({
   hideHead,
   fixed,
   fontSize = '14px',
-  inert,
   ...row
 }: Props<R>) {
   const helper = useMemo(() => createColumnHelper<typeof features, R>(), [])
@@ -98,7 +95,7 @@ export function DataTable<R extends object>({
   const shown = most === undefined ? ordered : ordered.slice(0, most)
   const sorts = columns.some(({ value }) => value)
   return (
-    <TableScroll count={shown.length} name={inert ? label : undefined}>
+    <TableScroll count={shown.length}>
       {(from, to, abovePx, belowPx) => (
         <chakra.table
           width="100%"
@@ -146,11 +143,9 @@ const Spacer = ({ px }: { px: number }) => <tr style={{ height: px }} />
 /** Scrolls sideways; a long table scrolls in itself and lays out only the rows in sight. */
 function TableScroll({
   count,
-  name,
   children,
 }: {
   count: number
-  name?: string
   children: (from: number, to: number, abovePx: number, belowPx: number) => ReactNode
 }) {
   const box = useRef<HTMLDivElement>(null)
@@ -162,12 +157,7 @@ function TableScroll({
     estimateSize: () => ROW_PX,
     overscan: 8,
   })
-  if (!isLong)
-    return (
-      <SideScroll {...(name && { tabIndex: 0, role: 'region', 'aria-label': `${name}, to scroll` })}>
-        {children(0, count, 0, 0)}
-      </SideScroll>
-    )
+  if (!isLong) return <SideScroll>{children(0, count, 0, 0)}</SideScroll>
   const items = virtual.getVirtualItems()
   const from = items[0]?.index ?? 0
   const to = (items.at(-1)?.index ?? Math.min(count, 24)) + 1

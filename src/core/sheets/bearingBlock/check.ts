@@ -1,7 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
-import { shimsFor } from '../../machine/align/shims'
 import { bearingStack } from './calculation'
-import { blockInputs, spacersDifferMm } from './inputs'
+import { blockInputs, shimsFor, spacersDifferMm } from './inputs'
 
 export const BLOCK_CHECKS = defineChecks({
   'room.block': {

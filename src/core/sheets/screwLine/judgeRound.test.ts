@@ -8,7 +8,6 @@ const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound
   id: 'r',
   startedAt: '',
   finishedAt: null,
-  done: null,
   clampedAtMm,
   gaugeStepUm: 1,
   stations: numbered(

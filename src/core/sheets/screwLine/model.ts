@@ -1,5 +1,4 @@
-import { type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { moment, momentOrNone, type RowOf, rows } from '../../field/field'
 import { GAUGE_STEP, place, readingOrNone } from '../../machine/readings'
 
 /** Indicator readings of the screw at places along it. */
@@ -16,7 +15,8 @@ export type AlignStation = RowOf<typeof ALIGN_STATIONS>
 
 /** Rounds of readings, each with the nut clamped at a place. */
 export const ROUNDS = rows('Round', {
-  ...ROUND,
+  startedAt: moment('Started'),
+  finishedAt: momentOrNone('Finished'),
   clampedAtMm: place('Nut clamped at'),
   gaugeStepUm: GAUGE_STEP,
   stations: ALIGN_STATIONS,

@@ -23,14 +23,9 @@ export const screwLineOutcome = outcomeOf(screwLine, {
       return [
         `Round ${index + 1}`,
         momentWords(round.startedAt),
-        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}${round.done ? `, after ${round.done}` : ''}`,
+        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
       ]
     })
-    return (['record', 'align'] as const).map(on => ({
-      on,
-      title: 'Alignment rounds',
-      rows,
-      empty: 'None yet.',
-    }))
+    return [{ on: 'record', title: 'Alignment rounds', rows, empty: 'None yet.' }]
   },
 })
