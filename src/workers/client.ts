@@ -35,13 +35,25 @@ const failing = (worker: Worker) =>
     }),
   )
 
-let judge: { remote: Remote<JudgeWorker>; failed: Promise<never> } | undefined
+/** A worker with the way to it; both live as long as each other: a way that is forgotten closes the worker's ear. */
+interface Reached<W> {
+  worker: Worker
+  remote: Remote<W>
+  failed: Promise<never>
+}
+
+const reach = <W>(worker: Worker): Reached<W> => ({
+  worker,
+  remote: wrap<W>(worker),
+  failed: failing(worker),
+})
+
+let judge: Reached<JudgeWorker> | undefined
 
 /** Asks the worker that judges; it is started when it is first asked, and anew after it has failed. */
 export function askJudge<T>(question: (remote: Remote<JudgeWorker>) => Promise<T>): Promise<T> {
   if (!judge) {
-    const worker = new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' })
-    judge = { remote: wrap<JudgeWorker>(worker), failed: failing(worker) }
+    judge = reach<JudgeWorker>(new Worker(new URL('./judge.worker.ts', import.meta.url), { type: 'module' }))
     judge.failed.catch(() => {
       judge = undefined
     })
@@ -57,14 +69,6 @@ export interface Running<T> {
 
 export type OnProgress = (share: number) => void
 
-/** A worker with the way to it; both live as long as each other: a way that is forgotten closes the worker's ear. */
-interface Reached<W> {
-  worker: Worker
-  remote: Remote<W>
-}
-
-const reach = <W>(worker: Worker): Reached<W> => ({ worker, remote: wrap<W>(worker) })
-
 /**
  * Gives work to a worker, which ends when the work is stopped or fails.
  *
@@ -73,7 +77,7 @@ const reach = <W>(worker: Worker): Reached<W> => ({ worker, remote: wrap<W>(work
  * @param after what becomes of the worker when the work is done; it ends if nothing else is said
  */
 function running<W, T, P = number>(
-  { worker, remote }: Reached<W>,
+  { worker, remote, failed }: Reached<W>,
   work: (remote: Remote<W>, progress: (step: P) => void) => Promise<T>,
   onProgress: (step: P) => void = () => {},
   after: () => void = () => worker.terminate(),
@@ -87,7 +91,7 @@ function running<W, T, P = number>(
   const progress = proxy((step: P) => {
     if (!over) onProgress(step)
   })
-  const done = Promise.race([work(remote, progress), failing(worker)])
+  const done = Promise.race([work(remote, progress), failed])
   done.then(() => end(after), stop)
   return { done, cancel: stop }
 }

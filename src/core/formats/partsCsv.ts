@@ -132,6 +132,7 @@ function readRows<K extends PartKind>(
   const inFile = new Map<string, number>()
   const good: GoodRow<K>[] = []
   const wrong: CsvProblem[] = []
+  const holdsWords = columnOf.map(column => isWords(kind, column))
   for (const { line, cells, asWritten } of rows) {
     const say = (index: number, got: string, takes: string) =>
       wrong.push(problemAt(line, index < 0 ? columnOf.length : index, columnOf[index], got, takes))
@@ -146,7 +147,7 @@ function readRows<K extends PartKind>(
     }
     const typed: Record<string, string> = { maker: NO_MAKER }
     for (const [index, column] of columnOf.entries()) {
-      const text = (isWords(kind, column) ? asWritten : cells)[index]?.trim() ?? ''
+      const text = (holdsWords[index] ? asWritten : cells)[index]?.trim() ?? ''
       if (column && !(column === 'maker' && text === '')) typed[column] = text.replace(/^'(?=[=+\-@])/, '')
     }
     const id = typed.id || idFor(typed.name ?? '', taken)
