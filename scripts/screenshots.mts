@@ -29,7 +29,7 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['build', at('steps', 'skarrow-y'), 'dusk'],
   ['teardown', at('teardown', 'skarrow-y'), 'day'],
   ['switches', at('switches'), 'dusk'],
-  ['align', at('screwLine'), 'dusk'],
+  ['align', at('drag', 'skarrow-y'), 'dusk'],
   ['prove', at('reversal'), 'day'],
   ['record', `/job/${SKARROW}/skarrow-x/record`, 'dusk'],
   ['tablet', at('parts'), 'dusk'],

@@ -224,6 +224,7 @@ export class JobSession {
     const { changeFromV6 } = await import('@/core/document/migrations/v6')
     const { changeFromV7 } = await import('@/core/document/migrations/v7')
     const { changeFromV8 } = await import('@/core/document/migrations/v8')
+    const { changeFromV9 } = await import('@/core/document/migrations/v9')
     const byId = async () => {
       if (left.version > LAST_BY_PLACE) return { ...left.change }
       const row = await this.db.jobs.get(left.change.jobId)
@@ -236,7 +237,8 @@ export class JobSession {
     const sixth = left.version > 5 ? { ...change } : changeFromV5({ ...change })
     const seventh = left.version > 6 ? sixth : changeFromV6(sixth)
     const eighth = left.version > 7 ? seventh : changeFromV7(seventh)
-    return { ...left, change: changeFromV8(eighth) as unknown as Change, version: SCHEMA_VERSION }
+    const ninth = left.version > 8 ? eighth : changeFromV8(eighth)
+    return { ...left, change: changeFromV9(ninth) as unknown as Change, version: SCHEMA_VERSION }
   }
 
   private readonly onHide = () => {

@@ -304,7 +304,7 @@ test('words of the trade explain themselves at a tap, in a note and for the whol
   await bench.click('button', 'coupler')
   await bench.sees(
     'coupler: What joins the shaft of the motor to the end of the screw.',
-    'section[aria-label="Motor to screw"]',
+    'section[aria-label="As the coupler is judged by"]',
   )
   await bench.sheet('Loads')
   await bench.click('button', 'Words on this sheet')

@@ -121,6 +121,50 @@ async function typeValues(page: Page, field: ElementHandle<HTMLInputElement>): P
 const ONE_FIELD =
   '<input id="field" oninput="document.querySelector(\'p\').textContent = this.value"><aside><p>-</p></aside>'
 
+/** Sheets of readings of the demo with a round that is open. */
+const OPEN_ROUNDS = [
+  'demo-skarrow-8/skarrow-y/align/flange',
+  'demo-skarrow-8/skarrow-y/align/runOut',
+  'demo-skarrow-8/skarrow-y/align/drag',
+  'demo-ostrey-254/ostrey-x/align/gib',
+] as const
+
+/**
+ * From a key in a table of readings to the frame in which the advice follows it: the slowest of the sheets.
+ *
+ * @returns its 95th percentile, and the sheet
+ */
+export async function readingKeyTimes(
+  browser: Browser,
+  url: string,
+  slowdown: number,
+): Promise<{ sheet: string; drawnMs: number }> {
+  const context = await browser.createBrowserContext()
+  try {
+    const page = await context.newPage()
+    await page.setViewport({ width: 1280, height: 800 })
+    await page.goto(url, { waitUntil: 'networkidle0' })
+    await page.waitForSelector('[data-job="demo-long-tom-2400"]')
+    let slowest = { sheet: '', drawnMs: 0 }
+    for (const sheet of OPEN_ROUNDS) {
+      await page.goto(`${url}/job/${sheet}`, { waitUntil: 'networkidle0' })
+      const field = (await page.waitForSelector(
+        '[data-turn="1"] input[data-quantity]',
+      )) as ElementHandle<HTMLInputElement>
+      await page.evaluate(watchKeys, '[aria-label="What to do"]')
+      await field.focus()
+      await typeValues(page, field)
+      await page.emulateCPUThrottling(slowdown)
+      const drawnMs = percentile((await typeValues(page, field)).drawnMs, 0.95)
+      await page.emulateCPUThrottling(1)
+      if (drawnMs > slowest.drawnMs) slowest = { sheet, drawnMs }
+    }
+    return slowest
+  } finally {
+    await context.close()
+  }
+}
+
 /**
  * Times typing in the demo, and on an empty page of the same browser as the yardstick.
  *

@@ -8,6 +8,7 @@ const UNIT: { readonly [K in QuantityKind]: string } = {
   smallLength: 'um',
   speed: 'mm/min',
   acceleration: 'mm/s2',
+  pull: 'N',
   force: 'N',
   mass: 'kg',
   torque: 'N m',

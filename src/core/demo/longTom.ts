@@ -3,6 +3,7 @@ import { SHOP_TO_START } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { NO_OWN_PARTS } from '../machine/parts'
 
+import { ALIGNED_LONG_TOM_X, ALIGNED_LONG_TOM_Y } from './aligned'
 import { demoAxis } from './axis'
 import { FITTED_LONG_TOM_X, FITTED_LONG_TOM_Y, FITTED_LONG_TOM_Z } from './fitted'
 import { PLAN_LONG_TOM } from './plans'
@@ -40,7 +41,7 @@ const X = () =>
       motor: 'step-86-45',
       brake: null,
     },
-    more: { ends: 'fixed-fixed', slide: 'rail-carriage', ...FITTED_LONG_TOM_X },
+    more: { ends: 'fixed-fixed', slide: 'rail-carriage', ...ALIGNED_LONG_TOM_X, ...FITTED_LONG_TOM_X },
   })
 
 const Y = () =>
@@ -68,7 +69,7 @@ const Y = () =>
     },
     known: { measured: ['wayTravelMm', 'supportSpanMm', 'inclineDeg'] },
     parts: { screw: 'ball-16-10-oversize', bearing: 'back-10', coupler: 'disc-34' },
-    more: { ...FITTED_LONG_TOM_Y, slide: 'rail-carriage' },
+    more: { ...ALIGNED_LONG_TOM_Y, ...FITTED_LONG_TOM_Y, slide: 'rail-carriage' },
   })
 
 const Z = () =>

@@ -3,6 +3,7 @@ import { SHOP_TO_START_INCH } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { NO_OWN_PARTS } from '../machine/parts'
 
+import { ALIGNED_OSTREY_X } from './aligned'
 import { demoAxis } from './axis'
 import { FITTED_OSTREY_X, FITTED_OSTREY_Z } from './fitted'
 import { ORDERS_OSTREY, PLAN_OSTREY } from './plans'
@@ -80,7 +81,7 @@ const X = () =>
       motor: 'step-57-12',
       brake: null,
     },
-    more: { ...FITTED_OSTREY_X, slide: 'cross-slide' },
+    more: { ...ALIGNED_OSTREY_X, ...FITTED_OSTREY_X, slide: 'cross-slide' },
   })
 
 /** A bench lathe, half planned: the carriage sized, the cross slide on a belt with its handwheel kept. */

@@ -7,6 +7,7 @@ import { SCHEMA_VERSION } from '../document/version'
 import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
+import { ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y, NOTHING_ALIGNED } from './aligned'
 import { BUILT_SKARROW_X, BUILT_SKARROW_Y, NOTHING_BUILT } from './built'
 import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
 import { ORDERS_SKARROW, PLAN_SKARROW } from './plans'
@@ -112,6 +113,7 @@ const X: Axis = {
   limits: {},
   ...FITTED_SKARROW_X,
   ...BUILT_SKARROW_X,
+  ...ALIGNED_SKARROW_X,
   rounds: [
     round('round-1', '2026-10-20T18:05:00.000Z', [
       [40, 0, 0],
@@ -119,18 +121,28 @@ const X: Axis = {
       [340, -95, 27],
       [470, -135, 36],
     ]),
-    round('round-2', '2026-10-20T19:20:00.000Z', [
-      [40, 0, 0],
-      [190, -18, 6],
-      [340, -38, 14],
-      [470, -46, 17],
-    ]),
-    round('round-3', '2026-10-21T18:40:00.000Z', [
-      [40, 0, 0],
-      [190, -8, 3],
-      [340, -13, 4],
-      [470, -15, 8],
-    ]),
+    round(
+      'round-2',
+      '2026-10-20T19:20:00.000Z',
+      [
+        [40, 0, 0],
+        [190, -18, 6],
+        [340, -38, 14],
+        [470, -46, 17],
+      ],
+      'a shim under the far block',
+    ),
+    round(
+      'round-3',
+      '2026-10-21T18:40:00.000Z',
+      [
+        [40, 0, 0],
+        [190, -8, 3],
+        [340, -13, 4],
+        [470, -15, 8],
+      ],
+      'another shim under the far block',
+    ),
   ],
   tests: [
     {
@@ -179,11 +191,17 @@ const X: Axis = {
   ],
 }
 
-function round(id: string, startedAt: string, stations: [number, number, number][]): Axis['rounds'][number] {
+function round(
+  id: string,
+  startedAt: string,
+  stations: [number, number, number][],
+  done: string | null = null,
+): Axis['rounds'][number] {
   return {
     id,
     startedAt,
     finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
+    done,
     clampedAtMm: 40,
     gaugeStepUm: 1,
     stations: numbered(
@@ -224,6 +242,7 @@ const Y: Axis = {
   stopping: { reactionS: null, decelerationMmPerS2: null },
   recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ...BUILT_SKARROW_Y,
+  ...ALIGNED_SKARROW_Y,
   rounds: [],
   tests: [],
 }
@@ -233,6 +252,7 @@ const Z: Axis = {
   id: 'skarrow-z',
   ...NOTHING_FITTED,
   ...NOTHING_BUILT,
+  ...NOTHING_ALIGNED,
   slide: 'head',
   name: 'Z',
   title: 'Quill head',

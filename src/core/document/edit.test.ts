@@ -71,6 +71,7 @@ const every: Edit[] = [
     id: 'n',
     startedAt: stamp.at,
     finishedAt: null,
+    done: null,
     clampedAtMm: 10,
     gaugeStepUm: 1,
     stations: [],

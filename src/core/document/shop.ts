@@ -1,7 +1,27 @@
-import { choiceOrNone, length, numbers, record, smallLength, type ValueOf } from '../field/field'
+import {
+  choiceOrNone,
+  length,
+  numberOf,
+  numbers,
+  plain,
+  record,
+  rows,
+  smallLength,
+  type ValueOf,
+} from '../field/field'
 import { MM_PER_INCH } from '../units/quantity'
 import { READING_UNITS } from '../units/readingUnit'
 import type { Edit } from './edit'
+
+/** What a drill's clutch pulls on a lever at some of its settings: from then on a setting is a torque. */
+export const CLUTCH_PULLS = rows(
+  'Pull at a setting',
+  {
+    setting: plain('Setting', [0, 60], { blank: 1 }),
+    pullN: numberOf('pull')('Pull where it slips', [0, 5000], { orNone: true }),
+  },
+  { most: 40 },
+)
 
 /** What the builder owns: what making room calls for, and the gauge. */
 export const SHOP = record('Shop', {
@@ -11,12 +31,17 @@ export const SHOP = record('Shop', {
   gaugeStepUm: smallLength('Step of the gauge', [0.01, 1000], { orNone: true }),
   /** What a reading is in that is typed without its unit; none goes by the units of the job. */
   readingUnit: choiceOrNone('Readings are typed in', READING_UNITS, { um: 'µm' }),
+  /** The clutch of the drill, once for each drill. */
+  clutchLeverMm: length('Lever on the chuck', [5, 2000], { blank: 150 }),
+  clutchPulls: CLUTCH_PULLS,
 })
 export type Shop = ValueOf<typeof SHOP>
 
 export const SHOP_TO_START: Shop = {
   gaugeStepUm: null,
   readingUnit: null,
+  clutchLeverMm: 150,
+  clutchPulls: [],
   cutterSizesMm: [16, 20, 25, 32, 40, 50, 60],
   shimStockMm: [0.02, 0.03, 0.05, 0.1, 0.2, 0.5],
 }
@@ -25,6 +50,8 @@ export const SHOP_TO_START: Shop = {
 export const SHOP_TO_START_INCH: Shop = {
   gaugeStepUm: null,
   readingUnit: null,
+  clutchLeverMm: 150,
+  clutchPulls: [],
   cutterSizesMm: [0.625, 0.75, 1, 1.25, 1.5, 2, 2.5].map(inches => inches * MM_PER_INCH),
   shimStockMm: [0.001, 0.002, 0.005, 0.01, 0.02].map(inches => inches * MM_PER_INCH),
 }

@@ -4,7 +4,7 @@ export type PaperCell = string | { strong: string; text?: string; note?: string 
 /** A titled table on paper, or what is said where there is nothing. */
 export interface PaperBlock {
   /** The record is handed on; the work sheet goes to the machine, and so does the sheet of the build. */
-  on: 'record' | 'worksheet' | 'build'
+  on: 'record' | 'worksheet' | 'build' | 'align'
   title: string
   rows: PaperCell[][]
   empty: string

@@ -1,18 +1,19 @@
 import { readClock } from '../units/clock'
 import { parseQuantity } from '../units/parse'
 import { say } from '../units/print'
-import type { UnitSystem } from '../units/quantity'
+import type { Unit, UnitSystem } from '../units/quantity'
 import { isDay } from './dates'
 import type { Field, Fields } from './field'
 
 type Cell = { ok: true; value: unknown } | { ok: false; message: string }
 
-function readCell(field: Field, text: string, units: UnitSystem): Cell {
+function readCell(field: Field, text: string, units: UnitSystem, typedIn?: Unit): Cell {
   const refuse = (takes: string): Cell => ({ ok: false, message: `Got “${text}”. Takes ${takes}.` })
   switch (field.is) {
     case 'number': {
       if (text === '') return field.orNone ? { ok: true, value: null } : refuse('a number')
-      const read = parseQuantity(text, field.quantity, units)
+      const unit = field.quantity === 'smallLength' ? typedIn : undefined
+      const read = parseQuantity(text, field.quantity, units, unit)
       if (!read.ok) return read
       const { min, max, quantity } = field
       if (read.value < min || read.value > max)
@@ -52,12 +53,14 @@ export type PastedRows = { ok: true; rows: Record<string, unknown>[] } | { ok: f
  *
  * @param from the first column that they go into; columns beyond the last one are refused
  * @param units what figures are in that have no unit of their own
+ * @param typedIn the same for small lengths, where readings are typed in another
  */
 export function readPastedRows(
   fields: Fields,
   from: string,
   cells: readonly (readonly string[])[],
   units: UnitSystem,
+  typedIn?: Unit,
 ): PastedRows {
   const keys = Object.keys(fields)
   const into = keys.slice(Math.max(0, keys.indexOf(from)))
@@ -73,7 +76,7 @@ export function readPastedRows(
     for (const [column, text] of line.entries()) {
       const key = into[column] as string
       const field = fields[key] as Field
-      const cell = readCell(field, text, units)
+      const cell = readCell(field, text, units, typedIn)
       if (!cell.ok)
         return {
           ok: false,

@@ -76,8 +76,8 @@ test.each<[string, string, string]>([
   ['no job', '{"format":"dusk-bench-job"}', 'job: got nothing, takes a job document'],
   [
     'newer',
-    edited(copy => Object.assign(copy.job, { schemaVersion: 10 })),
-    'job.schemaVersion: got 10, made by a newer Dusk Bench',
+    edited(copy => Object.assign(copy.job, { schemaVersion: SCHEMA_VERSION + 1 })),
+    `job.schemaVersion: got ${SCHEMA_VERSION + 1}, made by a newer Dusk Bench`,
   ],
   [
     'version of another kind',

@@ -1,4 +1,5 @@
 import type { CalculationFacts } from '../calculation/calculation'
+import { lifeShare, sideForce } from './align/worth'
 import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
 import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
 import { bearingAxialLife, bearingLife } from './sizing/bearingLife'
@@ -82,4 +83,6 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   stallThrust,
   unpoweredDrop,
   travelBudget,
+  sideForce,
+  lifeShare,
 ]

@@ -1,3 +1,5 @@
+import { leastSquares, standardErrorOf } from '../calculation/leastSquares'
+
 /** A hand reads a dial to a fifth of its mark; what is finer than this share of it was typed in another unit. */
 const FINEST_SHARE = 0.1
 
@@ -35,4 +37,40 @@ export function standApart(readingsUm: readonly number[], stepUm: number): numbe
   // The median deviation of a normal law is 0.6745 of its standard deviation.
   const spread = Math.max(median(readingsUm.map(one => Math.abs(one - middle))) / 0.6745, stepUm / 2, 1e-9)
   return readingsUm.flatMap((one, index) => (Math.abs(one - middle) > APART * spread ? [index] : []))
+}
+
+/** A reading this many spreads of the others off what fits them, and this many steps, stands off. */
+const OFF_SPREADS = 6
+const OFF_STEPS = 4
+
+/**
+ * The reading that lies furthest off what fits all the others, where it lies too far off for a reading like them.
+ *
+ * @param rows what each unknown is multiplied by, a reading a row
+ * @param step the least that readings spread by
+ * @returns its place in the list; none where the others could not tell: fewer than two of them to spare
+ * @example offTheFit([[1, 0], [1, 1], [1, 2], [1, 3], [1, 4]], [0, 1, 20, 3, 4], 0.1) // 2
+ */
+export function offTheFit(
+  rows: readonly (readonly number[])[],
+  values: readonly number[],
+  step: number,
+): number | null {
+  const unknowns = rows[0]?.length ?? 0
+  if (rows.length < unknowns + 3) return null
+  let worst: number | null = null
+  let most = 1
+  for (let index = 0; index < rows.length; index++) {
+    const fitted = leastSquares(rows.toSpliced(index, 1), values.toSpliced(index, 1))
+    if (!fitted || fitted.spread === null) continue
+    const row = rows[index] as readonly number[]
+    const offBy = Math.abs(
+      (values[index] as number) -
+        row.reduce((sum, one, at) => sum + one * (fitted.coefficients[at] as number), 0),
+    )
+    const unsure = Math.hypot(fitted.spread, standardErrorOf(fitted, row) ?? 0)
+    const share = offBy / Math.max(OFF_SPREADS * unsure, OFF_STEPS * step)
+    if (share > most) [worst, most] = [index, share]
+  }
+  return worst
 }

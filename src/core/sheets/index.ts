@@ -3,11 +3,14 @@ import { bearingBlock } from './bearingBlock/sheet'
 import { chain } from './chain/sheet'
 import { controller } from './controller/sheet'
 import { cuts } from './cuts/sheet'
+import { drag } from './drag/sheet'
 import { drive } from './drive/sheet'
 import { duty } from './duty/sheet'
 import { fasteners } from './fasteners/sheet'
 import { figures } from './figures/sheet'
+import { flange } from './flange/sheet'
 import { geometry } from './geometry/sheet'
+import { gib } from './gib/sheet'
 import { goals } from './goals/sheet'
 import { grease } from './grease/sheet'
 import { holes } from './holes/sheet'
@@ -20,16 +23,21 @@ import { lostMotion } from './lostMotion/sheet'
 import { machineRecord } from './machineRecord/sheet'
 import { nutRoom } from './nutRoom/sheet'
 import { orders } from './orders/sheet'
+import { overhang } from './overhang/sheet'
 import { overview } from './overview/sheet'
 import { ownParts } from './ownParts/sheet'
 import { parts } from './parts/sheet'
+import { preload } from './preload/sheet'
+import { rails } from './rails/sheet'
 import { reversal } from './reversal/sheet'
+import { runOut } from './runOut/sheet'
 import { schedule } from './schedule/sheet'
 import { schools } from './schools/sheet'
 import { screwLine } from './screwLine/sheet'
 import { search } from './search/sheet'
 import { shafts } from './shafts/sheet'
 import type { Sheet } from './sheet'
+import { square } from './square/sheet'
 import { steps } from './steps/sheet'
 import { stopping } from './stopping/sheet'
 import { switches } from './switches/sheet'
@@ -37,6 +45,7 @@ import { teardown } from './teardown/sheet'
 import { template } from './template/sheet'
 import { toMeasure } from './toMeasure/sheet'
 import { travel } from './travel/sheet'
+import { waysFriction } from './waysFriction/sheet'
 
 /** Every sheet, in the order of the work. Everything that the app knows of a sheet is folded out of this list. */
 const LISTED = [
@@ -74,7 +83,16 @@ const LISTED = [
   grease,
   controller,
   screwLine,
+  preload,
   shafts,
+  drag,
+  flange,
+  runOut,
+  gib,
+  rails,
+  square,
+  overhang,
+  waysFriction,
   reversal,
   log,
 ] as const

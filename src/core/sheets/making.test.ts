@@ -6,6 +6,7 @@ import type { PartOf } from '../document/parts/types'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
 import { blankRecord, blankRow, numbered } from '../field/field'
+import { shimsFor } from '../machine/align/shims'
 import {
   fastenerChooseLength,
   fastenerEngagement,
@@ -20,7 +21,7 @@ import { tighteningTurns } from '../machine/joints/tightening'
 import { CATALOGUE } from '../machine/parts'
 import { recessAt } from '../machine/travel/recess'
 import { drawChain } from '../simulate/monteCarlo'
-import { blockInputs, orientation, shimsFor, wayRound } from './bearingBlock/inputs'
+import { blockInputs, orientation, wayRound } from './bearingBlock/inputs'
 import { BEARINGS, type BearingBlock, BLOCK } from './bearingBlock/model'
 import { type Contributor, shimSet, stackupChain } from './chain/calculation'
 import { contributors } from './chain/inputs'

@@ -226,6 +226,8 @@ describe('ways out of the demo', () => {
   const all = [X, Y].flatMap(axis =>
     evaluateAxis(axis, CATALOGUE, 'mm')
       .findings.filter(({ state }) => state === 'fails' || state === 'close')
+      // What only hands at the machine mend.
+      .filter(({ checkId }) => !['align.drag', 'align.runOut'].includes(checkId))
       .map(finding => [`${axis.name}: ${finding.title}`, axis, finding.checkId] as const),
   )
 
@@ -252,6 +254,7 @@ describe('ways out of the demo', () => {
           'joints',
           'stopping',
           'switches',
+          'flangeRounds',
         ] as const
       ).filter(key => JSON.stringify(after[key]) !== JSON.stringify(axis[key]))
       expect(changed).toHaveLength(1)

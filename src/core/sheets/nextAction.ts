@@ -74,7 +74,8 @@ export function nextOf(context: Evaluation): NextAction | null {
   const [kind] = open
   if (kind)
     return act({ stage: 'size', sheet: 'parts' }, `choose the ${kind === 'bearing' ? 'bearings' : kind}`)
-  const failing = context.findings.find(({ state }) => state === 'fails')
+  const fails = context.findings.filter(({ state }) => state === 'fails')
+  const failing = fails.find(({ stage }) => stage !== 'align')
   if (failing)
     return act(
       { stage: failing.stage, sheet: failing.sheet as SheetId },
@@ -86,6 +87,10 @@ export function nextOf(context: Evaluation): NextAction | null {
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
   if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)
   if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase())
+  // What is read while it is being set fails until it is: the steps lead there, and what is left comes after them.
+  const [unset] = fails
+  if (unset)
+    return act({ stage: unset.stage, sheet: unset.sheet as SheetId }, `to set: ${unset.title.toLowerCase()}`)
   const last = context.finding('prove.reversal')
   return last?.state === 'holds'
     ? null

@@ -3,19 +3,29 @@ import { bearingBlockOutcome } from './bearingBlock/outcome'
 import { chainOutcome } from './chain/outcome'
 import { controllerOutcome } from './controller/outcome'
 import { cutsOutcome } from './cuts/outcome'
+import { dragOutcome } from './drag/outcome'
 import { fastenersOutcome } from './fasteners/outcome'
+import { flangeOutcome } from './flange/outcome'
+import { gibOutcome } from './gib/outcome'
 import { greaseOutcome } from './grease/outcome'
 import { holesOutcome } from './holes/outcome'
 import { leadscrewEndsOutcome } from './leadscrewEnds/outcome'
 import { nutRoomOutcome } from './nutRoom/outcome'
 import type { Outcome } from './outcome'
+import { overhangOutcome } from './overhang/outcome'
 import { partsOutcome } from './parts/outcome'
+import { preloadOutcome } from './preload/outcome'
+import { railsOutcome } from './rails/outcome'
 import { reversalOutcome } from './reversal/outcome'
+import { runOutOutcome } from './runOut/outcome'
 import { screwLineOutcome } from './screwLine/outcome'
+import { shaftsOutcome } from './shafts/outcome'
+import { squareOutcome } from './square/outcome'
 import { stepsOutcome } from './steps/outcome'
 import { stoppingOutcome } from './stopping/outcome'
 import { switchesOutcome } from './switches/outcome'
 import { travelOutcome } from './travel/outcome'
+import { waysFrictionOutcome } from './waysFriction/outcome'
 
 const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   parts: partsOutcome,
@@ -33,6 +43,16 @@ const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   grease: greaseOutcome,
   controller: controllerOutcome,
   screwLine: screwLineOutcome,
+  preload: preloadOutcome,
+  shafts: shaftsOutcome,
+  drag: dragOutcome,
+  flange: flangeOutcome,
+  runOut: runOutOutcome,
+  gib: gibOutcome,
+  rails: railsOutcome,
+  square: squareOutcome,
+  overhang: overhangOutcome,
+  waysFriction: waysFrictionOutcome,
   reversal: reversalOutcome,
 }
 

@@ -22,7 +22,7 @@ const inOtherUnits = (value: unknown, unit: RegExp): string[] =>
 describe.each(demoJobs().map(({ job }) => [job.name, job] as const))('%s', (_, job) => {
   const catalogue = catalogueOf(job)
 
-  test.each(['worksheet', 'record'] as const)('the %s speaks one unit throughout', on => {
+  test.each(['worksheet', 'record', 'align'] as const)('the %s speaks one unit throughout', on => {
     for (const axis of job.axes) {
       const inches = paperOf(evaluateAxis(axis, catalogue, 'inch'), on)
       expect(inches.length).toBeGreaterThan(0)

@@ -125,6 +125,7 @@ describe('the screw line', () => {
       id: 'r',
       startedAt: '2026-11-20T10:00:00.000Z',
       finishedAt: null,
+      done: null,
       clampedAtMm: 100,
       gaugeStepUm: 1,
       stations: numbered(

@@ -33,6 +33,8 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
   const own = linesOfAxis(entries, axis.id)
   const fixes = openFixes(own)
   const steps = procedure(context) ?? []
+  // What was set by readings and holds has a record of its own.
+  const set = findings.filter(({ stage, state }) => stage === 'align' && state === 'holds')
   const open = steps.filter(step => !axis.ticks[step.id])
   const block = (title: string, rows: PaperCell[][], empty: string, half?: true): PaperBlock => ({
     on: 'record',
@@ -56,11 +58,20 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
   return [
     block(
       'Findings',
-      findings.map(({ title, state, sentence }) => [
-        { strong: title },
-        { strong: STATE_WORDS[state] },
-        sentence,
-      ]),
+      [
+        ...findings
+          .filter(one => !set.includes(one))
+          .map(({ title, state, sentence }) => [{ strong: title }, { strong: STATE_WORDS[state] }, sentence]),
+        ...(set.length > 0
+          ? [
+              [
+                { strong: 'Set by readings' },
+                { strong: STATE_WORDS.holds },
+                `${set.map(({ title }) => title.toLowerCase()).join(', ')}: see the alignment record.`,
+              ],
+            ]
+          : []),
+      ],
       'None.',
     ),
     pairs('Parts', [

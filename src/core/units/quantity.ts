@@ -82,6 +82,23 @@ export const QUANTITIES = {
     inch: { unit: 'lbf', perUnit: N_PER_LBF, decimals: 1 },
     accepts: { n: 1, kn: 1000, kgf: 9.80665, kg: 9.80665, lbf: N_PER_LBF, lb: N_PER_LBF },
   },
+  /** What a spring scale of the kitchen or the luggage shows. Base: N. */
+  pull: {
+    mm: { unit: 'N', perUnit: 1, decimals: 2 },
+    inch: { unit: 'lbf', perUnit: N_PER_LBF, decimals: 3 },
+    accepts: {
+      n: 1,
+      kn: 1000,
+      kgf: 9.80665,
+      kg: 9.80665,
+      gf: 0.00980665,
+      g: 0.00980665,
+      lbf: N_PER_LBF,
+      lb: N_PER_LBF,
+      ozf: N_PER_LBF / 16,
+      oz: N_PER_LBF / 16,
+    },
+  },
   /** Base: kg. */
   mass: {
     mm: { unit: 'kg', perUnit: 1, decimals: 2 },

@@ -4,7 +4,7 @@ import { STAGES, type Stage } from '@/core/document/stages'
 import { firstSheet, type SheetId, sheetsOf } from '@/core/sheets'
 
 /** Pages of a job that are printed, not stages. */
-const PAPERS = ['record', 'worksheet', 'evening'] as const
+const PAPERS = ['record', 'worksheet', 'evening', 'alignment'] as const
 export type Paper = (typeof PAPERS)[number]
 const MACHINE = 'machine'
 const PART = 'part'
@@ -26,7 +26,8 @@ export interface Place {
   asked?: string
 }
 
-const isPaper = (text: string | undefined): text is Paper =>
+/** Whether a place of a job is a page to print. */
+export const isPaper = (text: string | undefined): text is Paper =>
   (PAPERS as readonly string[]).includes(text ?? '')
 const isStage = (text: string | undefined): text is Stage =>
   (STAGES as readonly string[]).includes(text ?? '')

@@ -17,7 +17,7 @@ export interface Rows<R extends { id: string }> extends RowActions<R> {
 type Make = (label: string, run: (rows: never[]) => void, mergeKey?: string) => void
 
 /** What can be done with the rows of a table, by a way to edit them. */
-function rowActions<R extends { id: string }>(
+export function rowActions<R extends { id: string }>(
   of: RowsField<R>,
   make: Make,
   fresh?: (rows: readonly R[]) => Partial<R>,

@@ -9,7 +9,7 @@ import { Button, LinkButton } from '@/ui/controls'
 import { FirstFrame } from '@/ui/frame/FirstFrame'
 import { Notice } from '@/ui/frame/Notice'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
-import { addressOf, go, usePlace } from '../job/place'
+import { addressOf, go, isPaper, usePlace } from '../job/place'
 import { saveJob } from '../job/saveJob'
 import { FolderCopy } from './FolderCopy'
 import { JobFrame } from './JobFrame'
@@ -19,6 +19,10 @@ import { useSession } from './useSession'
 const RecordScreen = dynamic(() => import('../record/RecordScreen').then(module => module.RecordScreen), {
   ssr: false,
 })
+const AlignmentScreen = dynamic(
+  () => import('../record/AlignmentScreen').then(module => module.AlignmentScreen),
+  { ssr: false },
+)
 const EveningScreen = dynamic(() => import('../record/EveningScreen').then(module => module.EveningScreen), {
   ssr: false,
 })
@@ -45,8 +49,7 @@ function OpenJob({ jobId }: { jobId: string }) {
   const axisId = useSessionState(session, ({ job }) => idOfAxis(job, place?.axisId ?? lastAxis.current))
   if (place?.axisId) lastAxis.current = place.axisId
   const stage = place?.stage ?? 'survey'
-  const isPaper = stage === 'record' || stage === 'worksheet' || stage === 'evening'
-  const sheet = isPaper ? null : (place?.sheet ?? firstSheet(stage))
+  const sheet = isPaper(stage) ? null : (place?.sheet ?? firstSheet(stage))
 
   // An address that leaves out its axis or its sheet, or has one that is gone, is made whole.
   useEffect(() => {
@@ -78,6 +81,8 @@ function OpenJob({ jobId }: { jobId: string }) {
         <RecordScreen onBack={() => go({ jobId, axisId, stage: 'log' })} />
       ) : stage === 'worksheet' ? (
         <WorksheetScreen onBack={() => go({ jobId, axisId, stage: 'room', sheet: 'cuts' })} />
+      ) : stage === 'alignment' ? (
+        <AlignmentScreen onBack={() => go({ jobId, axisId, stage: 'align' })} />
       ) : stage === 'evening' ? (
         <EveningScreen onBack={() => go({ jobId, axisId, stage: 'build', sheet: 'steps' })} />
       ) : (

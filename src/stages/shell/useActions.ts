@@ -107,6 +107,12 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
         run: () => window.location.assign(addressOf({ jobId, axisId, stage: 'worksheet' })),
       },
       {
+        id: 'alignment',
+        group: 'Job',
+        label: 'Alignment record of this axis, to print',
+        run: () => window.location.assign(addressOf({ jobId, axisId, stage: 'alignment' })),
+      },
+      {
         id: 'reference',
         group: 'Look',
         label: 'Reference of every calculation',

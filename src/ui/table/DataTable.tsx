@@ -52,6 +52,8 @@ interface Props<R> {
   /** Columns keep to their widths, whatever stands in them. */
   fixed?: boolean
   fontSize?: string
+  /** Nothing in its cells takes the keyboard: the table itself is scrolled by it. */
+  inert?: boolean
 }
 
 /** From so many rows on only those in sight are laid out. */
@@ -72,6 +74,7 @@ export function DataTable<R extends object>({
   hideHead,
   fixed,
   fontSize = '14px',
+  inert,
   ...row
 }: Props<R>) {
   const helper = useMemo(() => createColumnHelper<typeof features, R>(), [])
@@ -95,7 +98,7 @@ export function DataTable<R extends object>({
   const shown = most === undefined ? ordered : ordered.slice(0, most)
   const sorts = columns.some(({ value }) => value)
   return (
-    <TableScroll count={shown.length}>
+    <TableScroll count={shown.length} name={inert ? label : undefined}>
       {(from, to, abovePx, belowPx) => (
         <chakra.table
           width="100%"
@@ -143,9 +146,11 @@ const Spacer = ({ px }: { px: number }) => <tr style={{ height: px }} />
 /** Scrolls sideways; a long table scrolls in itself and lays out only the rows in sight. */
 function TableScroll({
   count,
+  name,
   children,
 }: {
   count: number
+  name?: string
   children: (from: number, to: number, abovePx: number, belowPx: number) => ReactNode
 }) {
   const box = useRef<HTMLDivElement>(null)
@@ -157,7 +162,12 @@ function TableScroll({
     estimateSize: () => ROW_PX,
     overscan: 8,
   })
-  if (!isLong) return <SideScroll>{children(0, count, 0, 0)}</SideScroll>
+  if (!isLong)
+    return (
+      <SideScroll {...(name && { tabIndex: 0, role: 'region', 'aria-label': `${name}, to scroll` })}>
+        {children(0, count, 0, 0)}
+      </SideScroll>
+    )
   const items = virtual.getVirtualItems()
   const from = items[0]?.index ?? 0
   const to = (items.at(-1)?.index ?? Math.min(count, 24)) + 1

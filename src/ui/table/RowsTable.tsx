@@ -5,7 +5,7 @@ import type { Field, Row, RowsField } from '@/core/field/field'
 import { readPastedRows } from '@/core/field/pasted'
 import { clockWords } from '@/core/units/clock'
 import { printField } from '@/core/units/print'
-import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
+import { quantityFacts, type Unit, type UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
 import { cellsOf } from '../fields/cells'
 import { FieldInput } from '../fields/FieldInput'
@@ -30,8 +30,16 @@ interface Props<R extends { id: string }> extends RowActions<R> {
   addLabel: string
   /** Choices of a column that are fewer or said otherwise than its description has them. */
   options?: { readonly [key: string]: readonly { value: string; label: string }[] }
+  /** The unit of small lengths that are typed without one: readings of a gauge. */
+  typedIn?: Unit
+  /** Columns that are typed first, each downward; the rest stand as they were laid out. */
+  first?: readonly string[]
+  /** Rows that are closed are shown, not changed. */
+  disabled?: boolean
 }
 
+/** With fewer columns than this a table stands beside its picture; a choice has room for its words. */
+const FEW_COLUMNS = 4
 /** With more columns than this the units go up into the heads. */
 const MOST_WIDE = 5
 /** Words longer than this want room. */
@@ -43,13 +51,26 @@ const MOST_DENSE = 7
 const widthPx = (field: Field, columns: number) => {
   const tight = columns > MOST_DENSE
   if (field.is === 'words' && field.most >= LONG_WORDS) return 168
-  if (field.is === 'choice') return tight ? 94 : 112
-  return tight ? 67 : columns > MOST_WIDE ? 74 : 112
+  if (field.is === 'choice') return tight ? 94 : columns < FEW_COLUMNS ? 200 : 112
+  return tight ? 67 : columns > MOST_WIDE ? 74 : columns < FEW_COLUMNS ? 96 : 112
 }
 
+const isSmall = (field: Field) => field.is === 'number' && field.quantity === 'smallLength'
+
+/** Columns typed first have the first turns; Enter goes down each of them. */
+const turnOf = (first: readonly string[], key: string) =>
+  first.includes(key) ? 1 + first.indexOf(key) : first.length + 1
+
+/** What is copied out keeps what was typed. */
+const COPIED_DECIMALS = 5
+
 /** A head with the unit of its column: "To the left, mm". */
-const headOf = (field: Field, units: UnitSystem, dense: boolean): string => {
-  const unit = field.is === 'number' && dense ? (field.unit ?? quantityFacts(field.quantity)[units].unit) : ''
+const headOf = (field: Field, units: UnitSystem, dense: boolean, typedIn?: Unit): string => {
+  const unit =
+    field.is === 'number' && dense
+      ? (field.unit ??
+        (typedIn && field.quantity === 'smallLength' ? typedIn : quantityFacts(field.quantity)[units]).unit)
+      : ''
   return unit ? `${field.label}, ${unit}` : field.label
 }
 
@@ -58,6 +79,7 @@ type AnyRow = Row<Record<string, unknown>>
 /** Rows of figures, words and choices, typed one after another; each cell keeps what cannot be read, with its error. */
 function RowsTableOf<R extends { id: string }>(props: Props<R>) {
   const { of, rows, units, least = 0, addLabel, options, onChange, onAdd, onFill, onRemove } = props
+  const { typedIn, first, disabled } = props
   const name = of.label.toLowerCase()
   const fields = Object.entries(of.of)
   const dense = fields.length > MOST_WIDE
@@ -67,10 +89,10 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
       ...Object.entries(of.of).map(
         ([key, field]): TableColumn<AnyRow> => ({
           id: key,
-          head: headOf(field, units, dense),
+          head: headOf(field, units, dense, typedIn),
           widthPx: widthPx(field, fields.length),
           cell: (row, index) => (
-            <div data-cell={`${index} ${key}`}>
+            <div data-cell={`${index} ${key}`} data-turn={first && turnOf(first, key)}>
               <FieldInput
                 field={field}
                 label={`${field.label}, ${name} ${index + 1}`}
@@ -78,7 +100,9 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
                 units={units}
                 dense={dense}
                 hideLabel
+                disabled={disabled}
                 options={options?.[key]}
+                {...(typedIn && isSmall(field) && { typedIn, echoes: !disabled })}
                 onValue={(value, mergeKey) => change(row.id, { [key]: value }, mergeKey)}
               />
             </div>
@@ -93,7 +117,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
           <Button
             variant="quiet"
             px="2"
-            disabled={rows.length <= least}
+            disabled={disabled || rows.length <= least}
             aria-label={`Take out ${name} ${index + 1}`}
             onClick={() => onRemove(row.id)}
           >
@@ -102,16 +126,30 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
         ),
       },
     ]
-  }, [of, fields.length, units, dense, name, options, rows.length, least, onChange, onRemove])
+  }, [
+    of,
+    fields.length,
+    units,
+    dense,
+    name,
+    options,
+    rows.length,
+    least,
+    onChange,
+    onRemove,
+    typedIn,
+    first,
+    disabled,
+  ])
   const [problem, setProblem] = useState<string | null>(null)
   /** A table that is pasted into a cell goes right and down from there. */
   const onPaste = (event: ClipboardEvent<HTMLElement>) => {
     const cells = cellsOf(event.clipboardData.getData('text/plain'))
     const at = (event.target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell
-    if (!cells || !at) return
+    if (!cells || !at || disabled) return
     event.preventDefault()
     const [row, key = ''] = at.split(' ')
-    const read = readPastedRows(of.of, key, cells, units)
+    const read = readPastedRows(of.of, key, cells, units, typedIn)
     setProblem(read.ok ? null : read.message)
     if (read.ok) onFill(Number(row), read.rows as Partial<R>[])
   }
@@ -129,6 +167,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
             rows={rows as unknown as AnyRow[]}
             rowId={row => row.id}
             fixed
+            inert={disabled}
             rowProps={(_, index) => ({ 'aria-label': `${of.label} ${index + 1}` })}
             leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, fields.length) + 4, 48)}
           />
@@ -140,24 +179,33 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
         </chakra.p>
       )}
       <chakra.div display="flex" flexWrap="wrap" gap="2" alignItems="center" mt="1">
-        <Button variant="outline" disabled={rows.length >= of.most} onClick={onAdd}>
+        <Button variant="outline" disabled={disabled || rows.length >= of.most} onClick={onAdd}>
           {addLabel}
         </Button>
         {rows.length > 0 && (
-          <CopyTable label={`${name}s`} cells={() => tableOf(of, rows as unknown as AnyRow[], units)} />
+          <CopyTable
+            label={`${name}s`}
+            cells={() => tableOf(of, rows as unknown as AnyRow[], units, typedIn)}
+          />
         )}
       </chakra.div>
     </>
   )
 }
 /** Rows as lines and columns, under their heads, with their units. */
-const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem): string[][] => [
-  Object.values(of.of).map(field => headOf(field, units, true)),
+const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem, typedIn?: Unit): string[][] => [
+  Object.values(of.of).map(field => headOf(field, units, true, typedIn)),
   ...rows.map(row =>
     Object.entries(of.of).map(([key, field]) => {
       const value = row[key]
       if (value === null || value === undefined) return ''
-      if (field.is === 'number') return printField(value as number, field.quantity, units)
+      if (field.is === 'number')
+        return printField(
+          value as number,
+          field.quantity,
+          units,
+          typedIn && isSmall(field) ? { ...typedIn, decimals: COPIED_DECIMALS } : undefined,
+        )
       if (field.is === 'clock') return clockWords(value as number)
       return field.is === 'choice' ? (field.words?.[value as string] ?? String(value)) : String(value)
     }),

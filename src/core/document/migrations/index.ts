@@ -8,6 +8,7 @@ import { fromV5 } from './v5'
 import { fromV6 } from './v6'
 import { fromV7 } from './v7'
 import { fromV8 } from './v8'
+import { fromV9 } from './v9'
 
 /** A stored job with the history of its changes, of one version. */
 export interface Stored {
@@ -50,6 +51,7 @@ export const MIGRATIONS: Migration[] = [
   { from: 6, migrate: ({ job, history }) => fromV6(job, history) },
   { from: 7, migrate: ({ job, history }) => fromV7(job, history) },
   { from: 8, migrate: ({ job, history }) => fromV8(job, history) },
+  { from: 9, migrate: ({ job, history }) => fromV9(job, history) },
 ]
 
 /**
@@ -58,7 +60,7 @@ export const MIGRATIONS: Migration[] = [
  * @param steps the migrations to use, and the version they end at
  * @returns the document with its new version; its fields are not checked here
  * @throws Error naming the version found and those that can be read
- * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 9
+ * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 10
  */
 export function migrate(
   stored: Stored,

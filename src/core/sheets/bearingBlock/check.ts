@@ -1,6 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
+import { shimsFor } from '../../machine/align/shims'
 import { bearingStack } from './calculation'
-import { blockInputs, shimsFor, spacersDifferMm } from './inputs'
+import { blockInputs, spacersDifferMm } from './inputs'
 
 export const BLOCK_CHECKS = defineChecks({
   'room.block': {

@@ -33,32 +33,6 @@ export function spacersDifferMm({ outerSpacerMm, innerSpacerMm, caliperMm }: Bea
   return Math.abs(differMm) <= caliperMm + TOLERANCE_MM ? 0 : differMm
 }
 
-/**
- * Shims of the stock that add up to what is missing, the thickest first; null where the stock does not reach within
- * what the cover may stand proud.
- *
- * @param leastMm what is missing
- * @param mostMm what would be too much
- * @example shimsFor(0.13, 0.2, [0.02, 0.05, 0.1]) // [0.1, 0.05]
- */
-export function shimsFor(leastMm: number, mostMm: number, stockMm: readonly number[]): number[] | null {
-  const sizes = stockMm.toSorted((a, b) => b - a)
-  const shims: number[] = []
-  let leftMm = leastMm
-  for (const sizeMm of sizes)
-    while (sizeMm <= leftMm + TOLERANCE_MM && shims.length < 12) {
-      shims.push(sizeMm)
-      leftMm -= sizeMm
-    }
-  const smallest = sizes.at(-1)
-  if (leftMm > TOLERANCE_MM && smallest !== undefined) {
-    shims.push(smallest)
-    leftMm -= smallest
-  }
-  const sumMm = shims.reduce((sum, one) => sum + one, 0)
-  return leftMm > TOLERANCE_MM || sumMm > mostMm + TOLERANCE_MM ? null : shims
-}
-
 /** Which way round a bearing stands, by the lands of its outer ring. */
 export type Orientation = 'wide-marked' | 'wide-other' | 'cannot-tell' | 'not-read'
 

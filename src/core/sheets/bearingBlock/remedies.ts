@@ -1,9 +1,10 @@
 import { attempt } from '../../evaluation/attempt'
 import { type Option, offered, type RemedyFinder } from '../../evaluation/remedy'
+import { shimsFor } from '../../machine/align/shims'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import { bearingStack } from './calculation'
-import { blockInputs, shimsFor, spacersDifferMm } from './inputs'
+import { blockInputs, spacersDifferMm } from './inputs'
 import type { BearingBlock } from './model'
 
 interface Way extends Omit<Option, 'change'> {

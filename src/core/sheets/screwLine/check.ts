@@ -1,5 +1,7 @@
+import { attempt } from '../../evaluation/attempt'
 import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { NotKnown } from '../../evaluation/notKnown'
+import { nearestMm, sideLoad } from '../../machine/align/sideLoad'
 import { finerThanGauge } from '../../machine/plausible'
 import { screwLine } from './calculation'
 import { judgePlane, type LineSetting, lineInputs, lineSetting, type Plane } from './judgeRound'
@@ -69,6 +71,13 @@ const alignCheck = (plane: Plane): Check => ({
       }
     }
     const largestUm = Math.max(...advice.moves.map(({ moveUm }) => Math.abs(moveUm)))
+    const [costly] = advice.moves.toSorted((a, b) => Math.abs(b.moveUm) - Math.abs(a.moveUm))
+    const load =
+      costly &&
+      attempt(() => sideLoad(t, `line.${plane}.worth`, costly.moveUm, nearestMm(t)[costly.block])).value
+    const worth = load
+      ? ` Left so, the ${costly.block} block pushes the nut aside with about ${say(load.sideForceN, 'force', 0)} when it is nearest: some ${say(load.lifeShare, 'share')} of its life would be left.`
+      : ''
     const third = advice.unchecked ? ' Two readings always make a straight line: a third would check it.' : ''
     return {
       state: advice.kind === 'in-line' ? 'holds' : 'fails',
@@ -78,7 +87,7 @@ const alignCheck = (plane: Plane): Check => ({
       sentence:
         advice.kind === 'in-line'
           ? `Both blocks are within ${small(largestUm)} of the line, against ${target} accepted.${third}`
-          : `${advice.moves.map(move => `${moveInWords(plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${third}`,
+          : `${advice.moves.map(move => `${moveInWords(plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${worth}${third}`,
     }
   },
 })

@@ -20,6 +20,9 @@ export const setRoundGauge = (
   mergeKey?: string,
 ): Edit => onRow(axis, 'Step of the gauge', draft => roundOf(draft, roundId), { gaugeStepUm }, { mergeKey })
 
+export const setRoundDone = (axis: Axis, roundId: string, done: string): Edit =>
+  onRow(axis, 'What was done before the round', draft => roundOf(draft, roundId), { done })
+
 export const addAlignStation = (axis: Axis, roundId: string, station: AlignStation): Edit =>
   onAxis(axis, 'Station added', draft => {
     roundOf(draft, roundId)?.stations.push(station)

@@ -8,6 +8,7 @@ const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound
   id: 'r',
   startedAt: '',
   finishedAt: null,
+  done: null,
   clampedAtMm,
   gaugeStepUm: 1,
   stations: numbered(

@@ -1,4 +1,5 @@
-import { moment, momentOrNone, type RowOf, rows } from '../../field/field'
+import { type RowOf, rows } from '../../field/field'
+import { ROUND } from '../../machine/align/rounds'
 import { GAUGE_STEP, place, readingOrNone } from '../../machine/readings'
 
 /** Indicator readings of the screw at places along it. */
@@ -15,8 +16,7 @@ export type AlignStation = RowOf<typeof ALIGN_STATIONS>
 
 /** Rounds of readings, each with the nut clamped at a place. */
 export const ROUNDS = rows('Round', {
-  startedAt: moment('Started'),
-  finishedAt: momentOrNone('Finished'),
+  ...ROUND,
   clampedAtMm: place('Nut clamped at'),
   gaugeStepUm: GAUGE_STEP,
   stations: ALIGN_STATIONS,

@@ -23,9 +23,14 @@ export const screwLineOutcome = outcomeOf(screwLine, {
       return [
         `Round ${index + 1}`,
         momentWords(round.startedAt),
-        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}`,
+        `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}${round.done ? `, after ${round.done}` : ''}`,
       ]
     })
-    return [{ on: 'record', title: 'Alignment rounds', rows, empty: 'None yet.' }]
+    return (['record', 'align'] as const).map(on => ({
+      on,
+      title: 'Alignment rounds',
+      rows,
+      empty: 'None yet.',
+    }))
   },
 })

@@ -1,4 +1,12 @@
 import { defineSheet } from '../sheet'
+import { SHAFTS_CHECKS } from './check'
+import { BELT_ROUNDS, COUPLER_ROUNDS } from './model'
 
-/** How the motor's shaft stands to the screw, once both are in. */
-export const shafts = defineSheet({ id: 'shafts', stage: 'align', title: 'Motor to screw' })
+/** How motor and screw stand to each other: hubs of a coupler, or pulleys of a belt. */
+export const shafts = defineSheet({
+  id: 'shafts',
+  stage: 'align',
+  title: 'Motor to screw',
+  fields: { couplerRounds: COUPLER_ROUNDS, beltRounds: BELT_ROUNDS },
+  checks: SHAFTS_CHECKS,
+})

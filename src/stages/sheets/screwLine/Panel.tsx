@@ -6,6 +6,7 @@ import { withGauge } from '@/core/document/shop'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
+import { wentWorse } from '@/core/machine/align/rounds'
 import { inItsWord } from '@/core/machine/movingPart'
 import { spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
@@ -14,20 +15,25 @@ import {
   finishRound,
   removeRound,
   setClampedAt,
+  setRoundDone,
   setRoundGauge,
   startRound,
 } from '@/core/sheets/screwLine/edits'
 import { lineSetting, worstCorrectionUm } from '@/core/sheets/screwLine/judgeRound'
-import { ALIGN_STATIONS, type AlignRound } from '@/core/sheets/screwLine/model'
+import { ALIGN_STATIONS, type AlignRound, ROUNDS } from '@/core/sheets/screwLine/model'
 import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
+import { Fold } from '@/ui/Fold'
+import { FieldInput } from '@/ui/fields/FieldInput'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { GaugeFields } from '../../job/GaugeFields'
 import { useEdit, useJob, useUnits, whole } from '../../job/JobContext'
+import { How } from '../../job/rounds/How'
+import { TemporaryShim } from '../../job/rounds/RoundsSoFar'
 import { useAxis } from '../../job/useAxis'
 import { useEvaluation, useSettledEvaluation } from '../../job/useEvaluation'
 
@@ -63,13 +69,8 @@ export function ScrewLinePanel() {
         />
       )}
       {!last && (
-        <Panel
-          title="First round"
-          note={inItsWord(
-            'Clamp the nut near the fixed end. Ride a dial indicator on the slide, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you.',
-            axis,
-          )}
-        >
+        <Panel title="First round">
+          <How scene={SCENE} words={inItsWord(HOW_WORDS, axis)} />
           <Button variant="lamp" onClick={start}>
             Start a round
           </Button>
@@ -80,6 +81,24 @@ export function ScrewLinePanel() {
   )
 }
 
+const HOW_WORDS =
+  'Clamp the nut near the fixed end. Ride a dial indicator on the slide, its tip on top of the screw, and read at three or four places; then again with the tip on the side towards you. A larger reading means: higher, or nearer to you. From the fixed end alone is two rounds as a rule, and leaves the far block where it was bolted; both ends in turn is three, and takes a screw that is not bent to its line. With calipers alone two hundredths are what can be told: enough to find a block that binds, not to set one.'
+
+const SCENE = {
+  label:
+    'The base rides on the slide, the tip stands on top of the screw: it reads more where the screw stands higher',
+  boxes: [
+    { x: 10, y: 104, width: 280, height: 18, label: 'ways' },
+    { x: 26, y: 54, width: 40, height: 50, label: 'fixed' },
+    { x: 236, y: 54, width: 40, height: 50, label: 'far' },
+    { x: 66, y: 72, width: 170, height: 12, label: '' },
+    { x: 76, y: 64, width: 34, height: 28, label: 'nut' },
+    { x: 130, y: 90, width: 60, height: 14, label: 'slide' },
+  ],
+  gauges: [{ base: [146, 90], dial: [176, 44], tip: [176, 71] }],
+  words: [{ at: [200, 44], text: 'slide along →' }],
+} as const
+
 function newRound(axis: Axis, spanMm: number, gaugeStepUm: number | null): AlignRound {
   const before = axis.rounds.at(-1)
   const clampedAtMm = before?.clampedAtMm ?? Math.round(spanMm * 0.08)
@@ -89,6 +108,7 @@ function newRound(axis: Axis, spanMm: number, gaugeStepUm: number | null): Align
     id: newId(),
     startedAt: new Date().toISOString(),
     finishedAt: null,
+    done: null,
     clampedAtMm,
     // The same gauge as before, until another is named.
     gaugeStepUm: before?.gaugeStepUm ?? gaugeStepUm,
@@ -159,6 +179,16 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
             />
           </chakra.div>
         </GaugeFields>
+        {number > 1 && (
+          <FieldInput
+            field={ROUNDS.of.done}
+            label="What was done since the last round"
+            value={round.done}
+            units={units}
+            disabled={closed}
+            onValue={value => edit(setRoundDone(axis, round.id, value as string))}
+          />
+        )}
         <AlignReadings axis={axis} round={round} spanMm={spanMm} />
         {!closed && (
           <chakra.div>
@@ -196,6 +226,9 @@ function Round({ axis, round, number, spanMm, onNext }: RoundProps) {
           only the block you move, with the nut run up to it.
         </chakra.p>
       </chakra.section>
+      <Fold name="How it is read">
+        <How scene={SCENE} words={inItsWord(HOW_WORDS, axis)} />
+      </Fold>
     </Panel>
   )
 }
@@ -206,6 +239,9 @@ const planesOf = (context: EvaluationContext) =>
     checkId => context.finding(checkId) ?? [],
   )
 
+const measureOf = (worstUm: number | null) =>
+  worstUm === null ? null : { value: worstUm, quantity: 'smallLength' as const }
+
 /** All rounds, and how they converge. */
 function Rounds({ spanMm }: { spanMm: number }) {
   const context = useSettledEvaluation()
@@ -214,13 +250,18 @@ function Rounds({ spanMm }: { spanMm: number }) {
   const rows = axis.rounds.map((round, index) => ({
     number: index + 1,
     at: round.startedAt,
+    done: round.done,
     worstUm: worstCorrectionUm(round, setting),
     states: planesOf(context.with({ ...axis, rounds: [round] })),
+  }))
+  const judged = rows.map((row, index) => ({
+    ...row,
+    isWorse: wentWorse(measureOf(rows[index - 1]?.worstUm ?? null), measureOf(row.worstUm)),
   }))
   return (
     <Panel title="Rounds so far">
       <chakra.ul display="grid" gap="1.5" fontSize="14px" mb="3">
-        {rows.map(row => (
+        {judged.map(row => (
           <chakra.li key={row.number} display="flex" gap="3" flexWrap="wrap" alignItems="center">
             <chakra.strong>Round {row.number}</chakra.strong>
             <chakra.span color="quiet">{momentWords(row.at)}</chakra.span>
@@ -229,6 +270,12 @@ function Rounds({ spanMm }: { spanMm: number }) {
                 ? 'not read yet'
                 : `largest correction ${say(row.worstUm, 'smallLength', units)}`}
             </chakra.span>
+            {row.done && <chakra.span>after: {row.done}</chakra.span>}
+            {row.isWorse && (
+              <chakra.strong color="fails">
+                Worse than the round before: undo what was done, or it went the wrong way.
+              </chakra.strong>
+            )}
             {row.states.map(finding => (
               <chakra.span key={finding.checkId} display="inline-flex" gap="1.5">
                 {finding.checkId === 'align.height' ? 'height' : 'side'} <StateMark state={finding.state} />
@@ -244,6 +291,7 @@ function Rounds({ spanMm }: { spanMm: number }) {
           units={units}
         />
       )}
+      <TemporaryShim about="Line of the screw" />
     </Panel>
   )
 }

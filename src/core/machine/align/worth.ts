@@ -1,0 +1,59 @@
+import { calculation } from '../../calculation/calculation'
+import { radians, STEEL_E_MPA } from '../../calculation/constants'
+import { number } from '../../calculation/spec'
+
+/** Second moment of area of a round section in mm4. */
+export const roundInertiaMm4 = (diameterMm: number): number => (Math.PI * diameterMm ** 4) / 64
+
+/**
+ * The force with which a block off the nut's line pushes the nut to the side.
+ *
+ * @example sideForce({ offsetUm: 90, distanceMm: 69, rootDiameterMm: 11.1, supportStiffnessNPerUm: 156 }).sideForceN // 125.04
+ */
+export const sideForce = calculation({
+  id: 'align.sideForce',
+  title: 'Side force on the nut',
+  formula: 'I = pi d^4 / 64; Fs = o / (x^3 / (3 E I) + 1 / k); both parts in mm/N',
+  source: 'Beam fixed in the nut, with the give of the support behind it',
+  validity: 'Small bends of a straight screw',
+  inputs: {
+    offsetUm: number('block off the line', 'o', 'um', {}),
+    distanceMm: number('from the nut to the block', 'x', 'mm', { min: 0 }),
+    rootDiameterMm: number('root diameter', 'd', 'mm', { over: 0 }),
+    supportStiffnessNPerUm: number('stiffness of the support', 'k', 'N/um', { over: 0 }),
+  },
+  outputs: { sideForceN: number('side force', 'Fs', 'N', {}) },
+  compute: ({ offsetUm, distanceMm, rootDiameterMm, supportStiffnessNPerUm }) => ({
+    sideForceN:
+      offsetUm /
+      1000 /
+      (distanceMm ** 3 / (3 * STEEL_E_MPA * roundInertiaMm4(rootDiameterMm)) +
+        1 / (1000 * supportStiffnessNPerUm)),
+  }),
+})
+
+/**
+ * What a side force leaves of the nut's life: an estimate.
+ *
+ * @example lifeShare({ axialForceN: 844, sideForceN: 141, contactAngleDeg: 50 }).lifeShare // 0.1529
+ */
+export const lifeShare = calculation({
+  id: 'align.lifeShare',
+  title: 'Share of the life of the nut',
+  formula: 'r = 1 + 4.37 Fs / Fa tan(a); share = r^-3',
+  source: 'Load of the ball that carries most, after Sjovall and Stribeck; life by the cube of the load',
+  validity: 'An estimate: a side force that is small against the load along the axis',
+  inputs: {
+    axialForceN: number('load along the axis', 'Fa', 'N', { over: 0 }),
+    sideForceN: number('side force', 'Fs', 'N', { min: 0 }),
+    contactAngleDeg: number('contact angle of the balls', 'a', 'deg', { over: 0, below: 90 }),
+  },
+  outputs: {
+    ballLoadRatio: number('load of a ball against that without', 'r', '1', {}),
+    lifeShare: number('share of the life that is left', 'share', '1', {}),
+  },
+  compute({ axialForceN, sideForceN, contactAngleDeg }) {
+    const ballLoadRatio = 1 + 4.37 * (sideForceN / axialForceN) * Math.tan(radians(contactAngleDeg))
+    return { ballLoadRatio, lifeShare: ballLoadRatio ** -3 }
+  },
+})

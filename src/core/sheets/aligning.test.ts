@@ -1,0 +1,369 @@
+import fc from 'fast-check'
+import { ALIGNED_LONG_TOM_X, ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y } from '../demo/aligned'
+import { longTom } from '../demo/longTom'
+import { ostrey } from '../demo/ostrey'
+import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/axis'
+import { SHOP_TO_START } from '../document/shop'
+import { changeRound, newRound, wentWorse } from '../machine/align/rounds'
+import { shimWords } from '../machine/align/shims'
+import { CATALOGUE } from '../machine/parts'
+import { offTheFit } from '../machine/plausible'
+import { say } from '../units/print'
+import type { CheckId } from '.'
+import { evaluateAxis } from './evaluateAxis'
+import { faceTilt } from './flange/calculation'
+import { gibRounds } from './gib/rounds'
+import { narrowestStrip, straightness } from './rails/calculation'
+import { squareReversal } from './square/calculation'
+
+// What each sheet of Align says to readings as a builder takes them.
+
+const [X, Y] = skarrow().job.axes as [Axis, Axis]
+const [, slide] = ostrey().job.axes as [Axis, Axis]
+const [gantry, across] = longTom().job.axes as [Axis, Axis]
+const find = (axis: Axis, check: CheckId, units: 'mm' | 'inch' = 'mm') =>
+  evaluateAxis(axis, CATALOGUE, units).finding(check)
+const last = <T>(rounds: readonly T[]): T => rounds.at(-1) as T
+
+describe('the gib', () => {
+  const [first] = ALIGNED_SKARROW_X.gibRounds
+  const at = (change: object) =>
+    find({ ...X, gibRounds: [{ ...(first as Axis['gibRounds'][number]), ...change }] }, 'align.gib')
+
+  test('is pushed in by what its tightest place has too much, in turns of its screw', () => {
+    // 39 um at the tightest place less 15 wanted, times 50: 1.2 mm, 346 degrees at a pitch of 1.25.
+    expect(at({})?.sentence).toContain('Push the gib in by 1.2 mm: 346° of its screw')
+    expect(at({ targetUm: 60 })?.sentence).toContain('Draw the gib back')
+    expect(at({ kind: 'straight' })?.sentence).toContain('from the middle outward')
+  })
+
+  test('that locks going one way is not locked, whatever its play', () => {
+    expect(at({ locks: 'one-way' })?.sentence).toContain('walks with the slide')
+    expect(find(slide, 'align.gib')?.state).toBe('fails')
+  })
+
+  test('that is set and worn elsewhere says so; one that cannot be read with this gauge gets no advice', () => {
+    const worn = (first as Axis['gibRounds'][number]).stations.map((one, index) => ({
+      ...one,
+      playUm: index === 2 ? 15 : 90,
+    }))
+    expect(at({ stations: worn })).toMatchObject({ state: 'close' })
+    expect(at({ stations: worn })?.sentence).toContain('which no gib takes')
+    expect(at({ gaugeStepUm: 20 })?.sentence).toContain('cannot tell a play')
+    // A thousandth of an inch typed where micrometres were asked for.
+    const slipped = worn.map((one, index) => (index === 0 ? { ...one, playUm: 0.05 } : one))
+    expect(at({ stations: slipped })?.sentence).toContain('finer than the gauge can show')
+    expect(at({ stations: worn.map(one => ({ ...one, playUm: null })) })?.state).toBe('unknown')
+  })
+})
+
+describe('a face', () => {
+  const round = last(ALIGNED_SKARROW_Y.flangeRounds)
+  const at = (change: object) => find({ ...Y, flangeRounds: [{ ...round, ...change }] }, 'align.flange')
+  const read = (values: number[]) => ({
+    stations: values.map((readingUm, index) => ({
+      id: `a-${index}`,
+      angleDeg: (360 / values.length) * index,
+      readingUm,
+    })),
+  })
+
+  test('is shimmed opposite its proud side, and swept again it is square', () => {
+    const { shimUm, shimAtDeg } = faceTilt({ ...round, readings: round.stations as never })
+    expect(at({})?.sentence).toContain(`${Math.round(shimUm)} µm ±`)
+    expect(at({})?.sentence).toContain("8 o'clock")
+    // The shim takes the tilt out: half of it over the radius of the sweep at each reading.
+    const after = round.stations.map(one => ({
+      ...one,
+      readingUm:
+        (one.readingUm as number) +
+        (shimUm / round.boltCircleMm) *
+          round.radiusMm *
+          Math.cos(((one.angleDeg - shimAtDeg) * Math.PI) / 180),
+    }))
+    expect(at({ stations: after })?.state).toBe('holds')
+  })
+
+  test('that is no plane is not shimmed; a burr is asked about; three angles are the least', () => {
+    expect(at(read([0, 200, 0, 200, 0, 200]))?.sentence).toContain('no plane')
+    expect(at(read([40, 110, 60, -50, -110, -60, 500, 20]))?.state).not.toBe('holds')
+    expect(at(read([40, 110]))?.state).toBe('unknown')
+    expect(at(read([40, 110, 60]))?.sentence).toContain('a fourth would check it')
+  })
+})
+
+describe('the preload', () => {
+  const [round] = X.preloadRounds as [Axis['preloadRounds'][number]]
+  const at = (change: object) => find({ ...X, preloadRounds: [{ ...round, ...change }] }, 'align.preload')
+
+  test('is known by the turn from no play, too much as well as too little; play is always too much', () => {
+    expect(at({})?.state).toBe('holds')
+    expect(at({ turnedDeg: 16 })?.sentence).toContain('Too tight')
+    expect(at({ turnedDeg: 3 })?.state).toBe('close')
+    expect(at({ playUm: 12 })?.sentence).toContain('12 µm of play')
+  })
+
+  test('asks which bearings they are; a drag that the scale cannot tell is not read', () => {
+    expect(at({ set: null })?.sentence).toContain('matched set')
+    expect(at({ turnedDeg: null })?.sentence).toContain('less than this scale can tell')
+    expect(at({ set: 'matched' })?.state).toBe('holds')
+    expect(at({ playUm: null, turnedDeg: null })?.state).toBe('unknown')
+  })
+})
+
+test('a block off the line says what it costs', () => {
+  const bent = { ...X, rounds: X.rounds.slice(0, 1) }
+  expect(find(bent, 'align.height')?.sentence).toMatch(
+    /pushes the nut aside with about \d+ N .* of its life would be left/,
+  )
+})
+
+test('a coupler is moved where its readings say, and put back by that it needs nothing', () => {
+  const axis = { ...X, couplerRounds: X.couplerRounds.slice(0, 1) }
+  const found = find(axis, 'align.coupler')
+  expect(found?.state).toBe('fails')
+  expect(found?.sentence).toMatch(/move it .* down and .* to the left/)
+  const half = X.couplerRounds[0] as Axis['couplerRounds'][number]
+  const set = {
+    ...half,
+    stations: half.stations.map(one => ({
+      ...one,
+      rimUm: 0.1 * (one.rimUm ?? 0),
+      faceUm: 0.1 * (one.faceUm ?? 0),
+    })),
+  }
+  expect(find({ ...X, couplerRounds: [set] }, 'align.coupler')?.state).toBe('holds')
+  // A belt asks about its pulleys instead.
+  expect(find({ ...X, drive: { ...X.drive, transmission: 'belt' } }, 'align.coupler')).toBeNull()
+  expect(find(slide, 'align.belt')?.state).toBe('fails')
+})
+
+test('a wobble that matters and one that does not: a journal in its block, and a free end', () => {
+  const [round] = Y.runOutRounds as [Axis['runOutRounds'][number]]
+  const free = { ...round, stations: [{ id: 'f', where: 'free' as const, wholeUm: 400, toNutMm: null }] }
+  expect(find(Y, 'align.runOut')?.sentence).toContain('it matters')
+  expect(find({ ...Y, ends: 'fixed-free', runOutRounds: [free] }, 'align.runOut')).toMatchObject({
+    state: 'holds',
+  })
+  // Far from the nut the same journal is bent back with next to nothing.
+  const far = { ...round, stations: [{ id: 'f', where: 'far' as const, wholeUm: 260, toNutMm: 900 }] }
+  expect(find({ ...Y, runOutRounds: [far] }, 'align.runOut')?.state).toBe('holds')
+})
+
+describe('rails', () => {
+  const round = last(ALIGNED_LONG_TOM_X.railRounds)
+  const at = (change: object) => find({ ...gantry, railRounds: [{ ...round, ...change }] }, 'align.rails')
+  const read = (values: number[]) => ({
+    stations: values.map((readingUm, index) => ({
+      id: `r-${index}`,
+      positionMm: 300 * index,
+      readingUm,
+      slopeUmPerM: null,
+    })),
+  })
+
+  test('a second rail that leans is tapped at its end; one that is bowed is pushed where it stands out', () => {
+    expect(at({})?.sentence).toContain('tap its end at 2,300 mm back')
+    expect(at(read([0, 40, 90, 50, 0]))?.sentence).toContain('bowed')
+    expect(at(read([0, 5, -5, 5, 0]))?.state).toBe('holds')
+  })
+
+  test('a level is stepped along: a gap ends the line, and a straight rail off level is straight', () => {
+    const steps = (all: (number | null)[]) => ({
+      how: 'level',
+      gaugeStepUm: null,
+      stations: all.map((slopeUmPerM, index) => ({
+        id: `s-${index}`,
+        positionMm: 0,
+        readingUm: null,
+        slopeUmPerM,
+      })),
+    })
+    expect(at(steps([300, 300, 300, 300]))?.state).toBe('holds')
+    expect(at(steps([300, 300, -300, -300]))?.state).toBe('fails')
+    expect(at(steps([300, null, 300]))?.state).toBe('unknown')
+  })
+
+  test('no strip is narrower, and none holds fewer readings', () => {
+    const reading = fc.double({ min: -100, max: 100, noNaN: true })
+    fc.assert(
+      fc.property(fc.array(reading, { minLength: 3, maxLength: 9 }), reading, (values, slope) => {
+        const stations = values.map((readingUm, index) => ({ positionMm: 50 * index, readingUm }))
+        const strip = narrowestStrip(stations)
+        const offs = stations.map(({ positionMm, readingUm }) => readingUm - slope * 0.02 * positionMm)
+        expect(strip?.heightUm).toBeLessThanOrEqual(Math.max(...offs) - Math.min(...offs) + 1e-9)
+        expect(straightness({ stations }).minimumZoneUm).toBeLessThanOrEqual(
+          straightness({ stations }).leastSquaresUm + 1e-9,
+        )
+      }),
+    )
+  })
+})
+
+test('a gantry out of square is turned back by its second screw; a tape that cannot tell gets no advice', () => {
+  expect(find(gantry, 'align.square')?.sentence).toMatch(/ahead: .* turn its screw back by .* mm/)
+  const round = last(gantry.squareRounds)
+  const at = (change: object) => find({ ...gantry, squareRounds: [{ ...round, ...change }] }, 'align.square')
+  expect(at({ diagonalAMm: 2059.2, diagonalBMm: 2058.9, readingUncertaintyMm: 1 })?.state).toBe('unknown')
+  expect(at({ diagonalAMm: 2059.2, diagonalBMm: 2059.1 })?.state).toBe('holds')
+  expect(at({ diagonalAMm: null })?.state).toBe('unknown')
+  // Diagonals that no such rectangle has: a slip of typing.
+  expect(at({ diagonalAMm: 9000, diagonalBMm: 10 })).toMatchObject({ state: 'unknown' })
+  expect(find(gantry, 'align.square', 'inch')?.sentence).toContain('thou a foot')
+})
+
+test('a square turned over gives the machine alone, whatever the square is out by', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: -90, max: 90, noNaN: true }),
+      fc.double({ min: -90, max: 90, noNaN: true }),
+      (machine, own) => {
+        const { axisUm, squareUm } = squareReversal({
+          firstUm: machine + own,
+          turnedUm: own - machine,
+          lengthMm: 200,
+        })
+        expect(axisUm).toBeCloseTo(machine, 9)
+        expect(squareUm).toBeCloseTo(own, 9)
+      },
+    ),
+  )
+})
+
+test('a motor draws its bracket down by what it is raised by; the other way round is asked about', () => {
+  expect(find(across, 'align.droop')?.sentence).toContain('Raise its outer edge by that')
+  const [round] = across.overhangRounds as [Axis['overhangRounds'][number]]
+  const turned = { ...across, overhangRounds: [{ ...round, withoutUm: -140, withUm: 0 }] }
+  expect(find(turned, 'align.droop')?.sentence).toContain('typed the other way round')
+  // A heavy head hung far out tips, and says so before anything is let go.
+  const heavy = { ...round, overhangMm: 500, wayHalfLengthMm: 100, weightOnKg: 0 }
+  expect(find({ ...across, overhangRounds: [heavy] }, 'align.overhang')).toMatchObject({ state: 'fails' })
+})
+
+test('friction goes to Survey; columns that were swapped and a pull that slipped are asked about', () => {
+  const [round] = X.waysRounds as [Axis['waysRounds'][number]]
+  const at = (pulls: [number, number][]) =>
+    find(
+      {
+        ...X,
+        waysRounds: [
+          {
+            ...round,
+            stations: pulls.map(([addedMassKg, pullN], index) => ({ id: `p-${index}`, addedMassKg, pullN })),
+          },
+        ],
+      },
+      'align.waysFriction',
+    )
+  expect(find(X, 'align.waysFriction')?.state).toBe('holds')
+  expect(
+    at([
+      [0, 200],
+      [20, 220],
+      [40, 240],
+    ])?.sentence,
+  ).toContain('Put them into Survey')
+  expect(
+    at([
+      [0, 105],
+      [20, 95],
+      [40, 80],
+    ])?.sentence,
+  ).toContain('each other’s column')
+  expect(
+    at([
+      [0, 105],
+      [12, 117],
+      [24, 13],
+      [36, 143],
+      [48, 156],
+    ])?.sentence,
+  ).toContain('pull it again')
+  expect(at([[0, 105]])?.state).toBe('unknown')
+})
+
+describe('tight spots', () => {
+  test('a set-up that binds only near the motor names the fixed block; read with a drill it says so too', () => {
+    expect(find(Y, 'align.drag')?.sentence).toContain('it is the fixed block')
+    const [round] = Y.dragRounds as [Axis['dragRounds'][number]]
+    const byDrill: Axis = {
+      ...Y,
+      dragRounds: [
+        {
+          ...round,
+          by: 'clutch',
+          stations: round.stations.map(one => ({
+            ...one,
+            away: (one.away ?? 0) * 2,
+            towards: (one.towards ?? 0) * 2,
+          })),
+        },
+      ],
+    }
+    expect(find(byDrill, 'align.drag')?.sentence).toContain('drill')
+    const shop = {
+      ...SHOP_TO_START,
+      clutchLeverMm: 100,
+      clutchPulls: [
+        { id: '1', setting: 2, pullN: 1 },
+        { id: '2', setting: 14, pullN: 7 },
+      ],
+    }
+    const found = evaluateAxis(byDrill, { ...CATALOGUE, shop }, 'mm').finding('align.drag')
+    expect(found?.sentence).toContain('it is the fixed block')
+  })
+
+  test('one way alone cannot tell a gib from a load, and gets no advice', () => {
+    const [round] = Y.dragRounds as [Axis['dragRounds'][number]]
+    const oneWay = { ...round, stations: round.stations.map(one => ({ ...one, towards: null })) }
+    expect(find({ ...Y, dragRounds: [oneWay] }, 'align.drag')?.state).toBe('unknown')
+  })
+
+  test('tight once a turn with the coupler off is the screw', () => {
+    expect(find(across, 'align.turn')?.sentence).toContain('Tight once a turn')
+  })
+})
+
+describe('rounds', () => {
+  test('a new one is set up as the one before, with nothing read; going up again is worse', () => {
+    let count = 0
+    const made = newRound(gibRounds, X, SHOP_TO_START, () => `n-${count++}`, '2026-11-26T20:00:00.000Z')
+    expect(made).toMatchObject({ kind: 'tapered', taperRatio: 50, locks: null, done: null, finishedAt: null })
+    expect(made.stations.map(({ positionMm }) => positionMm)).toEqual([0, 110, 220, 330, 430])
+    expect(made.stations.every(({ playUm }) => playUm === null)).toBe(true)
+    expect(new Set(made.stations.map(({ id }) => id)).size).toBe(5)
+    const measure = (value: number) => ({ value, quantity: 'smallLength' as const })
+    expect(wentWorse(measure(20), measure(30))).toBe(true)
+    expect(wentWorse(measure(20), measure(21))).toBe(false)
+    expect(wentWorse(null, measure(21))).toBe(false)
+  })
+
+  test('a change of one that was deleted meanwhile does nothing', () => {
+    const job = structuredClone(skarrow().job)
+    changeRound(gibRounds, X, 'gone', { targetUm: 99 }).run(job)
+    expect(job).toEqual(skarrow().job)
+  })
+
+  test('the record has those that were read, and a job without any says nothing of them', () => {
+    expect(JSON.stringify(evaluateAxis(X, CATALOGUE, 'mm').findings.map(({ checkId }) => checkId))).toContain(
+      'align.gib',
+    )
+    expect(find({ ...X, gibRounds: [] }, 'align.gib')).toBeNull()
+  })
+})
+
+test('shims come as near as the stock does', () => {
+  const words = (um: number) =>
+    shimWords(um, [0.02, 0.05, 0.1], (value, quantity, decimals) => say(value, quantity, 'mm', decimals))
+  expect(words(70)).toBe('50 µm + 20 µm from stock')
+  expect(words(5)).toBe('less than the thinnest shim at hand')
+  expect(words(217)).toBe('100 µm + 100 µm + 20 µm from stock, 220 µm in all')
+})
+
+test('a reading that lies far off what fits the others is found, and an honest one is not', () => {
+  const rows = [0, 1, 2, 3, 4, 5].map(x => [1, x])
+  expect(offTheFit(rows, [0, 1.1, 1.9, 30, 4.1, 5], 0.1)).toBe(3)
+  expect(offTheFit(rows, [0, 1.1, 1.9, 3.2, 4.1, 5], 0.1)).toBeNull()
+  expect(offTheFit(rows.slice(0, 3), [0, 1, 30], 0.1)).toBeNull()
+})

@@ -1,0 +1,175 @@
+import type { Axis } from '../../document/axis'
+import { CLUTCH_PULLS } from '../../document/shop'
+import { attempt } from '../../evaluation/attempt'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { NotKnown } from '../../evaluation/notKnown'
+import { reachOf } from '../../machine/align/dragShares'
+import { defineRounds } from '../../machine/align/rounds'
+import { SUPPORT_STIFFNESS_N_PER_UM } from '../../machine/align/sideLoad'
+import {
+  type DragRead,
+  type DragReading,
+  HALVES,
+  type TurnReading,
+  tightSpots,
+} from '../../machine/align/tightSpots'
+import { dragNm } from '../../machine/drive/torque'
+import { clutchTorque, dragAlongTravel } from './calculation'
+import { DRAG_ROUNDS, type DragRound, TURN_ROUNDS, type TurnRound } from './model'
+
+type ReadWith = Pick<DragRound, 'by' | 'leverMm' | 'step'>
+type Shop = EvaluationContext['shop']
+
+/** The calibration of the drill's clutch as far as it goes; null below two settings. */
+export function calibrationOf({ clutchPulls, clutchLeverMm }: Shop) {
+  const calibration = clutchPulls.flatMap(({ setting, pullN }) =>
+    pullN === null ? [] : [{ setting, pullN }],
+  )
+  const settings = new Set(calibration.map(({ setting }) => setting))
+  return settings.size < 2 ? null : { calibration, leverMm: clutchLeverMm }
+}
+
+/**
+ * What a reading is as a torque, and a step of it.
+ *
+ * @throws NotKnown where a clutch was read that is not calibrated
+ */
+export function torqueOf({ by, leverMm }: ReadWith, shop: Shop): (reading: number) => number {
+  if (by === 'torque') return reading => reading
+  if (by === 'scale') return reading => (reading * leverMm) / 1000
+  const calibrated = calibrationOf(shop)
+  if (!calibrated)
+    throw new NotKnown({
+      sheet: 'drag',
+      stage: 'align',
+      what: `the ${CLUTCH_PULLS.label.toLowerCase()}s of the drill's clutch, at two settings or more`,
+    })
+  return setting => Math.max(0, clutchTorque({ ...calibrated, setting }).torqueNm)
+}
+
+/** A step of what is read with, as a torque. */
+const stepNmOf = (round: ReadWith, shop: Shop): number => {
+  const toNm = torqueOf(round, shop)
+  return round.by === 'clutch' ? toNm(2) - toNm(1) : toNm(round.step ?? 0)
+}
+
+export function readingsOf(round: DragRound, shop: Shop): DragReading[] {
+  const toNm = torqueOf(round, shop)
+  return round.stations.flatMap(({ positionMm, away, towards }) => [
+    ...(away === null ? [] : [{ positionMm, direction: 1 as const, torqueNm: toNm(away) }]),
+    ...(towards === null ? [] : [{ positionMm, direction: -1 as const, torqueNm: toNm(towards) }]),
+  ])
+}
+
+function turnReadings(round: TurnRound | undefined, shop: Shop): TurnReading[] | undefined {
+  if (!round) return undefined
+  const toNm = torqueOf(round, shop)
+  const read = round.stations.flatMap(({ angleDeg, drag }) =>
+    drag === null ? [] : [{ angleDeg, torqueNm: toNm(drag) }],
+  )
+  return read.length < 4 ? undefined : read
+}
+
+const meanOf = (readings: readonly DragReading[]): number | null =>
+  readings.length === 0 ? null : readings.reduce((sum, { torqueNm }) => sum + torqueNm, 0) / readings.length
+
+const lastOf = <T>(rounds: readonly T[], is: (round: T) => boolean) => rounds.filter(is).at(-1)
+
+/** The last round along the travel with nothing taken apart. */
+export const wholeRound = ({ dragRounds }: Axis) => lastOf(dragRounds, ({ half }) => half === 'whole')
+
+/** Everything that was read of the drag of an axis, as torques; null before anything was. @throws NotKnown without a screw, or a calibration */
+export const dragRead = remembered((t: EvaluationContext): DragRead | null => {
+  const { axis, shop } = t
+  const round = wholeRound(axis)
+  if (!round) return null
+  const halves = HALVES.flatMap(half => {
+    const of = lastOf(axis.dragRounds, one => one.half === half)
+    const mean = of ? meanOf(readingsOf(of, shop)) : null
+    return mean === null ? [] : [[half, mean] as const]
+  })
+  return {
+    along: readingsOf(round, shop),
+    spanMm: t.dimension('supportSpanMm'),
+    reachMm: reachOf(t.part('screw').rootDiameterMm, SUPPORT_STIFFNESS_N_PER_UM),
+    turn: turnReadings(
+      lastOf(axis.turnRounds, ({ coupled }) => coupled === 'on'),
+      shop,
+    ),
+    turnUncoupled: turnReadings(
+      lastOf(axis.turnRounds, ({ coupled }) => coupled === 'off'),
+      shop,
+    ),
+    halves: Object.fromEntries(halves),
+    expectedNm: attempt(() => expectedNm(t)).value ?? null,
+    stepNm: stepNmOf(round, shop),
+  }
+})
+
+/** What a sound axis takes to turn by hand: preload, bearings, ways. */
+const expectedNm = (t: EvaluationContext): number => {
+  const { leadMm } = t.part('screw')
+  const waysN =
+    t.dimension('dragN') + t.dimension('frictionCoefficient') * 9.80665 * t.dimension('movingMassKg')
+  return dragNm(t) + (waysN * leadMm) / 1000 / (2 * Math.PI) / 0.9
+}
+
+/** The map of what binds; null where the readings cannot tell. */
+export const dragMap = remembered((t: EvaluationContext) => {
+  const read = dragRead(t)
+  if (!read || read.along.length < 5) return null
+  const map = tightSpots(read)
+  if (map)
+    t.figure('dragAlongTravel', dragAlongTravel, {
+      readings: [...read.along],
+      spanMm: read.spanMm,
+      rootDiameterMm: t.part('screw').rootDiameterMm,
+      supportStiffnessNPerUm: SUPPORT_STIFFNESS_N_PER_UM,
+    })
+  return map && { read, map }
+})
+
+const FIRST_PLACES = 6
+
+export const dragRounds = defineRounds<DragRound>({
+  about: 'Drag along the travel',
+  of: DRAG_ROUNDS,
+  pick: axis => axis.dragRounds,
+  only: dragRounds => ({ dragRounds }),
+  begin: axis => {
+    const spanMm = axis.dimensions.supportSpanMm.value ?? 500
+    const near = Math.min(50, spanMm / 8)
+    return {
+      stations: Array.from({ length: FIRST_PLACES }, (_, index) => ({
+        positionMm: Math.round(near + ((spanMm - 2 * near) * index) / (FIRST_PLACES - 1)),
+        away: null,
+        towards: null,
+      })),
+    }
+  },
+  worst: (context, round) => {
+    const value = attempt(() =>
+      Math.max(...readingsOf(round, context.shop).map(({ torqueNm }) => torqueNm)),
+    ).value
+    return value === undefined || !Number.isFinite(value) ? null : { value, quantity: 'torque' }
+  },
+  worstWords: 'tightest',
+})
+
+export const turnRounds = defineRounds<TurnRound>({
+  about: 'Drag over one turn',
+  of: TURN_ROUNDS,
+  pick: axis => axis.turnRounds,
+  only: turnRounds => ({ turnRounds }),
+  begin: axis => ({
+    nutAtMm: Math.round((axis.dimensions.supportSpanMm.value ?? 500) / 2),
+    stations: Array.from({ length: 8 }, (_, index) => ({ angleDeg: 45 * index, drag: null })),
+  }),
+  worst: (context, round) => {
+    const torques = attempt(() => turnReadings(round, context.shop)).value?.map(({ torqueNm }) => torqueNm)
+    return torques ? { value: Math.max(...torques) - Math.min(...torques), quantity: 'torque' } : null
+  },
+  worstWords: 'goes up and down by',
+})
+
+export { turnReadings }

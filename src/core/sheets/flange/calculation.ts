@@ -1,0 +1,52 @@
+import { calculation } from '../../calculation/calculation'
+import { InputError } from '../../calculation/inputError'
+import { inputOf } from '../../calculation/inputOf'
+import { turnFit, turnOf } from '../../calculation/leastSquares'
+import { list, number, record } from '../../calculation/spec'
+import { READING } from '../../machine/readings'
+
+/**
+ * How far a face swept by an indicator stands out of square, and the shim that squares it.
+ *
+ * @throws InputError when fewer than three angles were read
+ * @example faceTilt({ readings: [{ angleDeg: 0, readingUm: 52.7 }, { angleDeg: 90, readingUm: 91.6 }, { angleDeg: 180, readingUm: -50.9 },
+ *   { angleDeg: 270, readingUm: -92.1 }], radiusMm: 56.2, boltCircleMm: 41.5 }).shimUm // 77.87
+ */
+export const faceTilt = calculation({
+  id: 'align.faceTilt',
+  title: 'Tilt of a face',
+  formula: 'least-squares wave once a turn through the readings; tilt = amplitude / r; shim = tilt D',
+  source: 'Plane through a circle of readings; linear least squares',
+  validity: 'A flat face; the residual tells how flat the readings say it is',
+  inputs: {
+    readings: list(
+      'readings round the face',
+      record('reading', {
+        angleDeg: number('angle', 't', 'deg', {}),
+        readingUm: inputOf(READING, 'x'),
+      }),
+      3,
+    ),
+    radiusMm: number('radius of the sweep', 'r', 'mm', { over: 0 }),
+    boltCircleMm: number('bolt circle', 'D', 'mm', { over: 0 }),
+  },
+  outputs: {
+    tiltUmPerMm: number('tilt', 'tilt', 'um/mm', {}),
+    proudAtDeg: number('proud at', 'tp', 'deg', {}),
+    shimAtDeg: number('shim at', 'ts', 'deg', {}),
+    shimUm: number('shim', 'shim', 'um', {}),
+    residualUm: number('spread about the plane', 's', 'um', { orNone: true }),
+  },
+  compute({ readings, radiusMm, boltCircleMm }) {
+    const fit = turnFit(readings.map(({ angleDeg, readingUm }) => ({ angleDeg, value: readingUm })))
+    if (!fit) throw new InputError('readings', readings, 'readings at three or more different angles')
+    const tiltUmPerMm = fit.amplitude / radiusMm
+    return {
+      tiltUmPerMm,
+      proudAtDeg: fit.largestAtDeg,
+      shimAtDeg: turnOf(fit.largestAtDeg + 180),
+      shimUm: tiltUmPerMm * boltCircleMm,
+      residualUm: fit.fitted.spread,
+    }
+  },
+})

@@ -1,0 +1,95 @@
+import { radians } from '../../calculation/constants'
+import { defineChecks } from '../../evaluation/check'
+import { against, clockOf, expanded, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { lastRound } from '../../machine/align/rounds'
+import { shimWords } from '../../machine/align/shims'
+import { finerThanGauge, offTheFit } from '../../machine/plausible'
+import { faceTilt } from './calculation'
+import type { FlangeRound } from './model'
+import { flangeRounds, sweptOf } from './rounds'
+
+/** What readings spread about a plane by, against what they tilt by: beyond it they are no plane. */
+const NO_PLANE = 1 / 3
+const FACE_WORDS: Record<FlangeRound['face'], string> = {
+  'nut-flange': 'under the flange of the nut',
+  casting: 'on the face of the casting',
+  'motor-plate': 'under the plate of the motor',
+}
+
+export const FLANGE_CHECKS = defineChecks({
+  'align.flange': {
+    title: 'Face out of square',
+    subject: 'nut',
+    judge(t, say) {
+      const round = lastRound(flangeRounds, t.axis)
+      if (!round) return null
+      const readings = sweptOf(round)
+      if (new Set(readings.map(({ angleDeg }) => angleDeg % 360)).size < 3)
+        return noAdvice(
+          'Sweep the face and read at three or more angles; six tell as well whether it is flat.',
+        )
+      const { acceptedUm, face } = round
+      const stepUm = stepOf(round, 'flange')
+      const small = (um: number) => say(finely(um), 'smallLength')
+      const deg = (value: number) => `${say(value, 'angle', 0)} (${clockOf(value)})`
+      const fine = readings.find(({ readingUm }) => finerThanGauge(readingUm, stepUm))
+      if (fine)
+        return noAdvice(
+          `The reading at ${say(fine.angleDeg, 'angle', 0)}, ${small(fine.readingUm)}, is finer than the gauge can show: was it typed in another unit?`,
+        )
+      const off = offTheFit(
+        readings.map(({ angleDeg }) => [1, Math.cos(radians(angleDeg)), Math.sin(radians(angleDeg))]),
+        readings.map(({ readingUm }) => readingUm),
+        stepUm,
+      )
+      if (off !== null)
+        return noAdvice(
+          `The reading at ${say(readings[off]?.angleDeg as number, 'angle', 0)}, ${small(readings[off]?.readingUm as number)}, lies far off the plane of the others: a burr, a bolt hole or a slip. Read it again.`,
+        )
+      const { radiusMm, boltCircleMm } = round
+      const tilt = t.figure('faceTilt', faceTilt, { readings, radiusMm, boltCircleMm })
+      const { shimUm, shimAtDeg, proudAtDeg, residualUm, tiltUmPerMm } = tilt
+      const spareReadings = readings.length - 3
+      const spreadUm = Math.max(residualUm ?? 0, stepUm / Math.sqrt(12))
+      const spreadOver = (spreadUm / radiusMm) * boltCircleMm
+      if (
+        residualUm !== null &&
+        spreadOver > acceptedUm / 2 &&
+        residualUm > Math.max(stepUm, NO_PLANE * tiltUmPerMm * radiusMm)
+      )
+        return against(
+          'fails',
+          'smallLength',
+          [spreadOver, acceptedUm],
+          `It is no plane: the readings lie ${small(residualUm)} about the best one. A shim would rock. Machine it, scrape it, or bed it in filled resin under the screws' light pull.`,
+        )
+      const uncertainUm = expanded(
+        (spreadUm * Math.sqrt(2 / readings.length) * boltCircleMm) / radiusMm,
+        spareReadings,
+      )
+      const unchecked =
+        spareReadings === 0 ? ' Three readings always make a plane: a fourth would check it.' : ''
+      const figures = [shimUm, acceptedUm] as const
+      switch (told(shimUm, uncertainUm, acceptedUm)) {
+        case 'within':
+          return against(
+            'holds',
+            'smallLength',
+            figures,
+            `Square within ${small(shimUm)} over the bolt circle, against ${small(acceptedUm)} accepted.${unchecked}`,
+          )
+        case 'cannot-tell':
+          return noAdvice(
+            `Out of square by ${small(shimUm)} ± ${small(uncertainUm)} over the bolt circle, against ${small(acceptedUm)} accepted: these readings cannot tell. Sweep further out, or at more angles.`,
+          )
+        case 'beyond':
+          return against(
+            'fails',
+            'smallLength',
+            figures,
+            `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${unchecked}`,
+          )
+      }
+    },
+  },
+})

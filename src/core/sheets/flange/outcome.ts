@@ -1,0 +1,17 @@
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { accept } from '../../machine/align/remedies'
+import { outcomeOf } from '../outcome'
+import { faceTilt } from './calculation'
+import { flangeRounds, tiltOverBolts } from './rounds'
+import { flange } from './sheet'
+
+/** The tilt of a face, and its rounds on paper. */
+export const flangeOutcome = outcomeOf(flange, {
+  calculations: [faceTilt],
+  remedies: {
+    'align.flange': [
+      accept(flangeRounds, 'acceptedUm', tiltOverBolts, 'the nut stands askew on its screw, and wears'),
+    ],
+  },
+  paper: context => roundsOnPaper(flangeRounds, context),
+})

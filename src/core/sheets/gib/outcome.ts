@@ -1,0 +1,22 @@
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { accept } from '../../machine/align/remedies'
+import { outcomeOf } from '../outcome'
+import { gibSet } from './calculation'
+import { gibRounds, playsOf } from './rounds'
+import { gib } from './sheet'
+
+/** The setting of the gib, and its rounds on paper. */
+export const gibOutcome = outcomeOf(gib, {
+  calculations: [gibSet],
+  remedies: {
+    'align.gib': [
+      accept(
+        gibRounds,
+        'targetUm',
+        round => Math.min(...playsOf(round).map(({ playUm }) => playUm)),
+        'the slide rocks by that in every cut across',
+      ),
+    ],
+  },
+  paper: context => roundsOnPaper(gibRounds, context),
+})

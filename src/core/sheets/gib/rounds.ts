@@ -1,0 +1,31 @@
+import { defineRounds } from '../../machine/align/rounds'
+import { spreadMm } from '../../machine/readings'
+import { GIB_ROUNDS, type GibRound } from './model'
+
+/** Places that were read. */
+export const playsOf = (round: GibRound) =>
+  round.stations.flatMap(({ positionMm, playUm }) => (playUm === null ? [] : [{ positionMm, playUm }]))
+
+const FIRST_PLACES = 5
+
+export const gibRounds = defineRounds<GibRound>({
+  about: 'Gib',
+  of: GIB_ROUNDS,
+  pick: axis => axis.gibRounds,
+  only: gibRounds => ({ gibRounds }),
+  reads: ['locks'],
+  begin: (axis, shop) => ({
+    gaugeStepUm: shop.gaugeStepUm,
+    stations: spreadMm(0, axis.dimensions.wayTravelMm.value ?? 400, FIRST_PLACES).map(positionMm => ({
+      positionMm,
+      playUm: null,
+    })),
+  }),
+  worst: (_, round) => {
+    const plays = playsOf(round).map(({ playUm }) => playUm)
+    return plays.length === 0
+      ? null
+      : { value: Math.abs(Math.min(...plays) - round.targetUm), quantity: 'smallLength' }
+  },
+  worstWords: 'off the play wanted',
+})

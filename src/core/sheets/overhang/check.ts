@@ -1,0 +1,91 @@
+import { defineChecks } from '../../evaluation/check'
+import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { lastRound } from '../../machine/align/rounds'
+import { shimWords } from '../../machine/align/shims'
+import { finerThanGauge } from '../../machine/plausible'
+import { counterweight } from './calculation'
+import { droopUm, overhangRounds } from './rounds'
+
+export const OVERHANG_CHECKS = defineChecks({
+  'align.overhang': {
+    title: 'Slide run out over its end',
+    subject: 'axis',
+    judge(t, say) {
+      const round = lastRound(overhangRounds, t.axis)
+      if (!round || round.overhangMm === null || round.wayHalfLengthMm === null) return null
+      const massKg = t.dimension('movingMassKg')
+      const { overhangMm, wayHalfLengthMm, weightArmMm, weightOnKg } = round
+      const { liftsOff, counterweightKg } = t.figure('counterweight', counterweight, {
+        massKg,
+        overhangMm,
+        wayHalfLengthMm,
+        weightArmMm,
+      })
+      const kg = (value: number) => say(value, 'mass', 0)
+      const figures = [counterweightKg, Math.max(weightOnKg, 1e-9)] as const
+      if (counterweightKg === 0)
+        return against(
+          'holds',
+          'mass',
+          [0, 1],
+          'Its weight stays on the middle third of the way: it needs none against it.',
+        )
+      if (weightOnKg >= counterweightKg)
+        return against(
+          'holds',
+          'mass',
+          figures,
+          `${kg(weightOnKg)} at ${say(weightArmMm, 'length', 0)} hold it down; ${kg(counterweightKg)} are enough. Tie it, and take it off before the slide goes back: run in, it would hang over on the other side.`,
+        )
+      return against(
+        liftsOff ? 'fails' : 'close',
+        'mass',
+        figures,
+        `${liftsOff ? 'It tips off its ways' : 'It lifts at one end and reads false'}: lay ${kg(Math.ceil(counterweightKg))} on at ${say(weightArmMm, 'length', 0)}, on the other side of the middle of the way, and tie it. Keep hands and feet from under the overhang until it lies there.`,
+      )
+    },
+  },
+  'align.droop': {
+    title: 'Bracket under its motor',
+    subject: 'motor',
+    judge(t, say) {
+      const round = lastRound(overhangRounds, t.axis)
+      if (!round || (round.withoutUm === null && round.withUm === null)) return null
+      const um = droopUm(round)
+      if (um === null)
+        return noAdvice(
+          'Read the outer edge of the bracket from above twice: without the motor, and with it bolted on.',
+        )
+      const stepUm = stepOf(round, 'overhang')
+      const small = (value: number) => say(finely(value), 'smallLength')
+      const fine = [round.withoutUm, round.withUm].find(one => one !== null && finerThanGauge(one, stepUm))
+      if (fine !== undefined && fine !== null)
+        return noAdvice(
+          `A reading of ${small(fine)} is finer than the gauge can show: was it typed in another unit?`,
+        )
+      const acceptedUm = t.axis.goals.alignmentTargetUm
+      const figures = [Math.abs(um), acceptedUm] as const
+      if (Math.abs(um) + stepUm <= acceptedUm)
+        return against(
+          'holds',
+          'smallLength',
+          figures,
+          `The motor draws it down by ${small(um)}: less than the ${small(acceptedUm)} accepted.`,
+        )
+      if (Math.abs(um) <= acceptedUm)
+        return noAdvice(
+          `${small(um)} in steps of ${small(stepUm)} against ${small(acceptedUm)} accepted: a finer gauge would tell.`,
+        )
+      if (um < 0)
+        return noAdvice(
+          'With the motor on it reads higher. Were the two typed the other way round, or does the tip stand underneath?',
+        )
+      return against(
+        'fails',
+        'smallLength',
+        figures,
+        `The motor draws the bracket down by ${small(um)}. Raise its outer edge by that with the motor off: ${shimWords(um, t.shop.shimStockMm, say)}; or prop it. Then set coupler and screw line with the motor on.`,
+      )
+    },
+  },
+})

@@ -1,0 +1,121 @@
+import { calculation } from '../../calculation/calculation'
+import { InputError } from '../../calculation/inputError'
+import { inputOf } from '../../calculation/inputOf'
+import { leastSquares } from '../../calculation/leastSquares'
+import { list, number, record } from '../../calculation/spec'
+import { READING } from '../../machine/readings'
+
+const stations = record('station', {
+  positionMm: number('place along it', 'x', 'mm', {}),
+  readingUm: inputOf(READING, 'r'),
+})
+
+export interface Station {
+  positionMm: number
+  readingUm: number
+}
+
+/** The narrowest strip between two parallel lines that holds all readings. */
+export interface Strip {
+  heightUm: number
+  slopeUmPerMm: number
+  /** Height of its lower line at place 0. */
+  lowUm: number
+}
+
+/**
+ * The narrowest strip, measured along the readings: one of its lines lies on two readings that are next to each other
+ * on the hull of them all, the other on one.
+ *
+ * @returns null where all readings are at one place
+ */
+export function narrowestStrip(all: readonly Station[]): Strip | null {
+  const sorted = all.toSorted((a, b) => a.positionMm - b.positionMm || a.readingUm - b.readingUm)
+  const turn = (o: Station, a: Station, b: Station) =>
+    (a.positionMm - o.positionMm) * (b.readingUm - o.readingUm) -
+    (a.readingUm - o.readingUm) * (b.positionMm - o.positionMm)
+  const hull = (list: readonly Station[]) => {
+    const kept: Station[] = []
+    for (const one of list) {
+      while (kept.length > 1 && turn(kept.at(-2) as Station, kept.at(-1) as Station, one) <= 0) kept.pop()
+      kept.push(one)
+    }
+    return kept
+  }
+  let best: Strip | null = null
+  for (const side of [hull(sorted), hull(sorted.toReversed())])
+    for (const [index, b] of side.entries()) {
+      const a = side[index - 1]
+      if (!a || a.positionMm === b.positionMm) continue
+      const slopeUmPerMm = (b.readingUm - a.readingUm) / (b.positionMm - a.positionMm)
+      const heights = all.map(({ positionMm, readingUm }) => readingUm - slopeUmPerMm * positionMm)
+      const lowUm = Math.min(...heights)
+      const heightUm = Math.max(...heights) - lowUm
+      if (!best || heightUm < best.heightUm) best = { heightUm, slopeUmPerMm, lowUm }
+    }
+  return best
+}
+
+/**
+ * How straight a rail or a way is by readings along it.
+ *
+ * @throws InputError when all readings are at one place
+ * @example straightness({ stations: [{ positionMm: 0, readingUm: 0 }, { positionMm: 100, readingUm: 6 }, { positionMm: 200, readingUm: 0 }] }).minimumZoneUm // 6
+ */
+export const straightness = calculation({
+  id: 'align.straightness',
+  title: 'Straightness',
+  formula:
+    'least-squares line through the readings: the range of what lies off it; the narrowest strip between two parallel lines that holds all readings',
+  source: 'ISO 1101; linear least squares',
+  validity: 'Readings against something straighter than what is read',
+  inputs: { stations: list('readings along it', stations, 2) },
+  outputs: {
+    slopeUmPerM: number('slope', 'b', 'um/m', {}),
+    leastSquaresUm: number('off the line', 'e', 'um', {}),
+    minimumZoneUm: number('narrowest strip', 'z', 'um', {}),
+    rangeUm: number('range of the readings', 'w', 'um', {}),
+  },
+  compute({ stations: read }) {
+    const values = read.map(({ readingUm }) => readingUm)
+    const fitted = leastSquares(
+      read.map(({ positionMm }) => [1, positionMm]),
+      values,
+    )
+    const strip = narrowestStrip(read)
+    if (!fitted || !strip) throw new InputError('stations', read, 'readings at two or more different places')
+    const range = (list: readonly number[]) => Math.max(...list) - Math.min(...list)
+    return {
+      slopeUmPerM: (fitted.coefficients[1] as number) * 1000,
+      leastSquaresUm: range(fitted.residuals),
+      minimumZoneUm: strip.heightUm,
+      rangeUm: range(values),
+    }
+  },
+})
+
+/**
+ * The heights that a level says which is stepped along by its own base.
+ *
+ * @example levelSteps({ baseMm: 150, steps: [36, -38] }).stations // [{ positionMm: 0, readingUm: 0 }, { positionMm: 150, readingUm: 5.4 }, { positionMm: 300, readingUm: -0.3 }]
+ */
+export const levelSteps = calculation({
+  id: 'align.levelSteps',
+  title: 'Heights by a level stepped along',
+  formula: 'each station = the one before + step base / 1000',
+  source: 'Sum of the slopes',
+  validity: 'Each step begins where the last one ended',
+  inputs: {
+    baseMm: number('base of the level', 'base', 'mm', { over: 0 }),
+    steps: list('slopes, one after the other', number('slope', 'step', 'um/m', {}), 1),
+  },
+  outputs: { stations: list('stations', stations) },
+  compute({ baseMm, steps }) {
+    const heights = [{ positionMm: 0, readingUm: 0 }]
+    for (const step of steps) {
+      const { positionMm, readingUm } = heights.at(-1) as Station
+      heights.push({ positionMm: positionMm + baseMm, readingUm: readingUm + (step * baseMm) / 1000 })
+    }
+    return { stations: heights }
+  },
+})

@@ -1,0 +1,17 @@
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { accept } from '../../machine/align/remedies'
+import { outcomeOf } from '../outcome'
+import { levelSteps, straightness } from './calculation'
+import { railRounds, widthOf } from './rounds'
+import { rails } from './sheet'
+
+/** The straightness of rails, and their rounds on paper. */
+export const railsOutcome = outcomeOf(rails, {
+  calculations: [straightness, levelSteps],
+  remedies: {
+    'align.rails': [
+      accept(railRounds, 'acceptedUm', widthOf, 'carriages bind or wear where the rail is off'),
+    ],
+  },
+  paper: context => roundsOnPaper(railRounds, context),
+})

@@ -1,0 +1,109 @@
+import { defineChecks, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
+import type { State } from '../../evaluation/finding'
+import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { lastRound } from '../../machine/align/rounds'
+import { nearestMm, sideLoad } from '../../machine/align/sideLoad'
+import { finerThanGauge } from '../../machine/plausible'
+import { WOBBLES, type Wobble } from './model'
+import { runOutRounds, wobblesOf } from './rounds'
+
+/** What a wobble may take of the nut's life without mattering. */
+const LIFE_KEPT = 0.9
+const LIFE_LOST = 0.6
+
+/** What one wobble does, and whether that matters. */
+export interface WobbleVerdict {
+  wobble: Wobble & { wholeUm: number }
+  state: State
+  sentence: string
+}
+
+/** Judges each place that was read. @throws NotKnown without a screw */
+export function judgeWobbles(
+  t: EvaluationContext,
+  wobbles: readonly (Wobble & { wholeUm: number })[],
+  say: Say,
+): WobbleVerdict[] {
+  const small = (um: number) => say(finely(um), 'smallLength')
+  const targetUm = t.axis.goals.alignmentTargetUm
+  const words = WOBBLES.of.where.words ?? {}
+  return wobbles.map((wobble, index) => {
+    const offUm = wobble.wholeUm / 2
+    const where = words[wobble.where] ?? wobble.where
+    const is = (state: State, sentence: string): WobbleVerdict => ({
+      wobble,
+      state,
+      sentence: `${where.charAt(0).toUpperCase()}${where.slice(1)}, ${small(wobble.wholeUm)}: ${sentence}`,
+    })
+    if (wobble.where === 'free')
+      return is(
+        t.axis.ends === 'fixed-free' ? 'holds' : 'close',
+        t.axis.ends === 'fixed-free'
+          ? 'it matters little. Nothing holds that end, so nothing is pushed aside; it only shakes, near the speed at which the screw whips.'
+          : 'as long as nothing holds it, it pushes nothing. Read it again with its block on: that is what counts.',
+      )
+    if (wobble.where === 'drive') {
+      const allowed = t.catalogue.coupler.get(t.axis.parts.coupler ?? '')?.parallelLimitMm
+      if (allowed === undefined) return is('holds', 'a belt does not mind; a coupler would.')
+      const share = offUm / 1000 / allowed
+      return share <= 1 / 4
+        ? is('holds', `it matters little: ${say(share, 'share')} of what the coupler bears beside.`)
+        : is(
+            share <= 1 ? 'close' : 'fails',
+            `it matters: it alone takes ${say(share, 'share')} of what the coupler bears beside, once each turn. Turn the coupler half round on the shaft and read again: if the high spot goes with it, it is the coupler.`,
+          )
+    }
+    if (wobble.where === 'fixed')
+      return offUm <= targetUm
+        ? is('holds', 'it matters little: less than the line of the screw is set to.')
+        : is(
+            'fails',
+            `it matters: the bearings carry the whole screw round by ${small(offUm)}. Look for a chip or a burr under the inner ring or the locknut's face, and that the locknut is square: slack it, turn it on the shaft by a quarter, set it and read again.`,
+          )
+    const distanceMm =
+      wobble.toNutMm ?? (wobble.where === 'far' ? nearestMm(t).far : t.dimension('supportSpanMm') / 4)
+    const { sideForceN, lifeShare } = sideLoad(t, `runOut.${index}`, offUm, distanceMm)
+    const costs = `held ${say(distanceMm, 'length', 0)} from the nut it pushes it aside with ${say(sideForceN, 'force', 0)} each turn; about ${say(lifeShare, 'share')} of the nut's life is left`
+    if (lifeShare >= LIFE_KEPT) return is('holds', `it does not matter: ${costs}.`)
+    return is(
+      lifeShare >= LIFE_LOST ? 'close' : 'fails',
+      `it matters: ${costs}. Roll the screw on the bed: a thread that is straight and a journal that is not can be turned again; a bent thread is straightened between blocks, or changed.`,
+    )
+  })
+}
+
+const ORDER: readonly State[] = ['fails', 'close', 'holds']
+
+export const RUN_OUT_CHECKS = defineChecks({
+  'align.runOut': {
+    title: 'Run-out of the screw',
+    subject: 'screw',
+    judge(t, say) {
+      const round = lastRound(runOutRounds, t.axis)
+      if (!round) return null
+      const wobbles = wobblesOf(round)
+      if (wobbles.length === 0)
+        return noAdvice(
+          'Turn the screw slowly once round with the tip on the journal: read how far the needle goes from least to most.',
+        )
+      const stepUm = stepOf(round, 'runOut')
+      const fine = wobbles.find(({ wholeUm }) => finerThanGauge(wholeUm, stepUm))
+      if (fine)
+        return noAdvice(
+          `A run-out of ${say(fine.wholeUm, 'smallLength')} is finer than the gauge can show: was it typed in another unit?`,
+        )
+      const judged = judgeWobbles(t, wobbles, say).toSorted(
+        (a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || b.wobble.wholeUm - a.wobble.wholeUm,
+      )
+      const [worst] = judged
+      if (!worst) return null
+      return against(
+        worst.state,
+        'smallLength',
+        [worst.wobble.wholeUm, 2 * t.axis.goals.alignmentTargetUm],
+        worst.sentence,
+      )
+    },
+  },
+})

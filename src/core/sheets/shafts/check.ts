@@ -1,0 +1,108 @@
+import { degrees, radians } from '../../calculation/constants'
+import { defineChecks } from '../../evaluation/check'
+import { against, clockOf, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { lastRound } from '../../machine/align/rounds'
+import { shimWords } from '../../machine/align/shims'
+import { isBelted } from '../../machine/drive/transmission'
+import { finerThanGauge, offTheFit } from '../../machine/plausible'
+import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
+import { beltRounds, couplerRead, couplerRounds, faceOf, gapsOf, pulleyLine, rimOf } from './rounds'
+
+/** Of what a coupler bears so much is left for heat, load and wear. */
+const GOOD_USE = 0.7
+/** A belt runs off its pulley beyond a third of a degree. */
+const BELT_DEG = 1 / 3
+
+const wave = (readings: readonly { angleDeg: number }[]) =>
+  readings.map(({ angleDeg }) => [1, Math.cos(radians(angleDeg)), Math.sin(radians(angleDeg))])
+
+export const SHAFTS_CHECKS = defineChecks({
+  'align.coupler': {
+    title: 'Motor in line with the screw',
+    subject: 'coupler',
+    judge(t, say) {
+      const round = lastRound(couplerRounds, t.axis)
+      if (!round || isBelted(t)) return null
+      const found = couplerRead(t)
+      if (!found)
+        return noAdvice(
+          'Turn both shafts together and read rim and face at three or more angles each: four, a quarter turn apart, check one another.',
+        )
+      const stepUm = stepOf(round, 'shafts')
+      const small = (um: number) => say(finely(um), 'smallLength')
+      for (const [name, readings] of [
+        ['rim', rimOf(round)],
+        ['face', faceOf(round)],
+      ] as const) {
+        const fine = readings.find(({ readingUm }) => finerThanGauge(readingUm, stepUm))
+        if (fine)
+          return noAdvice(
+            `The reading on the ${name} at ${say(fine.angleDeg, 'angle', 0)}, ${small(fine.readingUm)}, is finer than the gauge can show: was it typed in another unit?`,
+          )
+        const off = offTheFit(
+          wave(readings),
+          readings.map(({ readingUm }) => readingUm),
+          stepUm,
+        )
+        if (off !== null)
+          return noAdvice(
+            `The reading on the ${name} at ${say(readings[off]?.angleDeg as number, 'angle', 0)}, ${small(readings[off]?.readingUm as number)}, lies far off the others: the tip ran over a screw or a slot. Read it again.`,
+          )
+      }
+      const { parallelMm, parallelTowardsDeg, angularDeg, openAtDeg } = found
+      const { parallelLimitMm, angularLimitDeg, axialLimitMm } = t.part('coupler')
+      const { use } = t.figure('couplerUse', couplerMisalignmentUse, {
+        parallelMm,
+        angularDeg,
+        axialMm: t.dimension('shaftAxialMm'),
+        parallelLimitMm,
+        angularLimitDeg,
+        axialLimitMm,
+      })
+      const said = `${say(parallelMm, 'length', 2)} beside and ${say(angularDeg, 'angle', 2)} at an angle use ${say(use, 'share')} of what the coupler bears`
+      if (use <= GOOD_USE) return against('holds', 'share', [use, 1], `${said}. Leave it.`)
+      const upMm = parallelMm * Math.cos(radians(parallelTowardsDeg))
+      const rightMm = parallelMm * Math.sin(radians(parallelTowardsDeg))
+      const shimUm = Math.tan(radians(angularDeg)) * round.plateBoltsMm * 1000
+      const shimAtDeg = (openAtDeg + 180) % 360
+      return against(
+        use <= 1 ? 'close' : 'fails',
+        'share',
+        [use, 1],
+        `${said}. Seen from behind the motor, move it ${say(Math.abs(upMm), 'length', 2)} ${upMm >= 0 ? 'up' : 'down'} and ${say(Math.abs(rightMm), 'length', 2)} to the ${rightMm >= 0 ? 'right' : 'left'}. The hubs stand open at ${clockOf(openAtDeg)}: ${small(shimUm)} between plate and motor at ${clockOf(shimAtDeg)}, ${shimWords(shimUm, t.shop.shimStockMm, say)}.`,
+      )
+    },
+  },
+  'align.belt': {
+    title: 'Pulleys in line',
+    subject: 'belt',
+    judge(t, say) {
+      const round = lastRound(beltRounds, t.axis)
+      if (!round || !isBelted(t)) return null
+      const gaps = gapsOf(round)
+      const line = pulleyLine(round)
+      if (!line)
+        return noAdvice(
+          'Read the gap at two or more places across the pulley, with feelers or shims under the straightedge.',
+        )
+      const stepUm = stepOf(round, 'shafts')
+      const fine = gaps.find(({ gapUm }) => finerThanGauge(gapUm, stepUm))
+      if (fine)
+        return noAdvice(
+          `The gap of ${say(fine.gapUm, 'smallLength')} is finer than the feelers can show: was it typed in another unit?`,
+        )
+      const besideDeg = degrees(Math.atan(Math.abs(line.besideUm) / 1000 / t.axis.driveSizes.beltCentresMm))
+      const tiltDeg = degrees(Math.atan(Math.abs(line.tiltUmPerMm) / 1000))
+      const all = besideDeg + tiltDeg
+      const said = `The pulleys stand ${say(Math.abs(line.besideUm), 'smallLength')} beside each other and ${say(tiltDeg, 'angle', 2)} at an angle: the belt runs ${say(all, 'angle', 2)} off, against ${say(BELT_DEG, 'angle', 2)} it bears`
+      if (all <= BELT_DEG) return against('holds', 'angle', [all, BELT_DEG], `${said}.`)
+      const moves = [
+        besideDeg > BELT_DEG / 2 &&
+          `move the screw's pulley ${say(Math.abs(line.besideUm), 'smallLength')} ${line.besideUm > 0 ? 'towards' : 'away from'} the straightedge's face`,
+        tiltDeg > BELT_DEG / 2 &&
+          `tilt the motor: ${say(Math.abs(line.tiltUmPerMm) * round.stations.reduce((most, { acrossMm }) => Math.max(most, acrossMm), 0), 'smallLength')} over the width of the pulley`,
+      ].filter(Boolean)
+      return against('fails', 'angle', [all, BELT_DEG], `${said}. Next: ${moves.join('; ')}.`)
+    },
+  },
+})

@@ -1,0 +1,84 @@
+import { leastSquares, turnFit } from '../../calculation/leastSquares'
+import type { EvaluationContext } from '../../evaluation/context'
+import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { couplerLine } from './calculation'
+import { BELT_ROUNDS, type BeltRound, COUPLER_ROUNDS, type CouplerRound } from './model'
+
+const readOf = (round: CouplerRound, key: 'rimUm' | 'faceUm') =>
+  round.stations.flatMap(({ angleDeg, ...station }) => {
+    const readingUm = station[key]
+    return readingUm === null ? [] : [{ angleDeg, readingUm }]
+  })
+export const rimOf = (round: CouplerRound) => readOf(round, 'rimUm')
+export const faceOf = (round: CouplerRound) => readOf(round, 'faceUm')
+
+const FIRST_ANGLES = 6
+const FEWEST_ANGLES = 3
+export const canTell = (readings: readonly { angleDeg: number }[]) =>
+  new Set(readings.map(({ angleDeg }) => angleDeg % 360)).size >= FEWEST_ANGLES
+
+export const couplerRounds = defineRounds<CouplerRound>({
+  about: 'Motor to screw',
+  of: COUPLER_ROUNDS,
+  pick: axis => axis.couplerRounds,
+  only: couplerRounds => ({ couplerRounds }),
+  begin: (_, shop) => ({
+    gaugeStepUm: shop.gaugeStepUm,
+    stations: Array.from({ length: FIRST_ANGLES }, (_, index) => ({
+      angleDeg: (360 / FIRST_ANGLES) * index,
+      rimUm: null,
+      faceUm: null,
+    })),
+  }),
+  worst: (_, round) => {
+    const rim = rimOf(round)
+    const fit =
+      canTell(rim) && turnFit(rim.map(({ angleDeg, readingUm }) => ({ angleDeg, value: readingUm })))
+    return fit ? { value: fit.amplitude, quantity: 'smallLength' } : null
+  },
+  worstWords: 'shafts beside each other by',
+})
+
+/** How the last round says the shafts stand; null while it cannot. */
+export function couplerRead(t: EvaluationContext) {
+  const round = lastRound(couplerRounds, t.axis)
+  if (!round) return null
+  const [rim, face] = [rimOf(round), faceOf(round)]
+  return canTell(rim) && canTell(face)
+    ? t.figure('couplerLine', couplerLine, { rim, face, faceRadiusMm: round.faceRadiusMm })
+    : null
+}
+
+export const gapsOf = (round: BeltRound) =>
+  round.stations.flatMap(({ acrossMm, gapUm }) => (gapUm === null ? [] : [{ acrossMm, gapUm }]))
+
+/** How the gaps say the pulleys stand: beside each other in the middle, and at an angle. */
+export function pulleyLine(round: BeltRound): { besideUm: number; tiltUmPerMm: number } | null {
+  const gaps = gapsOf(round)
+  const middleMm = gaps.reduce((sum, { acrossMm }) => sum + acrossMm, 0) / Math.max(1, gaps.length)
+  const fitted = leastSquares(
+    gaps.map(({ acrossMm }) => [1, acrossMm - middleMm]),
+    gaps.map(({ gapUm }) => gapUm),
+  )
+  if (!fitted) return null
+  const [besideUm, tiltUmPerMm] = fitted.coefficients as [number, number]
+  return { besideUm, tiltUmPerMm }
+}
+
+const FIRST_PULLEY_MM = 30
+
+export const beltRounds = defineRounds<BeltRound>({
+  about: 'Pulleys in line',
+  of: BELT_ROUNDS,
+  pick: axis => axis.beltRounds,
+  only: beltRounds => ({ beltRounds }),
+  begin: (_, shop) => ({
+    gaugeStepUm: shop.gaugeStepUm,
+    stations: [0, FIRST_PULLEY_MM / 2, FIRST_PULLEY_MM].map(acrossMm => ({ acrossMm, gapUm: null })),
+  }),
+  worst: (_, round) => {
+    const line = pulleyLine(round)
+    return line && { value: Math.abs(line.besideUm), quantity: 'smallLength' }
+  },
+  worstWords: 'pulleys beside each other by',
+})

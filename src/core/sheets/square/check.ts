@@ -1,0 +1,103 @@
+import { defineChecks } from '../../evaluation/check'
+import { against, noAdvice, stepOf, told, turnWords } from '../../machine/align/judging'
+import { lastRound } from '../../machine/align/rounds'
+import { finerThanGauge } from '../../machine/plausible'
+import { squareOf, squareRounds } from './rounds'
+
+/** Rounds this far apart along the rails tell the leads of the two screws apart. */
+const FAR_APART_MM = 100
+const M_PER_FOOT = 0.3048
+
+export const SQUARE_CHECKS = defineChecks({
+  'align.square': {
+    title: 'Square',
+    subject: 'line',
+    judge(t, say) {
+      const round = lastRound(squareRounds, t.axis)
+      if (!round) return null
+      const { acceptedUmPerM, how } = round
+      if (how === 'square') {
+        const stepUm = stepOf(round, 'square')
+        const fine = [round.firstUm, round.turnedUm].find(um => um !== null && finerThanGauge(um, stepUm))
+        if (fine !== undefined && fine !== null)
+          return noAdvice(
+            `A rise of ${say(fine, 'smallLength')} is finer than the gauge can show: was it typed in another unit?`,
+          )
+      }
+      const found = squareOf(t, round)
+      if (!found)
+        return noAdvice(
+          how === 'diagonals'
+            ? 'Read both diagonals between the same four marks.'
+            : 'Read the rise along the square, turn the square over about its long edge, and read again: its own error falls out.',
+        )
+      const { umPerM, uncertainUmPerM, shiftMm } = found
+      const over = (um: number) =>
+        t.units === 'inch'
+          ? `${say(Math.abs(um) * M_PER_FOOT, 'smallLength')} a foot`
+          : `${say(Math.round(Math.abs(um)), 'smallLength')} a metre`
+      const acceptedMm = (acceptedUmPerM / 1e6) * t.axis.driveSizes.screwSpacingMm
+      const figures = [Math.abs(shiftMm), acceptedMm] as const
+      const said = `${over(umPerM)} ± ${over(uncertainUmPerM)} out of square, against ${over(acceptedUmPerM)} accepted`
+      switch (told(umPerM, uncertainUmPerM, acceptedUmPerM)) {
+        case 'within':
+          return against('holds', 'length', figures, `Square: ${said}.`)
+        case 'cannot-tell':
+          return noAdvice(
+            `${said}: these readings cannot tell. ${how === 'diagonals' ? 'A larger rectangle, or a trammel bar instead of a tape, would.' : 'A longer square would.'}`,
+          )
+        case 'beyond': {
+          if (t.axis.drive.screws !== 2)
+            return against(
+              'fails',
+              'length',
+              figures,
+              `${said}: the axis ${umPerM > 0 ? 'rises' : 'falls'} along the square. Swivel what carries it by ${say(Math.abs(shiftMm), 'length', 2)} over ${say(t.axis.driveSizes.screwSpacingMm, 'length', 0)}, or shim one side of it.`,
+            )
+          const lead = t.catalogue.screw.get(t.axis.parts.screw ?? '')?.leadMm
+          const turnDeg = lead === undefined ? null : (Math.abs(shiftMm) / lead) * 360
+          return against(
+            'fails',
+            'length',
+            figures,
+            `${said}. The second side is ${shiftMm > 0 ? 'ahead' : 'behind'}: with the coupling of the screws open, turn its screw ${shiftMm > 0 ? 'back' : 'forward'} by ${say(Math.abs(shiftMm), 'length', 2)}${turnDeg === null ? '' : ` (${say(turnDeg, 'angle', 0)}, ${turnWords(turnDeg)})`}. Then home again, and square again before you couple them.`,
+          )
+        }
+      }
+    },
+  },
+  'align.leadMismatch': {
+    title: 'Leads of the two screws',
+    subject: 'screw',
+    judge(t, say) {
+      if (t.axis.drive.screws !== 2) return null
+      const [before, last] = t.axis.squareRounds.slice(-2)
+      // Only two rounds with nothing done between them, at two places, say something of the screws.
+      if (!before || !last || last.done !== null || Math.abs(last.atMm - before.atMm) < FAR_APART_MM)
+        return null
+      const [first, second] = [squareOf(t, before, 'squareBefore'), squareOf(t, last)]
+      if (!first || !second) return null
+      const apartMm = last.atMm - before.atMm
+      const growsMm = second.shiftMm - first.shiftMm
+      const perM = (growsMm / apartMm) * 1000
+      const spacingMm = t.axis.driveSizes.screwSpacingMm
+      const uncertainMm = (Math.hypot(first.uncertainUmPerM, second.uncertainUmPerM) / 1e6) * spacingMm
+      const acceptedMm = ((last.acceptedUmPerM / 1e6) * spacingMm * Math.abs(apartMm)) / 1000
+      const said = `From ${say(before.atMm, 'length', 0)} to ${say(last.atMm, 'length', 0)} one side gains ${say(Math.abs(growsMm), 'length', 2)} ± ${say(uncertainMm, 'length', 2)} on the other, ${say(Math.abs(perM), 'length', 2)} a metre`
+      const figures = [Math.abs(growsMm), acceptedMm] as const
+      switch (told(growsMm, uncertainMm, acceptedMm)) {
+        case 'within':
+          return against('holds', 'length', figures, `${said}: the leads agree.`)
+        case 'cannot-tell':
+          return noAdvice(`${said}: these readings cannot tell. Read further apart, or finer.`)
+        case 'beyond':
+          return against(
+            'fails',
+            'length',
+            figures,
+            `${said}: the leads differ. With a motor on each screw, give the second its own steps a millimetre; with one motor, square it at the middle of the travel and live with half of it at the ends.`,
+          )
+      }
+    },
+  },
+})

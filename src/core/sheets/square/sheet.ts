@@ -1,0 +1,12 @@
+import { defineSheet } from '../sheet'
+import { SQUARE_CHECKS } from './check'
+import { SQUARE_ROUNDS } from './model'
+
+/** Square of a gantry by its diagonals, or of two axes by a square that is turned over; and whether two screws keep it. */
+export const square = defineSheet({
+  id: 'square',
+  stage: 'align',
+  title: 'Square',
+  fields: { squareRounds: SQUARE_ROUNDS },
+  checks: SQUARE_CHECKS,
+})

@@ -1,0 +1,73 @@
+import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
+import { defineChecks } from '../../evaluation/check'
+import { noAdvice } from '../../machine/align/judging'
+import { lastRound } from '../../machine/align/rounds'
+import { finerThanGauge, offTheFit } from '../../machine/plausible'
+import { frictionRead, pullsOf, waysRounds } from './rounds'
+
+/** Dry cast iron rubs no harder; what does is a slip of typing, or a slide that binds. */
+const MOST_FRICTION = 0.6
+/** So far from what Survey has, it is said. */
+const OTHERWISE = 0.2
+
+export const WAYS_FRICTION_CHECKS = defineChecks({
+  'align.waysFriction': {
+    title: 'Friction of the ways',
+    subject: 'line',
+    judge(t, say) {
+      const round = lastRound(waysRounds, t.axis)
+      if (!round) return null
+      const pulls = pullsOf(round)
+      const found = frictionRead(t)
+      if (!found)
+        return noAdvice(
+          'Pull the slide slowly along with two or more different weights laid on it: a vice will do.',
+        )
+      const { scaleStepN } = round
+      const fine = pulls.find(({ pullN }) => scaleStepN !== null && finerThanGauge(pullN, scaleStepN))
+      if (fine)
+        return noAdvice(
+          `The pull of ${say(fine.pullN, 'force')} is finer than the scale can show: was it typed in another unit?`,
+        )
+      const rows = pulls.map(({ addedMassKg }) => [1, addedMassKg])
+      const off = offTheFit(
+        rows,
+        pulls.map(({ pullN }) => pullN),
+        scaleStepN ?? 0,
+      )
+      if (off !== null)
+        return noAdvice(
+          `The pull with ${say(pulls[off]?.addedMassKg as number, 'mass')} on, ${say(pulls[off]?.pullN as number, 'force')}, lies far off the line of the others: pull it again.`,
+        )
+      const { frictionCoefficient, dragN } = found
+      if (frictionCoefficient <= 0)
+        return noAdvice(
+          'The pull does not grow with the weight. Were weights and pulls typed in each other’s column? Else the gib holds more than the ways: slack it and pull again.',
+        )
+      if (frictionCoefficient > MOST_FRICTION)
+        return noAdvice(
+          `A friction of ${say(frictionCoefficient, 'ratio', 2)} is more than dry iron has: check the unit of the pulls, and that nothing binds.`,
+        )
+      if (dragN < 0)
+        return noAdvice(
+          'The line through the pulls asks for a push where the slide weighs nothing: check the mass of the slide, and pull again with a weight between.',
+        )
+      const survey = t.axis.dimensions
+      const reckonedN =
+        (survey.dragN.value ?? 0) + (survey.frictionCoefficient.value ?? 0) * GRAVITY_M_PER_S2 * round.massKg
+      const readN = dragN + frictionCoefficient * GRAVITY_M_PER_S2 * round.massKg
+      const otherwise = Math.abs(readN - reckonedN) > OTHERWISE * readN
+      const said = `Friction ${say(frictionCoefficient, 'ratio', 3)}, drag of gib and wipers ${say(dragN, 'force', 0)}`
+      const few = pulls.length < 3 ? ' Two weights always make a straight line: a third would check it.' : ''
+      return {
+        state: otherwise ? 'close' : 'holds',
+        figure: { value: readN, quantity: 'force' },
+        limit: { value: reckonedN, quantity: 'force' },
+        use: reckonedN > 0 ? readN / reckonedN : null,
+        sentence: otherwise
+          ? `${said}: ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. Put them into Survey: motor and lost motion are reckoned from them.${few}`
+          : `${said}: about as Survey has it.${few}`,
+      }
+    },
+  },
+})

@@ -1,0 +1,103 @@
+import { chakra } from '@chakra-ui/react'
+import { Printer } from 'lucide-react'
+import { useState } from 'react'
+import { addNote } from '@/core/document/logEdits'
+import { type Round, type Rounds, wentWorse } from '@/core/machine/align/rounds'
+import type { CheckId } from '@/core/sheets'
+import { momentWords } from '@/core/units/dateWords'
+import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
+import { TextField } from '@/ui/fields/TextField'
+import { Panel } from '@/ui/Panel'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { useEdit, useJob, useJobContext } from '../JobContext'
+import { PlaceButton } from '../PlaceLink'
+import { useSettledEvaluation } from '../useEvaluation'
+
+const LONGEST_FIX = 200
+
+/** All rounds of a sheet: what each came to, what was done before it, and whether it made things worse. */
+export function RoundsSoFar<R extends Round>({
+  rounds,
+  checks,
+}: {
+  rounds: Rounds<R>
+  checks: readonly CheckId[]
+}) {
+  const context = useSettledEvaluation()
+  const { axis, units } = context
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const all = rounds.pick(axis)
+  const worsts = all.map(round => rounds.worst(context, round))
+  return (
+    <Panel
+      title="Rounds so far"
+      action={
+        <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'alignment' }}>
+          <Printer size={16} aria-hidden /> Alignment record
+        </PlaceButton>
+      }
+    >
+      <chakra.ol display="grid" gap="1.5" fontSize="14px" css={{ listStyle: 'none' }}>
+        {all.map((round, index) => {
+          const worst = worsts[index] ?? null
+          const worse = wentWorse(worsts[index - 1], worst)
+          // Each round is judged as if it were the last.
+          const before = all.slice(0, index + 1)
+          const judged = context.with({ ...axis, ...rounds.only(before) })
+          return (
+            <chakra.li key={round.id} display="flex" gap="3" flexWrap="wrap" alignItems="center">
+              <chakra.strong>Round {index + 1}</chakra.strong>
+              <chakra.span color="quiet">{momentWords(round.startedAt)}</chakra.span>
+              <chakra.span fontFamily="mono">
+                {worst === null
+                  ? 'not read yet'
+                  : `${rounds.worstWords} ${say(worst.value, worst.quantity, units)}`}
+              </chakra.span>
+              {checks
+                .flatMap(checkId => judged.finding(checkId) ?? [])
+                .map(finding => (
+                  <StateMark key={finding.checkId} state={finding.state} />
+                ))}
+              {round.done && <chakra.span>after: {round.done}</chakra.span>}
+              {worse && (
+                <chakra.strong color="fails">
+                  Worse than the round before: undo what was done, or it went the wrong way.
+                </chakra.strong>
+              )}
+            </chakra.li>
+          )
+        })}
+      </chakra.ol>
+      <TemporaryShim about={rounds.about} />
+    </Panel>
+  )
+}
+
+/** A shim of beer can holds a test, not a machine: it stands in the log until it is mended. */
+export function TemporaryShim({ about }: { about: string }) {
+  const edit = useEdit()
+  const { axisId } = useJobContext()
+  const [text, setText] = useState('')
+  const note = () => {
+    edit(addNote(axisId, `${about}: ${text.trim()}`, 'fix'))
+    setText('')
+  }
+  return (
+    <chakra.div mt="3" display="flex" gap="2" alignItems="flex-end" flexWrap="wrap">
+      <chakra.div flex="0 1 380px">
+        <TextField
+          label="Put in for now, to be done properly later"
+          placeholder="two layers of foil under the far block"
+          maxLength={LONGEST_FIX}
+          value={text}
+          onChange={event => setText(event.currentTarget.value)}
+        />
+      </chakra.div>
+      <Button variant="outline" disabled={text.trim() === ''} onClick={note}>
+        Note it as a temporary fix
+      </Button>
+    </chakra.div>
+  )
+}
