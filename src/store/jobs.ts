@@ -1,11 +1,11 @@
 import type { Table } from 'dexie'
-import { demoJobs } from '@/core/demo'
+import { DEMOS, type DemoName } from '@/core/demo/demos'
 import { type Edit, runEdit } from '@/core/document/edit'
 import { archiveJob, renameJob } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
 import type { Job, LogEntry } from '@/core/document/job'
 import type { JobFile } from '@/core/formats/writeJobFile'
-import { sisterJob, type TakeOver } from '@/core/sheets/sisterJob'
+import type { TakeOver } from '@/core/sheets/sisterJob'
 import { commitChange } from './commit'
 import { type DuskDatabase, historyOf } from './database'
 import { collect } from './exportJob'
@@ -52,24 +52,30 @@ function renumbered({ job, entries, history }: JobFile): JobFile {
 export const createJob = (db: DuskDatabase, job: Job, entries: LogEntry[] = []): Promise<void> =>
   inOne(db, () => put(db, { format: 'dusk-bench-job', job, entries, history: [] }))
 
+/** They come when they are asked for: with every sheet that has something in them. */
+const demoJobs = async () => (await import('@/core/demo')).demoJobs()
+
+const seededKey = (id: string) => `demo-seeded:${id}`
+
 /** Puts the demo jobs in, each once; a demo that was changed or deleted is left as it is. */
-export const seedDemo = (db: DuskDatabase): Promise<void> =>
-  inOne(db, async () => {
+export async function seedDemo(db: DuskDatabase): Promise<void> {
+  const isHere = async (id: string) => (await db.settings.get(seededKey(id))) || (await db.jobs.get(id))
+  const here = await Promise.all(DEMOS.map(({ id }) => isHere(id)))
+  if (here.every(Boolean)) return
+  const jobs = await demoJobs()
+  await inOne(db, async () => {
     // The one that is furthest goes in last, so that it stands first in the list.
-    for (const { job, entries } of demoJobs().toReversed()) {
-      const key = `demo-seeded:${job.id}`
-      if ((await db.settings.get(key)) || (await db.jobs.get(job.id))) continue
-      await db.settings.put({ key, value: true })
+    for (const { job, entries } of jobs.toReversed()) {
+      if (await isHere(job.id)) continue
+      await db.settings.put({ key: seededKey(job.id), value: true })
       await put(db, { format: 'dusk-bench-job', job, entries, history: [] })
     }
   })
-
-/** The demo machines by name, the one that is furthest first. */
-export const demoNames = (): string[] => demoJobs().map(({ job }) => job.name)
+}
 
 /** A fresh demo job beside whatever is there. */
-export async function openDemo(db: DuskDatabase, name = demoNames()[0]): Promise<string> {
-  const demo = demoJobs().find(one => one.job.name === name)
+export async function openDemo(db: DuskDatabase, name: DemoName = DEMOS[0].name): Promise<string> {
+  const demo = (await demoJobs()).find(one => one.job.name === name)
   if (!demo) throw new Error(`There is no demo job called ${name}.`)
   const { job, entries } = demo
   const fresh = copyOf({ format: 'dusk-bench-job', job, entries, history: [] }, job.name)
@@ -78,12 +84,14 @@ export async function openDemo(db: DuskDatabase, name = demoNames()[0]): Promise
 }
 
 /** Starts the job of the next machine of its kind: unmeasured, unbuilt and untested, with what it is asked to take over. */
-export const duplicateJob = (db: DuskDatabase, jobId: string, take: TakeOver): Promise<void> =>
-  inOne(db, async () => {
+export async function duplicateJob(db: DuskDatabase, jobId: string, take: TakeOver): Promise<void> {
+  const { sisterJob } = await import('@/core/sheets/sisterJob')
+  await inOne(db, async () => {
     const { job } = await collect(db, jobId)
     const name = `${job.name.slice(0, 70)} (copy)`
     await put(db, { format: 'dusk-bench-job', ...sisterJob(job, name, take, now()), history: [] })
   })
+}
 
 async function editStored(db: DuskDatabase, jobId: string, edit: Edit) {
   const row = await db.jobs.get(jobId)

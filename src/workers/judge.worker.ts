@@ -2,10 +2,12 @@ import './locale'
 import { expose } from 'comlink'
 import { catalogueOf } from '@/core/machine/parts'
 import { judgeParts } from '@/core/sheets/judgeParts'
+import { nextForJob } from '@/core/sheets/nextAction'
 import { remediesFor } from '@/core/sheets/remedies'
 import type { JudgeWorker } from './protocol'
 
 const worker: JudgeWorker = {
+  next: task => nextForJob(task, catalogueOf(task)),
   remedies: ({ axis, units, ...job }, checkId) => remediesFor(axis, catalogueOf(job), units, checkId),
   judgeParts: ({ axis, units, ...job }, kind) => judgeParts(axis, catalogueOf(job), kind, units),
 }

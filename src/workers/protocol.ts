@@ -12,7 +12,7 @@ import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
-
+import type { NextAction } from '@/core/sheets/nextAction'
 import type { Spread } from '@/core/simulate/monteCarlo'
 import type { UnitSystem } from '@/core/units/quantity'
 
@@ -24,8 +24,12 @@ export interface AxisTask {
   units: UnitSystem
 }
 
+/** Axes with what they are judged by; a whole job is one too. */
+export type JobTask = Pick<Job, 'axes' | 'ownParts' | 'shop' | 'units'>
+
 /** What the worker can be asked to work out. */
 export interface JudgeWorker {
+  next: (task: JobTask) => NextAction[]
   remedies: (task: AxisTask, checkId: CheckId) => Remedy[]
   judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]
 }

@@ -4,6 +4,7 @@ import { evaluateAxis } from '../sheets/evaluateAxis'
 import { remediesFor } from '../sheets/remedies'
 import { jobSchema } from '../sheets/schema'
 import { demoJobs } from './'
+import { DEMOS } from './demos'
 
 const jobs = demoJobs()
 const axes = jobs.flatMap(({ job }) =>
@@ -18,6 +19,10 @@ const states = new Map(
 
 test.each(jobs.map(({ job }) => [job.name, job] as const))('%s is a valid document', (_, job) => {
   expect(() => jobSchema.validateSync(job, { strict: true })).not.toThrow()
+})
+
+test('the list of the demos names them, in their order', () => {
+  expect(DEMOS).toEqual(jobs.map(({ job }) => ({ id: job.id, name: job.name })))
 })
 
 test('every log entry belongs to its job, and to an axis that it has', () => {

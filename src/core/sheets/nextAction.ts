@@ -1,5 +1,5 @@
 import type { Axis } from '../document/axis'
-import { DIMENSIONS, type DimensionKey } from '../document/dimensions'
+import { DIMENSIONS } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
@@ -9,6 +9,7 @@ import type { Step } from '../machine/build/step'
 import { neededParts } from '../machine/neededParts'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { SheetId } from '.'
+import { placeOfDimension } from './dimensionPlace'
 import { type Evaluation, evaluateAxis } from './evaluateAxis'
 
 /** What an axis needs next, and the sheet where it is done. */
@@ -17,15 +18,6 @@ export interface NextAction {
   stage: Stage
   sheet: SheetId
   text: string
-}
-
-/** The sheet that each group of dimensions is typed in. */
-export const SHEET_OF_GROUP = { geometry: 'geometry', load: 'loads', shafts: 'shafts' } as const
-
-/** The stage and the sheet where a dimension is measured. */
-export const placeOfDimension = (key: DimensionKey): { stage: Stage; sheet: SheetId } => {
-  const { group } = DIMENSIONS[key]
-  return { stage: group === 'shafts' ? 'align' : 'survey', sheet: SHEET_OF_GROUP[group] }
 }
 
 /** Steps that are done on a sheet of their own, and not by a tick alone. */
@@ -98,5 +90,5 @@ export function nextOf(context: Evaluation): NextAction | null {
 }
 
 /** What each axis of a job needs next; empty when the job is done. */
-export const nextForJob = (job: Job, catalogue: Catalogue): NextAction[] =>
+export const nextForJob = (job: Pick<Job, 'axes' | 'units'>, catalogue: Catalogue): NextAction[] =>
   job.axes.flatMap(axis => nextForAxis(axis, catalogue, job.units) ?? [])

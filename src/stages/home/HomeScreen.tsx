@@ -4,10 +4,11 @@ import { Upload } from 'lucide-react'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { DEMOS } from '@/core/demo/demos'
 import { dayWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
-import { deleteForGood, demoNames, openDemo, putBack, seedDemo } from '@/store/jobs'
+import { deleteForGood, openDemo, putBack, seedDemo } from '@/store/jobs'
 import { clearOld, goesAt, KEPT_DAYS, noteFirstUse } from '@/store/keeping'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
@@ -113,7 +114,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
               The demo is a yard shed with three machines:
             </chakra.p>
             <chakra.div display="flex" flexWrap="wrap" gap="2">
-              {demoNames().map(name => (
+              {DEMOS.map(({ name }) => (
                 <Button
                   key={name}
                   variant="outline"

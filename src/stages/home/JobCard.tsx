@@ -1,12 +1,10 @@
 import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import dynamic from 'next/dynamic'
-import { useMemo, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
 import { fileName } from '@/core/formats/fileName'
-import { catalogueOf } from '@/core/machine/parts'
-import { nextForJob } from '@/core/sheets/nextAction'
 import { momentWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { exportJob } from '@/store/exportJob'
@@ -14,8 +12,9 @@ import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jo
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
+import { addressAsKnown } from '../job/address'
 import { download } from '../job/download'
-import { addressOf } from '../job/place'
+import { useAnswer } from '../job/useRun'
 
 const DuplicateDialog = dynamic(() => import('./DuplicateDialog').then(module => module.DuplicateDialog), {
   ssr: false,
@@ -28,10 +27,10 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
   const { job } = row
   const [renaming, setRenaming] = useState(false)
   const [duplicating, setDuplicating] = useState(false)
-  const next = useMemo(() => nextForJob(job, catalogueOf(job)), [job])
+  const next = useNext(job, onProblem)
   const attempt = (work: (db: ReturnType<typeof getDatabase>) => Promise<unknown>) =>
     work(getDatabase()).catch(error => onProblem(describeProblem(error)))
-  const address = addressOf({ jobId: job.id, axisId: job.axes[0]?.id ?? null, stage: 'survey' })
+  const address = addressAsKnown({ jobId: job.id, axisId: job.axes[0]?.id ?? null, stage: 'survey' })
   return (
     <chakra.li bg="panel" borderWidth="1px" borderRadius="8px" p="4" data-job={job.id}>
       {duplicating && (
@@ -66,13 +65,17 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
             {momentWords(row.savedAt)}
           </chakra.p>
           <chakra.h3 fontSize="14px" fontWeight={700} mt="2">
-            {next.length > 0 ? 'Needs next' : 'Nothing left to do'}
+            {next === null
+              ? 'What is next is being worked out …'
+              : next.length > 0
+                ? 'Needs next'
+                : 'Nothing left to do'}
           </chakra.h3>
           <chakra.ul fontSize="15px">
-            {next.map(action => (
+            {next?.map(action => (
               <li key={action.axisId}>
                 <chakra.a
-                  href={addressOf({
+                  href={addressAsKnown({
                     jobId: job.id,
                     axisId: action.axisId,
                     stage: action.stage,
@@ -134,6 +137,21 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
       </chakra.div>
     </chakra.li>
   )
+}
+
+/** What each axis of a job needs next, worked out beside the screen; null until it is. */
+function useNext(job: JobRow['job'], onProblem: (problem: Problem) => void) {
+  const ask = useCallback(async () => {
+    try {
+      const { askJudge } = await import('@/workers/client')
+      return await askJudge(judge => judge.next(job))
+    } catch (error) {
+      const advice = error instanceof Error ? error.message : String(error)
+      onProblem({ title: `What ${job.name} needs next was not worked out`, advice })
+      return null
+    }
+  }, [job, onProblem])
+  return useAnswer(ask, job.id)
 }
 
 const nameSchema = object({

@@ -1,7 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import type { ComponentProps, MouseEvent } from 'react'
 import { buttonRecipe } from '@/ui/theme/recipes'
-import { addressOf, go, type Place } from './place'
+import type { Place } from './address'
+import { addressOf, go } from './place'
 
 /** What a link to a place needs: its address, and that a plain click goes there at once. */
 export function placeLink(place: Place, onGone?: () => void) {

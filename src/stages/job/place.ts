@@ -2,33 +2,8 @@ import { usePathname, useSearchParams } from 'next/navigation'
 import { PART_KINDS, type PartKind } from '@/core/document/kinds'
 import { STAGES, type Stage } from '@/core/document/stages'
 import { firstSheet, type SheetId, sheetsOf } from '@/core/sheets'
+import { addressAsKnown, FOR, isPaper, MACHINE, PART, type Place } from './address'
 
-/** Pages of a job that are printed, not stages. */
-const PAPERS = ['record', 'worksheet', 'evening', 'alignment'] as const
-export type Paper = (typeof PAPERS)[number]
-const MACHINE = 'machine'
-const PART = 'part'
-const FOR = 'for'
-
-/** Where in a job the screen is. */
-export interface Place {
-  jobId: string
-  /** None at the place for the whole machine. */
-  axisId: string | null
-  stage: Stage | Paper
-  /** The sheet of the stage; its first one where left out. Paper has none. */
-  sheet?: SheetId | null
-  /** The field that is wanted there: it has the keyboard as soon as its sheet is open. */
-  field?: string
-  /** The part to look at, on the sheet of parts. */
-  part?: { kind: PartKind; id: string }
-  /** What a paper is asked for, such as a sub-assembly. */
-  asked?: string
-}
-
-/** Whether a place of a job is a page to print. */
-export const isPaper = (text: string | undefined): text is Paper =>
-  (PAPERS as readonly string[]).includes(text ?? '')
 const isStage = (text: string | undefined): text is Stage =>
   (STAGES as readonly string[]).includes(text ?? '')
 
@@ -37,15 +12,8 @@ const sheetIn = (stage: Stage, id: string | undefined): SheetId | null =>
   sheetsOf(stage).find(sheet => sheet.id === id)?.id ?? null
 
 /** The address of a place. */
-export function addressOf({ jobId, axisId, stage, sheet, part, asked: wanted }: Place): string {
-  const job = `/job/${encodeURIComponent(jobId)}`
-  if (stage === MACHINE) return `${job}/${MACHINE}/${sheet ?? firstSheet(MACHINE)}`
-  if (!axisId) return job
-  const axis = `${job}/${encodeURIComponent(axisId)}/${stage}`
-  if (isPaper(stage)) return wanted ? `${axis}?${FOR}=${encodeURIComponent(wanted)}` : axis
-  const asked = part ? `?${PART}=${encodeURIComponent(`${part.kind}:${part.id}`)}` : ''
-  return `${axis}/${sheet ?? firstSheet(stage)}${asked}`
-}
+export const addressOf = (place: Place): string =>
+  addressAsKnown(isPaper(place.stage) ? place : { ...place, sheet: place.sheet ?? firstSheet(place.stage) })
 
 /** The place that an address names; null outside a job. What it leaves out, or has wrong, is none. */
 export function placeAt(path: string): Place | null {

@@ -78,7 +78,8 @@ export function useKeptRun<T>(key: string) {
   return useRunner(known as Runner<T>)
 }
 
-async function tellNotWorkedOut(error: Error) {
+/** Tells that a worker did not answer. */
+export async function tellNotWorkedOut(error: Error) {
   readyToasts()
   const { toaster } = await import('@/ui/toaster')
   toaster.create({ type: 'error', title: 'Not worked out', description: error.message })

@@ -1,8 +1,8 @@
 import { useMemo } from 'react'
 import { useJobRows } from '@/store/hooks'
 import { type Action, Palette } from '@/ui/frame/Palette'
+import type { Place } from '../job/address'
 import { useJob } from '../job/JobContext'
-import type { Place } from '../job/place'
 import { useSettledEvaluation } from '../job/useEvaluation'
 import { findable } from './findable'
 

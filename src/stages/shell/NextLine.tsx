@@ -1,16 +1,23 @@
 import { chakra } from '@chakra-ui/react'
 import { ArrowRight } from 'lucide-react'
-import { useMemo } from 'react'
-import { nextOf } from '@/core/sheets/nextAction'
+import { useCallback } from 'react'
 import { PlaceLink } from '../job/PlaceLink'
-import { useSettledEvaluation } from '../job/useEvaluation'
+import { useSettledAxis } from '../job/useAxis'
+import { useTask } from '../job/useEvaluation'
+import { useAnswer } from '../job/useRun'
 
 const Link = chakra(PlaceLink)
 
-/** What this axis needs next; one press goes there. */
+/** What this axis needs next, worked out beside the screen; one press goes there. */
 export function NextLine({ jobId }: { jobId: string }) {
-  const context = useSettledEvaluation()
-  const next = useMemo(() => nextOf(context), [context])
+  const axis = useSettledAxis()
+  const { ownParts, shop, units } = useTask(axis)
+  const ask = useCallback(async () => {
+    const { askJudge } = await import('@/workers/client')
+    return askJudge(judge => judge.next({ axes: [axis], ownParts, shop, units }))
+  }, [axis, ownParts, shop, units])
+  const answer = useAnswer(ask, axis.id)
+  const next = answer?.[0]
   const look = {
     display: 'flex',
     alignItems: 'center',
@@ -25,7 +32,7 @@ export function NextLine({ jobId }: { jobId: string }) {
   if (!next)
     return (
       <chakra.p {...look} color="quiet" data-next="">
-        Axis {context.axis.name}: nothing left to do.
+        Axis {axis.name}: {answer ? 'nothing left to do.' : 'what is next is being worked out …'}
       </chakra.p>
     )
   return (

@@ -7,8 +7,8 @@ import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { type SheetId, sheetsOf } from '@/core/sheets'
 import { useIsAtLeast } from '@/ui/frame/useIsAtLeast'
 import { StateShape } from '@/ui/verdicts/StateMark'
+import type { Place } from '../job/address'
 import { placeLink } from '../job/PlaceLink'
-import type { Place } from '../job/place'
 import { useSettledEvaluation } from '../job/useEvaluation'
 
 interface Entry {

@@ -7,8 +7,9 @@ import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { registry } from '@/core/sheets/registry'
 import type { JobRow } from '@/store/database'
 import type { Action } from '@/ui/frame/Palette'
+import type { Place } from '../job/address'
 import { KIND_WORDS } from '../job/kindWords'
-import { addressOf, go, type Place } from '../job/place'
+import { addressOf, go } from '../job/place'
 
 interface Findable {
   context: Evaluation

@@ -1,15 +1,14 @@
 import { useMemo } from 'react'
 import { removeAxis, setUnits } from '@/core/document/edits'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
-import { catalogueOf } from '@/core/machine/parts'
 import { type SheetId, sheetsOf } from '@/core/sheets'
-import { nextForAxis } from '@/core/sheets/nextAction'
 import type { JobSession } from '@/store/session'
 import type { Action } from '@/ui/frame/Palette'
 import { useScheme } from '@/ui/theme/useScheme'
 import { useAxisNames, useJob } from '../job/JobContext'
 import { addressOf, go } from '../job/place'
 import { saveJob } from '../job/saveJob'
+import { tellNotWorkedOut } from '../job/useRun'
 import type { Overlaid } from './overlaid'
 
 interface Bench {
@@ -37,10 +36,12 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
       const to = all[(all.findIndex(([, id]) => id === sheet) + by + all.length) % all.length]
       if (to) goTo(...to)
     }
-    const goOn = () => {
+    const goOn = async () => {
       const { job } = session.getState()
-      const axis = job?.axes.find(({ id }) => id === axisId)
-      const next = job && axis && nextForAxis(axis, catalogueOf(job), job.units)
+      if (!job) return
+      const axes = job.axes.filter(({ id }) => id === axisId)
+      const { askJudge } = await import('@/workers/client')
+      const [next] = await askJudge(judge => judge.next({ ...job, axes }))
       if (next) goTo(next.stage, next.sheet)
     }
     return [
@@ -58,7 +59,13 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
         keys: 'Alt 0',
         run: () => goTo('machine'),
       },
-      { id: 'next', group: 'Stages', label: 'What is next on this axis', keys: 'G', run: goOn },
+      {
+        id: 'next',
+        group: 'Stages',
+        label: 'What is next on this axis',
+        keys: 'G',
+        run: () => void goOn().catch(tellNotWorkedOut),
+      },
       { id: 'sheet-next', group: 'Stages', label: 'Next sheet', keys: 'J', run: () => turn(1) },
       { id: 'sheet-previous', group: 'Stages', label: 'Sheet before', keys: 'K', run: () => turn(-1) },
       { id: 'axis-next', group: 'Axes', label: 'Next axis', keys: ']', run: () => onAxis(neighbour(1)) },
