@@ -90,7 +90,7 @@ test('with the keyboard alone: a job from start to a first verdict, a round and 
   await bench.find('combobox', 'Find and go')
   await bench.page.keyboard.type('Line of the screw')
   await press(bench, 'Enter')
-  await bench.sees('First round')
+  await bench.sees('Start a round')
   await bench.page.keyboard.type('?')
   await bench.sees('Help and keys', '[role=dialog]')
   await press(bench, 'Escape')

@@ -73,14 +73,14 @@ test('a reload in the middle of a round and of a test goes on where it was', asy
   await bench.openDemo()
   await bench.stage('Align')
   await bench.click('button', 'Start the next round')
-  await bench.fill('Place 1, height', '3')
-  await bench.fill('Place 2, height', '-8')
+  await bench.fill('Height, place 1', '3')
+  await bench.fill('Height, place 2', '-8')
   await bench.stage('Prove')
   await bench.fill('Station 1, coming up to it, reading 6', '26')
   await bench.page.reload({ waitUntil: 'networkidle0' })
   expect(await bench.value('Station 1, coming up to it, reading 6')).toBe('26')
   await bench.stage('Align')
-  expect(await bench.value('Place 2, height')).toBe('-8')
+  expect(await bench.value('Height, place 2')).toBe('-8')
 })
 
 test('with the server gone undo works; before it could be made ready, it is said that nothing was undone', async () => {

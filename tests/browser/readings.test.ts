@@ -95,17 +95,17 @@ test('the heights of a round are typed down, then the sides; a column of them ca
   await bench.openDemo()
   await bench.stage('Align')
   await bench.click('button', 'Start the next round')
-  await bench.typeReadings('Place 1, height', [0, -4, -7, -9, 1, 2, 3, 4])
+  await bench.typeReadings('Height, place 1', [0, -4, -7, -9, 1, 2, 3, 4])
   const rows = await bench.page.$$eval('[data-sheet="screwLine"] table tbody tr', all => all.length)
-  const sides = Array.from({ length: rows }, (_, index) => `Place ${index + 1}, side`)
-  expect(await bench.value('Place 2, height')).toBe('-4')
+  const sides = Array.from({ length: rows }, (_, index) => `Side, place ${index + 1}`)
+  expect(await bench.value('Height, place 2')).toBe('-4')
   if (rows === 4)
     expect(await Promise.all(sides.map(name => bench.value(name)))).toEqual(['1', '2', '3', '4'])
-  await paste(bench, 'Place 1, height', '0\n-3\n-5')
+  await paste(bench, 'Height, place 1', '0\n-3\n-5')
   await bench.page.waitForFunction(() =>
     [...document.querySelectorAll('input')].some(input => input.value === '-5'),
   )
-  expect(await bench.value('Place 3, height')).toBe('-5')
+  expect(await bench.value('Height, place 3')).toBe('-5')
   expect(bench.errors).toEqual([])
 })
 

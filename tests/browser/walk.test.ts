@@ -77,7 +77,7 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.click('button', 'Start a round')
   // Down the heights first, then down the side, each with Enter.
   const readings = (heights: number[]) =>
-    bench.typeReadings('Place 1, height', [...heights, ...heights.map(() => 0)])
+    bench.typeReadings('Height, place 1', [...heights, ...heights.map(() => 0)])
   await bench.fill('Step of the gauge', '1')
   await readings([0, -46, -90, -131])
   await bench.becomes('align.height', 'fails')

@@ -47,6 +47,13 @@ const begun = (id: string, startedAt: string, done: string | null = null) => ({
   finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
   done,
 })
+/** What a round of a screw has. */
+const onScrew = (
+  id: string,
+  startedAt: string,
+  done: string | null = null,
+  screw: 'first' | 'second' = 'first',
+) => ({ ...begun(id, startedAt, done), screw })
 
 const plays = (all: [number, number][]) =>
   numbered(
@@ -126,7 +133,7 @@ export const ALIGNED_SKARROW_X: Aligned = {
   ],
   preloadRounds: [
     {
-      ...begun('preload-1', '2026-10-18T17:20:00.000Z'),
+      ...onScrew('preload-1', '2026-10-18T17:20:00.000Z'),
       set: 'loose',
       gaugeStepUm: 1,
       playUm: 0,
@@ -140,7 +147,7 @@ export const ALIGNED_SKARROW_X: Aligned = {
   ],
   couplerRounds: [
     {
-      ...begun('coupler-1', '2026-11-13T18:30:00.000Z'),
+      ...onScrew('coupler-1', '2026-11-13T18:30:00.000Z'),
       gaugeStepUm: 10,
       faceRadiusMm: 12,
       plateBoltsMm: 66.7,
@@ -154,7 +161,7 @@ export const ALIGNED_SKARROW_X: Aligned = {
       ]),
     },
     {
-      ...begun('coupler-2', '2026-11-13T19:20:00.000Z', 'motor moved over, a shim under its plate'),
+      ...onScrew('coupler-2', '2026-11-13T19:20:00.000Z', 'motor moved over, a shim under its plate'),
       gaugeStepUm: 10,
       faceRadiusMm: 12,
       plateBoltsMm: 66.7,
@@ -201,7 +208,7 @@ export const ALIGNED_SKARROW_Y: Aligned = {
   ...NOTHING_ALIGNED,
   flangeRounds: [
     {
-      ...begun('flange-1', '2026-11-22T14:05:00.000Z'),
+      ...onScrew('flange-1', '2026-11-22T14:05:00.000Z'),
       finishedAt: null,
       face: 'casting',
       gaugeStepUm: 10,
@@ -213,7 +220,7 @@ export const ALIGNED_SKARROW_Y: Aligned = {
   ],
   runOutRounds: [
     {
-      ...begun('run-out-1', '2026-11-22T13:30:00.000Z'),
+      ...onScrew('run-out-1', '2026-11-22T13:30:00.000Z'),
       finishedAt: null,
       gaugeStepUm: 10,
       stations: numbered('place', [
@@ -226,7 +233,7 @@ export const ALIGNED_SKARROW_Y: Aligned = {
   // It binds as the nut comes near the motor: the fixed block was bolted down off the nut's line.
   dragRounds: [
     {
-      ...begun('drag-1', '2026-11-22T16:40:00.000Z'),
+      ...onScrew('drag-1', '2026-11-22T16:40:00.000Z'),
       finishedAt: null,
       by: 'scale',
       leverMm: 100,
@@ -269,7 +276,7 @@ export const ALIGNED_OSTREY_X: Aligned = {
   ],
   beltRounds: [
     {
-      ...begun('belt-1', '2026-11-24T19:40:00.000Z'),
+      ...onScrew('belt-1', '2026-11-24T19:40:00.000Z'),
       finishedAt: null,
       gaugeStepUm: 25.4,
       stations: numbered('gap', [
@@ -281,9 +288,35 @@ export const ALIGNED_OSTREY_X: Aligned = {
   ],
 }
 
-/** Long Tom, length: the second rail against the first, and the gantry by its diagonals. */
-export const ALIGNED_LONG_TOM_X: Aligned = {
+const LONG_PLACES_MM = [200, 1400, 2200, 2500]
+const readOnScrew = (
+  id: string,
+  startedAt: string,
+  screw: 'first' | 'second',
+  heights: number[],
+  sides: number[],
+): Axis['rounds'][number] => ({
+  ...onScrew(id, startedAt, null, screw),
+  clampedAtMm: 200,
+  gaugeStepUm: 10,
+  stations: numbered(
+    'place',
+    LONG_PLACES_MM.map((positionMm, index) => ({
+      positionMm,
+      heightUm: heights[index] ?? null,
+      sideUm: sides[index] ?? null,
+    })),
+  ),
+})
+
+/** Long Tom, length: each of its screws, the second rail against the first, and the gantry by its diagonals. */
+export const ALIGNED_LONG_TOM_X: Aligned & Pick<Axis, 'rounds'> = {
   ...NOTHING_ALIGNED,
+  // Each screw by itself, its own sag in the readings: the second hangs low at its far end.
+  rounds: [
+    readOnScrew('line-1', '2026-11-22T12:00:00.000Z', 'first', [0, -1400, -430, -40], [0, 0, 0, 0]),
+    readOnScrew('line-2', '2026-11-22T12:40:00.000Z', 'second', [0, -1550, -680, -320], [0, 0, -5, 0]),
+  ],
   railRounds: [
     {
       ...begun('rail-1', '2026-11-22T10:00:00.000Z'),
@@ -331,7 +364,7 @@ export const ALIGNED_LONG_TOM_Y: Aligned = {
   // A bent screw: tight and free once a turn, the coupler off.
   turnRounds: [
     {
-      ...begun('turn-1', '2026-11-23T18:40:00.000Z'),
+      ...onScrew('turn-1', '2026-11-23T18:40:00.000Z'),
       finishedAt: null,
       by: 'scale',
       leverMm: 100,

@@ -202,6 +202,7 @@ function round(
     startedAt,
     finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
     done,
+    screw: 'first',
     clampedAtMm: 40,
     gaugeStepUm: 1,
     stations: numbered(

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
 import { setLimits } from '../evaluation/limitEdits'
+import { changeRound, finishRound, removeRound, startRound } from '../machine/align/rounds'
 import * as drive from '../machine/driveEdits'
 import { CATALOGUE } from '../machine/parts'
 import { putOwnPart, takeParts } from '../machine/parts/partEdits'
@@ -9,7 +10,7 @@ import { LIMITS } from '../sheets/evaluateAxis'
 import { newAxis } from '../sheets/newJob'
 import * as reversal from '../sheets/reversal/edits'
 import { jobSchema } from '../sheets/schema'
-import * as screwLine from '../sheets/screwLine/edits'
+import { screwRounds } from '../sheets/screwLine/rounds'
 import { openSteps, tickStep } from '../sheets/steps/edits'
 import type { Axis } from './axis'
 import {
@@ -67,22 +68,21 @@ const every: Edit[] = [
   drive.choosePart(X, CATALOGUE, 'motor', null),
   tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),
   openSteps(X, [{ id: 'isolate', title: 'Isolate' }]),
-  screwLine.startRound(X, {
+  startRound(screwRounds, X, {
     id: 'n',
     startedAt: stamp.at,
     finishedAt: null,
     done: null,
+    screw: 'first',
     clampedAtMm: 10,
     gaugeStepUm: 1,
     stations: [],
   }),
-  screwLine.setClampedAt(X, 'round-1', 55),
-  screwLine.setRoundGauge(X, 'round-1', 10),
+  changeRound(screwRounds, X, 'round-1', { clampedAtMm: 55 }),
+  changeRound(screwRounds, X, 'round-1', { gaugeStepUm: 10 }),
   reversal.setTestGauge(X, 'test-2', 2),
-  screwLine.addAlignStation(X, 'round-1', { id: 'p', positionMm: 5, heightUm: null, sideUm: null }),
-  screwLine.setAlignReading(X, 'round-1', 'place-1', { heightUm: 7 }),
-  screwLine.finishRound(X, 'round-3', stamp.at, 'done'),
-  screwLine.removeRound(X, 'round-2'),
+  finishRound(screwRounds, X, 'round-3', stamp.at, 'done'),
+  removeRound(screwRounds, X, 'round-2'),
   reversal.startTest(X, {
     id: 'n',
     startedAt: stamp.at,

@@ -26,6 +26,7 @@ export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: Evalu
     Object.entries(of).flatMap(([key, field]) => {
       const value = values[key]
       if (value === null || value === undefined || COMMON.includes(key)) return []
+      if (key === 'screw' && axis.drive.screws !== 2) return []
       return [named ? `${field.label} ${cell(field, value)}` : cell(field, value)]
     })
   const cameTo = (round: R): string => {

@@ -143,6 +143,23 @@ export class EvaluationContext {
     return this.sorted
   }
 
+  /** Works something out of this axis with other readings: what that reads and works out counts as this one's. */
+  aside<T>(axis: Axis, name: string, work: Work<T>): T {
+    const other = this.with(axis)
+    const reads = noReads()
+    other.open = reads
+    try {
+      return work(other)
+    } finally {
+      for (const dimension of reads.dimensions) this.open.dimensions.add(dimension)
+      for (const figure of reads.figures) {
+        const own = `${name}.${figure}`
+        this.figures[own] = other.figures[figure] as Figure
+        this.open.figures.add(own)
+      }
+    }
+  }
+
   /** The same axis with something changed, to be judged by the same checks. */
   with(axis: Axis): EvaluationContext {
     return new EvaluationContext(axis, this.catalogue, this.units, this.checks)

@@ -279,7 +279,7 @@ test('friction goes to Survey; columns that were swapped and a pull that slipped
       [36, 143],
       [48, 156],
     ])?.sentence,
-  ).toContain('pull it again')
+  ).toContain('Read it again')
   expect(at([[0, 105]])?.state).toBe('unknown')
 })
 

@@ -126,6 +126,7 @@ describe('the screw line', () => {
       startedAt: '2026-11-20T10:00:00.000Z',
       finishedAt: null,
       done: null,
+      screw: 'first',
       clampedAtMm: 100,
       gaugeStepUm: 1,
       stations: numbered(

@@ -36,6 +36,8 @@ interface Props<R extends { id: string }> extends RowActions<R> {
   first?: readonly string[]
   /** Rows that are closed are shown, not changed. */
   disabled?: boolean
+  /** What is said at a cell, by the id of its row and its column: "id key". */
+  notes?: ReadonlyMap<string, string>
 }
 
 /** With fewer columns than this a table stands beside its picture; a choice has room for its words. */
@@ -79,7 +81,7 @@ type AnyRow = Row<Record<string, unknown>>
 /** Rows of figures, words and choices, typed one after another; each cell keeps what cannot be read, with its error. */
 function RowsTableOf<R extends { id: string }>(props: Props<R>) {
   const { of, rows, units, least = 0, addLabel, options, onChange, onAdd, onFill, onRemove } = props
-  const { typedIn, first, disabled } = props
+  const { typedIn, first, disabled, notes } = props
   const name = of.label.toLowerCase()
   const fields = Object.entries(of.of)
   const dense = fields.length > MOST_WIDE
@@ -92,7 +94,11 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
           head: headOf(field, units, dense, typedIn),
           widthPx: widthPx(field, fields.length),
           cell: (row, index) => (
-            <div data-cell={`${index} ${key}`} data-turn={first && turnOf(first, key)}>
+            <chakra.div
+              data-cell={`${index} ${key}`}
+              data-turn={first && turnOf(first, key)}
+              {...(notes?.has(`${row.id} ${key}`) && ODD)}
+            >
               <FieldInput
                 field={field}
                 label={`${field.label}, ${name} ${index + 1}`}
@@ -105,7 +111,8 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
                 {...(typedIn && isSmall(field) && { typedIn, echoes: !disabled })}
                 onValue={(value, mergeKey) => change(row.id, { [key]: value }, mergeKey)}
               />
-            </div>
+              <CellNote words={notes?.get(`${row.id} ${key}`)} />
+            </chakra.div>
           ),
         }),
       ),
@@ -140,6 +147,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
     typedIn,
     first,
     disabled,
+    notes,
   ])
   const [problem, setProblem] = useState<string | null>(null)
   /** A table that is pasted into a cell goes right and down from there. */
@@ -192,6 +200,16 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
     </>
   )
 }
+const ODD = { outline: '2px solid', outlineColor: 'close', borderRadius: '6px' } as const
+
+/** What is odd about a cell, under its figure. */
+export const CellNote = ({ words }: { words: string | undefined }) =>
+  words ? (
+    <chakra.p role="status" data-odd color="close" fontSize="13px" fontWeight={700} lineHeight={1.2} px="1">
+      {words}
+    </chakra.p>
+  ) : null
+
 /** Rows as lines and columns, under their heads, with their units. */
 const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem, typedIn?: Unit): string[][] => [
   Object.values(of.of).map(field => headOf(field, units, true, typedIn)),

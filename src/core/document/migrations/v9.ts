@@ -22,7 +22,7 @@ const ADDED: [has: string[], added: Plain][] = [
       preloadRounds: [],
     },
   ],
-  [['clampedAtMm', 'stations'], { done: null }],
+  [['clampedAtMm', 'stations'], { done: null, screw: 'first' }],
   [['cutterSizesMm', 'shimStockMm'], { clutchLeverMm: 150, clutchPulls: [] }],
 ]
 

@@ -4,7 +4,8 @@ import { onAxis } from '../../document/edits'
 import type { Shop } from '../../document/shop'
 import type { EvaluationContext } from '../../evaluation/context'
 import type { Measure } from '../../evaluation/finding'
-import { blankRow, moment, momentOrNone, type RowsField, wordsOrNone } from '../../field/field'
+import { blankRow, choice, moment, momentOrNone, type RowsField, wordsOrNone } from '../../field/field'
+import type { Tells } from './tells'
 
 // What every sheet of readings shares: rounds that are read, closed, kept and compared.
 
@@ -16,13 +17,36 @@ export const ROUND = {
   done: wordsOrNone('What was done before it', 300),
 }
 
+/** Which screw of an axis; one that has one has the first. */
+export const SCREWS = ['first', 'second'] as const
+export type WhichScrew = (typeof SCREWS)[number]
+
+/** What a round has that is read on a screw: where there are two, each is set by itself. */
+export const ROUND_OF_SCREW = {
+  ...ROUND,
+  screw: choice('Which screw', SCREWS, { words: { first: 'the first', second: 'the second' } }),
+}
+
 /** A round of any sheet. */
 export interface Round {
   id: string
   startedAt: string
   finishedAt: string | null
   done: string | null
+  screw?: WhichScrew
   stations: { id: string }[]
+}
+
+/** A column of readings: by which step they are read, and what they should fit. */
+export interface ReadColumn<R extends Round> {
+  readonly key: string
+  readonly step: (round: R) => number | null
+  /** The column that says where each was taken. */
+  readonly at?: string
+  /** What each unknown of the shape that they follow is multiplied by; none where any shape may be. */
+  readonly shape?: (station: Record<string, unknown>) => readonly number[]
+  /** What one that lies far off the others may have met. */
+  readonly perhaps?: string
 }
 
 /** The rounds of a sheet: where they stand, how one begins, and what they are compared by. */
@@ -38,10 +62,14 @@ export interface Rounds<R extends Round = Round> {
     axis: Axis,
     shop: Shop,
   ) => Omit<Partial<R>, 'stations'> & { stations: Omit<R['stations'][number], 'id'>[] }
+  /** The columns of its table that are read. */
+  readonly columns?: readonly ReadColumn<R>[]
   /** What is observed of a round as a whole: not carried over to the next. */
   readonly reads?: readonly (keyof R & string)[]
   /** The figure that goes down from round to round; null while a round is unread. */
   readonly worst: (context: EvaluationContext, round: R) => Measure | null
+  /** What its gauge can tell, and what counts; null while the gauge is not known. */
+  readonly tells?: (context: EvaluationContext, round: R) => Tells | null
   /** What that figure is: "largest correction". */
   readonly worstWords: string
 }

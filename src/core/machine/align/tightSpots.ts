@@ -56,6 +56,8 @@ export interface TightSpots {
   felt: Felt[]
   /** The one that binds most, of those that count; none in a sound set-up. */
   named: Cause | null
+  /** What was fitted along the travel: the level, what each block takes at its face, what the ways take more at the far end. */
+  fitted: { levelNm: number; fixedNm: number; farNm: number; waysNm: number }
   /** What each reading is less what was fitted to it. */
   residualNm: number
   /** What each half that was taken off had held; in the order of taking apart. */
@@ -200,7 +202,19 @@ export function tightSpots(read: DragRead): TightSpots | null {
       (most, one) => (!most || Math.abs(one.torqueNm) > Math.abs(most.torqueNm) ? one : most),
       null,
     )
-  return { levelNm, felt, named: named?.cause ?? null, residualNm: fit.spreadNm, held }
+  return {
+    levelNm,
+    felt,
+    named: named?.cause ?? null,
+    fitted: {
+      levelNm: fit.levelNm,
+      fixedNm: atZero,
+      farNm: atSpan,
+      waysNm: fit.of.ways.torqueNm,
+    },
+    residualNm: fit.spreadNm,
+    held,
+  }
 }
 
 /** What comes once a turn: the coupler's where it goes with the coupler off, else the screw's. */

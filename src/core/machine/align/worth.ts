@@ -1,6 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { radians, STEEL_E_MPA } from '../../calculation/constants'
 import { number } from '../../calculation/spec'
+import type { Say } from '../../evaluation/check'
 
 /** Second moment of area of a round section in mm4. */
 export const roundInertiaMm4 = (diameterMm: number): number => (Math.PI * diameterMm ** 4) / 64
@@ -57,3 +58,7 @@ export const lifeShare = calculation({
     return { ballLoadRatio, lifeShare: ballLoadRatio ** -3 }
   },
 })
+
+/** What is left of a life, as advice says it. @example lifeLeftWords(0.001, say) // 'hardly any' */
+export const lifeLeftWords = (lifeShare: number, say: Say): string =>
+  lifeShare < 0.01 ? 'hardly any' : `some ${say(lifeShare, 'share')}`

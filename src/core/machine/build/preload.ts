@@ -83,7 +83,7 @@ export const locknut = remembered((t: EvaluationContext) => {
   const sleeveMm2 = areaMm2 * (SLEEVE_SHARE ** 2 - 1)
   // Journal and sleeve one after the other, over the length of the block.
   const clampStiffnessNPerUm = STEEL_E_MPA / blockLengthMm / (1 / areaMm2 + 1 / sleeveMm2) / 1000
-  const { turnDeg, handleTravelMm } = t.figure('locknutTurn', preloadByTurn, {
+  const { squeezeUm, turnDeg, handleTravelMm } = t.figure('locknutTurn', preloadByTurn, {
     preloadN,
     ballCount,
     ballDiameterMm,
@@ -102,6 +102,7 @@ export const locknut = remembered((t: EvaluationContext) => {
     }).torqueNm
   return {
     preloadN,
+    squeezeUm,
     turnDeg,
     handleTravelMm,
     handleMm: SPANNER_MM,

@@ -1,3 +1,4 @@
+import type { Calculation } from '../../calculation/calculation'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { stallThrust } from '../sizing/axis'
 import { bearingPairShare } from '../sizing/bearing'
@@ -83,23 +84,37 @@ export const pullN = remembered((t: EvaluationContext) =>
 )
 
 /** Life of the fixed end's bearings in hours, with their preload, the pull of a stretched screw and that of a belt. */
-export const bearingLifeHours = remembered((t: EvaluationContext) => {
+export const bearingLifeHours = remembered((t: EvaluationContext) =>
+  lifeHoursWith(t, t.part('bearing').preloadN, (name, calculate, inputs) =>
+    t.figure(name, calculate, inputs),
+  ),
+)
+
+/** The same with another preload than the one they are meant to have: as they were set. */
+export const lifeHoursAsSet = (t: EvaluationContext, preloadN: number): number =>
+  lifeHoursWith(t, preloadN, (_, calculate, inputs) => calculate.compute(inputs))
+
+function lifeHoursWith(
+  t: EvaluationContext,
+  preloadN: number,
+  work: <I, O>(name: string, calculate: Calculation<I, O>, inputs: I) => O,
+): number {
   const bearing = t.part('bearing')
   const mean = meanDuty(t)
   const { meanSpeedRpm } = mean
   const equivalentLoadN = mean.equivalentLoadN + pullN(t)
   const axialLoadN =
-    bearing.axialPlayUm === 0
-      ? t.figure('bearingShare', bearingPairShare, {
-          preloadN: bearing.preloadN,
+    bearing.axialPlayUm === 0 && preloadN > 0
+      ? work('bearingShare', bearingPairShare, {
+          preloadN,
           externalN: equivalentLoadN,
         }).loadedN
       : equivalentLoadN
   const radialLoadN = isBelted(t) ? beltLoad(t).shaftLoadN : 0
   return ratedLifeHours(bearing, { axialLoadN, radialLoadN, meanSpeedRpm }, (calculate, inputs) =>
-    t.figure('bearingLife', calculate, inputs),
+    work('bearingLife', calculate, inputs),
   )
-})
+}
 
 /** Push of the nut when the motor stalls, against the weakest of what it could break. */
 export const stall = remembered((t: EvaluationContext) => {

@@ -2,9 +2,10 @@ import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { against, clockOf, noAdvice } from '../../machine/align/judging'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { type Cause, type Felt, type NextReading, nextReading } from '../../machine/align/tightSpots'
 import { dragOncePerTurn } from './calculation'
-import { dragMap, dragRead, turnReadings, turnRounds, wholeRound } from './rounds'
+import { dragMap, dragRead, dragRounds, turnReadings, turnRounds, wholeRound } from './rounds'
 
 /** What a cause is called, as it is named on the drive line. */
 export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
@@ -77,7 +78,7 @@ export const DRAG_CHECKS = defineChecks({
   'align.drag': {
     title: 'Tight spots',
     subject: 'line',
-    judge(t, say) {
+    judge: eachScrew(dragRounds.pick, (t, say) => {
       const round = wholeRound(t.axis)
       if (!round)
         return t.axis.dragRounds.length ? noAdvice('Begin with nothing taken apart: as it runs.') : null
@@ -103,12 +104,12 @@ export const DRAG_CHECKS = defineChecks({
         [Math.abs(named.torqueNm), map.levelNm / 10],
         `Most of all it is ${CAUSE_WORDS[map.named]}, ${torque(Math.abs(named.torqueNm))} ± ${torque(3 * named.standardErrorNm)} on a level of ${torque(map.levelNm)}: ${remedyWords(named, say)} ${next}`.trim(),
       )
-    },
+    }),
   },
   'align.turn': {
     title: 'Drag over one turn',
     subject: 'screw',
-    judge(t, say) {
+    judge: eachScrew(turnRounds.pick, (t, say) => {
       const round = lastRound(turnRounds, t.axis)
       if (!round) return null
       const readings = turnReadings(round, t.shop)
@@ -133,6 +134,6 @@ export const DRAG_CHECKS = defineChecks({
             figures,
             `Even over the turn: ${torque(meanNm)}, up and down by ${torque(amplitudeNm)}.`,
           )
-    },
+    }),
   },
 })

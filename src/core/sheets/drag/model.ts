@@ -1,5 +1,5 @@
 import { angle, choice, length, plain, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { place } from '../../machine/readings'
 
 /** How the drag is read: what stands in the readings is a torque, the pull of a scale on a lever, or a setting of a drill's clutch. */
@@ -24,7 +24,7 @@ export const DRAG_PLACES = rows(
   { most: 100 },
 )
 export const DRAG_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   ...READ_WITH,
   half: choice('Taken apart', ['whole', 'gib-slack', 'nut-off', 'coupler-off'], {
     words: {
@@ -44,7 +44,7 @@ export const TURN_ANGLES = rows(
   { most: 72 },
 )
 export const TURN_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   ...READ_WITH,
   coupled: choice('Coupler', ['on', 'off'], { words: { on: 'on', off: 'off' } }),
   nutAtMm: place('Nut at'),

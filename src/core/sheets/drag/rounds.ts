@@ -4,7 +4,8 @@ import { attempt } from '../../evaluation/attempt'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
 import { reachOf } from '../../machine/align/dragShares'
-import { defineRounds } from '../../machine/align/rounds'
+import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { axisOfScrew } from '../../machine/align/screws'
 import { SUPPORT_STIFFNESS_N_PER_UM } from '../../machine/align/sideLoad'
 import {
   type DragRead,
@@ -80,7 +81,9 @@ export const wholeRound = ({ dragRounds }: Axis) => lastOf(dragRounds, ({ half }
 
 /** Everything that was read of the drag of an axis, as torques; null before anything was. @throws NotKnown without a screw, or a calibration */
 export const dragRead = remembered((t: EvaluationContext): DragRead | null => {
-  const { axis, shop } = t
+  const { shop } = t
+  // Of two screws, the one that was read last.
+  const axis = axisOfScrew(t.axis, lastRound(dragRounds, t.axis)?.screw ?? 'first')
   const round = wholeRound(axis)
   if (!round) return null
   const halves = HALVES.flatMap(half => {

@@ -1,9 +1,9 @@
-import { radians } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { against, clockOf, expanded, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { shimWords } from '../../machine/align/shims'
-import { finerThanGauge, offTheFit } from '../../machine/plausible'
 import { faceTilt } from './calculation'
 import type { FlangeRound } from './model'
 import { flangeRounds, sweptOf } from './rounds'
@@ -20,7 +20,7 @@ export const FLANGE_CHECKS = defineChecks({
   'align.flange': {
     title: 'Face out of square',
     subject: 'nut',
-    judge(t, say) {
+    judge: eachScrew(flangeRounds.pick, (t, say) => {
       const round = lastRound(flangeRounds, t.axis)
       if (!round) return null
       const readings = sweptOf(round)
@@ -32,20 +32,8 @@ export const FLANGE_CHECKS = defineChecks({
       const stepUm = stepOf(round, 'flange')
       const small = (um: number) => say(finely(um), 'smallLength')
       const deg = (value: number) => `${say(value, 'angle', 0)} (${clockOf(value)})`
-      const fine = readings.find(({ readingUm }) => finerThanGauge(readingUm, stepUm))
-      if (fine)
-        return noAdvice(
-          `The reading at ${say(fine.angleDeg, 'angle', 0)}, ${small(fine.readingUm)}, is finer than the gauge can show: was it typed in another unit?`,
-        )
-      const off = offTheFit(
-        readings.map(({ angleDeg }) => [1, Math.cos(radians(angleDeg)), Math.sin(radians(angleDeg))]),
-        readings.map(({ readingUm }) => readingUm),
-        stepUm,
-      )
-      if (off !== null)
-        return noAdvice(
-          `The reading at ${say(readings[off]?.angleDeg as number, 'angle', 0)}, ${small(readings[off]?.readingUm as number)}, lies far off the plane of the others: a burr, a bolt hole or a slip. Read it again.`,
-        )
+      const odd = oddAdvice(flangeRounds, round, say)
+      if (odd) return odd
       const { radiusMm, boltCircleMm } = round
       const tilt = t.figure('faceTilt', faceTilt, { readings, radiusMm, boltCircleMm })
       const { shimUm, shimAtDeg, proudAtDeg, residualUm, tiltUmPerMm } = tilt
@@ -90,6 +78,6 @@ export const FLANGE_CHECKS = defineChecks({
             `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${unchecked}`,
           )
       }
-    },
+    }),
   },
 })

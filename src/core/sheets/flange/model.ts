@@ -1,5 +1,5 @@
 import { angle, choice, length, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP, readingOrNone } from '../../machine/readings'
 
 /** A face swept by an indicator: seen from the motor, 0 up, clockwise. */
@@ -10,7 +10,7 @@ export const FACE_ANGLES = rows(
 )
 
 export const FLANGE_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   face: choice('Face', ['nut-flange', 'casting', 'motor-plate'], {
     words: {
       'nut-flange': 'flange of the nut',

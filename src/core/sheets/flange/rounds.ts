@@ -1,5 +1,7 @@
 import { turnFit } from '../../calculation/leastSquares'
+import { onceRound } from '../../machine/align/odd'
 import { defineRounds } from '../../machine/align/rounds'
+import { leastWaveUm } from '../../machine/align/tells'
 import { FLANGE_ROUNDS, type FlangeRound } from './model'
 
 export const sweptOf = (round: FlangeRound) =>
@@ -19,6 +21,15 @@ export const flangeRounds = defineRounds<FlangeRound>({
   of: FLANGE_ROUNDS,
   pick: axis => axis.flangeRounds,
   only: flangeRounds => ({ flangeRounds }),
+  columns: [
+    {
+      key: 'readingUm',
+      step: round => round.gaugeStepUm,
+      at: 'angleDeg',
+      shape: onceRound('angleDeg'),
+      perhaps: 'a burr, a bolt hole or a slip',
+    },
+  ],
   begin: (_, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: Array.from({ length: FIRST_ANGLES }, (_, index) => ({
@@ -30,5 +41,12 @@ export const flangeRounds = defineRounds<FlangeRound>({
     const value = tiltOverBolts(round)
     return value === null ? null : { value, quantity: 'smallLength' }
   },
+  tells: (_, { gaugeStepUm, stations, radiusMm, boltCircleMm, acceptedUm }) =>
+    gaugeStepUm === null
+      ? null
+      : {
+          leastUm: (leastWaveUm(gaugeStepUm, stations.length) / radiusMm) * boltCircleMm,
+          countsUm: acceptedUm,
+        },
   worstWords: 'out of square over the bolt circle',
 })

@@ -1,7 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf, turnWords } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
-import { finerThanGauge } from '../../machine/plausible'
 import { gibSet } from './calculation'
 import { gibRounds, playsOf } from './rounds'
 
@@ -33,11 +33,8 @@ export const GIB_CHECKS = defineChecks({
       const stepUm = stepOf(round, 'gib')
       const small = (um: number) => say(finely(um), 'smallLength')
       const at = (mm: number) => say(mm, 'length', 0)
-      const fine = plays.find(({ playUm }) => finerThanGauge(playUm, stepUm))
-      if (fine)
-        return noAdvice(
-          `The play at ${at(fine.positionMm)}, ${small(fine.playUm)}, is finer than the gauge can show: was it typed in another unit?`,
-        )
+      const odd = oddAdvice(gibRounds, round, say)
+      if (odd) return odd
       if (stepUm > targetUm)
         return noAdvice(
           `A gauge of ${small(stepUm)} a mark cannot tell a play of ${small(targetUm)}. Borrow a finer one, or feel: it is snug where a hand just moves the slide and it does not rock.`,

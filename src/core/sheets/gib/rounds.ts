@@ -1,4 +1,5 @@
 import { defineRounds } from '../../machine/align/rounds'
+import { bySteps } from '../../machine/align/tells'
 import { spreadMm } from '../../machine/readings'
 import { GIB_ROUNDS, type GibRound } from './model'
 
@@ -13,6 +14,7 @@ export const gibRounds = defineRounds<GibRound>({
   of: GIB_ROUNDS,
   pick: axis => axis.gibRounds,
   only: gibRounds => ({ gibRounds }),
+  columns: [{ key: 'playUm', step: round => round.gaugeStepUm, at: 'positionMm' }],
   reads: ['locks'],
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
@@ -27,5 +29,6 @@ export const gibRounds = defineRounds<GibRound>({
       ? null
       : { value: Math.abs(Math.min(...plays) - round.targetUm), quantity: 'smallLength' }
   },
+  tells: bySteps((_, { targetUm }) => targetUm),
   worstWords: 'off the play wanted',
 })

@@ -1,4 +1,5 @@
 import { defineRounds } from '../../machine/align/rounds'
+import { bySteps } from '../../machine/align/tells'
 import { OVERHANG_ROUNDS, type OverhangRound } from './model'
 
 /** How far the motor draws its bracket down; null while it is not read. A larger reading is higher. */
@@ -16,5 +17,6 @@ export const overhangRounds = defineRounds<OverhangRound>({
     const value = droopUm(round)
     return value === null ? null : { value: Math.abs(value), quantity: 'smallLength' }
   },
+  tells: bySteps(t => t.axis.goals.alignmentTargetUm),
   worstWords: 'droop of the bracket',
 })

@@ -1,19 +1,19 @@
+import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
+import { lifeWords } from '../../evaluation/measures'
 import { against, finely, noAdvice, stepOf, turnWords } from '../../machine/align/judging'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { locknut } from '../../machine/build/preload'
 import { finerThanGauge } from '../../machine/plausible'
+import { LEAST_TURN, MOST_TURN, setBy } from './range'
 import { addedPull, preloadRounds } from './rounds'
-
-/** A turn within these shares of the one reckoned is as good as a hand turns a spanner. */
-const LEAST_TURN = 0.6
-const MOST_TURN = 1.3
 
 export const PRELOAD_CHECKS = defineChecks({
   'align.preload': {
     title: 'Preload as set',
     subject: 'bearing',
-    judge(t, say) {
+    judge: eachScrew(preloadRounds.pick, (t, say) => {
       const round = lastRound(preloadRounds, t.axis)
       if (!round) return null
       const { set, playUm, turnedDeg, pullBeforeN, pullAfterN, scaleStepN } = round
@@ -46,6 +46,11 @@ export const PRELOAD_CHECKS = defineChecks({
               : `${small(playUm)} of play: tighten the locknut until it has just gone, then ${deg(nut.turnDeg)} more.`,
           )
       }
+      const coarse =
+        playUm !== null && round.gaugeStepUm !== null && round.gaugeStepUm > nut.squeezeUm
+          ? ` But the whole preload squeezes the pair by ${small(nut.squeezeUm)}, and a gauge of ${small(round.gaugeStepUm)} a mark sees nothing of a play of that size: borrow a finer one${set === 'loose' ? ', or go by the turn' : ', or feel for a knock with the locknut clamped'}.`
+          : ''
+      if (coarse && turnedDeg === null) return noAdvice(`No play that shows.${coarse}`)
       if (set === 'matched')
         return against(
           'holds',
@@ -90,8 +95,9 @@ export const PRELOAD_CHECKS = defineChecks({
       }
       const share = turnedDeg / nut.turnDeg
       const figures = [turnedDeg, nut.turnDeg] as const
-      const opens = 2 ** 1.5 * nut.preloadN * Math.max(0, share) ** 1.5
-      const said = `Turned ${deg(turnedDeg)} from no play, where ${deg(nut.turnDeg)} give the ${say(nut.preloadN, 'force')}: about ${say(nut.preloadN * share ** 1.5, 'force', 0)}, and the pair opens at ${say(opens, 'force', 0)}.`
+      const is = setBy(t, turnedDeg)
+      const life = attempt(() => lifeWords(is.lifeHours, say)).value
+      const said = `Turned ${deg(turnedDeg)} from no play, where ${deg(nut.turnDeg)} give the ${say(nut.preloadN, 'force')}: about ${say(is.preloadN, 'force', 0)}; the pair opens at ${say(is.opensN, 'force', 0)}${life ? ` and is good for ${life}` : ''}.`
       const dragSaysTight = canFeel && addedN !== null && added !== null && addedN > added.mostN
       if (share > MOST_TURN || dragSaysTight)
         return against(
@@ -113,6 +119,6 @@ export const PRELOAD_CHECKS = defineChecks({
         figures,
         `${said}${byPull} Set the set screw, and read the play once more.`,
       )
-    },
+    }),
   },
 })

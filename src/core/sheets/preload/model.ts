@@ -1,12 +1,12 @@
 import { angle, choiceOrNone, length, numberOf, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP } from '../../machine/readings'
 
 const pull = numberOf('pull')
 
 /** How a set block is known: play at the screw's end, turn of the locknut, and the drag that preload adds. */
 export const PRELOAD_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   set: choiceOrNone('The bearings are', ['loose', 'matched'], {
     loose: 'two of a kind, set by the locknut',
     matched: 'a matched set, ground to its preload',

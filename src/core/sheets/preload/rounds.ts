@@ -1,5 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
 import { defineRounds } from '../../machine/align/rounds'
+import { bySteps } from '../../machine/align/tells'
 import { locknut } from '../../machine/build/preload'
 import { preloadDrag } from './calculation'
 import { PRELOAD_ROUNDS, type PreloadRound } from './model'
@@ -16,6 +17,8 @@ export const preloadRounds = defineRounds<PreloadRound>({
   reads: ['playUm', 'turnedDeg', 'pullAfterN'],
   begin: (_, shop) => ({ gaugeStepUm: shop.gaugeStepUm, stations: [] }),
   worst: (_, { playUm }) => (playUm === null ? null : { value: playUm, quantity: 'smallLength' }),
+  // What the preload squeezes is what a play of the same size would take away.
+  tells: bySteps(t => locknut(t).squeezeUm),
   worstWords: "play at the screw's end",
 })
 

@@ -1,8 +1,8 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { boltSequence } from '../../machine/build/boltSequence'
-import { finerThanGauge } from '../../machine/plausible'
 import { narrowestStrip, type Station, straightness } from './calculation'
 import { heightsOf, railRounds, widthOf } from './rounds'
 
@@ -30,11 +30,8 @@ export const RAILS_CHECKS = defineChecks({
       const small = (um: number) => say(finely(um), 'smallLength')
       const at = (mm: number) => say(mm, 'length', 0)
       const stepUm = how === 'level' ? 0 : stepOf(round, 'rails')
-      const fine = heights.find(({ readingUm }) => stepUm > 0 && finerThanGauge(readingUm, stepUm))
-      if (fine)
-        return noAdvice(
-          `The reading at ${at(fine.positionMm)}, ${small(fine.readingUm)}, is finer than the gauge can show: was it typed in another unit?`,
-        )
+      const odd = oddAdvice(railRounds, round, say)
+      if (odd) return odd
       const { slopeUmPerM } = t.figure('straightness', straightness, { stations: heights })
       const figures = [widthUm, acceptedUm] as const
       if (widthUm + stepUm <= acceptedUm)

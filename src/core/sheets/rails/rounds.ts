@@ -31,6 +31,9 @@ export const railRounds = defineRounds<RailRound>({
   of: RAIL_ROUNDS,
   pick: axis => axis.railRounds,
   only: railRounds => ({ railRounds }),
+  columns: [
+    { key: 'readingUm', step: round => (round.how === 'level' ? null : round.gaugeStepUm), at: 'positionMm' },
+  ],
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: spreadMm(0, axis.dimensions.wayTravelMm.value ?? 500, FIRST_PLACES).map(positionMm => ({
@@ -43,5 +46,7 @@ export const railRounds = defineRounds<RailRound>({
     const value = widthOf(round)
     return value === null ? null : { value, quantity: 'smallLength' }
   },
+  tells: (_, { how, gaugeStepUm, acceptedUm }) =>
+    how === 'level' || gaugeStepUm === null ? null : { leastUm: gaugeStepUm, countsUm: acceptedUm },
   worstWords: 'off along the rail',
 })

@@ -2,9 +2,11 @@ import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import type { State } from '../../evaluation/finding'
 import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { nearestMm, sideLoad } from '../../machine/align/sideLoad'
-import { finerThanGauge } from '../../machine/plausible'
+import { lifeLeftWords } from '../../machine/align/worth'
 import { WOBBLES, type Wobble } from './model'
 import { runOutRounds, wobblesOf } from './rounds'
 
@@ -64,7 +66,7 @@ export function judgeWobbles(
     const distanceMm =
       wobble.toNutMm ?? (wobble.where === 'far' ? nearestMm(t).far : t.dimension('supportSpanMm') / 4)
     const { sideForceN, lifeShare } = sideLoad(t, `runOut.${index}`, offUm, distanceMm)
-    const costs = `held ${say(distanceMm, 'length', 0)} from the nut it pushes it aside with ${say(sideForceN, 'force', 0)} each turn; about ${say(lifeShare, 'share')} of the nut's life is left`
+    const costs = `held ${say(distanceMm, 'length', 0)} from the nut it pushes it aside with ${say(sideForceN, 'force', 0)} each turn; ${lifeLeftWords(lifeShare, say)} of the nut's life is left`
     if (lifeShare >= LIFE_KEPT) return is('holds', `it does not matter: ${costs}.`)
     return is(
       lifeShare >= LIFE_LOST ? 'close' : 'fails',
@@ -79,7 +81,7 @@ export const RUN_OUT_CHECKS = defineChecks({
   'align.runOut': {
     title: 'Run-out of the screw',
     subject: 'screw',
-    judge(t, say) {
+    judge: eachScrew(runOutRounds.pick, (t, say) => {
       const round = lastRound(runOutRounds, t.axis)
       if (!round) return null
       const wobbles = wobblesOf(round)
@@ -88,22 +90,28 @@ export const RUN_OUT_CHECKS = defineChecks({
           'Turn the screw slowly once round with the tip on the journal: read how far the needle goes from least to most.',
         )
       const stepUm = stepOf(round, 'runOut')
-      const fine = wobbles.find(({ wholeUm }) => finerThanGauge(wholeUm, stepUm))
-      if (fine)
-        return noAdvice(
-          `A run-out of ${say(fine.wholeUm, 'smallLength')} is finer than the gauge can show: was it typed in another unit?`,
-        )
+      const odd = oddAdvice(runOutRounds, round, say)
+      if (odd) return odd
       const judged = judgeWobbles(t, wobbles, say).toSorted(
         (a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || b.wobble.wholeUm - a.wobble.wholeUm,
       )
       const [worst] = judged
       if (!worst) return null
+      const { wobble } = worst
+      const stateAt = (wholeUm: number) => judgeWobbles(t, [{ ...wobble, wholeUm }], say)[0]?.state
+      if (
+        stateAt(Math.max(0, wobble.wholeUm - stepUm)) !== stateAt(wobble.wholeUm + stepUm) &&
+        stepUm > wobble.wholeUm / 2
+      )
+        return noAdvice(
+          `${worst.sentence} But with marks of ${say(stepUm, 'smallLength')} it may be from nothing to ${say(wobble.wholeUm + stepUm, 'smallLength')}: this gauge cannot tell whether it matters. Borrow a finer one.`,
+        )
       return against(
         worst.state,
         'smallLength',
         [worst.wobble.wholeUm, 2 * t.axis.goals.alignmentTargetUm],
         worst.sentence,
       )
-    },
+    }),
   },
 })

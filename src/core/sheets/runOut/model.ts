@@ -1,5 +1,5 @@
 import { choice, length, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP } from '../../machine/readings'
 
 /** How far the needle goes over a whole turn of the screw, at places where it matters, and where it does not. */
@@ -22,7 +22,7 @@ export const WOBBLES = rows(
   { most: 20 },
 )
 
-export const RUN_OUT_ROUNDS = rows('Round', { ...ROUND, gaugeStepUm: GAUGE_STEP, stations: WOBBLES })
+export const RUN_OUT_ROUNDS = rows('Round', { ...ROUND_OF_SCREW, gaugeStepUm: GAUGE_STEP, stations: WOBBLES })
 export type RunOutRound = RowOf<typeof RUN_OUT_ROUNDS>
 export type Wobble = RowOf<typeof WOBBLES>
 

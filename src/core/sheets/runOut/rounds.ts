@@ -1,4 +1,5 @@
 import { defineRounds } from '../../machine/align/rounds'
+import { bySteps } from '../../machine/align/tells'
 import { RUN_OUT_ROUNDS, type RunOutRound, type Wobble } from './model'
 
 export const wobblesOf = (round: RunOutRound) =>
@@ -9,6 +10,7 @@ export const runOutRounds = defineRounds<RunOutRound>({
   of: RUN_OUT_ROUNDS,
   pick: axis => axis.runOutRounds,
   only: runOutRounds => ({ runOutRounds }),
+  columns: [{ key: 'wholeUm', step: round => round.gaugeStepUm }],
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: (['drive', 'fixed', axis.ends === 'fixed-free' ? 'free' : 'far'] as const).map(where => ({
@@ -21,5 +23,6 @@ export const runOutRounds = defineRounds<RunOutRound>({
     const all = wobblesOf(round).map(({ wholeUm }) => wholeUm)
     return all.length ? { value: Math.max(...all), quantity: 'smallLength' } : null
   },
+  tells: bySteps(t => 2 * t.axis.goals.alignmentTargetUm),
   worstWords: 'largest run-out',
 })

@@ -1,11 +1,14 @@
 import { attempt } from '../../evaluation/attempt'
 import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { NotKnown } from '../../evaluation/notKnown'
+import { oddAdvice } from '../../machine/align/odd'
+import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { nearestMm, sideLoad } from '../../machine/align/sideLoad'
-import { finerThanGauge } from '../../machine/plausible'
+import { lifeLeftWords } from '../../machine/align/worth'
 import { screwLine } from './calculation'
 import { judgePlane, type LineSetting, lineInputs, lineSetting, type Plane } from './judgeRound'
-import type { AlignStation } from './model'
+import { screwRounds } from './rounds'
 
 const DIRECTION: Record<Plane, [grows: string, shrinks: string]> = {
   height: ['Raise', 'Lower'],
@@ -27,8 +30,8 @@ export function moveInWords(
 const alignCheck = (plane: Plane): Check => ({
   title: plane === 'height' ? 'Screw line in height' : 'Screw line to the side',
   subject: 'line',
-  judge(t, say): Judgement | null {
-    const round = t.axis.rounds.at(-1)
+  judge: eachScrew(screwRounds.pick, (t, say): Judgement | null => {
+    const round = lastRound(screwRounds, t.axis)
     if (!round) return null
     const setting = lineSetting(t, t.dimension('supportSpanMm'))
     const targetUm = t.axis.goals.alignmentTargetUm
@@ -45,13 +48,8 @@ const alignCheck = (plane: Plane): Check => ({
       throw new NotKnown({ sheet: 'screwLine', stage: 'align', what: 'the step of the gauge' })
     const { gaugeStepUm } = round
     const small = (um: number) => say(um, 'smallLength')
-    const fine = round.stations.find(one => finerThanGauge(readingOf(one, plane) ?? 0, gaugeStepUm))
-    if (fine)
-      return {
-        ...none,
-        state: 'unknown',
-        sentence: `The reading at ${say(fine.positionMm, 'length', 1)}, ${small(readingOf(fine, plane) ?? 0)}, is finer than the gauge can show: was it typed in another unit?`,
-      }
+    const odd = oddAdvice(screwRounds, round, say, plane === 'height' ? 'heightUm' : 'sideUm')
+    if (odd) return odd
     const advice = judgePlane(round, plane, setting, targetUm, gaugeStepUm)
     if (advice.kind === 'too-few') return few
     const bent = small(advice.line.worstResidualUm)
@@ -76,7 +74,7 @@ const alignCheck = (plane: Plane): Check => ({
       costly &&
       attempt(() => sideLoad(t, `line.${plane}.worth`, costly.moveUm, nearestMm(t)[costly.block])).value
     const worth = load
-      ? ` Left so, the ${costly.block} block pushes the nut aside with about ${say(load.sideForceN, 'force', 0)} when it is nearest: some ${say(load.lifeShare, 'share')} of its life would be left.`
+      ? ` Left so, the ${costly.block} block pushes the nut aside with about ${say(load.sideForceN, 'force', 0)} when it is nearest: ${lifeLeftWords(load.lifeShare, say)} of its life would be left.`
       : ''
     const third = advice.unchecked ? ' Two readings always make a straight line: a third would check it.' : ''
     return {
@@ -89,11 +87,8 @@ const alignCheck = (plane: Plane): Check => ({
           ? `Both blocks are within ${small(largestUm)} of the line, against ${target} accepted.${third}`
           : `${advice.moves.map(move => `${moveInWords(plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${worth}${third}`,
     }
-  },
+  }),
 })
-
-const readingOf = (station: AlignStation, plane: Plane) =>
-  plane === 'height' ? station.heightUm : station.sideUm
 
 /** Whether the screw's own weight is taken out of the readings. */
 const sagWords = ({ rootDiameterMm }: LineSetting, plane: Plane): string =>

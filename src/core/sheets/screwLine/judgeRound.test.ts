@@ -9,6 +9,7 @@ const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound
   startedAt: '',
   finishedAt: null,
   done: null,
+  screw: 'first',
   clampedAtMm,
   gaugeStepUm: 1,
   stations: numbered(

@@ -1,5 +1,5 @@
 import { type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP, place, readingOrNone } from '../../machine/readings'
 
 /** Indicator readings of the screw at places along it. */
@@ -12,11 +12,10 @@ export const ALIGN_STATIONS = rows(
   },
   { most: 200 },
 )
-export type AlignStation = RowOf<typeof ALIGN_STATIONS>
 
 /** Rounds of readings, each with the nut clamped at a place. */
 export const ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   clampedAtMm: place('Nut clamped at'),
   gaugeStepUm: GAUGE_STEP,
   stations: ALIGN_STATIONS,

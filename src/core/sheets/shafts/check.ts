@@ -1,26 +1,23 @@
 import { degrees, radians } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { against, clockOf, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { shimWords } from '../../machine/align/shims'
+import { leastWaveUm } from '../../machine/align/tells'
 import { isBelted } from '../../machine/drive/transmission'
-import { finerThanGauge, offTheFit } from '../../machine/plausible'
 import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
-import { beltRounds, couplerRead, couplerRounds, faceOf, gapsOf, pulleyLine, rimOf } from './rounds'
+import { BELT_DEG, beltRounds, couplerRead, couplerRounds, pulleyLine } from './rounds'
 
 /** Of what a coupler bears so much is left for heat, load and wear. */
 const GOOD_USE = 0.7
-/** A belt runs off its pulley beyond a third of a degree. */
-const BELT_DEG = 1 / 3
-
-const wave = (readings: readonly { angleDeg: number }[]) =>
-  readings.map(({ angleDeg }) => [1, Math.cos(radians(angleDeg)), Math.sin(radians(angleDeg))])
 
 export const SHAFTS_CHECKS = defineChecks({
   'align.coupler': {
     title: 'Motor in line with the screw',
     subject: 'coupler',
-    judge(t, say) {
+    judge: eachScrew(couplerRounds.pick, (t, say) => {
       const round = lastRound(couplerRounds, t.axis)
       if (!round || isBelted(t)) return null
       const found = couplerRead(t)
@@ -30,25 +27,8 @@ export const SHAFTS_CHECKS = defineChecks({
         )
       const stepUm = stepOf(round, 'shafts')
       const small = (um: number) => say(finely(um), 'smallLength')
-      for (const [name, readings] of [
-        ['rim', rimOf(round)],
-        ['face', faceOf(round)],
-      ] as const) {
-        const fine = readings.find(({ readingUm }) => finerThanGauge(readingUm, stepUm))
-        if (fine)
-          return noAdvice(
-            `The reading on the ${name} at ${say(fine.angleDeg, 'angle', 0)}, ${small(fine.readingUm)}, is finer than the gauge can show: was it typed in another unit?`,
-          )
-        const off = offTheFit(
-          wave(readings),
-          readings.map(({ readingUm }) => readingUm),
-          stepUm,
-        )
-        if (off !== null)
-          return noAdvice(
-            `The reading on the ${name} at ${say(readings[off]?.angleDeg as number, 'angle', 0)}, ${small(readings[off]?.readingUm as number)}, lies far off the others: the tip ran over a screw or a slot. Read it again.`,
-          )
-      }
+      const odd = oddAdvice(couplerRounds, round, say)
+      if (odd) return odd
       const { parallelMm, parallelTowardsDeg, angularDeg, openAtDeg } = found
       const { parallelLimitMm, angularLimitDeg, axialLimitMm } = t.part('coupler')
       const { use } = t.figure('couplerUse', couplerMisalignmentUse, {
@@ -60,6 +40,21 @@ export const SHAFTS_CHECKS = defineChecks({
         axialLimitMm,
       })
       const said = `${say(parallelMm, 'length', 2)} beside and ${say(angularDeg, 'angle', 2)} at an angle use ${say(use, 'share')} of what the coupler bears`
+      // What the step of the gauge leaves open, both ways.
+      const leastUm = leastWaveUm(stepUm, round.stations.length)
+      const shareAt = (off: number) =>
+        couplerMisalignmentUse({
+          parallelMm: Math.max(0, parallelMm + (off * leastUm) / 1000),
+          angularDeg: Math.max(0, angularDeg + off * degrees(Math.atan(leastUm / 1000 / round.faceRadiusMm))),
+          axialMm: t.dimension('shaftAxialMm'),
+          parallelLimitMm,
+          angularLimitDeg,
+          axialLimitMm,
+        }).use
+      if (shareAt(-1) <= GOOD_USE && shareAt(1) > 1)
+        return noAdvice(
+          `${said}, and with marks of ${small(stepUm)} it may be from ${say(shareAt(-1), 'share')} to ${say(shareAt(1), 'share')}: these readings cannot tell. Read with a finer gauge, or with the tip on the face further out.`,
+        )
       if (use <= GOOD_USE) return against('holds', 'share', [use, 1], `${said}. Leave it.`)
       const upMm = parallelMm * Math.cos(radians(parallelTowardsDeg))
       const rightMm = parallelMm * Math.sin(radians(parallelTowardsDeg))
@@ -71,26 +66,22 @@ export const SHAFTS_CHECKS = defineChecks({
         [use, 1],
         `${said}. Seen from behind the motor, move it ${say(Math.abs(upMm), 'length', 2)} ${upMm >= 0 ? 'up' : 'down'} and ${say(Math.abs(rightMm), 'length', 2)} to the ${rightMm >= 0 ? 'right' : 'left'}. The hubs stand open at ${clockOf(openAtDeg)}: ${small(shimUm)} between plate and motor at ${clockOf(shimAtDeg)}, ${shimWords(shimUm, t.shop.shimStockMm, say)}.`,
       )
-    },
+    }),
   },
   'align.belt': {
     title: 'Pulleys in line',
     subject: 'belt',
-    judge(t, say) {
+    judge: eachScrew(beltRounds.pick, (t, say) => {
       const round = lastRound(beltRounds, t.axis)
       if (!round || !isBelted(t)) return null
-      const gaps = gapsOf(round)
       const line = pulleyLine(round)
       if (!line)
         return noAdvice(
           'Read the gap at two or more places across the pulley, with feelers or shims under the straightedge.',
         )
-      const stepUm = stepOf(round, 'shafts')
-      const fine = gaps.find(({ gapUm }) => finerThanGauge(gapUm, stepUm))
-      if (fine)
-        return noAdvice(
-          `The gap of ${say(fine.gapUm, 'smallLength')} is finer than the feelers can show: was it typed in another unit?`,
-        )
+      stepOf(round, 'shafts')
+      const odd = oddAdvice(beltRounds, round, say)
+      if (odd) return odd
       const besideDeg = degrees(Math.atan(Math.abs(line.besideUm) / 1000 / t.axis.driveSizes.beltCentresMm))
       const tiltDeg = degrees(Math.atan(Math.abs(line.tiltUmPerMm) / 1000))
       const all = besideDeg + tiltDeg
@@ -103,6 +94,6 @@ export const SHAFTS_CHECKS = defineChecks({
           `tilt the motor: ${say(Math.abs(line.tiltUmPerMm) * round.stations.reduce((most, { acrossMm }) => Math.max(most, acrossMm), 0), 'smallLength')} over the width of the pulley`,
       ].filter(Boolean)
       return against('fails', 'angle', [all, BELT_DEG], `${said}. Next: ${moves.join('; ')}.`)
-    },
+    }),
   },
 })

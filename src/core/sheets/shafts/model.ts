@@ -1,5 +1,5 @@
 import { angle, length, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP, readingOrNone } from '../../machine/readings'
 
 /** An indicator on the motor's hub, carried round on rim and face of the screw's hub. */
@@ -9,7 +9,7 @@ export const HUB_ANGLES = rows(
   { most: 72 },
 )
 export const COUPLER_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   gaugeStepUm: GAUGE_STEP,
   faceRadiusMm: length('Tip on the face at a radius of', [2, 200], { blank: 10 }),
   plateBoltsMm: length("Bolt circle of the motor's plate", [10, 500], { blank: 67 }),
@@ -26,7 +26,11 @@ export const PULLEY_GAPS = rows(
   },
   { most: 20 },
 )
-export const BELT_ROUNDS = rows('Round', { ...ROUND, gaugeStepUm: GAUGE_STEP, stations: PULLEY_GAPS })
+export const BELT_ROUNDS = rows('Round', {
+  ...ROUND_OF_SCREW,
+  gaugeStepUm: GAUGE_STEP,
+  stations: PULLEY_GAPS,
+})
 export type BeltRound = RowOf<typeof BELT_ROUNDS>
 
 declare module '../../document/axis' {

@@ -1,6 +1,9 @@
+import { radians } from '../../calculation/constants'
 import { leastSquares, turnFit } from '../../calculation/leastSquares'
 import type { EvaluationContext } from '../../evaluation/context'
+import { onceRound, straight } from '../../machine/align/odd'
 import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { bySteps, leastWaveUm } from '../../machine/align/tells'
 import { couplerLine } from './calculation'
 import { BELT_ROUNDS, type BeltRound, COUPLER_ROUNDS, type CouplerRound } from './model'
 
@@ -22,6 +25,22 @@ export const couplerRounds = defineRounds<CouplerRound>({
   of: COUPLER_ROUNDS,
   pick: axis => axis.couplerRounds,
   only: couplerRounds => ({ couplerRounds }),
+  columns: [
+    {
+      key: 'rimUm',
+      step: round => round.gaugeStepUm,
+      at: 'angleDeg',
+      shape: onceRound('angleDeg'),
+      perhaps: 'the tip ran over a screw or a slot, or a slip',
+    },
+    {
+      key: 'faceUm',
+      step: round => round.gaugeStepUm,
+      at: 'angleDeg',
+      shape: onceRound('angleDeg'),
+      perhaps: 'the tip ran over a screw or a slot, or a slip',
+    },
+  ],
   begin: (_, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: Array.from({ length: FIRST_ANGLES }, (_, index) => ({
@@ -36,6 +55,13 @@ export const couplerRounds = defineRounds<CouplerRound>({
       canTell(rim) && turnFit(rim.map(({ angleDeg, readingUm }) => ({ angleDeg, value: readingUm })))
     return fit ? { value: fit.amplitude, quantity: 'smallLength' } : null
   },
+  tells: (t, { gaugeStepUm, stations }) =>
+    gaugeStepUm === null
+      ? null
+      : {
+          leastUm: leastWaveUm(gaugeStepUm, stations.length),
+          countsUm: t.part('coupler').parallelLimitMm * 1000,
+        },
   worstWords: 'shafts beside each other by',
 })
 
@@ -66,12 +92,15 @@ export function pulleyLine(round: BeltRound): { besideUm: number; tiltUmPerMm: n
 }
 
 const FIRST_PULLEY_MM = 30
+/** A belt runs off its pulley beyond a third of a degree. */
+export const BELT_DEG = 1 / 3
 
 export const beltRounds = defineRounds<BeltRound>({
   about: 'Pulleys in line',
   of: BELT_ROUNDS,
   pick: axis => axis.beltRounds,
   only: beltRounds => ({ beltRounds }),
+  columns: [{ key: 'gapUm', step: round => round.gaugeStepUm, at: 'acrossMm', shape: straight('acrossMm') }],
   begin: (_, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: [0, FIRST_PULLEY_MM / 2, FIRST_PULLEY_MM].map(acrossMm => ({ acrossMm, gapUm: null })),
@@ -80,5 +109,6 @@ export const beltRounds = defineRounds<BeltRound>({
     const line = pulleyLine(round)
     return line && { value: Math.abs(line.besideUm), quantity: 'smallLength' }
   },
+  tells: bySteps(t => Math.tan(radians(BELT_DEG)) * t.axis.driveSizes.beltCentresMm * 1000),
   worstWords: 'pulleys beside each other by',
 })

@@ -1,6 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, noAdvice, stepOf, told, turnWords } from '../../machine/align/judging'
 import { lastRound } from '../../machine/align/rounds'
+import { doneSince } from '../../machine/align/screws'
 import { finerThanGauge } from '../../machine/plausible'
 import { squareOf, squareRounds } from './rounds'
 
@@ -39,6 +40,11 @@ export const SQUARE_CHECKS = defineChecks({
       const acceptedMm = (acceptedUmPerM / 1e6) * t.axis.driveSizes.screwSpacingMm
       const figures = [Math.abs(shiftMm), acceptedMm] as const
       const said = `${over(umPerM)} ± ${over(uncertainUmPerM)} out of square, against ${over(acceptedUmPerM)} accepted`
+      const since = t.axis.drive.screws === 2 ? doneSince(t.axis, round.startedAt) : null
+      if (since !== null)
+        return noAdvice(
+          `${said} when it was read; since then: ${since}. Home again, and square again before the screws are coupled.`,
+        )
       switch (told(umPerM, uncertainUmPerM, acceptedUmPerM)) {
         case 'within':
           return against('holds', 'length', figures, `Square: ${said}.`)

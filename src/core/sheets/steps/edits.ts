@@ -2,7 +2,7 @@ import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
 import { newId } from '../../document/id'
-import { type BuildSchools, MISHAPS, type Mishap, type StepNote } from '../../machine/build/model'
+import { MISHAPS, type Mishap, type StepNote } from '../../machine/build/model'
 import type { Step } from '../../machine/build/step'
 
 type Named = Pick<Step, 'id' | 'title'>
@@ -92,15 +92,4 @@ export const removeMishap = (axis: Axis, mishap: Mishap): Edit =>
     draft.mishaps = draft.mishaps.filter(({ id }) => id !== mishap.id)
     const own = `mishap.${mishap.id.toLowerCase()}.`
     for (const key of Object.keys(draft.ticks)) if (key.startsWith(own)) delete draft.ticks[key]
-  })
-
-/** Takes one of the schools of the trade. */
-export const setBuildSchool = <K extends keyof BuildSchools>(
-  axis: Axis,
-  key: K,
-  school: BuildSchools[K],
-  label: string,
-): Edit =>
-  onAxis(axis, label, draft => {
-    draft.buildSchools[key] = school
   })

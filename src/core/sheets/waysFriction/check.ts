@@ -1,8 +1,8 @@
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { noAdvice } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
-import { finerThanGauge, offTheFit } from '../../machine/plausible'
 import { frictionRead, pullsOf, waysRounds } from './rounds'
 
 /** Dry cast iron rubs no harder; what does is a slip of typing, or a slide that binds. */
@@ -23,22 +23,8 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
         return noAdvice(
           'Pull the slide slowly along with two or more different weights laid on it: a vice will do.',
         )
-      const { scaleStepN } = round
-      const fine = pulls.find(({ pullN }) => scaleStepN !== null && finerThanGauge(pullN, scaleStepN))
-      if (fine)
-        return noAdvice(
-          `The pull of ${say(fine.pullN, 'force')} is finer than the scale can show: was it typed in another unit?`,
-        )
-      const rows = pulls.map(({ addedMassKg }) => [1, addedMassKg])
-      const off = offTheFit(
-        rows,
-        pulls.map(({ pullN }) => pullN),
-        scaleStepN ?? 0,
-      )
-      if (off !== null)
-        return noAdvice(
-          `The pull with ${say(pulls[off]?.addedMassKg as number, 'mass')} on, ${say(pulls[off]?.pullN as number, 'force')}, lies far off the line of the others: pull it again.`,
-        )
+      const odd = oddAdvice(waysRounds, round, say)
+      if (odd) return odd
       const { frictionCoefficient, dragN } = found
       if (frictionCoefficient <= 0)
         return noAdvice(

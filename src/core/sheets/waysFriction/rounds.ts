@@ -1,4 +1,5 @@
 import type { EvaluationContext } from '../../evaluation/context'
+import { straight } from '../../machine/align/odd'
 import { defineRounds, lastRound } from '../../machine/align/rounds'
 import { waysFriction } from './calculation'
 import { WAYS_ROUNDS, type WaysRound } from './model'
@@ -14,6 +15,15 @@ export const waysRounds = defineRounds<WaysRound>({
   of: WAYS_ROUNDS,
   pick: axis => axis.waysRounds,
   only: waysRounds => ({ waysRounds }),
+  columns: [
+    {
+      key: 'pullN',
+      step: round => round.scaleStepN,
+      at: 'addedMassKg',
+      shape: straight('addedMassKg'),
+      perhaps: 'a jerk, or a slip',
+    },
+  ],
   begin: axis => {
     const { value } = axis.dimensions.movingMassKg
     return {

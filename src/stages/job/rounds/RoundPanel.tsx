@@ -1,8 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { type ReactNode, useMemo } from 'react'
 import { setReadingUnit, withGauge } from '@/core/document/shop'
+import { attempt } from '@/core/evaluation/attempt'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import type { Field, RowsField } from '@/core/field/field'
+import { finely } from '@/core/machine/align/judging'
+import { ODD_WORDS, oddReadings } from '@/core/machine/align/odd'
 import {
   changeRound,
   finishRound,
@@ -13,6 +16,7 @@ import {
   stationsOf,
 } from '@/core/machine/align/rounds'
 import type { CheckId } from '@/core/sheets'
+import { say } from '@/core/units/print'
 import { READING_UNITS, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
@@ -23,7 +27,7 @@ import { RowsTable } from '@/ui/table/RowsTable'
 import { useReadingUnit } from '../GaugeFields'
 import { useEdit, useUnits } from '../JobContext'
 import { ReadingAsk } from '../ReadingAsk'
-import { useAxisNow } from '../useAxis'
+import { useAxis, useAxisNow } from '../useAxis'
 import { useEvaluation } from '../useEvaluation'
 import { Advice } from './Advice'
 import { RoundsSoFar } from './RoundsSoFar'
@@ -46,13 +50,15 @@ interface Props<R extends Round> {
   /** What stands under the advice. */
   after?: (round: R) => ReactNode
   addLabel?: string
+  /** What is drawn of all rounds so far. */
+  soFar?: ReactNode
   /** The table takes the whole width; what is drawn stands under it. */
   wide?: boolean
 }
 
 /** A round of readings: how to take them, the table, the picture, and what to do; then all rounds so far. */
 export function RoundPanel<R extends Round>(props: Props<R>) {
-  const { rounds, title, how, checks, picture, after, wide } = props
+  const { rounds, title, how, checks, picture, after, wide, soFar } = props
   const { all, round, isClosed, start } = useRounds(rounds)
   const context = useEvaluation()
   const advice = checks.flatMap(checkId => context.finding(checkId) ?? [])
@@ -100,6 +106,7 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
       >
         <Advice findings={advice} />
         <Settings {...props} round={round} count={all.length} />
+        <WhatItTells rounds={rounds} round={round} />
         <chakra.div
           display="grid"
           gap="4"
@@ -119,7 +126,9 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
           {rounds.worst(context, round) === null ? how : <Fold name="How it is read">{how}</Fold>}
         </chakra.div>
       </Panel>
-      <RoundsSoFar rounds={rounds} checks={checks} />
+      <RoundsSoFar rounds={rounds} checks={checks}>
+        {soFar}
+      </RoundsSoFar>
     </>
   )
 }
@@ -143,7 +152,11 @@ function Settings<R extends Round>({
   const axisNow = useAxisNow()
   const unit = useReadingUnit()
   const of = stations?.(round) ?? stationsOf(rounds)
-  const shown = fields(round)
+  const screws = useAxis(axis => axis.drive.screws)
+  const shown = [
+    ...(screws === 2 && 'screw' in round ? (['screw'] as const) : []),
+    ...fields(round),
+  ] as (keyof R & string)[]
   const readsSmall = [...Object.values(of.of), ...shown.map(key => rounds.of.of[key])].some(isReading)
   const put = (key: keyof R & string, value: unknown, mergeKey?: string) => {
     const part = { [key]: value } as Partial<R>
@@ -165,16 +178,17 @@ function Settings<R extends Round>({
       {shown.map(key => {
         const field = rounds.of.of[key] as Field
         return (
-          <FieldInput
-            key={key}
-            field={field}
-            value={round[key]}
-            units={units}
-            disabled={isClosed}
-            {...(isReading(field) &&
-              key !== 'gaugeStepUm' && { typedIn: readingUnit(unit), echoes: !isClosed })}
-            onValue={(value, mergeKey) => put(key, value, mergeKey)}
-          />
+          <chakra.div key={key} gridColumn={isLong(field) ? { sm: 'span 2' } : undefined}>
+            <FieldInput
+              field={field}
+              value={round[key]}
+              units={units}
+              disabled={isClosed}
+              {...(isReading(field) &&
+                key !== 'gaugeStepUm' && { typedIn: readingUnit(unit), echoes: !isClosed })}
+              onValue={(value, mergeKey) => put(key, value, mergeKey)}
+            />
+          </chakra.div>
         )
       })}
       {readsSmall && (
@@ -201,6 +215,33 @@ function Settings<R extends Round>({
   )
 }
 
+/** What the gauge can tell at these places, and what counts: calipers are told from an indicator before they are read. */
+function WhatItTells<R extends Round>({ rounds, round }: { rounds: Rounds<R>; round: R }) {
+  const context = useEvaluation()
+  const told = attempt(() => rounds.tells?.(context, round)).value
+  if (!told) return null
+  const small = (um: number) => say(finely(um), 'smallLength', context.units)
+  const coarse = told.leastUm > told.countsUm
+  return (
+    <chakra.p
+      fontSize="14px"
+      mt="2"
+      color={coarse ? 'close' : 'quiet'}
+      fontWeight={coarse ? 700 : undefined}
+      data-tells
+    >
+      With this gauge, read like that, {small(told.leastUm)} can be told from nothing; {small(told.countsUm)}{' '}
+      is what counts.
+      {coarse && ' It can find what is badly off, not set it: borrow a finer one.'}
+    </chakra.p>
+  )
+}
+
+/** Longer words of a choice want room for two fields. */
+const LONG_WORDS = 20
+const isLong = (field: Field): boolean =>
+  field.is === 'choice' && Object.values(field.words ?? {}).some(words => (words ?? '').length > LONG_WORDS)
+
 /** What a gauge says, or may say. */
 const isReading = (field: Field | undefined) =>
   field?.is === 'number' && field.quantity === 'smallLength' && field.orNone === true
@@ -217,6 +258,15 @@ function Readings<R extends Round>({
   const unit = useReadingUnit()
   const of = useMemo(() => stations?.(round) ?? stationsOf(rounds), [stations, round, rounds])
   const first = useMemo(() => readingKeys(of), [of])
+  const notes = useMemo(
+    () =>
+      isClosed
+        ? undefined
+        : new Map(
+            oddReadings(rounds, round).map(({ rowId, key, why }) => [`${rowId} ${key}`, ODD_WORDS[why]]),
+          ),
+    [rounds, round, isClosed],
+  )
   if (Object.keys(of.of).length === 0) return null
   return (
     <chakra.div minW="0">
@@ -228,6 +278,7 @@ function Readings<R extends Round>({
         typedIn={readingUnit(unit)}
         first={first}
         disabled={isClosed}
+        notes={notes}
         addLabel={addLabel}
       />
       {!isClosed && 'gaugeStepUm' in round && (

@@ -1,8 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { addNote } from '@/core/document/logEdits'
 import { type Round, type Rounds, wentWorse } from '@/core/machine/align/rounds'
+import { onBothScrews } from '@/core/machine/align/screws'
 import type { CheckId } from '@/core/sheets'
 import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
@@ -20,12 +21,16 @@ const LONGEST_FIX = 200
 export function RoundsSoFar<R extends Round>({
   rounds,
   checks,
+  children,
 }: {
   rounds: Rounds<R>
   checks: readonly CheckId[]
+  /** What is drawn of them. */
+  children?: ReactNode
 }) {
   const context = useSettledEvaluation()
   const { axis, units } = context
+  const { screws } = axis.drive
   const { axisId } = useJobContext()
   const jobId = useJob(job => job.id)
   const all = rounds.pick(axis)
@@ -42,13 +47,20 @@ export function RoundsSoFar<R extends Round>({
       <chakra.ol display="grid" gap="1.5" fontSize="14px" css={{ listStyle: 'none' }}>
         {all.map((round, index) => {
           const worst = worsts[index] ?? null
-          const worse = wentWorse(worsts[index - 1], worst)
-          // Each round is judged as if it were the last.
-          const before = all.slice(0, index + 1)
-          const judged = context.with({ ...axis, ...rounds.only(before) })
+          // Each round is judged as if it were the last of its screw.
+          const before = all.slice(0, index + 1).filter(({ screw }) => screw === round.screw)
+          const last = before.at(-2)
+          const worse = !!last && wentWorse(worsts[all.indexOf(last)], worst)
+          const judged = context.with({
+            ...axis,
+            ...rounds.only(screws === 2 ? onBothScrews(before) : before),
+          })
           return (
             <chakra.li key={round.id} display="flex" gap="3" flexWrap="wrap" alignItems="center">
-              <chakra.strong>Round {index + 1}</chakra.strong>
+              <chakra.strong>
+                Round {index + 1}
+                {screws === 2 && round.screw && `, ${round.screw} screw`}
+              </chakra.strong>
               <chakra.span color="quiet">{momentWords(round.startedAt)}</chakra.span>
               <chakra.span fontFamily="mono">
                 {worst === null
@@ -70,13 +82,14 @@ export function RoundsSoFar<R extends Round>({
           )
         })}
       </chakra.ol>
+      {children}
       <TemporaryShim about={rounds.about} />
     </Panel>
   )
 }
 
 /** A shim of beer can holds a test, not a machine: it stands in the log until it is mended. */
-export function TemporaryShim({ about }: { about: string }) {
+function TemporaryShim({ about }: { about: string }) {
   const edit = useEdit()
   const { axisId } = useJobContext()
   const [text, setText] = useState('')

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
 import type { NumberField, RowsField } from '@/core/field/field'
+import { bandsOf } from '@/core/machine/align/bands'
 import { DRAG_PLACES, type DragRound, TURN_ANGLES, type TurnRound } from '@/core/sheets/drag/model'
 import { dragMap, dragRounds, readingsOf, turnRounds } from '@/core/sheets/drag/rounds'
 import type { QuantityKind } from '@/core/units/quantity'
@@ -127,10 +128,16 @@ function DragMap({ round }: { round: DragRound }) {
   const along = attempt(() => readingsOf(round, shop)).value
   const found = attempt(() => dragMap(context)).value
   if (!along || spanMm === null) return null
+  const shown = round.half === 'whole' ? found : null
   return (
     <>
-      <DragCurve along={along} spanMm={spanMm} />
-      {found && round.half === 'whole' && <CauseBars map={found.map} />}
+      <DragCurve
+        along={along}
+        spanMm={spanMm}
+        bands={shown ? bandsOf(shown.map, shown.read) : undefined}
+        named={shown?.map.named}
+      />
+      {shown && <CauseBars map={shown.map} />}
     </>
   )
 }

@@ -1,6 +1,7 @@
 import type { RowsField } from '@/core/field/field'
 import { RAIL_PLACES, type RailRound } from '@/core/sheets/rails/model'
 import { heightsOf, railRounds } from '@/core/sheets/rails/rounds'
+import { Schools } from '../../job/build/Schools'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { RailCurve } from './RailCurve'
@@ -30,6 +31,8 @@ const fieldsOf = ({ how }: RailRound) =>
   ] as const
 const stationsOf = ({ how }: RailRound) => (how === 'level' ? STEPPED : READ)
 
+const SCHOOLS_HERE = ['rails'] as const
+
 /** How straight a rail lies, and how the second follows the first. */
 export function RailsPanel() {
   return (
@@ -41,10 +44,13 @@ export function RailsPanel() {
       stations={stationsOf}
       addLabel="Another place"
       how={
-        <How
-          scene={SCENE}
-          words="The first rail is set straight: along a straightedge or a stretched wire, or with a level stepped along by its own base, each step beginning where the last one ended. The second is set by the first: base on the first rail’s carriage, tip on the second rail. Its rail screws are slack, but for the one you stand at. From the middle outward lets a bow go out at both ends; from the ends inward holds the ends and keeps what is bowed; from one end on pushes it all to the other. The order is chosen under Build."
-        />
+        <>
+          <How
+            scene={SCENE}
+            words="The first rail is set straight: along a straightedge or a stretched wire, or with a level stepped along by its own base, each step beginning where the last one ended. The second is set by the first: base on the first rail’s carriage, tip on the second rail. Its rail screws are slack, but for the one you stand at."
+          />
+          <Schools keys={SCHOOLS_HERE} />
+        </>
       }
       picture={round => <RailCurve heights={heightsOf(round)} />}
     />

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
 import { boltStates, partsFor } from '@/core/machine/build/holds'
+import { SCHOOL_KEYS } from '@/core/machine/build/schools'
 import { BOLT_STATES, type BoltState, type Step } from '@/core/machine/build/step'
 import { torqueShare } from '@/core/machine/build/stepScrews'
 import { type DriveJoint, JOINT_WORDS, JOINTS_OF_DRIVE } from '@/core/machine/joints/model'
@@ -12,13 +13,13 @@ import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { AtTheMachine, LeftLoose } from '../../job/build/AtTheMachine'
 import { InHand } from '../../job/build/InHand'
+import { Schools } from '../../job/build/Schools'
 import { StepList } from '../../job/build/StepList'
 import { type Build, useBuild } from '../../job/build/useBuild'
 import { useJob, useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useKept } from '../../job/useKept'
 import { Mishaps } from './Mishaps'
-import { Schools } from './Schools'
 
 const quickIn = (kept: unknown) => kept === true
 
@@ -85,7 +86,7 @@ export function StepsPanel() {
       <Mishaps />
       <Panel title="Schools and screws">
         <Fold name="Where the trade has two ways">
-          <Schools />
+          <Schools keys={SCHOOL_KEYS} />
         </Fold>
         <Fold name="Screws, joint by joint">
           <Bolts states={boltStates(steps, axis.ticks)} far={axis.ends !== 'fixed-free'} />

@@ -1,13 +1,12 @@
 import { chakra } from '@chakra-ui/react'
 import type { BuildSchools } from '@/core/machine/build/model'
-import { setBuildSchool } from '@/core/sheets/steps/edits'
-import { SCHOOL_KEYS, SCHOOLS, schoolField } from '@/core/sheets/steps/schools'
+import { SCHOOLS, type School, schoolField, setBuildSchool } from '@/core/machine/build/schools'
 import { SelectField } from '@/ui/fields/SelectField'
-import { useEdit } from '../../job/JobContext'
-import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useEdit } from '../JobContext'
+import { useAxis, useAxisNow } from '../useAxis'
 
-/** Where the trade goes about it in two ways: the one that is taken, with its reason. */
-export function Schools() {
+/** Where the trade goes about it in two ways: the one that is taken, with its reason, what it costs and what it risks. */
+export function Schools({ keys }: { keys: readonly (keyof BuildSchools)[] }) {
   const schools = useAxis(axis => axis.buildSchools)
   const axisNow = useAxisNow()
   const edit = useEdit()
@@ -18,9 +17,9 @@ export function Schools() {
       pb="2"
       gridTemplateColumns={{ base: '1fr', lg: 'repeat(2, minmax(0, 1fr))' }}
     >
-      {SCHOOL_KEYS.map(key => {
+      {keys.map(key => {
         const { label, of, words } = schoolField(key)
-        const reasons = SCHOOLS[key] as Record<string, string>
+        const { why, rounds, risk } = (SCHOOLS[key] as Record<string, School>)[schools[key]] as School
         return (
           <div key={key}>
             <SelectField<string>
@@ -33,7 +32,7 @@ export function Schools() {
               onChange={next => edit(setBuildSchool(axisNow(), key, next as BuildSchools[typeof key], label))}
             />
             <chakra.p fontSize="14px" color="quiet" mt="1">
-              {reasons[schools[key]]}
+              {why} {rounds && `Costs ${rounds}. `}Risk: {risk}.
             </chakra.p>
           </div>
         )
