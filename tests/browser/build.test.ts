@@ -196,7 +196,7 @@ test.each([
     // Alignment and proof ask for readings that these axes do not have.
     expect(refused.length).toBeGreaterThanOrEqual(least)
     for (const text of refused)
-      expect(text).toMatch(/round of readings|Measure it under Prove|has not arrived/)
+      expect(text).toMatch(/round of readings|Screw line in height|Measure it under Prove|has not arrived/)
     await bench.sees(/(\d+) of \1 done/)
     expect(bench.errors).toEqual([])
   },

@@ -61,7 +61,7 @@ export class Bench {
   }
 
   /** As a hand does: brings it into sight, waits until it stands still and nothing lies over it, and clicks. */
-  private async press(handle: ElementHandle<HTMLElement>) {
+  private async press(handle: ElementHandle<HTMLElement>, again = true): Promise<void> {
     await handle.evaluate(async element => {
       element.scrollIntoView({ block: 'center' })
       const place = () => JSON.stringify(element.getBoundingClientRect())
@@ -76,7 +76,11 @@ export class Bench {
         await new Promise(requestAnimationFrame)
       }
     })
-    await handle.click()
+    await handle.click().catch(error => {
+      // It moved on between standing still and the click: a hand follows it once.
+      if (!again || !String(error).includes('not clickable')) throw error
+      return this.press(handle, false)
+    })
   }
 
   /** Types into a field in place of what it holds, and leaves it with Enter. */

@@ -12,3 +12,11 @@ export function evenRandom(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
   }
 }
+
+/**
+ * Draws of the normal law, mean 0 and deviation 1, out of even ones, two of which each takes (Box and Muller).
+ *
+ * @example normalFrom(evenRandom(1))() // one of them
+ */
+export const normalFrom = (random: () => number) => (): number =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())

@@ -14,8 +14,6 @@ export interface LimitFacts<Key extends string = string> extends Limits {
   /** What is held to the limit, as a figure. */
   of: string
   quantity: QuantityKind
-  /** Why the usual limits are where they are. */
-  why: string
 }
 
 /** The limits of a sheet by their keys. */

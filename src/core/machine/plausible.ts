@@ -1,4 +1,5 @@
 import { leastSquares, standardErrorOf } from '../calculation/leastSquares'
+import { coverageFactor } from '../calculation/studentLaw'
 
 /** A hand reads a dial to a fifth of its mark; what is finer than this share of it was typed in another unit. */
 const FINEST_SHARE = 0.1
@@ -39,8 +40,8 @@ export function standApart(readingsUm: readonly number[], stepUm: number): numbe
   return readingsUm.flatMap((one, index) => (Math.abs(one - middle) > APART * spread ? [index] : []))
 }
 
-/** A reading this many spreads of the others off what fits them, and this many steps, stands off. */
-const OFF_SPREADS = 6
+/** A reading stands off where so sure a bound for any of its round does not reach it, nor this many steps. */
+const OFF_CONFIDENCE = 0.99
 const OFF_STEPS = 4
 
 /**
@@ -58,6 +59,8 @@ export function offTheFit(
 ): number | null {
   const unknowns = rows[0]?.length ?? 0
   if (rows.length < unknowns + 3) return null
+  // Few readings to spare know little of their spread: the bound is the wider.
+  const spreads = coverageFactor(1 - (1 - OFF_CONFIDENCE) / rows.length, rows.length - 1 - unknowns)
   let worst: number | null = null
   let most = 1
   for (let index = 0; index < rows.length; index++) {
@@ -69,7 +72,7 @@ export function offTheFit(
         row.reduce((sum, one, at) => sum + one * (fitted.coefficients[at] as number), 0),
     )
     const unsure = Math.hypot(fitted.spread, standardErrorOf(fitted, row) ?? 0)
-    const share = offBy / Math.max(OFF_SPREADS * unsure, OFF_STEPS * step)
+    const share = offBy / Math.max(spreads * unsure, OFF_STEPS * step)
     if (share > most) [worst, most] = [index, share]
   }
   return worst

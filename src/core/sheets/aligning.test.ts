@@ -7,6 +7,7 @@ import type { Axis } from '../document/axis'
 import { SHOP_TO_START } from '../document/shop'
 import { changeRound, newRound, wentWorse } from '../machine/align/rounds'
 import { shimWords } from '../machine/align/shims'
+import { bearingLifeHours } from '../machine/drive/strength'
 import { CATALOGUE } from '../machine/parts'
 import { offTheFit } from '../machine/plausible'
 import { say } from '../units/print'
@@ -14,6 +15,7 @@ import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { faceTilt } from './flange/calculation'
 import { gibRounds } from './gib/rounds'
+import { preloadRange, setBy } from './preload/range'
 import { narrowestStrip, straightness } from './rails/calculation'
 import { squareReversal } from './square/calculation'
 
@@ -91,6 +93,30 @@ describe('a face', () => {
     expect(at(read([40, 110]))?.state).toBe('unknown')
     expect(at(read([40, 110, 60]))?.sentence).toContain('a fourth would check it')
   })
+})
+
+test('a nut that is tilted costs life, and less of it the less it tilts; a motor’s plate does not tilt the nut', () => {
+  const leftWith = (share: number, face = 'casting') =>
+    find(
+      {
+        ...Y,
+        flangeRounds: Y.flangeRounds.map(round => ({
+          ...round,
+          acceptedUm: 1,
+          gaugeStepUm: 1,
+          face: face as 'casting',
+          stations: round.stations.map(one => ({
+            ...one,
+            readingUm: Math.round(110 * share * Math.cos(((one.angleDeg - 65) * Math.PI) / 180)),
+          })),
+        })),
+      },
+      'align.flange',
+    )?.sentence ?? ''
+  const percent = (text: string) => Number(/an estimated (\d+)%/.exec(text)?.[1])
+  expect(leftWith(1)).toContain('hardly any of the nut')
+  expect(percent(leftWith(0.04))).toBeGreaterThan(percent(leftWith(0.08)))
+  expect(leftWith(1, 'motor-plate')).not.toContain('life would be left')
 })
 
 describe('the preload', () => {
@@ -366,4 +392,96 @@ test('a reading that lies far off what fits the others is found, and an honest o
   expect(offTheFit(rows, [0, 1.1, 1.9, 30, 4.1, 5], 0.1)).toBe(3)
   expect(offTheFit(rows, [0, 1.1, 1.9, 3.2, 4.1, 5], 0.1)).toBeNull()
   expect(offTheFit(rows.slice(0, 3), [0, 1, 30], 0.1)).toBeNull()
+})
+
+describe('calipers', () => {
+  const STEP_UM = 20
+  test('find what is badly off, and say where they cannot tell', () => {
+    const wobbly = (wholeUm: number, gaugeStepUm: number) =>
+      find(
+        {
+          ...Y,
+          runOutRounds: [
+            {
+              ...last(Y.runOutRounds),
+              gaugeStepUm,
+              stations: last(Y.runOutRounds).stations.map(one => ({
+                ...one,
+                wholeUm: one.where === 'far' ? wholeUm : 0,
+              })),
+            },
+          ],
+        },
+        'align.runOut',
+      )?.state
+    expect(wobbly(260, STEP_UM)).toBe('fails')
+    expect(wobbly(0, STEP_UM)).toBe('holds')
+    // Small enough that it may as well be nothing: an indicator tells, calipers do not.
+    const doubtful = [10, 15, 20, 25, 30].find(um => wobbly(um, 1) !== 'holds') as number
+    expect(wobbly(doubtful, STEP_UM)).toBe('unknown')
+  })
+
+  test('do not see a play as small as what the preload squeezes', () => {
+    const set = { ...last(ALIGNED_SKARROW_X.preloadRounds), set: 'matched' as const, playUm: 0 }
+    const at = (gaugeStepUm: number) =>
+      find({ ...X, preloadRounds: [{ ...set, gaugeStepUm, turnedDeg: null }] }, 'align.preload')
+    expect(at(1)?.state).toBe('holds')
+    expect(at(100)?.state).toBe('unknown')
+    expect(at(100)?.sentence).toContain('feel for a knock')
+  })
+
+  test('do not judge a rail to what is finer than their step', () => {
+    const [rail] = ALIGNED_LONG_TOM_X.railRounds as [Axis['railRounds'][number]]
+    const at = (gaugeStepUm: number) =>
+      find(
+        {
+          ...gantry,
+          railRounds: [
+            {
+              ...rail,
+              gaugeStepUm,
+              acceptedUm: 20,
+              stations: rail.stations.map((one, index) => ({
+                ...one,
+                readingUm: [0, 20, 30, 20, 20, 0][index] as number,
+              })),
+            },
+          ],
+        },
+        'align.rails',
+      )?.state
+    expect(at(1)).toBe('fails')
+    expect(at(STEP_UM)).toBe('unknown')
+  })
+})
+
+test('the screw of an upright axis is brought out and set back, not raised', () => {
+  const upright: Axis = {
+    ...X,
+    dimensions: { ...X.dimensions, inclineDeg: { value: 90, provenance: 'measured' } },
+    rounds: X.rounds.slice(0, 1),
+  }
+  expect(find(upright, 'align.height')?.sentence).toMatch(
+    /(Bring|Set) the (far|fixed) block (out from|back to) the ways/,
+  )
+  expect(find(upright, 'align.height')?.sentence).not.toMatch(/Raise|Lower/)
+})
+
+test('more preload opens later and lives shorter; the wanted one lies between both ends', () => {
+  const t = evaluateAxis(X, CATALOGUE, 'mm')
+  const { least, wanted, most } = preloadRange(t)
+  const { preloadN } = t.part('bearing')
+  expect(wanted.preloadN).toBeCloseTo(preloadN, 6)
+  expect(wanted.lifeHours).toBeCloseTo(bearingLifeHours(t), 6)
+  for (const [less, more] of [
+    [least, wanted],
+    [wanted, most],
+  ] as const) {
+    expect(less.turnDeg).toBeLessThan(more.turnDeg)
+    expect(less.opensN).toBeLessThan(more.opensN)
+    expect(less.lifeHours).toBeGreaterThan(more.lifeHours)
+  }
+  // With none at all the whole load is on one bearing.
+  expect(setBy(t, 0)).toMatchObject({ preloadN: 0, opensN: 0 })
+  expect(setBy(t, 0).lifeHours).toBeGreaterThan(0)
 })

@@ -9,6 +9,7 @@ import { CATALOGUE, catalogueOf } from '../machine/parts'
 import { putOwnPart, removeOwnPart, takeParts } from '../machine/parts/partEdits'
 import type { LimitKey } from './'
 import { evaluateAxis, LIMITS } from './evaluateAxis'
+import { LIMIT_REASONS } from './limitReasons'
 
 const { job } = skarrow()
 const stamp = { id: 'c', at: '2026-11-25T09:00:00.000Z' }
@@ -85,9 +86,9 @@ describe('limits of checks', () => {
 
   test('of every check are in order, and say why they are so', () => {
     for (const key of Object.keys(LIMITS) as LimitKey[]) {
-      const { holds, close, why, of } = LIMITS[key]
+      const { holds, close, of } = LIMITS[key]
       expect({ key, problem: limitsProblem(LIMITS[key], holds, close) }).toEqual({ key, problem: null })
-      expect({ key, said: why.length > 30 && of.length > 10 }).toEqual({ key, said: true })
+      expect({ key, said: LIMIT_REASONS[key].length > 30 && of.length > 10 }).toEqual({ key, said: true })
       expect(limitsOf(axisOf(job), LIMITS[key])).toMatchObject({ holds, close })
     }
     expect(limitWords(LIMITS['axis.handwheel'], LIMITS['axis.handwheel'], 'inch')).toBe(

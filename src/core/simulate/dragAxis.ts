@@ -1,4 +1,4 @@
-import { evenRandom } from '../calculation/evenRandom'
+import { evenRandom, normalFrom } from '../calculation/evenRandom'
 import { dragShares, reachOf } from '../machine/align/dragShares'
 import type { Cause, DragRead } from '../machine/align/tightSpots'
 
@@ -25,7 +25,7 @@ export const PLANTED = [
 export function simulatedDrag(seed: number, planted: Cause | null): DragRead {
   const random = evenRandom(seed)
   const between = (low: number, high: number) => low + (high - low) * random()
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+  const normal = normalFrom(random)
   const sign = () => (random() < 0.5 ? -1 : 1)
   const spanMm = between(250, 1600)
   const rootDiameterMm = between(12, 28)

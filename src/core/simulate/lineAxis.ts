@@ -1,4 +1,4 @@
-import { evenRandom } from '../calculation/evenRandom'
+import { evenRandom, normalFrom } from '../calculation/evenRandom'
 import { numbered } from '../field/field'
 import { judgePlane } from '../sheets/screwLine/judgeRound'
 
@@ -17,7 +17,7 @@ const STOCK_UM = 10
 export function roundsToTarget(seed: number): number | null {
   const random = evenRandom(seed)
   const between = (low: number, high: number) => low + (high - low) * random()
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+  const normal = normalFrom(random)
   const spanMm = between(300, 1500)
   const clampedAtMm = Math.round(spanMm * 0.08)
   const noiseUm = between(1, 3)

@@ -2,13 +2,10 @@ import dynamic from 'next/dynamic'
 import type { ComponentType } from 'react'
 import type { SheetId } from '@/core/sheets'
 import { GeometryPanel } from './geometry/Panel'
-import { GoalsPanel } from './goals/Panel'
-import { LoadsPanel } from './loads/Panel'
-import { ToMeasurePanel } from './toMeasure/Panel'
 
 const later = (load: () => Promise<ComponentType>) => dynamic(load, { ssr: false })
 
-/** The panel of every sheet; the compiler sees that none is missing. Those of the first stage come with the app. */
+/** The panel of every sheet; the compiler sees that none is missing. The first comes with the app. */
 export const PANELS: Record<SheetId, ComponentType> = {
   overview: later(() => import('./overview/Panel').then(module => module.OverviewPanel)),
   schedule: later(() => import('./schedule/Panel').then(module => module.SchedulePanel)),
@@ -17,9 +14,9 @@ export const PANELS: Record<SheetId, ComponentType> = {
   ownParts: later(() => import('./ownParts/Panel').then(module => module.OwnPartsPanel)),
   machineRecord: later(() => import('./machineRecord/Panel').then(module => module.MachineRecordPanel)),
   geometry: GeometryPanel,
-  loads: LoadsPanel,
-  goals: GoalsPanel,
-  toMeasure: ToMeasurePanel,
+  loads: later(() => import('./loads/Panel').then(module => module.LoadsPanel)),
+  goals: later(() => import('./goals/Panel').then(module => module.GoalsPanel)),
+  toMeasure: later(() => import('./toMeasure/Panel').then(module => module.ToMeasurePanel)),
   inWords: later(() => import('./inWords/Panel').then(module => module.InWordsPanel)),
   search: later(() => import('./search/Panel').then(module => module.SearchPanel)),
   drive: later(() => import('./drive/Panel').then(module => module.DrivePanel)),

@@ -12,10 +12,18 @@ import { isPaper } from '../job/address'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
 import { addressOf, go, usePlace } from '../job/place'
 import { saveJob } from '../job/saveJob'
-import { FolderCopy } from './FolderCopy'
 import { JobFrame } from './JobFrame'
 import { useSession } from './useSession'
 
+/** Copies follow when a job has rested for a while: what makes them comes when the first screen stands. */
+const COPIES_AFTER_MS = 2500
+const FolderCopy = dynamic(
+  async () => {
+    await new Promise(done => setTimeout(done, COPIES_AFTER_MS))
+    return (await import('./FolderCopy')).FolderCopy
+  },
+  { ssr: false },
+)
 // Paper comes when it is asked for.
 const RecordScreen = dynamic(() => import('../record/RecordScreen').then(module => module.RecordScreen), {
   ssr: false,

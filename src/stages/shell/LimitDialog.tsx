@@ -5,6 +5,7 @@ import { limitWords, setLimits } from '@/core/evaluation/limitEdits'
 import { limitsOf, limitsProblem } from '@/core/evaluation/limits'
 import type { LimitKey } from '@/core/sheets'
 import { LIMITS } from '@/core/sheets/evaluateAxis'
+import { LIMIT_REASONS } from '@/core/sheets/limitReasons'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
@@ -83,7 +84,7 @@ export function LimitDialog({ limitKey, title, onClose }: Props) {
         <p>
           <strong>{facts.of}.</strong> Usually it {limitWords(facts, facts, units)}.
         </p>
-        <chakra.p color="quiet">{facts.why}</chakra.p>
+        <chakra.p color="quiet">{LIMIT_REASONS[limitKey]}</chakra.p>
         {figure('holds', `It holds ${to}`)}
         {figure('close', `It is close ${to}, and fails beyond`)}
         {problem && (

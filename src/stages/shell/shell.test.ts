@@ -89,7 +89,17 @@ describe('what each stage lays on the drive line', () => {
 
   test('align: how the blocks stand, low where they must be raised', () => {
     const { bend, marks } = overlay(X, 'align')
-    expect(marks.map(mark => mark.text)).toEqual(['1 µm high', '12.1 µm low'])
+    expect(marks.map(mark => mark.text)).toEqual(['1 µm high', '12 µm low'])
+    // The screw of a head hangs before its column: nothing there is high or low.
+    const upright = {
+      ...X,
+      dimensions: { ...X.dimensions, inclineDeg: { value: 90, provenance: 'measured' as const } },
+    }
+    expect(
+      overlay(upright, 'align')
+        .marks.map(mark => mark.text)
+        .join(),
+    ).toMatch(/too far out.*too far in/)
     expect(bend?.farUm).toBeLessThan(0)
     expect(overlay({ ...Y, dragRounds: [] }, 'align')).toEqual({
       marks: [],

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { evenRandom, normalFrom } from '../../calculation/evenRandom'
 import { numbered } from '../../field/field'
 import { couplerRounds } from '../../sheets/shafts/rounds'
 import { waysRounds } from '../../sheets/waysFriction/rounds'
@@ -85,4 +86,27 @@ test('a pull that was jerked is found by the line of the others', () => {
     ),
   }
   expect(oddReadings(waysRounds, round)).toMatchObject([{ index: 3, key: 'pullN', why: 'off' }])
+})
+
+describe('of simulated sweeps', () => {
+  const sweep = (seed: number, places: number, slipUm: number) => {
+    const draw = normalFrom(evenRandom(seed))
+    const read = Array.from(
+      { length: places },
+      (_, index) => 90 * Math.cos((2 * Math.PI * index) / places - seed) + 4 * draw(),
+    ).map(Math.round)
+    return coupler(read.with(seed % places, (read[seed % places] as number) + slipUm))
+  }
+  const seeds = Array.from({ length: 400 }, (_, index) => index + 1)
+  const marked = (places: number, slipUm: number) =>
+    seeds.filter(seed => why({ ...sweep(seed, places, slipUm), gaugeStepUm: 1 }).length > 0).length /
+    seeds.length
+
+  test('honest ones are left alone, few readings as well as many', () => {
+    for (const places of [6, 8, 12]) expect(marked(places, 0)).toBeLessThanOrEqual(0.02)
+  })
+
+  test('a slip of half a millimetre is found', () => {
+    for (const places of [6, 8, 12]) expect(marked(places, 500)).toBeGreaterThanOrEqual(0.95)
+  })
 })

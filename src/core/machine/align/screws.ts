@@ -63,9 +63,14 @@ export const eachScrew =
             : `${said} ${SCREW_WORDS[better.screw]}: ${better.judgement.sentence}`,
       }
     const unread = `The ${otherThan(worse.screw)} screw has no round yet: each by itself, before the two are squared.`
-    return worse.judgement.state === 'fails'
-      ? { ...worse.judgement, sentence: `${said} ${unread}` }
-      : noAdvice(`${said} ${unread}`)
+    switch (worse.judgement.state) {
+      case 'unknown':
+        return { ...worse.judgement, sentence: said }
+      case 'fails':
+        return { ...worse.judgement, sentence: `${said} ${unread}` }
+      default:
+        return noAdvice(`${said} ${unread}`)
+    }
   }
 
 /** What was last done to one of the two screws after a moment; null where nothing was: then they stand as they were squared. */

@@ -61,4 +61,4 @@ export const lifeShare = calculation({
 
 /** What is left of a life, as advice says it. @example lifeLeftWords(0.001, say) // 'hardly any' */
 export const lifeLeftWords = (lifeShare: number, say: Say): string =>
-  lifeShare < 0.01 ? 'hardly any' : `some ${say(lifeShare, 'share')}`
+  lifeShare < 0.01 ? 'hardly any' : `an estimated ${say(lifeShare, 'share', 0)}`

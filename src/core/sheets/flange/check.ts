@@ -1,9 +1,14 @@
-import { defineChecks } from '../../evaluation/check'
+import { attempt } from '../../evaluation/attempt'
+import { defineChecks, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
+import { reachOf } from '../../machine/align/dragShares'
 import { against, clockOf, expanded, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
 import { shimWords } from '../../machine/align/shims'
+import { nearestMm, SUPPORT_STIFFNESS_N_PER_UM, sideLoad } from '../../machine/align/sideLoad'
+import { lifeLeftWords } from '../../machine/align/worth'
 import { faceTilt } from './calculation'
 import type { FlangeRound } from './model'
 import { flangeRounds, sweptOf } from './rounds'
@@ -16,6 +21,23 @@ const FACE_WORDS: Record<FlangeRound['face'], string> = {
   'motor-plate': 'under the plate of the motor',
 }
 
+/** Of x / (x^3 / 3EI + 1 / k) the largest lies at so much of the reach (3EI / k)^(1/3). */
+const WORST_AT = 0.5 ** (1 / 3)
+
+/** What a nut that is tilted costs: the screw leaves it askew, and the nearest block pushes it back. */
+function worthWords(t: EvaluationContext, { face }: FlangeRound, tiltUmPerMm: number, say: Say): string {
+  if (face === 'motor-plate') return ''
+  const load = attempt(() => {
+    const { fixed, far } = nearestMm(t)
+    const reachMm = reachOf(t.part('screw').rootDiameterMm, SUPPORT_STIFFNESS_N_PER_UM)
+    const distanceMm = Math.max(Math.min(fixed, far), reachMm * WORST_AT)
+    return { distanceMm, ...sideLoad(t, 'flange.worth', tiltUmPerMm * distanceMm, distanceMm) }
+  }).value
+  return load
+    ? ` Left so, the screw leaves the nut askew, and a block pushes it back, most with the nut ${say(load.distanceMm, 'length', 0)} from it, by about ${say(load.sideForceN, 'force', 0)}: ${lifeLeftWords(load.lifeShare, say)} of the nut's life would be left.`
+    : ''
+}
+
 export const FLANGE_CHECKS = defineChecks({
   'align.flange': {
     title: 'Face out of square',
@@ -23,6 +45,8 @@ export const FLANGE_CHECKS = defineChecks({
     judge: eachScrew(flangeRounds.pick, (t, say) => {
       const round = lastRound(flangeRounds, t.axis)
       if (!round) return null
+      const odd = oddAdvice(flangeRounds, round, say)
+      if (odd) return odd
       const readings = sweptOf(round)
       if (new Set(readings.map(({ angleDeg }) => angleDeg % 360)).size < 3)
         return noAdvice(
@@ -32,8 +56,6 @@ export const FLANGE_CHECKS = defineChecks({
       const stepUm = stepOf(round, 'flange')
       const small = (um: number) => say(finely(um), 'smallLength')
       const deg = (value: number) => `${say(value, 'angle', 0)} (${clockOf(value)})`
-      const odd = oddAdvice(flangeRounds, round, say)
-      if (odd) return odd
       const { radiusMm, boltCircleMm } = round
       const tilt = t.figure('faceTilt', faceTilt, { readings, radiusMm, boltCircleMm })
       const { shimUm, shimAtDeg, proudAtDeg, residualUm, tiltUmPerMm } = tilt
@@ -75,7 +97,7 @@ export const FLANGE_CHECKS = defineChecks({
             'fails',
             'smallLength',
             figures,
-            `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${unchecked}`,
+            `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${worthWords(t, round, tiltUmPerMm, say)}${unchecked}`,
           )
       }
     }),

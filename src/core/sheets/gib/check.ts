@@ -26,6 +26,8 @@ export const GIB_CHECKS = defineChecks({
           sentence:
             'It locks going one way and runs free the other: the gib walks with the slide and wedges. Push it back to where it began, set it, then lock it: both of its screws against its ends. Read again after that.',
         }
+      const odd = oddAdvice(gibRounds, round, say)
+      if (odd) return odd
       if (plays.length < 2)
         return noAdvice(
           'Push and pull the slide to the side at two or more places, with the gauge at its side.',
@@ -33,8 +35,6 @@ export const GIB_CHECKS = defineChecks({
       const stepUm = stepOf(round, 'gib')
       const small = (um: number) => say(finely(um), 'smallLength')
       const at = (mm: number) => say(mm, 'length', 0)
-      const odd = oddAdvice(gibRounds, round, say)
-      if (odd) return odd
       if (stepUm > targetUm)
         return noAdvice(
           `A gauge of ${small(stepUm)} a mark cannot tell a play of ${small(targetUm)}. Borrow a finer one, or feel: it is snug where a hand just moves the slide and it does not rock.`,

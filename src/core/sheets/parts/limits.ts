@@ -8,7 +8,6 @@ export const LIMITS = defineLimits({
     close: 1.5,
     of: 'Torque the motor gives for each that is needed',
     quantity: 'ratio',
-    why: 'A motor without feedback loses steps for good at the first moment that asks too much: a dry gib, a cold morning, a blunt cutter. Half its torque is kept for those.',
   },
   'motor.torqueMargin.closed': {
     sense: 'at-least',
@@ -16,7 +15,6 @@ export const LIMITS = defineLimits({
     close: 1.25,
     of: 'Torque the motor gives for each that is needed',
     quantity: 'ratio',
-    why: 'A motor with feedback catches up after a moment that asks too much, so less is kept in hand.',
   },
   'screw.criticalSpeed': {
     sense: 'at-most',
@@ -24,7 +22,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Top speed as a share of the speed allowed',
     quantity: 'share',
-    why: 'The speed allowed is 0.8 of where the screw whips. Blocks give and screws are not quite straight, so a tenth more is kept.',
   },
   'screw.buckling': {
     sense: 'at-most',
@@ -32,7 +29,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Largest push as a share of the push allowed',
     quantity: 'share',
-    why: 'The push allowed is half of what bends the screw out. A crash pushes harder than any cut.',
   },
   'nut.speedValue': {
     sense: 'at-most',
@@ -40,7 +36,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Diameter times speed as a share of what the nut takes',
     quantity: 'share',
-    why: 'At the limit the balls hit the return tubes hard. A tenth below it they run quietly for years.',
   },
   'screw.life': {
     sense: 'at-least',
@@ -48,7 +43,6 @@ export const LIMITS = defineLimits({
     close: 0.8,
     of: 'Hours of life for each that is wanted',
     quantity: 'ratio',
-    why: 'The life is what nine of ten screws reach, so the hours wanted are already on the safe side.',
   },
   'nut.staticSafety': {
     sense: 'at-least',
@@ -56,7 +50,6 @@ export const LIMITS = defineLimits({
     close: 1.5,
     of: 'Static capacity for each newton of the largest load',
     quantity: 'ratio',
-    why: 'Beyond the static capacity the balls leave dents. Twice is usual where work is bumped and jammed.',
   },
   'nut.preload': {
     sense: 'at-least',
@@ -64,7 +57,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Load at which the nut opens for each newton of the largest load',
     quantity: 'ratio',
-    why: 'Once the load opens the nut, its play is back. Preload also wears off: a fifth is kept for that.',
   },
   'bearing.preload': {
     sense: 'at-least',
@@ -72,7 +64,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Load at which the pair opens for each newton of the largest load',
     quantity: 'ratio',
-    why: 'Once the load opens the pair, its play is back. A fifth is kept for a locknut that settles.',
   },
   'screw.pretension': {
     sense: 'at-most',
@@ -80,7 +71,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Pull of the screw as a share of what the bearings carry at rest',
     quantity: 'share',
-    why: 'The pull stands on the bearings day and night, and the load comes on top of it.',
   },
   'bearing.life': {
     sense: 'at-least',
@@ -88,7 +78,6 @@ export const LIMITS = defineLimits({
     close: 0.8,
     of: 'Hours of life for each that is wanted',
     quantity: 'ratio',
-    why: 'The life is what nine of ten bearings reach, so the hours wanted are already on the safe side.',
   },
   'coupler.torque': {
     sense: 'at-most',
@@ -96,7 +85,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: "Motor's torque times service factor as a share of the rated torque",
     quantity: 'share',
-    why: 'A strong motor can crack a slit coupler at one stop. A fifth is kept for shafts a little out of line.',
   },
   'coupler.misalignment': {
     sense: 'at-most',
@@ -104,7 +92,6 @@ export const LIMITS = defineLimits({
     close: 1.25,
     of: 'Share used of what the coupler bears out of line',
     quantity: 'share',
-    why: 'The three ways to be out of line add up. A quarter beyond it a coupler still runs, and tires sooner.',
   },
   'belt.pull': {
     sense: 'at-most',
@@ -112,7 +99,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Pull times service factor as a share of the rated pull',
     quantity: 'share',
-    why: 'Beyond the rated pull the belt jumps teeth, and the position is lost without a word.',
   },
   'belt.mesh': {
     sense: 'at-least',
@@ -120,7 +106,6 @@ export const LIMITS = defineLimits({
     close: 5,
     of: 'Teeth of the small pulley in mesh',
     quantity: 'ratio',
-    why: 'The rated pull counts on six teeth that share it.',
   },
   'motor.inertiaRatio': {
     sense: 'at-most',
@@ -128,7 +113,6 @@ export const LIMITS = defineLimits({
     close: 10,
     of: 'Inertia of the load for each of the rotor',
     quantity: 'ratio',
-    why: 'A load much heavier than the rotor swings it about: it rings, overshoots, or falls out of step.',
   },
   'axis.stallThrust': {
     sense: 'at-most',
@@ -136,7 +120,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Thrust at a stall as a share of what the weakest part bears',
     quantity: 'share',
-    why: 'One day the slide runs into something. The motor should stall before anything dents or bends.',
   },
   'axis.handwheel': {
     sense: 'at-most',
@@ -144,7 +127,6 @@ export const LIMITS = defineLimits({
     close: 60,
     of: 'Force at the grip of the handwheel',
     quantity: 'force',
-    why: 'A hand turns with 30 N all day; 60 N is work.',
   },
   'axis.lostMotion': {
     sense: 'at-most',
@@ -152,7 +134,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Lost motion as a share of what is accepted',
     quantity: 'share',
-    why: 'Reckoned play is play of new parts, well fitted. A fifth is kept for what the fitting leaves.',
   },
   'axis.unpoweredDrop': {
     sense: 'at-least',
@@ -160,7 +141,6 @@ export const LIMITS = defineLimits({
     close: 1.5,
     of: 'Torque that holds for each that the load puts back',
     quantity: 'ratio',
-    why: 'A head that comes down takes a hand or a cutter with it. Detent and drag fall with wear and warmth: twice is kept, and the friction of the ways, a gib setting away from nothing, is not counted.',
   },
   'motor.rmsTorque': {
     sense: 'at-most',
@@ -168,7 +148,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Torque over the duty as a share of what the motor bears all day',
     quantity: 'share',
-    why: 'A servo gives three times its torque for a moment, and overheats when that goes on.',
   },
   'bearing.seat': {
     sense: 'at-least',
@@ -176,7 +155,6 @@ export const LIMITS = defineLimits({
     close: 0.5,
     of: 'Shoulder that the inner ring stands on',
     quantity: 'length',
-    why: 'The locknut pulls the inner ring against it. Less than that has only the rounding of the edge left to stand on.',
   },
   'axis.positionBudget': {
     sense: 'at-most',
@@ -184,7 +162,6 @@ export const LIMITS = defineLimits({
     close: 1.25,
     of: 'What a place may be off as a share of what is accepted',
     quantity: 'share',
-    why: 'The parts are seldom all at their worst at once: a quarter more can be lived with until it is measured.',
   },
   'axis.cutDeflection': {
     sense: 'at-most',
@@ -192,7 +169,6 @@ export const LIMITS = defineLimits({
     close: 2,
     of: 'Give under the cut as a share of the position accepted',
     quantity: 'share',
-    why: 'A light last pass takes the give out again; beyond twice the shape of every roughing cut shows in the part.',
   },
   'drive.racking': {
     sense: 'at-most',
@@ -200,7 +176,6 @@ export const LIMITS = defineLimits({
     close: 1.5,
     of: 'Difference of two leads as a share of what is accepted',
     quantity: 'share',
-    why: 'Screws of one batch differ less than their class allows; half as much again is often still square enough.',
   },
   'nut.pressureSpeed': {
     sense: 'at-most',
@@ -208,7 +183,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Pressure times sliding speed as a share of what the nut bears',
     quantity: 'share',
-    why: 'The limit is for a nut that is always oiled. A fifth is kept for the day it is not.',
   },
   'belt.motorShaft': {
     sense: 'at-most',
@@ -216,6 +190,5 @@ export const LIMITS = defineLimits({
     close: 1.25,
     of: 'Pull of the belt as a share of what the shaft of the motor bears',
     quantity: 'share',
-    why: "The maker's figure is for the middle of the shaft. Close to the face it bears more, and the bearings tire sooner.",
   },
 })

@@ -1,7 +1,7 @@
 import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
 import { lifeWords } from '../../evaluation/measures'
-import { against, finely, noAdvice, stepOf, turnWords } from '../../machine/align/judging'
+import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
 import { locknut } from '../../machine/build/preload'
@@ -90,7 +90,7 @@ export const PRELOAD_CHECKS = defineChecks({
                   `No play, and as tight as it should be.${byPull}`,
                 )
         return noAdvice(
-          `No play, but how tight? Go back to where the play begins, and count ${deg(nut.turnDeg)} from there (${turnWords(nut.turnDeg)}).${byPull}`,
+          `No play, but how tight? Go back to where the play begins, and turn ${deg(nut.turnDeg)} from there: ${say(nut.handleTravelMm, 'length', 0)} at the end of a spanner of ${say(nut.handleMm, 'length', 0)}.${byPull}`,
         )
       }
       const share = turnedDeg / nut.turnDeg

@@ -18,6 +18,8 @@ export const RAILS_CHECKS = defineChecks({
     judge(t, say) {
       const round = lastRound(railRounds, t.axis)
       if (!round) return null
+      const odd = oddAdvice(railRounds, round, say)
+      if (odd) return odd
       const heights = heightsOf(round)
       const widthUm = widthOf(round)
       const { how, acceptedUm, screwPitchMm } = round
@@ -30,8 +32,6 @@ export const RAILS_CHECKS = defineChecks({
       const small = (um: number) => say(finely(um), 'smallLength')
       const at = (mm: number) => say(mm, 'length', 0)
       const stepUm = how === 'level' ? 0 : stepOf(round, 'rails')
-      const odd = oddAdvice(railRounds, round, say)
-      if (odd) return odd
       const { slopeUmPerM } = t.figure('straightness', straightness, { stations: heights })
       const figures = [widthUm, acceptedUm] as const
       if (widthUm + stepUm <= acceptedUm)
@@ -43,7 +43,7 @@ export const RAILS_CHECKS = defineChecks({
             ? `The second rail keeps its distance within ${small(widthUm)}, against ${small(acceptedUm)} accepted.`
             : `Straight within a strip of ${small(widthUm)}, against ${small(acceptedUm)} accepted.`,
         )
-      if (widthUm <= acceptedUm)
+      if (widthUm <= acceptedUm || (widthUm - stepUm <= acceptedUm && stepUm > acceptedUm / 2))
         return noAdvice(
           `${small(widthUm)} along the rail against ${small(acceptedUm)} accepted, read in steps of ${small(stepUm)}: a finer gauge would tell.`,
         )
@@ -73,7 +73,7 @@ export const RAILS_CHECKS = defineChecks({
         'fails',
         'smallLength',
         figures,
-        `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(Math.abs(worst.offUm))} ${worst.offUm > 0 ? 'proud' : 'low'} at ${at(worst.positionMm)}, against ${small(acceptedUm)} accepted. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`,
+        `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted; it stands ${small(Math.abs(worst.offUm))} ${worst.offUm > 0 ? 'proud' : 'low'} at ${at(worst.positionMm)}. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`,
       )
     },
   },

@@ -1,7 +1,7 @@
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import type { State } from '../../evaluation/finding'
-import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { against, expanded, finely, noAdvice, stepOf } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
@@ -84,27 +84,26 @@ export const RUN_OUT_CHECKS = defineChecks({
     judge: eachScrew(runOutRounds.pick, (t, say) => {
       const round = lastRound(runOutRounds, t.axis)
       if (!round) return null
+      const odd = oddAdvice(runOutRounds, round, say)
+      if (odd) return odd
       const wobbles = wobblesOf(round)
       if (wobbles.length === 0)
         return noAdvice(
           'Turn the screw slowly once round with the tip on the journal: read how far the needle goes from least to most.',
         )
       const stepUm = stepOf(round, 'runOut')
-      const odd = oddAdvice(runOutRounds, round, say)
-      if (odd) return odd
       const judged = judgeWobbles(t, wobbles, say).toSorted(
         (a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || b.wobble.wholeUm - a.wobble.wholeUm,
       )
       const [worst] = judged
       if (!worst) return null
       const { wobble } = worst
+      // Two readings are taken from each other, each to a step.
+      const unsureUm = expanded(stepUm / Math.sqrt(6), 0)
       const stateAt = (wholeUm: number) => judgeWobbles(t, [{ ...wobble, wholeUm }], say)[0]?.state
-      if (
-        stateAt(Math.max(0, wobble.wholeUm - stepUm)) !== stateAt(wobble.wholeUm + stepUm) &&
-        stepUm > wobble.wholeUm / 2
-      )
+      if (worst.state !== 'holds' && stateAt(Math.max(0, wobble.wholeUm - unsureUm)) === 'holds')
         return noAdvice(
-          `${worst.sentence} But with marks of ${say(stepUm, 'smallLength')} it may be from nothing to ${say(wobble.wholeUm + stepUm, 'smallLength')}: this gauge cannot tell whether it matters. Borrow a finer one.`,
+          `${worst.sentence} But with marks of ${say(stepUm, 'smallLength')} it is known to ± ${say(finely(unsureUm), 'smallLength')}: this gauge cannot tell whether it matters. Borrow a finer one.`,
         )
       return against(
         worst.state,

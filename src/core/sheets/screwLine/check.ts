@@ -1,30 +1,30 @@
 import { attempt } from '../../evaluation/attempt'
 import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { NotKnown } from '../../evaluation/notKnown'
+import { finely } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
 import { nearestMm, sideLoad } from '../../machine/align/sideLoad'
 import { lifeLeftWords } from '../../machine/align/worth'
 import { screwLine } from './calculation'
-import { judgePlane, type LineSetting, lineInputs, lineSetting, type Plane } from './judgeRound'
+import { isUpright, judgePlane, type LineSetting, lineInputs, lineSetting, type Plane } from './judgeRound'
 import { screwRounds } from './rounds'
 
-const DIRECTION: Record<Plane, [grows: string, shrinks: string]> = {
+type Way = Plane | 'out'
+const DIRECTION: Record<Way, [grows: string, shrinks: string]> = {
   height: ['Raise', 'Lower'],
+  // The screw of a head hangs before its column.
+  out: ['Bring out from the ways', 'Set back to the ways'],
   side: ['Shift towards you', 'Shift away from you'],
 }
 
 /** One move in words: "Raise the far block by 60 µm". */
-export function moveInWords(
-  plane: Plane,
-  move: { block: 'fixed' | 'far'; moveUm: number },
-  say: Say,
-): string {
-  const [grows, shrinks] = DIRECTION[plane]
+export function moveInWords(way: Way, move: { block: 'fixed' | 'far'; moveUm: number }, say: Say): string {
+  const [grows, shrinks] = DIRECTION[way]
   const verb = move.moveUm >= 0 ? grows : shrinks
   const [first = '', ...rest] = verb.split(' ')
-  return `${[first, `the ${move.block} block`, ...rest].join(' ')} by ${say(Math.abs(move.moveUm), 'smallLength')}`
+  return `${[first, `the ${move.block} block`, ...rest].join(' ')} by ${say(finely(Math.abs(move.moveUm)), 'smallLength')}`
 }
 
 const alignCheck = (plane: Plane): Check => ({
@@ -33,6 +33,8 @@ const alignCheck = (plane: Plane): Check => ({
   judge: eachScrew(screwRounds.pick, (t, say): Judgement | null => {
     const round = lastRound(screwRounds, t.axis)
     if (!round) return null
+    const odd = oddAdvice(screwRounds, round, say, plane === 'height' ? 'heightUm' : 'sideUm')
+    if (odd) return odd
     const setting = lineSetting(t, t.dimension('supportSpanMm'))
     const targetUm = t.axis.goals.alignmentTargetUm
     const inputs = lineInputs(round, plane, setting)
@@ -47,9 +49,7 @@ const alignCheck = (plane: Plane): Check => ({
     if (round.gaugeStepUm === null)
       throw new NotKnown({ sheet: 'screwLine', stage: 'align', what: 'the step of the gauge' })
     const { gaugeStepUm } = round
-    const small = (um: number) => say(um, 'smallLength')
-    const odd = oddAdvice(screwRounds, round, say, plane === 'height' ? 'heightUm' : 'sideUm')
-    if (odd) return odd
+    const small = (um: number) => say(finely(um), 'smallLength')
     const advice = judgePlane(round, plane, setting, targetUm, gaugeStepUm)
     if (advice.kind === 'too-few') return few
     const bent = small(advice.line.worstResidualUm)
@@ -69,6 +69,7 @@ const alignCheck = (plane: Plane): Check => ({
       }
     }
     const largestUm = Math.max(...advice.moves.map(({ moveUm }) => Math.abs(moveUm)))
+    const unsureUm = Math.max(...advice.moves.map(({ uncertainUm }) => uncertainUm))
     const [costly] = advice.moves.toSorted((a, b) => Math.abs(b.moveUm) - Math.abs(a.moveUm))
     const load =
       costly &&
@@ -84,8 +85,8 @@ const alignCheck = (plane: Plane): Check => ({
       use: largestUm / targetUm,
       sentence:
         advice.kind === 'in-line'
-          ? `Both blocks are within ${small(largestUm)} of the line, against ${target} accepted.${third}`
-          : `${advice.moves.map(move => `${moveInWords(plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${worth}${third}`,
+          ? `Both blocks are within ${small(largestUm)} (± ${small(unsureUm)}) of the line, against ${target} accepted.${third}`
+          : `${advice.moves.map(move => `${moveInWords(plane === 'height' && isUpright(t.axis) ? 'out' : plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${worth}${third}`,
     }
   }),
 })

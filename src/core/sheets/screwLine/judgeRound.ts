@@ -34,6 +34,11 @@ interface Inputs {
   farBlockMm: number
 }
 
+/** From here on an axis stands up: what is read as height is out from its ways. */
+const UPRIGHT_DEG = 60
+export const isUpright = ({ dimensions }: EvaluationContext['axis']): boolean =>
+  (dimensions.inclineDeg.value ?? 0) > UPRIGHT_DEG
+
 /** What the line of a screw is read on: how long it is between its blocks, and how it hangs there. */
 export interface LineSetting {
   spanMm: number

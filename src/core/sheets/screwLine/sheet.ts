@@ -1,7 +1,8 @@
+import { finely } from '../../machine/align/judging'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { SCREW_LINE_CHECKS } from './check'
-import { judgePlane, lineSetting } from './judgeRound'
+import { isUpright, judgePlane, lineSetting } from './judgeRound'
 import { ROUNDS } from './model'
 
 /** The line of the screw, read round by round, and which block to move. */
@@ -25,14 +26,15 @@ export const screwLine = defineSheet({
     )
     if (advice.kind === 'too-few') return {}
     const { correctionFixedUm, correctionFarUm } = advice.line
+    const [low, high] = isUpright(axis) ? ['too far in', 'too far out'] : ['low', 'high']
     // What must be raised stands low.
     const stands = (correctionUm: number) =>
-      `${say(Math.abs(correctionUm), 'smallLength', units)} ${correctionUm > 0 ? 'low' : 'high'}`
+      `${say(finely(Math.abs(correctionUm)), 'smallLength', units)} ${correctionUm > 0 ? low : high}`
     return {
       bend: {
         fixedUm: -correctionFixedUm,
         farUm: -correctionFarUm,
-        label: 'dashed: the screw in height, much enlarged',
+        label: `dashed: the screw ${isUpright(axis) ? 'out from the ways' : 'in height'}, much enlarged`,
       },
       marks: [
         { part: 'bearing', text: stands(correctionFixedUm) },

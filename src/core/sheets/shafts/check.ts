@@ -20,6 +20,8 @@ export const SHAFTS_CHECKS = defineChecks({
     judge: eachScrew(couplerRounds.pick, (t, say) => {
       const round = lastRound(couplerRounds, t.axis)
       if (!round || isBelted(t)) return null
+      const odd = oddAdvice(couplerRounds, round, say)
+      if (odd) return odd
       const found = couplerRead(t)
       if (!found)
         return noAdvice(
@@ -27,8 +29,6 @@ export const SHAFTS_CHECKS = defineChecks({
         )
       const stepUm = stepOf(round, 'shafts')
       const small = (um: number) => say(finely(um), 'smallLength')
-      const odd = oddAdvice(couplerRounds, round, say)
-      if (odd) return odd
       const { parallelMm, parallelTowardsDeg, angularDeg, openAtDeg } = found
       const { parallelLimitMm, angularLimitDeg, axialLimitMm } = t.part('coupler')
       const { use } = t.figure('couplerUse', couplerMisalignmentUse, {
@@ -74,14 +74,14 @@ export const SHAFTS_CHECKS = defineChecks({
     judge: eachScrew(beltRounds.pick, (t, say) => {
       const round = lastRound(beltRounds, t.axis)
       if (!round || !isBelted(t)) return null
+      const odd = oddAdvice(beltRounds, round, say)
+      if (odd) return odd
       const line = pulleyLine(round)
       if (!line)
         return noAdvice(
           'Read the gap at two or more places across the pulley, with feelers or shims under the straightedge.',
         )
       stepOf(round, 'shafts')
-      const odd = oddAdvice(beltRounds, round, say)
-      if (odd) return odd
       const besideDeg = degrees(Math.atan(Math.abs(line.besideUm) / 1000 / t.axis.driveSizes.beltCentresMm))
       const tiltDeg = degrees(Math.atan(Math.abs(line.tiltUmPerMm) / 1000))
       const all = besideDeg + tiltDeg

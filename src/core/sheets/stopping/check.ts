@@ -10,7 +10,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Length kept clear for each millimetre that the axis needs to stop',
     quantity: 'ratio',
-    why: 'Soft limit, switch and hard stop lie within what is kept clear. Half as much again is kept for a switch that is set a little late and a drive that slows less hard when it is hot.',
   },
 })
 

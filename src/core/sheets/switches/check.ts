@@ -13,7 +13,6 @@ export const LIMITS = defineLimits({
     close: 1,
     of: 'Room behind the switch for each millimetre that the axis runs on',
     quantity: 'ratio',
-    why: 'Behind the switch only the hard stop is left. Half as much again is kept for a drive that slows less hard when it is hot.',
   },
   'limits.cableHeight': {
     sense: 'at-most',
@@ -21,7 +20,6 @@ export const LIMITS = defineLimits({
     close: 1.02,
     of: 'Height of the loop against the room for it',
     quantity: 'share',
-    why: 'A loop that touches what is over it wears through.',
   },
 })
 

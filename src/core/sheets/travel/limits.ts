@@ -8,6 +8,5 @@ export const LIMITS = defineLimits({
     close: 0.95,
     of: 'Travel left for each that is wanted',
     quantity: 'share',
-    why: 'A twentieth less is often won back with a stop moved or a corner filed.',
   },
 })

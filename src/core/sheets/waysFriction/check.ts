@@ -17,14 +17,14 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
     judge(t, say) {
       const round = lastRound(waysRounds, t.axis)
       if (!round) return null
+      const odd = oddAdvice(waysRounds, round, say)
+      if (odd) return odd
       const pulls = pullsOf(round)
       const found = frictionRead(t)
       if (!found)
         return noAdvice(
           'Pull the slide slowly along with two or more different weights laid on it: a vice will do.',
         )
-      const odd = oddAdvice(waysRounds, round, say)
-      if (odd) return odd
       const { frictionCoefficient, dragN } = found
       if (frictionCoefficient <= 0)
         return noAdvice(

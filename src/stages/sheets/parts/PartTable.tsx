@@ -140,9 +140,18 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
   )
 }
 
+/** A line for the worst, and one or two for what would be mended and broken. */
+const JUDGED_HEIGHT = '60px'
+
 /** What a part would leave the drive with, and what it would mend and break against the drive as it stands. */
 function WouldGive({ verdict, isChosen }: { verdict: PartVerdict | undefined; isChosen: boolean }) {
-  if (!verdict) return <chakra.span color="quiet">judging…</chakra.span>
+  // As tall as what will stand there, as a rule: what is below does not move away under a finger.
+  if (!verdict)
+    return (
+      <chakra.span display="block" minH={JUDGED_HEIGHT} color="quiet">
+        judging…
+      </chakra.span>
+    )
   return (
     <chakra.span display="block" title={verdict.worstTitles}>
       <chakra.span display="flex" gap="1.5" alignItems="center">

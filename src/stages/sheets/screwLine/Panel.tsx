@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { RowsField } from '@/core/field/field'
 import { inItsWord } from '@/core/machine/movingPart'
+import { isUpright } from '@/core/sheets/screwLine/judgeRound'
 import { ALIGN_STATIONS } from '@/core/sheets/screwLine/model'
 import { screwRounds } from '@/core/sheets/screwLine/rounds'
 import { chartLater } from '@/ui/chart/chartLater'
@@ -73,9 +74,10 @@ export function ScrewLinePanel() {
       }
       after={() => (
         <chakra.p color="quiet" fontSize="14px">
-          Places are measured along the screw from the fixed block. A larger reading means higher, or nearer
-          to you. To raise a block, put shim stock under it; to lower it, take shim out or relieve its seat.
-          Loosen only the block you move, with the nut run up to it.
+          Places are measured along the screw from the fixed block. A larger reading means{' '}
+          {isUpright(axis) ? 'further out from the ways' : 'higher'}, or nearer to you. To raise a block, put
+          shim stock under it; to lower it, take shim out or relieve its seat. Loosen only the block you move,
+          with the nut run up to it.
         </chakra.p>
       )}
       soFar={<Convergence />}
