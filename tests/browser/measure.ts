@@ -126,26 +126,25 @@ const OPEN_ROUNDS = [
   'demo-skarrow-8/skarrow-y/align/flange',
   'demo-skarrow-8/skarrow-y/align/runOut',
   'demo-skarrow-8/skarrow-y/align/drag',
-  'demo-ostrey-254/ostrey-x/align/gib',
 ] as const
 
 /**
  * From a key in a table of readings to the frame in which the advice follows it: the slowest of the sheets.
  *
- * @returns its 95th percentile, and the sheet
+ * @returns its times, each smallest first, and the sheet
  */
 export async function readingKeyTimes(
   browser: Browser,
   url: string,
   slowdown: number,
-): Promise<{ sheet: string; drawnMs: number }> {
+): Promise<KeyTimes & { sheet: string }> {
   const context = await browser.createBrowserContext()
   try {
     const page = await context.newPage()
     await page.setViewport({ width: 1280, height: 800 })
     await page.goto(url, { waitUntil: 'networkidle0' })
     await page.waitForSelector('[data-job="demo-long-tom-2400"]')
-    let slowest = { sheet: '', drawnMs: 0 }
+    let slowest: KeyTimes & { sheet: string } = { sheet: '', inPageMs: [], drawnMs: [] }
     for (const sheet of OPEN_ROUNDS) {
       await page.goto(`${url}/job/${sheet}`, { waitUntil: 'networkidle0' })
       const field = (await page.waitForSelector(
@@ -155,9 +154,10 @@ export async function readingKeyTimes(
       await field.focus()
       await typeValues(page, field)
       await page.emulateCPUThrottling(slowdown)
-      const drawnMs = percentile((await typeValues(page, field)).drawnMs, 0.95)
+      const { inPageMs, drawnMs } = await typeValues(page, field)
       await page.emulateCPUThrottling(1)
-      if (drawnMs > slowest.drawnMs) slowest = { sheet, drawnMs }
+      if (percentile(inPageMs, 0.95) > percentile(slowest.inPageMs, 0.95) || slowest.sheet === '')
+        slowest = { sheet, inPageMs, drawnMs }
     }
     return slowest
   } finally {

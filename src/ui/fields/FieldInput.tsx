@@ -47,6 +47,7 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
           <SelectField
             label={label}
             hideLabel={look.hideLabel}
+            disabled={look.disabled}
             value={String(value)}
             options={options}
             onChange={next => onValue(next === NONE ? null : next)}
@@ -117,6 +118,7 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
         <SelectField
           label={label}
           hideLabel={look.hideLabel}
+          disabled={look.disabled}
           value={String(value)}
           options={
             options ?? [

@@ -7,10 +7,18 @@ interface Props<T extends string> {
   options: readonly { value: T; label: string }[]
   onChange: (value: T) => void
   hideLabel?: boolean
+  disabled?: boolean
 }
 
 /** A labelled choice out of a few. */
-export function SelectField<T extends string>({ label, value, options, onChange, hideLabel }: Props<T>) {
+export function SelectField<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  hideLabel,
+  disabled,
+}: Props<T>) {
   const id = useId()
   return (
     <div>
@@ -21,6 +29,7 @@ export function SelectField<T extends string>({ label, value, options, onChange,
         id={id}
         className={styles.select}
         value={value}
+        disabled={disabled}
         onChange={event => onChange(event.currentTarget.value as T)}
       >
         {options.map(option => (

@@ -8,7 +8,7 @@ import {
   useTable,
 } from '@tanstack/react-table'
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { Fragment, type ReactNode, useMemo, useRef, useState } from 'react'
+import { Fragment, memo, type ReactNode, useMemo, useRef, useState } from 'react'
 import { Button } from '../controls'
 import { Cell, HeadCell, SideScroll } from '../Panel'
 
@@ -107,27 +107,24 @@ export function DataTable<R extends object>({
           minW={leastPx && `${leastPx}px`}
           aria-label={label}
         >
-          {!hideHead && (
-            <thead>
-              <tr>
-                {columns.map(column =>
-                  sorts && column.value ? (
-                    <SortHead key={column.id} column={table.getColumn(column.id)} figures={column.figures}>
-                      {column.head}
-                    </SortHead>
-                  ) : (
-                    <HeadCell
-                      key={column.id}
-                      textAlign={column.figures ? 'right' : 'left'}
-                      width={column.widthPx && `${column.widthPx}px`}
-                    >
-                      {column.head}
-                    </HeadCell>
-                  ),
-                )}
-              </tr>
-            </thead>
-          )}
+          {!hideHead &&
+            (sorts ? (
+              <thead>
+                <tr>
+                  {columns.map(column =>
+                    column.value ? (
+                      <SortHead key={column.id} column={table.getColumn(column.id)} figures={column.figures}>
+                        {column.head}
+                      </SortHead>
+                    ) : (
+                      <PlainHead key={column.id} column={column} />
+                    ),
+                  )}
+                </tr>
+              </thead>
+            ) : (
+              <PlainHeads columns={columns} />
+            ))}
           <tbody>
             {abovePx > 0 && <Spacer px={abovePx} />}
             {shown.slice(from, to).map((one, index) => (
@@ -140,6 +137,25 @@ export function DataTable<R extends object>({
     </TableScroll>
   )
 }
+
+const PlainHead = <R extends object>({ column }: { column: TableColumn<R> }) => (
+  <HeadCell textAlign={column.figures ? 'right' : 'left'} width={column.widthPx && `${column.widthPx}px`}>
+    {column.head}
+  </HeadCell>
+)
+
+/** The heads of a table that is not sorted: they change with its columns alone. */
+const PlainHeads = memo(function PlainHeads({ columns }: { columns: readonly TableColumn<never>[] }) {
+  return (
+    <thead>
+      <tr>
+        {columns.map(column => (
+          <PlainHead key={column.id} column={column} />
+        ))}
+      </tr>
+    </thead>
+  )
+}) as <R extends object>(props: { columns: readonly TableColumn<R>[] }) => ReactNode
 
 const Spacer = ({ px }: { px: number }) => <tr style={{ height: px }} />
 
@@ -220,7 +236,7 @@ type RowProps<R> = Pick<Props<R>, 'columns' | 'isStrong' | 'isMarked' | 'detail'
   index: number
 }
 
-function TableRow<R extends object>({
+function TableRowOf<R extends object>({
   one,
   index,
   columns,
@@ -259,3 +275,6 @@ function TableRow<R extends object>({
     </Fragment>
   )
 }
+
+/** A row is drawn again only when it, or how its table is laid out, changes. */
+const TableRow = memo(TableRowOf) as typeof TableRowOf

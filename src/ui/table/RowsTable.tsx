@@ -1,6 +1,15 @@
 import { chakra } from '@chakra-ui/react'
 import { Trash2 } from 'lucide-react'
-import { type ClipboardEvent, memo, useMemo, useState } from 'react'
+import {
+  type ClipboardEvent,
+  createContext,
+  memo,
+  useCallback,
+  useContext,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
 import type { Field, Row, RowsField } from '@/core/field/field'
 import { readPastedRows } from '@/core/field/pasted'
 import { clockWords } from '@/core/units/clock'
@@ -37,7 +46,7 @@ interface Props<R extends { id: string }> extends RowActions<R> {
   /** Rows that are closed are shown, not changed. */
   disabled?: boolean
   /** What is said at a cell, by the id of its row and its column: "id key". */
-  notes?: ReadonlyMap<string, string>
+  notes?: Readonly<Record<string, string>>
 }
 
 /** With fewer columns than this a table stands beside its picture; a choice has room for its words. */
@@ -77,6 +86,7 @@ const headOf = (field: Field, units: UnitSystem, dense: boolean, typedIn?: Unit)
 }
 
 type AnyRow = Row<Record<string, unknown>>
+const idOf = (row: AnyRow) => row.id
 
 /** Rows of figures, words and choices, typed one after another; each cell keeps what cannot be read, with its error. */
 function RowsTableOf<R extends { id: string }>(props: Props<R>) {
@@ -94,25 +104,21 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
           head: headOf(field, units, dense, typedIn),
           widthPx: widthPx(field, fields.length),
           cell: (row, index) => (
-            <chakra.div
-              data-cell={`${index} ${key}`}
-              data-turn={first && turnOf(first, key)}
-              {...(notes?.has(`${row.id} ${key}`) && ODD)}
-            >
-              <FieldInput
-                field={field}
-                label={`${field.label}, ${name} ${index + 1}`}
-                value={row[key]}
-                units={units}
-                dense={dense}
-                hideLabel
-                disabled={disabled}
-                options={options?.[key]}
-                {...(typedIn && isSmall(field) && { typedIn, echoes: !disabled })}
-                onValue={(value, mergeKey) => change(row.id, { [key]: value }, mergeKey)}
-              />
-              <CellNote words={notes?.get(`${row.id} ${key}`)} />
-            </chakra.div>
+            <RowCell
+              rowId={row.id}
+              of={key}
+              index={index}
+              field={field}
+              label={`${field.label}, ${name} ${index + 1}`}
+              value={row[key]}
+              units={units}
+              dense={dense}
+              disabled={disabled}
+              options={options?.[key]}
+              typedIn={typedIn && isSmall(field) ? typedIn : undefined}
+              turn={first && turnOf(first, key)}
+              onChange={change}
+            />
           ),
         }),
       ),
@@ -147,8 +153,17 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
     typedIn,
     first,
     disabled,
-    notes,
   ])
+  const rowProps = useCallback(
+    (_: AnyRow, index: number) => ({ 'aria-label': `${of.label} ${index + 1}` }),
+    [of.label],
+  )
+  const now = useRef(rows)
+  now.current = rows
+  const cells = useCallback(
+    () => tableOf(of, now.current as unknown as AnyRow[], units, typedIn),
+    [of, units, typedIn],
+  )
   const [problem, setProblem] = useState<string | null>(null)
   /** A table that is pasted into a cell goes right and down from there. */
   const onPaste = (event: ClipboardEvent<HTMLElement>) => {
@@ -164,21 +179,19 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
   return (
     <>
       {rows.length > 0 && (
-        <chakra.div
-          data-readings
-          onPaste={onPaste}
-          css={{ '& td': { borderTopWidth: 0, px: '0.5', py: '1', verticalAlign: 'top' } }}
-        >
-          <DataTable
-            label={`Rows of ${name}s`}
-            columns={columns}
-            rows={rows as unknown as AnyRow[]}
-            rowId={row => row.id}
-            fixed
-            inert={disabled}
-            rowProps={(_, index) => ({ 'aria-label': `${of.label} ${index + 1}` })}
-            leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, fields.length) + 4, 48)}
-          />
+        <chakra.div data-readings onPaste={onPaste} css={TABLE_LOOK}>
+          <Notes.Provider value={notes ?? NONE}>
+            <DataTable
+              label={`Rows of ${name}s`}
+              columns={columns}
+              rows={rows as unknown as AnyRow[]}
+              rowId={idOf}
+              fixed
+              inert={disabled}
+              rowProps={rowProps}
+              leastPx={fields.reduce((sum, [, field]) => sum + widthPx(field, fields.length) + 4, 48)}
+            />
+          </Notes.Provider>
         </chakra.div>
       )}
       {problem && (
@@ -186,29 +199,94 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
           {problem}
         </chakra.p>
       )}
-      <chakra.div display="flex" flexWrap="wrap" gap="2" alignItems="center" mt="1">
-        <Button variant="outline" disabled={disabled || rows.length >= of.most} onClick={onAdd}>
-          {addLabel}
-        </Button>
-        {rows.length > 0 && (
-          <CopyTable
-            label={`${name}s`}
-            cells={() => tableOf(of, rows as unknown as AnyRow[], units, typedIn)}
-          />
-        )}
-      </chakra.div>
+      <Foot
+        addLabel={addLabel}
+        onAdd={onAdd}
+        disabled={disabled || rows.length >= of.most}
+        copies={rows.length > 0 ? `${name}s` : null}
+        cells={cells}
+      />
     </>
   )
 }
-const ODD = { outline: '2px solid', outlineColor: 'close', borderRadius: '6px' } as const
+/** What can be done with the whole table; it stays as it is while a cell is typed in. */
+const Foot = memo(function Foot({
+  addLabel,
+  onAdd,
+  disabled,
+  copies,
+  cells,
+}: {
+  addLabel: string
+  onAdd: () => void
+  disabled: boolean | undefined
+  /** What is copied, if there is something to copy. */
+  copies: string | null
+  cells: () => string[][]
+}) {
+  return (
+    <chakra.div display="flex" flexWrap="wrap" gap="2" alignItems="center" mt="1">
+      <Button variant="outline" disabled={disabled} onClick={onAdd}>
+        {addLabel}
+      </Button>
+      {copies && <CopyTable label={copies} cells={cells} />}
+    </chakra.div>
+  )
+})
+
+const TABLE_LOOK = {
+  '& td': { borderTopWidth: 0, px: '0.5', py: '1', verticalAlign: 'top' },
+  '& [data-cell]:has([data-odd])': { outline: '2px solid', outlineColor: 'close', borderRadius: '6px' },
+}
+
+interface CellProps {
+  rowId: string
+  of: string
+  index: number
+  field: Field
+  label: string
+  value: unknown
+  units: UnitSystem
+  dense: boolean
+  disabled?: boolean
+  options?: readonly { value: string; label: string }[]
+  typedIn?: Unit
+  turn?: number
+  onChange: (id: string, part: Record<string, unknown>, mergeKey?: string) => void
+}
+
+/** One cell: it is drawn again only when its own value changes, whatever is typed beside it. */
+const RowCell = memo(function RowCell({ rowId, of, index, typedIn, turn, onChange, ...input }: CellProps) {
+  const onValue = useCallback(
+    (value: unknown, mergeKey?: string) => onChange(rowId, { [of]: value }, mergeKey),
+    [onChange, rowId, of],
+  )
+  return (
+    <chakra.div data-cell={`${index} ${of}`} data-turn={turn}>
+      <FieldInput
+        {...input}
+        hideLabel
+        {...(typedIn && { typedIn, echoes: !input.disabled })}
+        onValue={onValue}
+      />
+      <CellNote at={`${rowId} ${of}`} />
+    </chakra.div>
+  )
+})
+
+/** Notes at cells, past the cells: those are not drawn again when another one turns odd. */
+const Notes = createContext<Readonly<Record<string, string>>>({})
+const NONE = {}
 
 /** What is odd about a cell, under its figure. */
-export const CellNote = ({ words }: { words: string | undefined }) =>
-  words ? (
+function CellNote({ at }: { at: string }) {
+  const words = useContext(Notes)[at]
+  return words ? (
     <chakra.p role="status" data-odd color="close" fontSize="13px" fontWeight={700} lineHeight={1.2} px="1">
       {words}
     </chakra.p>
   ) : null
+}
 
 /** Rows as lines and columns, under their heads, with their units. */
 const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem, typedIn?: Unit): string[][] => [

@@ -1,30 +1,45 @@
 import { chakra } from '@chakra-ui/react'
-import type { Finding } from '@/core/evaluation/finding'
+import { memo } from 'react'
+import type { State } from '@/core/evaluation/finding'
 import type { CheckId } from '@/core/sheets'
 import { StateMark } from '@/ui/verdicts/StateMark'
+import { useEvaluation } from '../useEvaluation'
 import { WorkingButton } from '../WorkingButton'
+import styles from './advice.module.css'
 
-/** What to do, in one sentence a check, with its working. */
-export function Advice({ findings }: { findings: readonly Finding[] }) {
+/** What to do, in one sentence a check, with its working: it follows every key. */
+export function Advice({ checks }: { checks: readonly CheckId[] }) {
+  const context = useEvaluation()
+  const findings = checks.flatMap(checkId => context.finding(checkId) ?? [])
   return (
-    <chakra.section
-      aria-label="What to do"
-      display="grid"
-      gap="2"
-      gridTemplateColumns="repeat(auto-fit, minmax(min(300px, 100%), 1fr))"
-    >
-      {findings.map(finding => (
-        <chakra.div key={finding.checkId} bg="raised" borderRadius="6px" p="3" data-advice={finding.checkId}>
-          <chakra.div display="flex" justifyContent="space-between" gap="2" flexWrap="wrap">
-            <chakra.strong>{finding.title}</chakra.strong>
-            <chakra.span display="inline-flex" gap="3" alignItems="center">
-              <WorkingButton checkId={finding.checkId as CheckId} of={finding.title.toLowerCase()} />
-              <StateMark state={finding.state} />
-            </chakra.span>
-          </chakra.div>
-          <p>{finding.sentence}</p>
-        </chakra.div>
+    <section aria-label="What to do" className={styles.advice}>
+      {findings.map(({ checkId, title, state, sentence }) => (
+        <div key={checkId} className={styles.one} data-advice={checkId}>
+          <Head checkId={checkId as CheckId} title={title} state={state} />
+          <p>{sentence}</p>
+        </div>
       ))}
-    </chakra.section>
+    </section>
   )
 }
+
+/** Drawn again only when it comes to another state: the sentence changes at every key. */
+const Head = memo(function Head({
+  checkId,
+  title,
+  state,
+}: {
+  checkId: CheckId
+  title: string
+  state: State
+}) {
+  return (
+    <chakra.div display="flex" justifyContent="space-between" gap="2" flexWrap="wrap">
+      <chakra.strong>{title}</chakra.strong>
+      <chakra.span display="inline-flex" gap="3" alignItems="center">
+        <WorkingButton checkId={checkId} of={title.toLowerCase()} />
+        <StateMark state={state} />
+      </chakra.span>
+    </chakra.div>
+  )
+})

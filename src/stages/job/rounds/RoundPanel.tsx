@@ -1,14 +1,16 @@
 import { chakra } from '@chakra-ui/react'
-import { type ReactNode, useMemo } from 'react'
-import { setReadingUnit, withGauge } from '@/core/document/shop'
+import equal from 'fast-deep-equal'
+import { memo, type ReactNode, useCallback, useMemo, useRef } from 'react'
+import { setReadingUnit } from '@/core/document/shop'
 import { attempt } from '@/core/evaluation/attempt'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import type { Field, RowsField } from '@/core/field/field'
 import { finely } from '@/core/machine/align/judging'
 import { ODD_WORDS, oddReadings } from '@/core/machine/align/odd'
 import {
-  changeRound,
   finishRound,
+  lastRound,
+  ROUND,
   type Round,
   type Rounds,
   readingKeys,
@@ -17,7 +19,7 @@ import {
 } from '@/core/machine/align/rounds'
 import type { CheckId } from '@/core/sheets'
 import { say } from '@/core/units/print'
-import { READING_UNITS, readingUnit } from '@/core/units/readingUnit'
+import { READING_UNITS, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
 import { FieldInput } from '@/ui/fields/FieldInput'
@@ -28,10 +30,10 @@ import { useReadingUnit } from '../GaugeFields'
 import { useEdit, useUnits } from '../JobContext'
 import { ReadingAsk } from '../ReadingAsk'
 import { useAxis, useAxisNow } from '../useAxis'
-import { useEvaluation } from '../useEvaluation'
+import { evaluationOf, useCatalogue, useSettledEvaluation } from '../useEvaluation'
 import { Advice } from './Advice'
 import { RoundsSoFar } from './RoundsSoFar'
-import { useRounds } from './useRounds'
+import { useLastRound, useRounds } from './useRounds'
 
 interface Props<R extends Round> {
   rounds: Rounds<R>
@@ -58,13 +60,9 @@ interface Props<R extends Round> {
 
 /** A round of readings: how to take them, the table, the picture, and what to do; then all rounds so far. */
 export function RoundPanel<R extends Round>(props: Props<R>) {
-  const { rounds, title, how, checks, picture, after, wide, soFar } = props
-  const { all, round, isClosed, start } = useRounds(rounds)
-  const context = useEvaluation()
-  const advice = checks.flatMap(checkId => context.finding(checkId) ?? [])
-  const axisNow = useAxisNow()
-  const edit = useEdit()
-  if (!round)
+  const { rounds, title, how, checks, wide, soFar } = props
+  const { count, isClosed, start } = useLastRound(rounds)
+  if (count === 0)
     return (
       <Panel title={title}>
         {how}
@@ -73,40 +71,23 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
         </Button>
       </Panel>
     )
-  const close = () =>
-    edit(
-      finishRound(
-        rounds,
-        axisNow(),
-        round.id,
-        new Date().toISOString(),
-        summaryOf(rounds, all.length, advice),
-      ),
-    )
   return (
     <>
       <Panel
-        title={`${title}: round ${all.length}`}
+        title={`${title}: round ${count}`}
         action={
           isClosed ? (
             <Button variant="lamp" onClick={start}>
               Start the next round
             </Button>
           ) : (
-            <chakra.div display="flex" gap="2">
-              <Button variant="danger" onClick={() => edit(removeRound(rounds, axisNow(), round.id))}>
-                Delete the round
-              </Button>
-              <Button variant="lamp" onClick={close}>
-                Close the round
-              </Button>
-            </chakra.div>
+            <ToEnd rounds={rounds} checks={checks} />
           )
         }
       >
-        <Advice findings={advice} />
-        <Settings {...props} round={round} count={all.length} />
-        <WhatItTells rounds={rounds} round={round} />
+        <Advice checks={checks} />
+        <Settings {...props} />
+        <WhatItTells rounds={rounds} />
         <chakra.div
           display="grid"
           gap="4"
@@ -116,15 +97,10 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
             lg: wide ? undefined : 'minmax(0, 1fr) minmax(0, 1fr)',
           }}
         >
-          <Readings {...props} round={round} />
-          <chakra.div display="grid" gap="3" alignContent="start" minW="0">
-            {picture?.(round)}
-            {after?.(round)}
-          </chakra.div>
+          <Readings {...props} />
+          <Beside {...props} />
         </chakra.div>
-        <chakra.div mt="3">
-          {rounds.worst(context, round) === null ? how : <Fold name="How it is read">{how}</Fold>}
-        </chakra.div>
+        <HowItIsRead rounds={rounds} how={how} />
       </Panel>
       <RoundsSoFar rounds={rounds} checks={checks}>
         {soFar}
@@ -133,37 +109,73 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
   )
 }
 
+/** Closes the open round, or deletes it. */
+function ToEnd<R extends Round>({ rounds, checks }: Pick<Props<R>, 'rounds' | 'checks'>) {
+  const catalogue = useCatalogue()
+  const units = useUnits()
+  const axisNow = useAxisNow()
+  const edit = useEdit()
+  const last = () => lastRound(rounds, axisNow())?.id ?? ''
+  const close = () => {
+    const axis = axisNow()
+    const context = evaluationOf(axis, catalogue, units)
+    const advice = checks.flatMap(checkId => context.finding(checkId) ?? [])
+    const summary = summaryOf(rounds, rounds.pick(axis).length, advice)
+    edit(finishRound(rounds, axis, last(), new Date().toISOString(), summary))
+  }
+  return (
+    <chakra.div display="flex" gap="2">
+      <Button variant="danger" onClick={() => edit(removeRound(rounds, axisNow(), last()))}>
+        Delete the round
+      </Button>
+      <Button variant="lamp" onClick={close}>
+        Close the round
+      </Button>
+    </chakra.div>
+  )
+}
+
+/** The last round once the typing rests: for what is drawn of it. */
+const useSettledRound = <R extends Round>(rounds: Rounds<R>): R | undefined =>
+  lastRound(rounds, useSettledEvaluation().axis)
+
+/** What is drawn of the readings, and what stands under it; both follow when the typing rests. */
+function Beside<R extends Round>({ rounds, picture, after }: Props<R>) {
+  const round = useSettledRound(rounds)
+  return (
+    <chakra.div display="grid" gap="3" alignContent="start" minW="0">
+      {round && picture?.(round)}
+      {round && after?.(round)}
+    </chakra.div>
+  )
+}
+
+/** How it is read is folded away once something is. */
+function HowItIsRead<R extends Round>({ rounds, how }: Pick<Props<R>, 'rounds' | 'how'>) {
+  const context = useSettledEvaluation()
+  const round = lastRound(rounds, context.axis)
+  const isUnread = !round || rounds.worst(context, round) === null
+  return <chakra.div mt="3">{isUnread ? how : <Fold name="How it is read">{how}</Fold>}</chakra.div>
+}
+
 const summaryOf = <R extends Round>(rounds: Rounds<R>, number: number, advice: readonly Finding[]) =>
   `${rounds.about}, round ${number}. ${advice
     .map(({ state, sentence }) => `${STATE_WORDS[state]}: ${sentence}`)
     .join(' ')}`
 
-/** The fields of a round, four abreast where there is room. */
-function Settings<R extends Round>({
-  rounds,
-  round,
-  count,
-  fields,
-  stations,
-}: Props<R> & { round: R; count: number }) {
-  const { isClosed, change } = useRounds(rounds)
-  const units = useUnits()
+/** The fields of the round, four abreast where there is room. */
+function Settings<R extends Round>({ rounds, fields, stations }: Props<R>) {
+  const { all, round, isClosed, put } = useRounds(rounds)
   const edit = useEdit()
-  const axisNow = useAxisNow()
   const unit = useReadingUnit()
-  const of = stations?.(round) ?? stationsOf(rounds)
   const screws = useAxis(axis => axis.drive.screws)
+  if (!round) return null
+  const of = stations?.(round) ?? stationsOf(rounds)
   const shown = [
     ...(screws === 2 && 'screw' in round ? (['screw'] as const) : []),
     ...fields(round),
   ] as (keyof R & string)[]
   const readsSmall = [...Object.values(of.of), ...shown.map(key => rounds.of.of[key])].some(isReading)
-  const put = (key: keyof R & string, value: unknown, mergeKey?: string) => {
-    const part = { [key]: value } as Partial<R>
-    if (key === 'gaugeStepUm')
-      edit(withGauge(changeRound(rounds, axisNow(), round.id, part, mergeKey), value as number | null))
-    else change(part, mergeKey)
-  }
   return (
     <chakra.div
       display="grid"
@@ -175,50 +187,73 @@ function Settings<R extends Round>({
       css={{ '& > *': { minWidth: 0 } }}
       data-readings
     >
-      {shown.map(key => {
-        const field = rounds.of.of[key] as Field
-        return (
-          <chakra.div key={key} gridColumn={isLong(field) ? { sm: 'span 2' } : undefined}>
-            <FieldInput
-              field={field}
-              value={round[key]}
-              units={units}
-              disabled={isClosed}
-              {...(isReading(field) &&
-                key !== 'gaugeStepUm' && { typedIn: readingUnit(unit), echoes: !isClosed })}
-              onValue={(value, mergeKey) => put(key, value, mergeKey)}
-            />
-          </chakra.div>
-        )
-      })}
-      {readsSmall && (
-        <SelectField
-          label="Readings are typed in"
-          value={unit}
-          options={READING_UNITS.map(value => ({ value, label: readingUnit(value).unit }))}
-          onChange={next => edit(setReadingUnit(next))}
+      {shown.map(key => (
+        <Setting
+          key={key}
+          of={key}
+          field={rounds.of.of[key] as Field}
+          value={round[key]}
+          isClosed={isClosed}
+          unit={unit}
+          put={put as Put}
         />
-      )}
-      {count > 1 && (
-        <chakra.div gridColumn="span 2">
-          <FieldInput
-            field={rounds.of.of.done as Field}
-            label="What was done since the last round"
-            value={round.done}
-            units={units}
-            disabled={isClosed}
-            onValue={value => put('done' as keyof R & string, value)}
-          />
-        </chakra.div>
+      ))}
+      {readsSmall && <TypedIn unit={unit} onChange={next => edit(setReadingUnit(next))} />}
+      {all.length > 1 && (
+        <Setting of="done" field={DONE} value={round.done} isClosed={isClosed} unit={unit} put={put as Put} />
       )}
     </chakra.div>
   )
 }
 
+const TYPED_IN = READING_UNITS.map(value => ({ value, label: readingUnit(value).unit }))
+const TypedIn = memo(
+  ({ unit, onChange }: { unit: ReadingUnit; onChange: (unit: ReadingUnit) => void }) => (
+    <SelectField label="Readings are typed in" value={unit} options={TYPED_IN} onChange={onChange} />
+  ),
+  (before, now) => before.unit === now.unit,
+)
+
+const DONE: Field = { ...ROUND.done, label: 'What was done since the last round' }
+type Put = (key: string, value: unknown, mergeKey?: string) => void
+
+/** One field of a round: it is drawn again only when its own value changes. */
+const Setting = memo(function Setting({
+  of,
+  field,
+  value,
+  isClosed,
+  unit,
+  put,
+}: {
+  of: string
+  field: Field
+  value: unknown
+  isClosed: boolean
+  unit: ReadingUnit
+  put: Put
+}) {
+  const units = useUnits()
+  const onValue = useCallback((next: unknown, mergeKey?: string) => put(of, next, mergeKey), [put, of])
+  return (
+    <chakra.div gridColumn={isLong(field) ? { sm: 'span 2' } : undefined}>
+      <FieldInput
+        field={field}
+        value={value}
+        units={units}
+        disabled={isClosed}
+        {...(isReading(field) && of !== 'gaugeStepUm' && { typedIn: readingUnit(unit), echoes: !isClosed })}
+        onValue={onValue}
+      />
+    </chakra.div>
+  )
+})
+
 /** What the gauge can tell at these places, and what counts: calipers are told from an indicator before they are read. */
-function WhatItTells<R extends Round>({ rounds, round }: { rounds: Rounds<R>; round: R }) {
-  const context = useEvaluation()
-  const told = attempt(() => rounds.tells?.(context, round)).value
+function WhatItTells<R extends Round>({ rounds }: { rounds: Rounds<R> }) {
+  const context = useSettledEvaluation()
+  const round = lastRound(rounds, context.axis)
+  const told = round && attempt(() => rounds.tells?.(context, round)).value
   if (!told) return null
   const small = (um: number) => say(finely(um), 'smallLength', context.units)
   const coarse = told.leastUm > told.countsUm
@@ -240,34 +275,28 @@ function WhatItTells<R extends Round>({ rounds, round }: { rounds: Rounds<R>; ro
 /** Longer words of a choice want room for two fields. */
 const LONG_WORDS = 20
 const isLong = (field: Field): boolean =>
-  field.is === 'choice' && Object.values(field.words ?? {}).some(words => (words ?? '').length > LONG_WORDS)
+  field.is === 'words' ||
+  (field.is === 'choice' && Object.values(field.words ?? {}).some(words => (words ?? '').length > LONG_WORDS))
 
 /** What a gauge says, or may say. */
 const isReading = (field: Field | undefined) =>
   field?.is === 'number' && field.quantity === 'smallLength' && field.orNone === true
 
 /** The table of readings; what cannot have been meant so is asked about beneath it. */
-function Readings<R extends Round>({
-  rounds,
-  round,
-  stations,
-  addLabel = 'Another reading',
-}: Props<R> & { round: R }) {
-  const { actions, isClosed } = useRounds(rounds)
+function Readings<R extends Round>({ rounds, stations, addLabel = 'Another reading' }: Props<R>) {
+  const { actions, round, isClosed } = useRounds(rounds)
   const units = useUnits()
   const unit = useReadingUnit()
-  const of = useMemo(() => stations?.(round) ?? stationsOf(rounds), [stations, round, rounds])
+  const of = (round && stations?.(round)) ?? stationsOf(rounds)
   const first = useMemo(() => readingKeys(of), [of])
-  const notes = useMemo(
-    () =>
-      isClosed
-        ? undefined
-        : new Map(
-            oddReadings(rounds, round).map(({ rowId, key, why }) => [`${rowId} ${key}`, ODD_WORDS[why]]),
-          ),
-    [rounds, round, isClosed],
+  const notes = useSame(
+    round && !isClosed
+      ? Object.fromEntries(
+          oddReadings(rounds, round).map(({ rowId, key, why }) => [`${rowId} ${key}`, ODD_WORDS[why]]),
+        )
+      : {},
   )
-  if (Object.keys(of.of).length === 0) return null
+  if (!round || Object.keys(of.of).length === 0) return null
   return (
     <chakra.div minW="0">
       <RowsTable
@@ -290,6 +319,13 @@ function Readings<R extends Round>({
       )}
     </chakra.div>
   )
+}
+
+/** The last value as long as the new one says the same. */
+function useSame<T>(value: T): T {
+  const last = useRef(value)
+  if (!equal(last.current, value)) last.current = value
+  return last.current
 }
 
 /** The gauge's readings of a round, each by what it is called. */

@@ -1,5 +1,6 @@
-import { useMemo } from 'react'
+import { useCallback, useMemo } from 'react'
 import { newId } from '@/core/document/id'
+import { withGauge } from '@/core/document/shop'
 import {
   changeRound,
   lastRound,
@@ -18,7 +19,6 @@ export function useRounds<R extends Round>(rounds: Rounds<R>) {
   const all = useAxis(rounds.pick)
   const axisNow = useAxisNow()
   const edit = useEdit()
-  const shop = useJob(job => job.shop)
   const round = all.at(-1)
   const actions = useMemo(
     () =>
@@ -37,17 +37,30 @@ export function useRounds<R extends Round>(rounds: Rounds<R>) {
       }),
     [rounds, axisNow, edit],
   )
-  return {
-    all,
-    round,
-    isClosed: round?.finishedAt != null,
-    actions,
-    start: () => {
+  /** Sets a field of the last round; a gauge that is named is the shop's from then on. */
+  const put = useCallback(
+    (key: keyof R & string, value: unknown, mergeKey?: string) => {
       const axis = axisNow()
-      edit(startRound(rounds, axis, newRound(rounds, axis, shop, newId, new Date().toISOString())))
+      const id = lastRound(rounds, axis)?.id
+      if (!id) return
+      const change = changeRound(rounds, axis, id, { [key]: value } as Partial<R>, mergeKey)
+      edit(key === 'gaugeStepUm' ? withGauge(change, value as number | null) : change)
     },
-    change: (change: Partial<R>, mergeKey?: string) => {
-      if (round) edit(changeRound(rounds, axisNow(), round.id, change, mergeKey))
-    },
+    [rounds, axisNow, edit],
+  )
+  return { all, round, isClosed: round?.finishedAt != null, actions, put }
+}
+
+/** Whether there is a round and whether the last one is closed: it is not drawn again at the keys of a reading. */
+export function useLastRound<R extends Round>(rounds: Rounds<R>) {
+  const count = useAxis(axis => rounds.pick(axis).length)
+  const isClosed = useAxis(axis => lastRound(rounds, axis)?.finishedAt != null)
+  const axisNow = useAxisNow()
+  const edit = useEdit()
+  const shop = useJob(job => job.shop)
+  const start = () => {
+    const axis = axisNow()
+    edit(startRound(rounds, axis, newRound(rounds, axis, shop, newId, new Date().toISOString())))
   }
+  return { count, isClosed, start }
 }

@@ -11,7 +11,7 @@ import { useJob } from '../../job/JobContext'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxis } from '../../job/useAxis'
-import { useEvaluation } from '../../job/useEvaluation'
+import { useSettledEvaluation } from '../../job/useEvaluation'
 import { CauseBars } from './CauseBars'
 import { ClutchPanel } from './ClutchPanel'
 import { DragCurve } from './DragCurve'
@@ -122,7 +122,7 @@ export function DragPanel() {
 }
 
 function DragMap({ round }: { round: DragRound }) {
-  const context = useEvaluation()
+  const context = useSettledEvaluation()
   const shop = useJob(job => job.shop)
   const spanMm = useAxis(axis => axis.dimensions.supportSpanMm.value)
   const along = attempt(() => readingsOf(round, shop)).value

@@ -5,7 +5,7 @@ import type { PreloadRound } from '@/core/sheets/preload/model'
 import { preloadRange, setBy } from '@/core/sheets/preload/range'
 import { say } from '@/core/units/print'
 import { DataTable } from '@/ui/table/DataTable'
-import { useEvaluation } from '../../job/useEvaluation'
+import { useSettledEvaluation } from '../../job/useEvaluation'
 
 const token = (name: string) => `var(--dusk-colors-${name})`
 const LEFT = 14
@@ -13,7 +13,7 @@ const WIDTH = 292
 
 /** Where a set pair stands between opening under the largest load and being crushed: by the turn from no play. */
 export function PreloadRange({ round }: { round: PreloadRound }) {
-  const context = useEvaluation()
+  const context = useSettledEvaluation()
   const { units } = context
   const found = attempt(() => preloadRange(context)).value
   if (!found || round.set !== 'loose') return null

@@ -7,7 +7,7 @@ import { say } from '@/core/units/print'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
-import { useEvaluation } from '../../job/useEvaluation'
+import { useSettledEvaluation } from '../../job/useEvaluation'
 
 const SCENE = {
   label:
@@ -48,7 +48,7 @@ export function RunOutPanel() {
 
 /** Each place that was read: whether it matters there, and why. */
 function Wobbles({ round }: { round: RunOutRound }) {
-  const context = useEvaluation()
+  const context = useSettledEvaluation()
   const judged = attempt(() =>
     judgeWobbles(context, wobblesOf(round), (value, quantity, decimals) =>
       say(value, quantity, context.units, decimals),

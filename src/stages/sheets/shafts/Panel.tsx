@@ -11,7 +11,7 @@ import { useEdit, useUnits } from '../../job/JobContext'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxis, useAxisNow } from '../../job/useAxis'
-import { useEvaluation } from '../../job/useEvaluation'
+import { useSettledEvaluation } from '../../job/useEvaluation'
 
 const HUBS = {
   label:
@@ -95,7 +95,7 @@ export function ShaftsPanel() {
 
 function Hub({ round }: { round: CouplerRound }) {
   const units = useUnits()
-  const found = couplerRead(useEvaluation())
+  const found = couplerRead(useSettledEvaluation())
   const rim = rimOf(round)
   if (rim.length === 0) return null
   return (
@@ -113,7 +113,7 @@ function Hub({ round }: { round: CouplerRound }) {
 
 /** Puts what was read where the coupler is judged by it. */
 function TakeOver() {
-  const found = couplerRead(useEvaluation())
+  const found = couplerRead(useSettledEvaluation())
   const edit = useEdit()
   const axisNow = useAxisNow()
   const units = useUnits()

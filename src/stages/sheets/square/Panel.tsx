@@ -1,9 +1,10 @@
+import { lastRound } from '@/core/machine/align/rounds'
 import type { SquareRound } from '@/core/sheets/square/model'
 import { squareRounds } from '@/core/sheets/square/rounds'
 import type { GaugeScene } from '@/ui/drawings/GaugeDrawing'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
-import { useRounds } from '../../job/rounds/useRounds'
+import { useAxis } from '../../job/useAxis'
 
 const DIAGONALS: GaugeScene = {
   label:
@@ -47,7 +48,7 @@ const fieldsOf = ({ how }: SquareRound) =>
 
 /** Square of a gantry or of two axes, and whether two screws keep it. */
 export function SquarePanel() {
-  const how = useRounds(squareRounds).round?.how ?? 'diagonals'
+  const how = useAxis(axis => lastRound(squareRounds, axis)?.how) ?? 'diagonals'
   return (
     <RoundPanel
       rounds={squareRounds}

@@ -11,7 +11,7 @@ import { useEdit, useUnits } from '../../job/JobContext'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxisNow } from '../../job/useAxis'
-import { useEvaluation } from '../../job/useEvaluation'
+import { useSettledEvaluation } from '../../job/useEvaluation'
 
 const SCENE = {
   label: 'A spring scale pulls the slide along its ways, level, with a weight laid on the slide',
@@ -73,7 +73,7 @@ function Pulls({ round }: { round: WaysRound }) {
 
 /** Puts friction and drag where everything is reckoned from them. */
 function IntoSurvey() {
-  const found = frictionRead(useEvaluation())
+  const found = frictionRead(useSettledEvaluation())
   const edit = useEdit()
   const axisNow = useAxisNow()
   const units = useUnits()
