@@ -64,7 +64,7 @@ test('a flange on a rough casting: shimmed where it says, swept again, square; w
   await bench.fill('Put in for now, to be done properly later', 'kitchen foil under the flange', null)
   await bench.click('button', 'Note it as a temporary fix')
   await bench.stage('Log')
-  await bench.sees('Nut flange and faces, round 2. Holds')
+  await bench.sees(/Nut flange and faces, round 2\. After: 0\.22 shim at 8 o’clock\. Holds/)
   await bench.sees('kitchen foil under the flange')
   expect(bench.errors).toEqual([])
 })

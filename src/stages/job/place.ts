@@ -50,12 +50,29 @@ let wanted: string | null = null
 const fieldIn = (box: ParentNode, field: string) =>
   box.querySelector<HTMLElement>(`[data-field="${CSS.escape(field)}"] :is(input, select)`)
 
-/** Puts the keyboard into the field that was asked for, if this sheet has it; tells whether it has. */
-export function focusWanted(box: ParentNode): boolean {
-  const field = wanted === null ? null : fieldIn(box, wanted)
+/** A sheet that has not come by then was cut off, or has no such field. */
+const COMES_WITHIN_MS = 5000
+
+/**
+ * Puts the keyboard into the field that was asked for: at once, or as soon as its sheet has come, unless the builder has
+ * gone on to another one meanwhile. Tells whether it is there.
+ */
+export function focusWanted(box: Node & ParentNode): boolean {
+  const name = wanted
   wanted = null
+  if (name === null) return false
+  const field = fieldIn(box, name)
   field?.focus()
-  return field !== null
+  if (field) return true
+  const watch = new MutationObserver(() => {
+    const come = fieldIn(box, name)
+    if (!come) return
+    watch.disconnect()
+    if (!document.activeElement?.matches('input, select, textarea')) come.focus()
+  })
+  watch.observe(box, { childList: true, subtree: true })
+  setTimeout(() => watch.disconnect(), COMES_WITHIN_MS)
+  return false
 }
 
 /** Goes to a place without asking the server for anything. */

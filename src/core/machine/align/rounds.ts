@@ -1,6 +1,7 @@
 import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
+import { LONGEST_LINE } from '../../document/job'
 import type { Shop } from '../../document/shop'
 import type { EvaluationContext } from '../../evaluation/context'
 import type { Measure } from '../../evaluation/finding'
@@ -153,7 +154,7 @@ export const finishRound = <R extends Round>(
     axis,
     `${rounds.about}, round closed`,
     draft => Object.assign(rounds.pick(draft).find(({ id }) => id === roundId) ?? {}, { finishedAt: at }),
-    { entry: { axisId: axis.id, kind: 'round', text: summary } },
+    { entry: { axisId: axis.id, kind: 'round', text: summary.slice(0, LONGEST_LINE) } },
   )
 
 export const removeRound = <R extends Round>(rounds: Rounds<R>, axis: Axis, roundId: string): Edit =>

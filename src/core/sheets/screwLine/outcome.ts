@@ -21,7 +21,7 @@ export const screwLineOutcome = outcomeOf(screwLine, {
           `${say(positionMm, 'length', units, 1)}: ${small(heightUm)} / ${small(sideUm)}`,
       )
       return [
-        `Round ${index + 1}`,
+        axis.drive.screws === 2 ? `Round ${index + 1}, ${round.screw} screw` : `Round ${index + 1}`,
         momentWords(round.startedAt),
         `${read.join('; ')}${worst === null ? '' : `. Largest correction ${small(worst)}`}${round.done ? `, after ${round.done}` : ''}`,
       ]

@@ -120,7 +120,8 @@ function ToEnd<R extends Round>({ rounds, checks }: Pick<Props<R>, 'rounds' | 'c
     const axis = axisNow()
     const context = evaluationOf(axis, catalogue, units)
     const advice = checks.flatMap(checkId => context.finding(checkId) ?? [])
-    const summary = summaryOf(rounds, rounds.pick(axis).length, advice)
+    const round = lastRound(rounds, axis)
+    const summary = summaryOf(rounds.about, rounds.pick(axis).length, round?.done ?? null, advice)
     edit(finishRound(rounds, axis, last(), new Date().toISOString(), summary))
   }
   return (
@@ -158,10 +159,15 @@ function HowItIsRead<R extends Round>({ rounds, how }: Pick<Props<R>, 'rounds' |
   return <chakra.div mt="3">{isUnread ? how : <Fold name="How it is read">{how}</Fold>}</chakra.div>
 }
 
-const summaryOf = <R extends Round>(rounds: Rounds<R>, number: number, advice: readonly Finding[]) =>
-  `${rounds.about}, round ${number}. ${advice
-    .map(({ state, sentence }) => `${STATE_WORDS[state]}: ${sentence}`)
-    .join(' ')}`
+/** What goes to the log: what was done before the round, and what it said. */
+const summaryOf = (about: string, number: number, done: string | null, advice: readonly Finding[]) =>
+  [
+    `${about}, round ${number}.`,
+    done && `After: ${done}.`,
+    ...advice.map(({ state, sentence }) => `${STATE_WORDS[state]}: ${sentence}`),
+  ]
+    .filter(Boolean)
+    .join(' ')
 
 /** The fields of the round, four abreast where there is room. */
 function Settings<R extends Round>({ rounds, fields, stations }: Props<R>) {

@@ -1,4 +1,5 @@
 import { turnFit } from '@/core/calculation/leastSquares'
+import { oddReadings } from '@/core/machine/align/odd'
 import type { FlangeRound } from '@/core/sheets/flange/model'
 import { flangeRounds, sweptOf } from '@/core/sheets/flange/rounds'
 import { say } from '@/core/units/print'
@@ -53,7 +54,8 @@ function Disc({ round }: { round: FlangeRound }) {
         angleDeg,
         text: say(readingUm, 'smallLength', units),
       }))}
-      proudAtDeg={fit?.largestAtDeg ?? null}
+      // No side is named while a reading cannot be as it stands.
+      proudAtDeg={oddReadings(flangeRounds, round).length > 0 ? null : (fit?.largestAtDeg ?? null)}
       proudWords="proud"
     />
   )

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { setDimension } from '@/core/document/edits'
+import { oddReadings } from '@/core/machine/align/odd'
 import type { CouplerRound } from '@/core/sheets/shafts/model'
 import { beltRounds, couplerRead, couplerRounds, rimOf } from '@/core/sheets/shafts/rounds'
 import { say } from '@/core/units/print'
@@ -105,7 +106,7 @@ function Hub({ round }: { round: CouplerRound }) {
         angleDeg,
         text: say(readingUm, 'smallLength', units),
       }))}
-      proudAtDeg={found?.parallelTowardsDeg ?? null}
+      proudAtDeg={oddReadings(couplerRounds, round).length > 0 ? null : (found?.parallelTowardsDeg ?? null)}
       proudWords="screw"
     />
   )
