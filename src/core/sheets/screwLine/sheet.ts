@@ -1,4 +1,3 @@
-import { finely } from '../../machine/align/judging'
 import { say } from '../../units/print'
 import { defineSheet } from '../sheet'
 import { SCREW_LINE_CHECKS } from './check'
@@ -27,9 +26,11 @@ export const screwLine = defineSheet({
     if (advice.kind === 'too-few') return {}
     const { correctionFixedUm, correctionFarUm } = advice.line
     const [low, high] = isUpright(axis) ? ['too far in', 'too far out'] : ['low', 'high']
+    const sayFinely = (um: number) =>
+      say(um, 'smallLength', units, units === 'mm' && um >= 10 ? 0 : undefined)
     // What must be raised stands low.
     const stands = (correctionUm: number) =>
-      `${say(finely(Math.abs(correctionUm)), 'smallLength', units)} ${correctionUm > 0 ? low : high}`
+      `${sayFinely(Math.abs(correctionUm))} ${correctionUm > 0 ? low : high}`
     return {
       bend: {
         fixedUm: -correctionFixedUm,
