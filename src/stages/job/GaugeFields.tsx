@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import type { ReactNode } from 'react'
+import { memo } from 'react'
 import { setReadingUnit } from '@/core/document/shop'
 import { GAUGE_STEP } from '@/core/machine/readings'
 import { READING_UNITS, type ReadingUnit, readingUnit, usualReadingUnit } from '@/core/units/readingUnit'
@@ -15,22 +15,31 @@ export function useReadingUnit(): ReadingUnit {
 
 const UNITS = READING_UNITS.map(value => ({ value, label: readingUnit(value).unit }))
 
+/** What readings are typed in, to be changed: for the whole shop. */
+export const ReadingUnitField = memo(function ReadingUnitField() {
+  const unit = useReadingUnit()
+  const edit = useEdit()
+  return (
+    <SelectField
+      label="Readings are typed in"
+      value={unit}
+      options={UNITS}
+      onChange={next => edit(setReadingUnit(next))}
+    />
+  )
+})
+
 interface Props {
   stepUm: number | null
   disabled: boolean
   onStep: (stepUm: number | null, mergeKey?: string) => void
-  /** Stands before it, in the same row. */
-  children?: ReactNode
 }
 
 /** The gauge of a table of readings: what one mark of it is, and what the readings are typed in. */
-export function GaugeFields({ stepUm, disabled, onStep, children }: Props) {
+export function GaugeFields({ stepUm, disabled, onStep }: Props) {
   const units = useUnits()
-  const unit = useReadingUnit()
-  const edit = useEdit()
   return (
     <chakra.div display="flex" flexWrap="wrap" gap="4" alignItems="flex-start">
-      {children}
       <chakra.div flex="0 1 250px">
         <FieldInput
           field={GAUGE_STEP}
@@ -40,12 +49,7 @@ export function GaugeFields({ stepUm, disabled, onStep, children }: Props) {
           onValue={(value, mergeKey) => onStep(value as number | null, mergeKey)}
         />
       </chakra.div>
-      <SelectField
-        label="Readings are typed in"
-        value={unit}
-        options={UNITS}
-        onChange={next => edit(setReadingUnit(next))}
-      />
+      <ReadingUnitField />
     </chakra.div>
   )
 }

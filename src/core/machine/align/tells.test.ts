@@ -3,7 +3,7 @@ import { leastOnLineUm, leastWaveUm } from './tells'
 
 const STEP_SPREAD = 20 / Math.sqrt(12)
 
-test('calipers of two hundredths tell a wave from six hundredths of a tenth on, a finer gauge from less', () => {
+test('a wave is told from less with a finer gauge, and with more places', () => {
   expect(leastWaveUm(20, 6)).toBeCloseTo(1.96 * STEP_SPREAD * Math.sqrt(2 / 6), 2)
   expect(leastWaveUm(10, 6)).toBeCloseTo(leastWaveUm(20, 6) / 2, 9)
   expect(leastWaveUm(20, 24)).toBeCloseTo(leastWaveUm(20, 6) / 2, 9)
