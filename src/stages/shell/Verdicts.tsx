@@ -1,12 +1,12 @@
 import dynamic from 'next/dynamic'
-import { useCallback, useMemo, useState } from 'react'
+import { type ElementType, Fragment, type ReactNode, useCallback, useMemo, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { StaleError } from '@/core/document/patch'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import type { Finding } from '@/core/evaluation/finding'
 import type { Missing } from '@/core/evaluation/notKnown'
 import { type Remedy, remedyEdit } from '@/core/evaluation/remedy'
-import { verdictGroups, type Waiting } from '@/core/evaluation/verdictGroups'
+import { type VerdictGroup, verdictGroups, type Waiting } from '@/core/evaluation/verdictGroups'
 import type { CheckId, LimitKey, SheetId } from '@/core/sheets'
 import { placeOfDimension } from '@/core/sheets/dimensionPlace'
 import { readyToasts } from '@/ui/toasts'
@@ -14,10 +14,10 @@ import { Fold, VerdictLine } from '@/ui/verdicts/lines'
 import { VerdictCard } from '@/ui/verdicts/VerdictCard'
 import styles from '@/ui/verdicts/verdicts.module.css'
 import type { Place } from '../job/address'
-import { useEdit, useJobContext, useUnits, whole } from '../job/JobContext'
+import { useEdit, useJobContext, useUnits } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
 import { PlaceLink, placeLink } from '../job/PlaceLink'
-import { useAxis, useAxisNow } from '../job/useAxis'
+import { useAxisNow } from '../job/useAxis'
 import { useEvaluation, useSettledEvaluation, useTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
 
@@ -34,20 +34,18 @@ interface Props {
 /**
  * The verdicts of the axis: those of the sheet in hand and of its stage in full, the rest in a line each; what holds is
  * folded, and what is not known yet stands by what it waits for. Where each stands follows when the typing rests, so that
- * none jumps away under the eye; what it says follows at once.
+ * none jumps away under the eye. What those of the sheet in hand say follows at once, and the others when the typing
+ * rests; on a sheet without verdicts of its own all follow at once, for they are its answer.
  */
 export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
-  const live = useEvaluation()
-  const { findings } = useSettledEvaluation()
-  const { figures } = live
-  const axis = useAxis(whole)
+  const settled = useSettledEvaluation()
+  const { findings, axis } = settled
   const units = useUnits()
   const [working, setWorking] = useState<string | null>(null)
   const [limited, setLimited] = useState<string | null>(null)
   const [opened, setOpened] = useState<string | null>(null)
   const groups = useMemo(() => verdictGroups(findings, sheet, stage), [findings, sheet, stage])
-  const now = (of: readonly Finding[]) => of.flatMap(({ checkId }) => live.finding(checkId as CheckId) ?? [])
-  const openedState = opened === null ? null : live.finding(opened as CheckId)?.state
+  const openedState = opened === null ? null : settled.finding(opened as CheckId)?.state
   const mendable = openedState === 'fails' || openedState === 'close'
   const remedies = useRemedies(axis, mendable ? (opened as CheckId) : null)
   const apply = useApply()
@@ -87,29 +85,24 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
       )}
     />
   )
-  const limitedFinding = limited === null ? null : live.finding(limited as CheckId)
-  const shown = working === null ? null : live.finding(working as CheckId)
+  const limitedFinding = limited === null ? null : settled.finding(limited as CheckId)
   const nothingHere = groups.sheet.open.length + groups.sheet.holds.length === 0
+  const Others = nothingHere ? AtOnce : AtRest
   return (
     <section aria-label="Verdicts of this axis" className={styles.list}>
       <h2 className={styles.heading}>Verdicts</h2>
       {!nothingHere && <h3 className={styles.near}>Of this sheet</h3>}
-      {now(groups.sheet.open).map(card)}
-      <Fold findings={now(groups.sheet.holds)}>{now(groups.sheet.holds).map(card)}</Fold>
+      <AtOnce group={groups.sheet} each={card} />
       {groups.stage.open.length + groups.stage.holds.length > 0 && (
         <h3 className={styles.near}>
           {nothingHere ? STAGE_WORDS[stage].label : `Else under ${STAGE_WORDS[stage].label}`}
         </h3>
       )}
-      {now(groups.stage.open).map(card)}
-      <Fold findings={now(groups.stage.holds)}>{now(groups.stage.holds).map(card)}</Fold>
+      <Others group={groups.stage} each={card} />
       {groups.rest.open.length + groups.rest.holds.length > 0 && (
         <h3 className={styles.near}>The rest of axis {axis.name}</h3>
       )}
-      {groups.rest.open.length > 0 && <ul>{now(groups.rest.open).map(line)}</ul>}
-      <Fold findings={now(groups.rest.holds)}>
-        <ul>{now(groups.rest.holds).map(line)}</ul>
-      </Fold>
+      <Others group={groups.rest} each={line} as="ul" />
       {groups.waiting.length > 0 && (
         <>
           <h3 className={styles.near}>
@@ -127,9 +120,7 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
           </ul>
         </>
       )}
-      {shown && (
-        <LaterWorking finding={shown} figures={figures} units={units} onClose={() => setWorking(null)} />
-      )}
+      {working !== null && <WorkingNow checkId={working as CheckId} onClose={() => setWorking(null)} />}
       {limitedFinding?.limitKey && (
         <LimitDialog
           limitKey={limitedFinding.limitKey as LimitKey}
@@ -139,6 +130,39 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
       )}
     </section>
   )
+}
+
+interface GroupProps {
+  group: VerdictGroup
+  each: (finding: Finding) => ReactNode
+  as?: ElementType
+}
+
+/** The findings of a group in their order: what needs a look, then what holds, folded. */
+function AtRest({ group: { open, holds }, each, as: List = Fragment }: GroupProps) {
+  return (
+    <>
+      {open.length > 0 && <List>{open.map(each)}</List>}
+      <Fold findings={holds}>
+        <List>{holds.map(each)}</List>
+      </Fold>
+    </>
+  )
+}
+
+/** A group with what its findings say now. */
+function AtOnce({ group, ...rest }: GroupProps) {
+  const live = useEvaluation()
+  const now = (of: readonly Finding[]) => of.flatMap(({ checkId }) => live.finding(checkId as CheckId) ?? [])
+  return <AtRest group={{ open: now(group.open), holds: now(group.holds) }} {...rest} />
+}
+
+/** The working of a finding as it stands now. */
+function WorkingNow({ checkId, onClose }: { checkId: CheckId; onClose: () => void }) {
+  const live = useEvaluation()
+  const units = useUnits()
+  const finding = live.finding(checkId)
+  return finding && <LaterWorking finding={finding} figures={live.figures} units={units} onClose={onClose} />
 }
 
 /** Where something that is missing is chosen, entered or measured. */
