@@ -3,6 +3,7 @@ import type { Job } from '@/core/document/job'
 import type { PartKind } from '@/core/document/kinds'
 import type { OwnParts } from '@/core/document/parts/types'
 import type { Shop } from '@/core/document/shop'
+import type { Finding } from '@/core/evaluation/finding'
 import type { Remedy } from '@/core/evaluation/remedy'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Now } from '@/core/planning/days'
@@ -30,6 +31,8 @@ export type JobTask = Pick<Job, 'axes' | 'ownParts' | 'shop' | 'units'>
 /** What the worker can be asked to work out. */
 export interface JudgeWorker {
   next: (task: JobTask) => NextAction[]
+  /** What is found in Align and Prove. */
+  later: (task: AxisTask) => Finding[]
   remedies: (task: AxisTask, checkId: CheckId) => Remedy[]
   judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]
 }

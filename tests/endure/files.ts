@@ -13,7 +13,7 @@ import { catalogueOf } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { SHEETS } from '@/core/sheets'
 import { cutList } from '@/core/sheets/cutList'
-import { evaluateAxis } from '@/core/sheets/evaluateAxis'
+import { evaluateAxis, laysOf } from '@/core/sheets/evaluateAxis'
 import { nextForJob } from '@/core/sheets/nextAction'
 import { overlayAt } from '@/core/sheets/overlay'
 import { paperOf } from '@/core/sheets/paper'
@@ -155,7 +155,7 @@ export function exercise({ job, entries, history }: JobFile): void {
     const context = evaluateAxis(axis, catalogue, job.units)
     for (const finding of context.findings) String(finding.sentence)
     const line = driveLine(context, 0.5)
-    for (const { id, stage } of SHEETS) overlayAt(id, stage, context, line)
+    for (const { id, stage } of SHEETS) overlayAt(id, stage, context, line, laysOf)
     boltMarks(context, line)
     procedure(context)
     attempt(() => cutList(context))

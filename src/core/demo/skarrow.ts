@@ -11,6 +11,7 @@ import { ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y, NOTHING_ALIGNED } from './aligned
 import { BUILT_SKARROW_X, BUILT_SKARROW_Y, NOTHING_BUILT } from './built'
 import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
 import { ORDERS_SKARROW, PLAN_SKARROW } from './plans'
+import { NOTHING_PROVED, PROVED_SKARROW_X } from './proved'
 
 const SHAFTS_ASSUMED: Pick<Values, 'shaftParallelMm' | 'shaftAngleDeg' | 'shaftAxialMm'> = {
   shaftParallelMm: [0.05, 'assumed'],
@@ -114,6 +115,7 @@ const X: Axis = {
   ...FITTED_SKARROW_X,
   ...BUILT_SKARROW_X,
   ...ALIGNED_SKARROW_X,
+  ...PROVED_SKARROW_X,
   rounds: [
     round('round-1', '2026-10-20T18:05:00.000Z', [
       [40, 0, 0],
@@ -244,6 +246,7 @@ const Y: Axis = {
   recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ...BUILT_SKARROW_Y,
   ...ALIGNED_SKARROW_Y,
+  ...NOTHING_PROVED,
   rounds: [],
   tests: [],
 }

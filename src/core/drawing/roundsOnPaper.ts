@@ -9,10 +9,14 @@ import type { PaperBlock } from './paper'
 const COMMON = ['startedAt', 'finishedAt', 'done', 'stations']
 
 /**
- * The rounds of a sheet for the alignment record: when, what they came to, what was done before, all that was set up and read.
+ * The rounds of a sheet for a paper, the alignment record if no other: when, what they came to, what was done before, all that was set up and read.
  * Nothing where none was begun.
  */
-export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: EvaluationContext): PaperBlock[] {
+export function roundsOnPaper<R extends Round>(
+  rounds: Rounds<R>,
+  context: EvaluationContext,
+  on: PaperBlock['on'] = 'align',
+): PaperBlock[] {
   const { axis, units } = context
   const all = rounds.pick(axis)
   if (all.length === 0) return []
@@ -37,7 +41,7 @@ export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: Evalu
   const heads = Object.values(stations).map(({ label }) => label.toLowerCase())
   return [
     {
-      on: 'align',
+      on,
       title: rounds.about,
       empty: 'None yet.',
       rows: all.map((round, index) => [

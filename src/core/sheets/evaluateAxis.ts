@@ -3,22 +3,21 @@ import type { Catalogue } from '../document/parts/types'
 import type { ListedCheck } from '../evaluation/check'
 import { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
-import type { LimitFacts } from '../evaluation/limits'
 import type { UnitSystem } from '../units/quantity'
-import { type CheckId, type LimitKey, SHEETS } from '.'
+import { type CheckId, SHEETS, type SheetId, sheetOf } from '.'
+import { listed } from './firstChecks'
+import { LATER, type Later } from './later'
+import type { Lays } from './sheet'
+
+const later: Partial<Record<SheetId, Later>> = LATER
 
 /** Every check by its id, in the order of the sheets. */
-export const CHECKS: ReadonlyMap<string, ListedCheck> = new Map(
-  SHEETS.flatMap(({ id: sheet, stage, checks = {} }) =>
-    Object.entries(checks).map(([checkId, check]): [string, ListedCheck] => [
-      checkId,
-      { ...check, checkId, sheet, stage },
-    ]),
-  ),
+export const CHECKS: ReadonlyMap<string, ListedCheck> = listed(
+  SHEETS.map(sheet => ({ ...sheet, checks: sheet.checks ?? later[sheet.id]?.checks })),
 )
 
-/** What every check is held to, by the key of the limit. */
-export const LIMITS = Object.assign({}, ...SHEETS.map(({ limits }) => limits)) as Record<LimitKey, LimitFacts>
+/** What any sheet lays on the drive line, without what is fetched when it is opened. */
+export const laysOf = (id: SheetId): Lays | undefined => sheetOf(id).overlay ?? later[id]?.overlay
 
 /** An evaluation whose checks are known by name. */
 export interface Evaluation extends EvaluationContext {
@@ -34,3 +33,7 @@ export interface Evaluation extends EvaluationContext {
  */
 export const evaluateAxis = (axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation =>
   new EvaluationContext(axis, catalogue, units, CHECKS) as Evaluation
+
+/** What an axis is found to be in the stages whose checks come later, for a screen that does not have them yet. */
+export const laterFindings = (axis: Axis, catalogue: Catalogue, units: UnitSystem): Finding[] =>
+  evaluateAxis(axis, catalogue, units).findings.filter(({ sheet }) => Object.hasOwn(LATER, sheet))

@@ -80,6 +80,12 @@ const MAKING = {
   'align.droop': ['holds', 'fails'],
   'align.waysFriction': ['holds', 'close'],
   'prove.reversal': ['holds', 'close', 'fails'],
+  'prove.pushPull': ['holds', 'fails'],
+  'prove.whereLost': ['holds', 'fails'],
+  'prove.steps': ['holds', 'fails'],
+  'prove.circleSquare': ['holds', 'fails'],
+  'prove.circleScale': ['holds', 'fails'],
+  'prove.scale': ['holds', 'fails'],
 } as const satisfies Partial<Record<CheckId, readonly State[]>>
 /** Of these the way out is work at the machine, which no change of the plan does for it. */
 const BY_HAND = [

@@ -1,6 +1,7 @@
 import type { Stage } from '../document/stages'
 import { bearingBlock } from './bearingBlock/sheet'
 import { chain } from './chain/sheet'
+import { circle } from './circle/sheet'
 import { controller } from './controller/sheet'
 import { cuts } from './cuts/sheet'
 import { drag } from './drag/sheet'
@@ -8,6 +9,7 @@ import { drive } from './drive/sheet'
 import { duty } from './duty/sheet'
 import { fasteners } from './fasteners/sheet'
 import { figures } from './figures/sheet'
+import { findFault } from './findFault/sheet'
 import { flange } from './flange/sheet'
 import { geometry } from './geometry/sheet'
 import { gib } from './gib/sheet'
@@ -16,10 +18,12 @@ import { grease } from './grease/sheet'
 import { holes } from './holes/sheet'
 import { hours } from './hours/sheet'
 import { inWords } from './inWords/sheet'
+import type { LaterCheckId } from './later'
 import { leadscrewEnds } from './leadscrewEnds/sheet'
 import { loads } from './loads/sheet'
 import { log } from './log/sheet'
 import { lostMotion } from './lostMotion/sheet'
+import { lostSteps } from './lostSteps/sheet'
 import { machineRecord } from './machineRecord/sheet'
 import { nutRoom } from './nutRoom/sheet'
 import { orders } from './orders/sheet'
@@ -28,9 +32,11 @@ import { overview } from './overview/sheet'
 import { ownParts } from './ownParts/sheet'
 import { parts } from './parts/sheet'
 import { preload } from './preload/sheet'
+import { pushPull } from './pushPull/sheet'
 import { rails } from './rails/sheet'
 import { reversal } from './reversal/sheet'
 import { runOut } from './runOut/sheet'
+import { scale } from './scale/sheet'
 import { schedule } from './schedule/sheet'
 import { schools } from './schools/sheet'
 import { screwLine } from './screwLine/sheet'
@@ -46,6 +52,7 @@ import { template } from './template/sheet'
 import { toMeasure } from './toMeasure/sheet'
 import { travel } from './travel/sheet'
 import { waysFriction } from './waysFriction/sheet'
+import { whereLost } from './whereLost/sheet'
 
 /** Every sheet, in the order of the work. Everything that the app knows of a sheet is folded out of this list. */
 const LISTED = [
@@ -94,6 +101,12 @@ const LISTED = [
   overhang,
   waysFriction,
   reversal,
+  pushPull,
+  whereLost,
+  lostSteps,
+  circle,
+  scale,
+  findFault,
   log,
 ] as const
 
@@ -107,7 +120,7 @@ type In<K extends string> = Listed extends infer S
 
 /** A misspelt id of a sheet, a check or a limit does not compile. */
 export type SheetId = Listed['id']
-export type CheckId = In<'checks'>
+export type CheckId = In<'checks'> | LaterCheckId
 export type LimitKey = In<'limits'>
 
 export const SHEETS: readonly (Sheet & { readonly id: SheetId })[] = LISTED

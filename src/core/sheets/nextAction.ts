@@ -68,6 +68,9 @@ export function nextOf(context: Evaluation): NextAction | null {
     return act({ stage: 'size', sheet: 'parts' }, `choose the ${kind === 'bearing' ? 'bearings' : kind}`)
   const fails = context.findings.filter(({ state }) => state === 'fails')
   const failing = fails.find(({ stage }) => stage !== 'align')
+  // What a reversal loses is not mended by testing it again: where it comes from is found first.
+  if (failing?.stage === 'prove')
+    return act({ stage: 'prove', sheet: 'findFault' }, `find the fault: ${failing.title.toLowerCase()}`)
   if (failing)
     return act(
       { stage: failing.stage, sheet: failing.sheet as SheetId },

@@ -30,7 +30,7 @@ export interface Outcome {
 
 /** The outcome of a sheet; that its remedies belong to the sheet's own checks is seen by the compiler. */
 export const outcomeOf = <Checks extends Readonly<Record<string, Check>>>(
-  _sheet: { readonly checks: Checks },
+  _checks: Checks,
   outcome: Omit<Outcome, 'remedies'> & {
     remedies?: { readonly [K in keyof Checks]?: readonly RemedyFinder[] }
   },

@@ -1,23 +1,28 @@
 import { SHEETS, type SheetId } from '.'
 import { bearingBlockOutcome } from './bearingBlock/outcome'
 import { chainOutcome } from './chain/outcome'
+import { circleOutcome } from './circle/outcome'
 import { controllerOutcome } from './controller/outcome'
 import { cutsOutcome } from './cuts/outcome'
 import { dragOutcome } from './drag/outcome'
 import { fastenersOutcome } from './fasteners/outcome'
+import { findFaultOutcome } from './findFault/outcome'
 import { flangeOutcome } from './flange/outcome'
 import { gibOutcome } from './gib/outcome'
 import { greaseOutcome } from './grease/outcome'
 import { holesOutcome } from './holes/outcome'
 import { leadscrewEndsOutcome } from './leadscrewEnds/outcome'
+import { lostStepsOutcome } from './lostSteps/outcome'
 import { nutRoomOutcome } from './nutRoom/outcome'
 import type { Outcome } from './outcome'
 import { overhangOutcome } from './overhang/outcome'
 import { partsOutcome } from './parts/outcome'
 import { preloadOutcome } from './preload/outcome'
+import { pushPullOutcome } from './pushPull/outcome'
 import { railsOutcome } from './rails/outcome'
 import { reversalOutcome } from './reversal/outcome'
 import { runOutOutcome } from './runOut/outcome'
+import { scaleOutcome } from './scale/outcome'
 import { screwLineOutcome } from './screwLine/outcome'
 import { shaftsOutcome } from './shafts/outcome'
 import { squareOutcome } from './square/outcome'
@@ -26,6 +31,7 @@ import { stoppingOutcome } from './stopping/outcome'
 import { switchesOutcome } from './switches/outcome'
 import { travelOutcome } from './travel/outcome'
 import { waysFrictionOutcome } from './waysFriction/outcome'
+import { whereLostOutcome } from './whereLost/outcome'
 
 const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   parts: partsOutcome,
@@ -54,6 +60,12 @@ const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   overhang: overhangOutcome,
   waysFriction: waysFrictionOutcome,
   reversal: reversalOutcome,
+  pushPull: pushPullOutcome,
+  whereLost: whereLostOutcome,
+  lostSteps: lostStepsOutcome,
+  circle: circleOutcome,
+  scale: scaleOutcome,
+  findFault: findFaultOutcome,
 }
 
 /** What comes of every sheet, in the order of the work. */

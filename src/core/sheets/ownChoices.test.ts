@@ -8,7 +8,8 @@ import { limitsOf, limitsProblem } from '../evaluation/limits'
 import { CATALOGUE, catalogueOf } from '../machine/parts'
 import { putOwnPart, removeOwnPart, takeParts } from '../machine/parts/partEdits'
 import type { LimitKey } from './'
-import { evaluateAxis, LIMITS } from './evaluateAxis'
+import { evaluateAxis } from './evaluateAxis'
+import { LIMITS } from './firstChecks'
 import { LIMIT_REASONS } from './limitReasons'
 
 const { job } = skarrow()

@@ -6,7 +6,9 @@ import { StaleError } from '../document/patch'
 import { remedied, remedyEdit } from '../evaluation/remedy'
 import { catalogueOf } from '../machine/parts'
 import { type CheckId, SHEETS } from '.'
-import { CHECKS, evaluateAxis, LIMITS } from './evaluateAxis'
+import { CHECKS, evaluateAxis } from './evaluateAxis'
+import { LIMITS } from './firstChecks'
+import { LATER } from './later'
 import { OUTCOMES } from './outcomes'
 import { remediesFor } from './remedies'
 
@@ -103,8 +105,11 @@ test('a remedy of an axis that was changed since is refused, not put over the ch
 })
 
 test('every check, limit and remedy belongs to one sheet, and is known by its name alone', () => {
-  const ids = SHEETS.flatMap(({ checks = {} }) => Object.keys(checks))
+  const later: Record<string, { checks: object }> = LATER
+  const ids = SHEETS.flatMap(({ id, checks }) => Object.keys(checks ?? later[id]?.checks ?? {}))
   expect(new Set(ids).size).toBe(ids.length)
+  // What comes later is of sheets that there are, and of none that has checks already.
+  for (const id of Object.keys(LATER)) expect(SHEETS.find(one => one.id === id)?.checks).toBeUndefined()
   expect([...CHECKS.keys()]).toEqual(ids)
   const keys = SHEETS.flatMap(({ limits = {} }) => Object.keys(limits))
   expect(Object.keys(LIMITS)).toEqual(keys)

@@ -13,7 +13,7 @@ import { fits, fitsAll } from '../field/fits'
 import { gotAndTakes, listOf, mapOf, oneOf, schemaOf, schemasOf, shape, text } from '../field/schema'
 import { MOST_OWN_PARTS } from '../machine/parts'
 import { SHEETS } from '.'
-import { LIMITS } from './evaluateAxis'
+import { LIMITS } from './firstChecks'
 
 /** Limits that were changed, by their keys, each in its right order. */
 const limits = mapOf(key => {

@@ -1,12 +1,17 @@
 import { useCallback, useMemo } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Catalogue } from '@/core/document/parts/types'
+import { EvaluationContext } from '@/core/evaluation/context'
+import { byUrgency, type Finding } from '@/core/evaluation/finding'
 import { catalogueOf } from '@/core/machine/parts'
-import { type Evaluation, evaluateAxis } from '@/core/sheets/evaluateAxis'
+import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import { FIRST_CHECKS } from '@/core/sheets/firstChecks'
 import type { UnitSystem } from '@/core/units/quantity'
 import type { AxisTask } from '@/workers/protocol'
 import { useJob, useJobContext, useUnits, whole } from './JobContext'
+import { laterNow, useLater } from './later'
 import { axisIn, useAxis, useSettledAxis, useSettledResult } from './useAxis'
+import { useAnswer } from './useRun'
 
 /** The parts that this job can choose from. */
 export const useCatalogue = (): Catalogue =>
@@ -21,27 +26,54 @@ export function useTask(axis: Axis): AxisTask {
 }
 
 interface Judged {
+  checks: typeof FIRST_CHECKS
   catalogue: Catalogue
   units: UnitSystem
   evaluation: Evaluation
 }
 const evaluations = new WeakMap<Axis, Judged>()
 
-/** The evaluation of an axis, one for each state of it: it remembers what was worked out, for all who ask. */
+/**
+ * The evaluation of an axis, one for each state of it: it remembers what was worked out, for all who ask. It has the checks
+ * that are here: those of Align and Prove come with their sheets.
+ */
 export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation {
+  const checks = laterNow()?.checks ?? FIRST_CHECKS
   const known = evaluations.get(axis)
-  if (known?.catalogue === catalogue && known.units === units) return known.evaluation
-  const evaluation = evaluateAxis(axis, catalogue, units)
-  evaluations.set(axis, { catalogue, units, evaluation })
+  if (known?.catalogue === catalogue && known.units === units && known.checks === checks)
+    return known.evaluation
+  const evaluation = new EvaluationContext(axis, catalogue, units, checks) as Evaluation
+  evaluations.set(axis, { checks, catalogue, units, evaluation })
   return evaluation
 }
 
 /** The evaluation of the axis at work, at once. */
-export const useEvaluation = (): Evaluation => evaluationOf(useAxis(whole), useCatalogue(), useUnits())
+export function useEvaluation(): Evaluation {
+  useLater()
+  return evaluationOf(useAxis(whole), useCatalogue(), useUnits())
+}
 
 /** The evaluation for what is not looked at while a value is typed: it follows when the typing rests. */
-export const useSettledEvaluation = (): Evaluation =>
-  evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
+export function useSettledEvaluation(): Evaluation {
+  useLater()
+  return evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
+}
+
+/**
+ * Every finding of the axis when the typing rests, worst first: those whose checks are not here are judged beside the
+ * screen and come after the others.
+ */
+export function useFindings(): Finding[] {
+  const { axis, findings } = useSettledEvaluation()
+  const { ownParts, shop, units } = useTask(axis)
+  const isHere = useLater() !== null
+  const ask = useCallback(async () => {
+    const { askJudge } = await import('@/workers/client')
+    return askJudge(judge => judge.later({ axis, ownParts, shop, units }))
+  }, [axis, ownParts, shop, units])
+  const later = useAnswer(isHere ? null : ask, axis.id)
+  return useMemo(() => (later ? byUrgency([...findings, ...later]) : findings), [findings, later])
+}
 
 /**
  * Plain data out of the evaluation, when the typing rests; renders again only when it differs, whatever else the

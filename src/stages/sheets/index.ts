@@ -1,13 +1,16 @@
 import dynamic from 'next/dynamic'
 import type { ComponentType } from 'react'
 import type { SheetId } from '@/core/sheets'
+import { withLater } from '../job/later'
 import { GeometryPanel } from './geometry/Panel'
 
 const later = (load: () => Promise<ComponentType>) => dynamic(load, { ssr: false })
+/** A panel that needs what the sheets of Align and Prove judge by. */
+const judged = (load: () => Promise<ComponentType>) => later(() => withLater(load))
 
 /** The panel of every sheet; the compiler sees that none is missing. The first comes with the app. */
 export const PANELS: Record<SheetId, ComponentType> = {
-  overview: later(() => import('./overview/Panel').then(module => module.OverviewPanel)),
+  overview: judged(() => import('./overview/Panel').then(module => module.OverviewPanel)),
   schedule: later(() => import('./schedule/Panel').then(module => module.SchedulePanel)),
   hours: later(() => import('./hours/Panel').then(module => module.HoursPanel)),
   orders: later(() => import('./orders/Panel').then(module => module.OrdersPanel)),
@@ -40,17 +43,23 @@ export const PANELS: Record<SheetId, ComponentType> = {
   switches: later(() => import('./switches/Panel').then(module => module.SwitchesPanel)),
   grease: later(() => import('./grease/Panel').then(module => module.GreasePanel)),
   controller: later(() => import('./controller/Panel').then(module => module.ControllerPanel)),
-  screwLine: later(() => import('./screwLine/Panel').then(module => module.ScrewLinePanel)),
-  shafts: later(() => import('./shafts/Panel').then(module => module.ShaftsPanel)),
-  preload: later(() => import('./preload/Panel').then(module => module.PreloadPanel)),
-  drag: later(() => import('./drag/Panel').then(module => module.DragPanel)),
-  flange: later(() => import('./flange/Panel').then(module => module.FlangePanel)),
-  runOut: later(() => import('./runOut/Panel').then(module => module.RunOutPanel)),
-  gib: later(() => import('./gib/Panel').then(module => module.GibPanel)),
-  rails: later(() => import('./rails/Panel').then(module => module.RailsPanel)),
-  square: later(() => import('./square/Panel').then(module => module.SquarePanel)),
-  overhang: later(() => import('./overhang/Panel').then(module => module.OverhangPanel)),
-  waysFriction: later(() => import('./waysFriction/Panel').then(module => module.WaysFrictionPanel)),
-  reversal: later(() => import('./reversal/Panel').then(module => module.ReversalPanel)),
+  screwLine: judged(() => import('./screwLine/Panel').then(module => module.ScrewLinePanel)),
+  shafts: judged(() => import('./shafts/Panel').then(module => module.ShaftsPanel)),
+  preload: judged(() => import('./preload/Panel').then(module => module.PreloadPanel)),
+  drag: judged(() => import('./drag/Panel').then(module => module.DragPanel)),
+  flange: judged(() => import('./flange/Panel').then(module => module.FlangePanel)),
+  runOut: judged(() => import('./runOut/Panel').then(module => module.RunOutPanel)),
+  gib: judged(() => import('./gib/Panel').then(module => module.GibPanel)),
+  rails: judged(() => import('./rails/Panel').then(module => module.RailsPanel)),
+  square: judged(() => import('./square/Panel').then(module => module.SquarePanel)),
+  overhang: judged(() => import('./overhang/Panel').then(module => module.OverhangPanel)),
+  waysFriction: judged(() => import('./waysFriction/Panel').then(module => module.WaysFrictionPanel)),
+  reversal: judged(() => import('./reversal/Panel').then(module => module.ReversalPanel)),
+  pushPull: judged(() => import('./pushPull/Panel').then(module => module.PushPullPanel)),
+  whereLost: judged(() => import('./whereLost/Panel').then(module => module.WhereLostPanel)),
+  lostSteps: judged(() => import('./lostSteps/Panel').then(module => module.LostStepsPanel)),
+  circle: judged(() => import('./circle/Panel').then(module => module.CirclePanel)),
+  scale: judged(() => import('./scale/Panel').then(module => module.ScalePanel)),
+  findFault: judged(() => import('./findFault/Panel').then(module => module.FindFaultPanel)),
   log: later(() => import('./log/Panel').then(module => module.LogPanel)),
 }

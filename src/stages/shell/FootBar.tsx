@@ -7,14 +7,14 @@ import { countWords } from '@/core/evaluation/finding'
 import { stateCounts } from '@/core/evaluation/verdictGroups'
 import type { SheetId } from '@/core/sheets'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { useSettledEvaluation } from '../job/useEvaluation'
+import { useFindings } from '../job/useEvaluation'
 import { Verdicts } from './Verdicts'
 
 const Drawer = dynamic(() => import('@/ui/Drawer').then(module => module.Drawer), { ssr: false })
 
 /** The counts of the verdicts at the foot of a screen that has no room for them; it opens them as a drawer. */
 export function FootBar(props: { jobId: string; stage: Stage; sheet: SheetId }) {
-  const { findings } = useSettledEvaluation()
+  const findings = useFindings()
   const counts = stateCounts(findings)
   const [open, setOpen] = useState(false)
   const close = () => setOpen(false)

@@ -3,7 +3,7 @@ import { useJobRows } from '@/store/hooks'
 import { type Action, Palette } from '@/ui/frame/Palette'
 import type { Place } from '../job/address'
 import { useJob } from '../job/JobContext'
-import { useSettledEvaluation } from '../job/useEvaluation'
+import { useFindings, useSettledEvaluation } from '../job/useEvaluation'
 import { findable } from './findable'
 
 interface Props {
@@ -15,11 +15,12 @@ interface Props {
 /** What can be done, and all that can be gone to: sheets, verdicts, parts, calculations, jobs. */
 export function JobPalette({ actions, place, onClose }: Props) {
   const context = useSettledEvaluation()
+  const findings = useFindings()
   const axes = useJob(job => job.axes)
   const jobs = useJobRows()
   const places = useMemo(
-    () => findable({ context, axes, jobs: jobs?.rows ?? [], place }),
-    [context, axes, jobs, place],
+    () => findable({ context, findings, axes, jobs: jobs?.rows ?? [], place }),
+    [context, findings, axes, jobs, place],
   )
   return <Palette open actions={actions} places={places} onClose={onClose} />
 }

@@ -10,6 +10,7 @@ import { FirstFrame } from '@/ui/frame/FirstFrame'
 import { Notice } from '@/ui/frame/Notice'
 import { isPaper } from '../job/address'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
+import { withLater } from '../job/later'
 import { addressOf, go, usePlace } from '../job/place'
 import { saveJob } from '../job/saveJob'
 import { JobFrame } from './JobFrame'
@@ -25,11 +26,14 @@ const FolderCopy = dynamic(
   { ssr: false },
 )
 // Paper comes when it is asked for.
-const RecordScreen = dynamic(() => import('../record/RecordScreen').then(module => module.RecordScreen), {
-  ssr: false,
-})
+const RecordScreen = dynamic(
+  () => withLater(() => import('../record/RecordScreen').then(module => module.RecordScreen)),
+  {
+    ssr: false,
+  },
+)
 const AlignmentScreen = dynamic(
-  () => import('../record/AlignmentScreen').then(module => module.AlignmentScreen),
+  () => withLater(() => import('../record/AlignmentScreen').then(module => module.AlignmentScreen)),
   { ssr: false },
 )
 const EveningScreen = dynamic(() => import('../record/EveningScreen').then(module => module.EveningScreen), {

@@ -13,7 +13,7 @@ import type { Place } from '../job/address'
 import { useUnits } from '../job/JobContext'
 import { PlaceButton } from '../job/PlaceLink'
 import { useSettledAxis } from '../job/useAxis'
-import { evaluationOf, useCatalogue } from '../job/useEvaluation'
+import { useCatalogue, useFindings } from '../job/useEvaluation'
 
 interface Props {
   part: DrivePart
@@ -30,7 +30,7 @@ export function PartSheet({ part, kind, title, onClose, choose }: Props) {
   const partId = kind ? axis.parts[kind] : null
   const units = useUnits()
   const catalogue = useCatalogue()
-  const { findings } = evaluationOf(axis, catalogue, units)
+  const findings = useFindings()
   const chosen = kind ? catalogue[kind].get(partId ?? '') : undefined
   const own = findings.filter(({ subject }) => subject === part || (part === 'way' && subject === 'travel'))
   const rows = kind && chosen ? partSheet(kind, chosen as never) : []

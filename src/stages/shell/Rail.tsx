@@ -9,7 +9,8 @@ import { useIsAtLeast } from '@/ui/frame/useIsAtLeast'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import type { Place } from '../job/address'
 import { placeLink } from '../job/PlaceLink'
-import { useSettledEvaluation } from '../job/useEvaluation'
+import { useSettledAxis } from '../job/useAxis'
+import { useFindings } from '../job/useEvaluation'
 
 interface Entry {
   place: Place
@@ -29,8 +30,8 @@ interface Props {
 
 /** The stages of the axis with what each has to say about it, and under the one in hand its sheets. */
 export function Rail({ jobId, axisId, stage, sheet }: Props) {
-  const context = useSettledEvaluation()
-  const { axis, findings } = context
+  const axis = useSettledAxis()
+  const findings = useFindings()
   const beside = useIsAtLeast('lg')
   const place = (of: Stage, id: SheetId | null): Place => ({ jobId, axisId, stage: of, sheet: id })
   const sheets = sheetsOf(stage).map(

@@ -18,7 +18,7 @@ import { useEdit, useJobContext, useUnits } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
 import { PlaceLink, placeLink } from '../job/PlaceLink'
 import { useAxisNow } from '../job/useAxis'
-import { useEvaluation, useSettledEvaluation, useTask } from '../job/useEvaluation'
+import { useEvaluation, useFindings, useSettledEvaluation, useTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
 
 const LimitDialog = dynamic(() => import('./LimitDialog').then(module => module.LimitDialog), { ssr: false })
@@ -39,13 +39,15 @@ interface Props {
  */
 export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
   const settled = useSettledEvaluation()
-  const { findings, axis } = settled
+  const { axis } = settled
+  const findings = useFindings()
   const units = useUnits()
   const [working, setWorking] = useState<string | null>(null)
   const [limited, setLimited] = useState<string | null>(null)
   const [opened, setOpened] = useState<string | null>(null)
   const groups = useMemo(() => verdictGroups(findings, sheet, stage), [findings, sheet, stage])
-  const openedState = opened === null ? null : settled.finding(opened as CheckId)?.state
+  const found = (id: string) => findings.find(({ checkId }) => checkId === id)
+  const openedState = opened === null ? null : found(opened)?.state
   const mendable = openedState === 'fails' || openedState === 'close'
   const remedies = useRemedies(axis, mendable ? (opened as CheckId) : null)
   const apply = useApply()
@@ -85,7 +87,7 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
       )}
     />
   )
-  const limitedFinding = limited === null ? null : settled.finding(limited as CheckId)
+  const limitedFinding = limited === null ? null : found(limited)
   const nothingHere = groups.sheet.open.length + groups.sheet.holds.length === 0
   const Others = nothingHere ? AtOnce : AtRest
   return (
@@ -153,7 +155,8 @@ function AtRest({ group: { open, holds }, each, as: List = Fragment }: GroupProp
 /** A group with what its findings say now. */
 function AtOnce({ group, ...rest }: GroupProps) {
   const live = useEvaluation()
-  const now = (of: readonly Finding[]) => of.flatMap(({ checkId }) => live.finding(checkId as CheckId) ?? [])
+  const now = (of: readonly Finding[]) =>
+    of.flatMap(one => (live.isHeldTo(one.checkId) ? (live.finding(one.checkId as CheckId) ?? []) : one))
   return <AtRest group={{ open: now(group.open), holds: now(group.holds) }} {...rest} />
 }
 

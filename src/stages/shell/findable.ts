@@ -1,9 +1,9 @@
 import type { Axis } from '@/core/document/axis'
 import { PART_KINDS } from '@/core/document/kinds'
 import { STAGE_WORDS } from '@/core/document/stages'
-import { STATE_WORDS } from '@/core/evaluation/finding'
+import type { EvaluationContext } from '@/core/evaluation/context'
+import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import { SHEETS, type SheetId } from '@/core/sheets'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { registry } from '@/core/sheets/registry'
 import type { JobRow } from '@/store/database'
 import type { Action } from '@/ui/frame/Palette'
@@ -12,14 +12,15 @@ import { KIND_WORDS } from '../job/kindWords'
 import { addressOf, go } from '../job/place'
 
 interface Findable {
-  context: Evaluation
+  context: EvaluationContext
+  findings: readonly Finding[]
   axes: readonly Pick<Axis, 'id' | 'name' | 'title'>[]
   jobs: readonly Pick<JobRow, 'id' | 'job' | 'deletedAt'>[]
   place: Place & { axisId: string }
 }
 
 /** All that can be gone to by its name: sheets, verdicts, parts, calculations, jobs. */
-export function findable({ context, jobs, place }: Findable): Action[] {
+export function findable({ context, findings, jobs, place }: Findable): Action[] {
   const { jobId, axisId } = place
   const { catalogue, axis } = context
   return [
@@ -31,7 +32,7 @@ export function findable({ context, jobs, place }: Findable): Action[] {
         run: () => go({ jobId, axisId, stage, sheet: id }),
       }),
     ),
-    ...context.findings.map(
+    ...findings.map(
       ({ checkId, title, state, stage, sheet }): Action => ({
         id: `verdict-${checkId}`,
         group: `Verdicts of axis ${axis.name}`,

@@ -7,7 +7,7 @@ import { EvaluationContext } from '@/core/evaluation/context'
 import { fileName } from '@/core/formats/fileName'
 import { CATALOGUE } from '@/core/machine/parts'
 import { sheetOf } from '@/core/sheets'
-import { evaluateAxis } from '@/core/sheets/evaluateAxis'
+import { evaluateAxis, laysOf } from '@/core/sheets/evaluateAxis'
 import { newAxis, newJob } from '@/core/sheets/newJob'
 import { overlayAt, overlayOf } from '@/core/sheets/overlay'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -24,6 +24,7 @@ const overlay = (axis: Axis, stage: (typeof STAGES)[number], units: UnitSystem =
     stage,
     evaluateAxis(axis, CATALOGUE, units),
     driveLine(new EvaluationContext(axis, CATALOGUE), 0.5),
+    laysOf,
   )
 const texts = (axis: Axis, stage: (typeof STAGES)[number], units?: UnitSystem) => {
   const { marks, spans } = overlay(axis, stage, units)
@@ -64,7 +65,7 @@ describe('what each stage lays on the drive line', () => {
     const lays = await sheetOf('steps').overlayLater?.()
     const texts = (axis: Axis) => {
       const context = evaluateAxis(axis, CATALOGUE, 'mm')
-      const { marks } = overlayAt('steps', 'build', context, driveLine(context, 0.5), lays)
+      const { marks } = overlayAt('steps', 'build', context, driveLine(context, 0.5), () => lays)
       return marks.map(mark => `${mark.part}: ${mark.text}`)
     }
     expect(overlay(X, 'build').marks).toEqual([])

@@ -1,9 +1,12 @@
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { type SheetId, sheetOf } from '@/core/sheets'
+import type { LaysOf } from '@/core/sheets/overlay'
 import type { Lays } from '@/core/sheets/sheet'
+import { useLater } from '../job/later'
 
-/** What a sheet lays on the drive line, where that is fetched when the sheet is opened; null until it is here. */
-export function useLays(sheet: SheetId): Lays | null {
+/** What sheets lay on the drive line: with what is fetched when the sheet, or its stage, is opened. */
+export function useLays(sheet: SheetId): LaysOf {
+  const later = useLater()
   const [came, setCame] = useState<{ sheet: SheetId; lays: Lays } | null>(null)
   useEffect(() => {
     let wanted = true
@@ -18,5 +21,8 @@ export function useLays(sheet: SheetId): Lays | null {
       wanted = false
     }
   }, [sheet])
-  return came?.sheet === sheet ? came.lays : null
+  return useCallback(
+    id => (came?.sheet === id ? came.lays : (later?.laysOf(id) ?? sheetOf(id).overlay)),
+    [came, later],
+  )
 }

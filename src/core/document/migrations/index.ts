@@ -9,6 +9,7 @@ import { fromV6 } from './v6'
 import { fromV7 } from './v7'
 import { fromV8 } from './v8'
 import { fromV9 } from './v9'
+import { fromV10 } from './v10'
 
 /** A stored job with the history of its changes, of one version. */
 export interface Stored {
@@ -52,6 +53,7 @@ export const MIGRATIONS: Migration[] = [
   { from: 7, migrate: ({ job, history }) => fromV7(job, history) },
   { from: 8, migrate: ({ job, history }) => fromV8(job, history) },
   { from: 9, migrate: ({ job, history }) => fromV9(job, history) },
+  { from: 10, migrate: ({ job, history }) => fromV10(job, history) },
 ]
 
 /**
@@ -60,7 +62,7 @@ export const MIGRATIONS: Migration[] = [
  * @param steps the migrations to use, and the version they end at
  * @returns the document with its new version; its fields are not checked here
  * @throws Error naming the version found and those that can be read
- * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 10
+ * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 11
  */
 export function migrate(
   stored: Stored,

@@ -28,8 +28,12 @@ export const against = (
 })
 
 /** The step of the gauge of a round. @throws NotKnown while nobody has entered it */
-export function stepOf(round: { gaugeStepUm: number | null }, sheet: string): number {
-  if (round.gaugeStepUm === null) throw new NotKnown({ sheet, stage: 'align', what: 'the step of the gauge' })
+export function stepOf(
+  round: { gaugeStepUm: number | null },
+  sheet: string,
+  stage: 'align' | 'prove' = 'align',
+): number {
+  if (round.gaugeStepUm === null) throw new NotKnown({ sheet, stage, what: 'the step of the gauge' })
   return round.gaugeStepUm
 }
 

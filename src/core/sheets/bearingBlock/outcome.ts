@@ -18,7 +18,7 @@ function shimLacking(block: BearingBlock, stockMm: readonly number[]): number | 
 }
 
 /** What mends the stack of bearings, and the shims that it lacks. */
-export const bearingBlockOutcome = outcomeOf(bearingBlock, {
+export const bearingBlockOutcome = outcomeOf(bearingBlock.checks, {
   calculations: [bearingStack],
   remedies: { 'room.block': [shimUnderSpigot(), lessUnderCover(), equalSpacers()] },
   orders({ block }, { shop }, units) {

@@ -3,6 +3,6 @@ import { stackupChain } from './calculation'
 import { chain } from './sheet'
 
 /** How a chain of dimensions is worked out. */
-export const chainOutcome = outcomeOf(chain, {
+export const chainOutcome = outcomeOf(chain.checks, {
   calculations: [stackupChain],
 })

@@ -3,6 +3,6 @@ import { cuts } from './sheet'
 import { trueFaces } from './trueFaces'
 
 /** The faces that must be true. */
-export const cutsOutcome = outcomeOf(cuts, {
+export const cutsOutcome = outcomeOf(cuts.checks, {
   cuts: trueFaces,
 })

@@ -15,7 +15,7 @@ import { fasteners } from './sheet'
 const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
 
 /** Screws that hold, what is bought and drilled for them, and their sheet on paper. */
-export const fastenersOutcome = outcomeOf(fasteners, {
+export const fastenersOutcome = outcomeOf(fasteners.checks, {
   calculations: [fastenerEngagement, fastenerChooseLength, fastenerTorque, threadDrills],
   remedies: { 'room.joints': [screws()] },
   orders: ({ joints }) =>

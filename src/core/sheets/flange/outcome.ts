@@ -2,11 +2,11 @@ import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
 import { outcomeOf } from '../outcome'
 import { faceTilt } from './calculation'
+import { FLANGE_CHECKS } from './check'
 import { flangeRounds, tiltOverBolts } from './rounds'
-import { flange } from './sheet'
 
 /** The tilt of a face, and its rounds on paper. */
-export const flangeOutcome = outcomeOf(flange, {
+export const flangeOutcome = outcomeOf(FLANGE_CHECKS, {
   calculations: [faceTilt],
   remedies: {
     'align.flange': [

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { FLANGE_CHECKS } from './check'
 import { FLANGE_ROUNDS } from './model'
 
 /** The flange of the nut, or any face that should be square to the screw: how it tilts, and the shim that squares it. */
@@ -8,5 +7,4 @@ export const flange = defineSheet({
   stage: 'align',
   title: 'Nut flange and faces',
   fields: { flangeRounds: FLANGE_ROUNDS },
-  checks: FLANGE_CHECKS,
 })

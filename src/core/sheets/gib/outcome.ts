@@ -2,11 +2,11 @@ import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
 import { outcomeOf } from '../outcome'
 import { gibSet } from './calculation'
+import { GIB_CHECKS } from './check'
 import { gibRounds, playsOf } from './rounds'
-import { gib } from './sheet'
 
 /** The setting of the gib, and its rounds on paper. */
-export const gibOutcome = outcomeOf(gib, {
+export const gibOutcome = outcomeOf(GIB_CHECKS, {
   calculations: [gibSet],
   remedies: {
     'align.gib': [

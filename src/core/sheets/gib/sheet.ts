@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { GIB_CHECKS } from './check'
 import { GIB_ROUNDS } from './model'
 
 /** The gib: how much play it leaves along the travel, and how far its screw turns. */
@@ -8,5 +7,4 @@ export const gib = defineSheet({
   stage: 'align',
   title: 'Gib',
   fields: { gibRounds: GIB_ROUNDS },
-  checks: GIB_CHECKS,
 })

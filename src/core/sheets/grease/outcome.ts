@@ -7,7 +7,7 @@ import { fitted } from './remedies'
 import { grease } from './sheet'
 
 /** What mends a point that is not reached, and the points on paper. */
-export const greaseOutcome = outcomeOf(grease, {
+export const greaseOutcome = outcomeOf(grease.checks, {
   calculations: [lubeInterval],
   remedies: { 'grease.access': [fitted()] },
   paper(context) {

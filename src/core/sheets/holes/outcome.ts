@@ -6,7 +6,7 @@ import { judgedHoles } from './inputs'
 import { holes } from './sheet'
 
 /** Holes to bore, and what is bought for it. */
-export const holesOutcome = outcomeOf(holes, {
+export const holesOutcome = outcomeOf(holes.checks, {
   calculations: [holeEnlarge],
   cuts: holeCuts,
   /** Bar for the bungs, and cutters that no hole can do without. */

@@ -6,7 +6,7 @@ import { screwSteps, totalLengthMm } from './drawing'
 import { leadscrewEnds } from './sheet'
 
 /** The ends of the screw on paper and for the shell. */
-export const leadscrewEndsOutcome = outcomeOf(leadscrewEnds, {
+export const leadscrewEndsOutcome = outcomeOf(leadscrewEnds.checks, {
   // The screw is bought with its drive; how long it is comes from here.
   orders(axis, catalogue, units) {
     const screw = catalogue.screw.get(axis.parts.screw ?? '')

@@ -6,7 +6,7 @@ import { fitting, section } from './remedies'
 import { nutRoom } from './sheet'
 
 /** What makes room for the nut, and the metal that goes for it. */
-export const nutRoomOutcome = outcomeOf(nutRoom, {
+export const nutRoomOutcome = outcomeOf(nutRoom.checks, {
   calculations: [clearanceSection],
   remedies: {
     'room.section': [

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { OVERHANG_CHECKS } from './check'
 import { OVERHANG_ROUNDS } from './model'
 
 /** What weight does to what is being set: a table run out over its end, a motor hung from a bracket. */
@@ -8,5 +7,4 @@ export const overhang = defineSheet({
   stage: 'align',
   title: 'Overhang and droop',
   fields: { overhangRounds: OVERHANG_ROUNDS },
-  checks: OVERHANG_CHECKS,
 })

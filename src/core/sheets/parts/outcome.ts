@@ -4,7 +4,7 @@ import { REMEDIES } from './remedies'
 import { parts } from './sheet'
 
 /** What mends a drive, and what it needs bought. */
-export const partsOutcome = outcomeOf(parts, {
+export const partsOutcome = outcomeOf(parts.checks, {
   remedies: REMEDIES,
   orders: driveOrders,
 })

@@ -1,11 +1,11 @@
 import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { outcomeOf } from '../outcome'
 import { preloadDrag } from './calculation'
+import { PRELOAD_CHECKS } from './check'
 import { preloadRounds } from './rounds'
-import { preload } from './sheet'
 
 /** The drag that preload adds, and the rounds of setting it on paper. */
-export const preloadOutcome = outcomeOf(preload, {
+export const preloadOutcome = outcomeOf(PRELOAD_CHECKS, {
   calculations: [preloadDrag],
   paper: context => roundsOnPaper(preloadRounds, context),
 })

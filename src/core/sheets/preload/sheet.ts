@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { PRELOAD_CHECKS } from './check'
 import { PRELOAD_ROUNDS } from './model'
 
 /** The bearings of the fixed block as they were set: no play, the turn that gives the preload, the drag that it adds. */
@@ -8,5 +7,4 @@ export const preload = defineSheet({
   stage: 'align',
   title: 'Bearings and locknut',
   fields: { preloadRounds: PRELOAD_ROUNDS },
-  checks: PRELOAD_CHECKS,
 })

@@ -2,11 +2,11 @@ import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
 import { outcomeOf } from '../outcome'
 import { levelSteps, straightness } from './calculation'
+import { RAILS_CHECKS } from './check'
 import { railRounds, widthOf } from './rounds'
-import { rails } from './sheet'
 
 /** The straightness of rails, and their rounds on paper. */
-export const railsOutcome = outcomeOf(rails, {
+export const railsOutcome = outcomeOf(RAILS_CHECKS, {
   calculations: [straightness, levelSteps],
   remedies: {
     'align.rails': [

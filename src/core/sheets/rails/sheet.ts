@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { RAILS_CHECKS } from './check'
 import { RAIL_ROUNDS } from './model'
 
 /** How straight a rail is, and how well the second follows the first. */
@@ -8,5 +7,4 @@ export const rails = defineSheet({
   stage: 'align',
   title: 'Rails',
   fields: { railRounds: RAIL_ROUNDS },
-  checks: RAILS_CHECKS,
 })

@@ -3,7 +3,7 @@ import { skarrow } from '../../demo/skarrow'
 import { driveLine } from '../../drawing/driveLine'
 import { numbered } from '../../field/field'
 import { CATALOGUE } from '../../machine/parts'
-import { evaluateAxis } from '../evaluateAxis'
+import { evaluateAxis, laysOf } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
 import { reversal } from './calculation'
 import { compareTests, judgeReversal, judgeTest, oddReadings, unexplained } from './judgeTest'
@@ -205,7 +205,7 @@ test('card and drive line speak of one station, also where the one that loses mo
   const finding = context.finding('prove.reversal')
   expect(finding?.state).toBe('fails')
   expect(finding?.sentence).toContain('35 µm ± 0.8 µm at 60 mm')
-  expect(overlayOf('prove', context, driveLine(context, 0.5)).marks).toContainEqual(
+  expect(overlayOf('prove', context, driveLine(context, 0.5), laysOf).marks).toContainEqual(
     expect.objectContaining({ state: 'fails', text: 'measured 35 µm' }),
   )
 })

@@ -3,11 +3,11 @@ import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
 import { reversalDifference, reversal as reversalFigure } from './calculation'
+import { REVERSAL_CHECKS } from './check'
 import { stationReversal } from './judgeTest'
-import { reversal } from './sheet'
 
 /** What mends a reversal that is too large, and the tests on paper. */
-export const reversalOutcome = outcomeOf(reversal, {
+export const reversalOutcome = outcomeOf(REVERSAL_CHECKS, {
   calculations: [reversalFigure, reversalDifference],
   remedies: { 'prove.reversal': [goal('backlashTargetUm')] },
   paper({ axis, units }) {

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { RUN_OUT_CHECKS } from './check'
 import { RUN_OUT_ROUNDS } from './model'
 
 /** How the screw runs out where it is held and where it is not: a wobble that matters, and one that does not. */
@@ -8,5 +7,4 @@ export const runOut = defineSheet({
   stage: 'align',
   title: 'Run-out',
   fields: { runOutRounds: RUN_OUT_ROUNDS },
-  checks: RUN_OUT_CHECKS,
 })

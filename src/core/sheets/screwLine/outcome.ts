@@ -3,11 +3,11 @@ import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
 import { screwLine as screwLineFigure } from './calculation'
+import { SCREW_LINE_CHECKS } from './check'
 import { lineSetting, worstCorrectionUm } from './judgeRound'
-import { screwLine } from './sheet'
 
 /** What mends the line of the screw, and its rounds on paper. */
-export const screwLineOutcome = outcomeOf(screwLine, {
+export const screwLineOutcome = outcomeOf(SCREW_LINE_CHECKS, {
   calculations: [screwLineFigure],
   remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
   paper(context) {

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { SHAFTS_CHECKS } from './check'
 import { BELT_ROUNDS, COUPLER_ROUNDS } from './model'
 
 /** How motor and screw stand to each other: hubs of a coupler, or pulleys of a belt. */
@@ -8,5 +7,4 @@ export const shafts = defineSheet({
   stage: 'align',
   title: 'Motor to screw',
   fields: { couplerRounds: COUPLER_ROUNDS, beltRounds: BELT_ROUNDS },
-  checks: SHAFTS_CHECKS,
 })

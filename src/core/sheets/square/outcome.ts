@@ -2,11 +2,11 @@ import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
 import { outcomeOf } from '../outcome'
 import { gantrySquare, squareReversal } from './calculation'
+import { SQUARE_CHECKS } from './check'
 import { squareRounds, umPerMOf } from './rounds'
-import { square } from './sheet'
 
 /** The square of a gantry or of two axes, and its rounds on paper. */
-export const squareOutcome = outcomeOf(square, {
+export const squareOutcome = outcomeOf(SQUARE_CHECKS, {
   calculations: [gantrySquare, squareReversal],
   remedies: {
     'align.square': [accept(squareRounds, 'acceptedUmPerM', umPerMOf, 'what is cut comes out as much askew')],

@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { SQUARE_CHECKS } from './check'
 import { SQUARE_ROUNDS } from './model'
 
 /** Square of a gantry by its diagonals, or of two axes by a square that is turned over; and whether two screws keep it. */
@@ -8,5 +7,4 @@ export const square = defineSheet({
   stage: 'align',
   title: 'Square',
   fields: { squareRounds: SQUARE_ROUNDS },
-  checks: SQUARE_CHECKS,
 })

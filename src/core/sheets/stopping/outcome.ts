@@ -5,7 +5,7 @@ import { remediesAt } from './remedies'
 import { stopping } from './sheet'
 
 /** What gives an axis room to stop, and how far it runs on. */
-export const stoppingOutcome = outcomeOf(stopping, {
+export const stoppingOutcome = outcomeOf(stopping.checks, {
   calculations: [limitsStopping],
   remedies: { 'stopping.fixed': remediesAt('fixed'), 'stopping.far': remediesAt('far') },
   report: context => attempt(() => ({ distanceMm: stoppingMm(context) })).value ?? null,

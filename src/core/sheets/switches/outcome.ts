@@ -7,7 +7,7 @@ import { switchRemedies, tighterChain } from './remedies'
 import { switches } from './sheet'
 
 /** What mends a switch or a chain, and both on paper. */
-export const switchesOutcome = outcomeOf(switches, {
+export const switchesOutcome = outcomeOf(switches.checks, {
   calculations: [cableLoop],
   remedies: {
     'switches.fixed': switchRemedies('fixed'),

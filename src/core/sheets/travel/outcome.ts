@@ -28,7 +28,7 @@ function recessCut(t: EvaluationContext, end: RecessEnd): Cut[] {
 }
 
 /** What gives travel back, and the recesses that are cut for it. */
-export const travelOutcome = outcomeOf(travel, {
+export const travelOutcome = outcomeOf(travel.checks, {
   remedies: {
     'room.travel': [recess('far'), recess('fixed'), part('screw'), goal('wantedTravelMm')],
     'recess.fixed': [lessRecess('fixed'), part('screw')],

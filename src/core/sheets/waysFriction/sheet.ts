@@ -1,5 +1,4 @@
 import { defineSheet } from '../sheet'
-import { WAYS_FRICTION_CHECKS } from './check'
 import { WAYS_ROUNDS } from './model'
 
 /** What the ways rub and what gib and wipers drag, read with a spring scale: it goes to Survey. */
@@ -8,5 +7,4 @@ export const waysFriction = defineSheet({
   stage: 'align',
   title: 'Friction of the ways',
   fields: { waysRounds: WAYS_ROUNDS },
-  checks: WAYS_FRICTION_CHECKS,
 })

@@ -34,13 +34,15 @@ export function RoundsSoFar<R extends Round>({
   const { axisId } = useJobContext()
   const jobId = useJob(job => job.id)
   const all = rounds.pick(axis)
+  // What is proved stands on the record of the axis, what is set on that of its alignment.
+  const proved = checks.some(checkId => context.finding(checkId)?.stage === 'prove')
   const worsts = all.map(round => rounds.worst(context, round))
   return (
     <Panel
       title="Rounds so far"
       action={
-        <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'alignment' }}>
-          <Printer size={16} aria-hidden /> Alignment record
+        <PlaceButton variant="outline" place={{ jobId, axisId, stage: proved ? 'record' : 'alignment' }}>
+          <Printer size={16} aria-hidden /> {proved ? 'Record of the axis' : 'Alignment record'}
         </PlaceButton>
       }
     >

@@ -1,24 +1,40 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
+import type { LostMotionCause } from '@/core/machine/drive/stiffness'
 import { lostMotionBudget } from '@/core/machine/drive/stiffness'
 import { axisWithVariant } from '@/core/sheets/schools/compareDrives'
 import { say } from '@/core/units/print'
-import { chartLater } from '@/ui/chart/chartLater'
+import { quantityFacts } from '@/core/units/quantity'
+import { BarsFigure } from '@/ui/chart/BarsFigure'
+import { chartColors } from '@/ui/chart/chartColors'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 import { WorkingButton } from '../../job/WorkingButton'
 
-const LostMotionChart = chartLater(
-  () => import('./LostMotionChart').then(module => module.LostMotionChart),
-  160,
-)
+/** One colour a cause, none of them a verdict's, each three times as bright or dark as the sheet. */
+const CAUSES: { subjects: LostMotionCause['subject'][]; name: string; color: string }[] = [
+  { subjects: ['nut'], name: 'nut', color: chartColors.lamp },
+  { subjects: ['bearing'], name: 'bearings', color: chartColors.unknown },
+  { subjects: ['coupler', 'belt'], name: 'coupler or belt', color: chartColors.brass },
+  { subjects: ['screw'], name: 'twist and give', color: chartColors.edge },
+  { subjects: ['motor'], name: 'motor', color: chartColors.ink },
+]
 
 interface Cause {
   label: string
   um: number
   sum?: boolean
 }
+
+/** What each cause loses, by its name in the chart. */
+const byCause = (causes: readonly LostMotionCause[], perUnit: number) =>
+  Object.fromEntries(
+    CAUSES.map(({ name, subjects }) => [
+      name,
+      causes.reduce((sum, { subject, um }) => (subjects.includes(subject) ? sum + um : sum), 0) / perUnit,
+    ]),
+  )
 
 /** The lost-motion budget by cause, of the drive in use and of those that were kept, against the target. */
 export function LostMotionPanel() {
@@ -31,6 +47,7 @@ export function LostMotionPanel() {
     return value ? [{ name: variant.name, causes: value.causes }] : []
   })
   const small = (um: number) => say(um, 'smallLength', units)
+  const { unit, perUnit, decimals } = quantityFacts('smallLength')[units]
   const sum = (um: number): Cause => ({ label: `In all, against ${small(target)} accepted`, um, sum: true })
   const columns: TableColumn<Cause>[] = [
     { id: 'cause', head: 'Of the drive in use', cell: ({ label }) => label },
@@ -50,10 +67,16 @@ export function LostMotionPanel() {
     >
       {budget.value ? (
         <>
-          <LostMotionChart
-            drives={[{ name: 'in use', causes: budget.value.causes }, ...kept]}
-            targetUm={target}
-            units={units}
+          <BarsFigure
+            label="Chart of lost motion by cause"
+            parts={CAUSES}
+            bars={[{ name: 'in use', causes: budget.value.causes }, ...kept].map(({ name, causes }) => ({
+              name,
+              of: byCause(causes, perUnit),
+            }))}
+            unit={unit}
+            decimals={decimals}
+            accepted={target / perUnit}
           />
           <chakra.div mt="2">
             <DataTable

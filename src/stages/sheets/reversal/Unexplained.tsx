@@ -2,12 +2,15 @@ import { attempt } from '@/core/evaluation/attempt'
 import { lostMotionBudget } from '@/core/machine/drive/stiffness'
 import { judgeTest, unexplained } from '@/core/sheets/reversal/judgeTest'
 import { say } from '@/core/units/print'
+import { useJob } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
 import { useEvaluation } from '../../job/useEvaluation'
 
 /** The latest test against what the parts should lose: whether there is a fault to look for. */
 export function Unexplained() {
   const context = useEvaluation()
   const { axis, units } = context
+  const jobId = useJob(job => job.id)
   const test = axis.tests.at(-1)
   const judged = test && judgeTest(test, axis.goals.backlashTargetUm)
   const budget = attempt(() => lostMotionBudget(context))
@@ -16,10 +19,21 @@ export function Unexplained() {
   const { totalUm } = budget.value
   const rest = unexplained(judged.figures, totalUm)
   return (
-    <p>
-      {rest.counts
-        ? `The parts account for ${small(totalUm)} of it. The other ${small(rest.um)} are a fault to find: try the nut screws, the block screws, the bearing locknut and the coupler hubs with the indicator on each in turn, then the gib.`
-        : `The parts account for ${small(totalUm)}: no fault shows beyond them.`}
-    </p>
+    <div>
+      <p>
+        {rest.counts
+          ? `The parts account for ${small(totalUm)} of it. The other ${small(rest.um)} are a fault to find: the nut and block screws, the bearing locknut, the coupler hubs or the gib.`
+          : `The parts account for ${small(totalUm)}: no fault shows beyond them.`}
+      </p>
+      {rest.counts && (
+        <PlaceButton
+          variant="outline"
+          mt="2"
+          place={{ jobId, axisId: axis.id, stage: 'prove', sheet: 'findFault' }}
+        >
+          Find the fault
+        </PlaceButton>
+      )}
+    </div>
   )
 }

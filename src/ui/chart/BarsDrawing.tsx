@@ -1,49 +1,36 @@
 import { Bar, BarChart, Legend, ReferenceLine, Tooltip, XAxis, YAxis } from 'recharts'
-import type { LostMotionCause } from '@/core/machine/drive/stiffness'
 import { printDigits, printFixed } from '@/core/units/print'
-import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
-import { ChartFrame } from '@/ui/chart/ChartFrame'
-import { chartColors } from '@/ui/chart/chartColors'
+import { ChartFrame } from './ChartFrame'
+import { chartColors } from './chartColors'
 
-/** One colour a cause, none of them a verdict's, each three times as bright or dark as the sheet. */
-const CAUSES: { subjects: LostMotionCause['subject'][]; name: string; color: string }[] = [
-  { subjects: ['nut'], name: 'nut', color: chartColors.lamp },
-  { subjects: ['bearing'], name: 'bearings', color: chartColors.unknown },
-  { subjects: ['coupler', 'belt'], name: 'coupler or belt', color: chartColors.brass },
-  { subjects: ['screw'], name: 'twist and give', color: chartColors.edge },
-  { subjects: ['motor'], name: 'motor', color: chartColors.ink },
-]
-
-interface Props {
-  drives: { name: string; causes: LostMotionCause[] }[]
-  targetUm: number
-  units: UnitSystem
+export interface BarsProps {
+  /** What the chart shows, for those who do not see it. */
+  label: string
+  /** What a bar is laid together from, each in a colour that is no verdict's. */
+  parts: readonly { name: string; color: string }[]
+  /** Each bar with its parts by their names, in the unit that is shown. */
+  bars: readonly { name: string; of: Readonly<Record<string, number>> }[]
+  unit: string
+  decimals: number
+  /** What is accepted in all. */
+  accepted: number
+  /** Room for the names of the bars. */
+  namePx?: number
 }
 
 const ROW_PX = 46
 
-/** Lost motion of each drive as one bar, laid together from its causes, against what is accepted. */
-export function LostMotionChart({ drives, targetUm, units }: Props) {
-  const { unit, perUnit, decimals } = quantityFacts('smallLength')[units]
-  const rows = drives.map(({ name, causes }) => ({
-    name,
-    ...Object.fromEntries(
-      CAUSES.map(cause => [
-        cause.name,
-        causes.reduce((sum, { subject, um }) => (cause.subjects.includes(subject) ? sum + um : sum), 0) /
-          perUnit,
-      ]),
-    ),
-  }))
+/** Bars that are laid together from parts, against what is accepted. */
+export function BarsDrawing({ label, parts, bars, unit, decimals, accepted, namePx = 150 }: BarsProps) {
   return (
     <ChartFrame
-      label="Chart of lost motion by cause; its figures are in the table below"
-      heightPx={110 + ROW_PX * rows.length}
-      series={CAUSES.length}
+      label={`${label}; its figures are in the table below`}
+      heightPx={110 + ROW_PX * bars.length}
+      series={parts.length}
     >
       {({ has, series: drawn }) => (
         <BarChart
-          data={rows}
+          data={bars.map(({ name, of }) => ({ name, ...of }))}
           layout="vertical"
           margin={{ top: 4, right: 24, bottom: 18, left: 4 }}
           accessibilityLayer={false}
@@ -60,9 +47,9 @@ export function LostMotionChart({ drives, targetUm, units }: Props) {
             <YAxis
               type="category"
               dataKey="name"
-              width={150}
+              width={namePx}
               stroke={chartColors.quiet}
-              tick={{ width: 140, fill: chartColors.ink, fontSize: 13 }}
+              tick={{ width: namePx - 10, fill: chartColors.ink, fontSize: 13 }}
             />
           )}
           {has('tip') && (
@@ -81,11 +68,11 @@ export function LostMotionChart({ drives, targetUm, units }: Props) {
               formatter={name => <span style={{ color: chartColors.ink }}>{name}</span>}
             />
           )}
-          {CAUSES.slice(0, drawn).map(({ name, color }) => (
+          {parts.slice(0, drawn).map(({ name, color }) => (
             <Bar
               key={name}
               dataKey={name}
-              stackId="lost"
+              stackId="all"
               fill={color}
               stroke={chartColors.panel}
               strokeWidth={1.5}
@@ -95,7 +82,7 @@ export function LostMotionChart({ drives, targetUm, units }: Props) {
           ))}
           {has('limits') && (
             <ReferenceLine
-              x={targetUm / perUnit}
+              x={accepted}
               stroke={chartColors.fails}
               strokeDasharray="5 4"
               strokeWidth={2}

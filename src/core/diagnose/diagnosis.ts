@@ -1,0 +1,168 @@
+import type { Axis } from '../document/axis'
+import type { EvaluationContext } from '../evaluation/context'
+import { isBelted } from '../machine/drive/transmission'
+import type { Evaluation } from '../sheets/evaluateAxis'
+import { rankFaults } from '../sheets/findFault/calculation'
+import { openSearch } from '../sheets/findFault/edits'
+import type { FaultSearch } from '../sheets/findFault/model'
+import { FAULT_TABLE, FAULTS, isKnown, likelihoodOf, minutesOf, outcomesOf } from '../sheets/findFault/table'
+import type { CheckName, FaultId } from '../sheets/findFault/words'
+import { observedIn } from './observed'
+
+/** An outcome that the ranking rests on. */
+export interface Answered {
+  check: CheckName
+  outcome: string
+  /** The sheet whose readings say so; null where the builder said it. */
+  from: string | null
+}
+
+/** Why a fault is where it is in the ranking. */
+export interface Reason {
+  check: CheckName
+  outcome: string
+  /** How many times as often this comes out so with this fault as with the others. */
+  times: number
+}
+
+export interface Suspect {
+  faultId: FaultId
+  probability: number
+  pointsTo: Reason[]
+  speaksAgainst: Reason[]
+}
+
+/** A check that could be made next, and what each of its outcomes would mean. */
+export interface NextCheck {
+  check: CheckName
+  minutes: number
+  bitsPerMinute: number
+  outcomes: { outcome: string; chance: number; faultId: FaultId; probability: number }[]
+}
+
+export interface Diagnosis {
+  answered: Answered[]
+  suspects: Suspect[]
+  /** The checks that are left, the one that tells most in a minute first; empty where none can tell anything. */
+  next: NextCheck[]
+  /** The fault that is as good as found; null while none is. */
+  found: FaultId | null
+  /** Answers that no single fault gives: two are at work, or one was put down wrongly. */
+  contradictory: boolean
+}
+
+/** From this probability on a fault is as good as found: going on costs more minutes than looking there. */
+export const FOUND_FROM = 0.92
+/** So much more or less often than with the others is a reason. */
+const REASON_TIMES = 1.5
+/** A check that tells less than this is not worth its minutes. */
+const LEAST_BITS = 0.002
+
+/** The searches that the present one goes on from, oldest first, without it. */
+function before(searches: readonly FaultSearch[]): FaultSearch[] {
+  const chain: FaultSearch[] = []
+  for (let index = searches.length - 1; index > 0 && searches[index]?.carriesOn; index--)
+    chain.unshift(searches[index - 1] as FaultSearch)
+  return chain
+}
+
+/** Faults that cannot be on this drive: no belt to be slack, no coupler to have play, a motor that knows where it is. */
+function impossible(t: EvaluationContext): Set<FaultId> {
+  const none = new Set<FaultId>(isBelted(t) ? ['coupler-play'] : ['belt-slack'])
+  if (t.catalogue.motor.get(t.axis.parts.motor ?? '')?.loop === 'closed') none.add('lost-steps')
+  return none
+}
+
+/** When something was last mended on an axis by these searches; readings from before it say nothing any more. */
+export const mendedSince = ({ faultSearches }: Pick<Axis, 'faultSearches'>): string | null =>
+  faultSearches.filter(({ mended }) => mended !== null).at(-1)?.finishedAt ?? null
+
+/**
+ * What is wrong with an axis, as far as the builder's answers and the readings tell: the faults ranked, each with its
+ * reasons, and the checks that would tell most in a minute. What the builder says goes before what readings say.
+ *
+ * @param search what was answered; the one that is going on if no other
+ */
+export function diagnosis(
+  t: Evaluation,
+  search: Pick<FaultSearch, 'answers'> | undefined = openSearch(t.axis),
+): Diagnosis {
+  const said = (search?.answers ?? [])
+    .filter(isKnown)
+    .map(({ check, outcome }): Answered => ({ check: check as CheckName, outcome, from: null }))
+  const read = observedIn(t, mendedSince(t.axis)).filter(
+    one => !said.some(({ check }) => check === one.check),
+  )
+  const answered = [...said, ...read]
+  const without = new Set<string>([
+    ...impossible(t),
+    ...before(t.axis.faultSearches).flatMap(({ mended }) => mended ?? []),
+  ])
+  const faults = FAULTS.filter(({ id }) => !without.has(id))
+  const observed = answered.map(({ check, outcome }) => ({ testId: check, outcomeId: outcome }))
+  const { posteriors, gains } = rankFaults({ faults, tests: FAULT_TABLE.tests, observed })
+  const probabilityOf = new Map(posteriors.map(({ faultId, probability }) => [faultId, probability]))
+  const suspects = faults
+    .map(({ id }): Suspect => {
+      const reasons = answered.map(({ check, outcome }) => ({
+        check,
+        outcome,
+        times: likelihoodOf(check, outcome, id) / usualOf(faults, check, outcome, id),
+      }))
+      return {
+        faultId: id,
+        probability: probabilityOf.get(id) ?? 0,
+        pointsTo: reasons.filter(({ times }) => times >= REASON_TIMES).toSorted((a, b) => b.times - a.times),
+        speaksAgainst: reasons
+          .filter(({ times }) => times <= 1 / REASON_TIMES)
+          .toSorted((a, b) => a.times - b.times),
+      }
+    })
+    .toSorted((a, b) => b.probability - a.probability)
+  const top = suspects[0] as Suspect
+  return {
+    answered,
+    suspects,
+    found: top.probability >= FOUND_FROM ? top.faultId : null,
+    contradictory: answered.some(
+      ({ check, outcome }) => check !== 'complaint' && likelihoodOf(check, outcome, top.faultId) < RARE,
+    ),
+    next: gains
+      .filter(({ informationBits }) => informationBits > LEAST_BITS)
+      .toSorted((a, b) => b.bitsPerMinute - a.bitsPerMinute)
+      .map(({ testId, bitsPerMinute }) =>
+        nextCheck(faults, probabilityOf, testId as CheckName, bitsPerMinute),
+      ),
+  }
+}
+
+/** An outcome that comes so rarely with the likeliest fault hardly goes with it; a complaint is but a word. */
+const RARE = 0.03
+
+type Faults = readonly { id: FaultId; prior: number }[]
+
+/** How often a check comes out so with the faults beside one. */
+function usualOf(faults: Faults, check: CheckName, outcome: string, besides: FaultId): number {
+  const others = faults.filter(({ id }) => id !== besides)
+  const sum = others.reduce((of, { prior }) => of + prior, 0)
+  return others.reduce((of, { id, prior }) => of + prior * likelihoodOf(check, outcome, id), 0) / sum
+}
+
+/** What each outcome of a check would mean. */
+function nextCheck(
+  faults: Faults,
+  probabilityOf: ReadonlyMap<string, number>,
+  check: CheckName,
+  bitsPerMinute: number,
+): NextCheck {
+  const outcomes = outcomesOf(check).map(outcome => {
+    const joint = faults.map(({ id }) => ({
+      id,
+      share: (probabilityOf.get(id) ?? 0) * likelihoodOf(check, outcome, id),
+    }))
+    const chance = joint.reduce((sum, { share }) => sum + share, 0)
+    const most = joint.reduce((best, one) => (one.share > best.share ? one : best))
+    return { outcome, chance, faultId: most.id, probability: chance > 0 ? most.share / chance : 0 }
+  })
+  return { check, minutes: minutesOf(check), bitsPerMinute, outcomes }
+}

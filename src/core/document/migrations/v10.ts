@@ -1,0 +1,42 @@
+import { isPlain, type Plain } from './plain'
+
+// Version 10 to 11: an axis keeps what it was proved by beside the reversal: pushes and pulls, the five places, returns to
+// zero, circles, moves, and searches for a fault.
+
+const PROVED: Plain = {
+  pushRounds: [],
+  lostRounds: [],
+  returnRounds: [],
+  circleRounds: [],
+  scaleRounds: [],
+  faultSearches: [],
+}
+
+/** What an axis is known by. */
+const OF_AXIS = ['ticks', 'rounds', 'joints']
+
+/** A value with every axis in it brought up, however deep it lies; fields that stand there already stay. */
+function broughtUp(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(broughtUp)
+  if (!isPlain(value)) return value
+  const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, broughtUp(one)]))
+  return OF_AXIS.every(key => key in value) ? { ...structuredClone(PROVED), ...deep } : deep
+}
+
+/** A change as version 11 writes it: its paths are the same, what it puts in and takes out is brought up. */
+const changeFromV10 = (change: Plain): Plain => ({
+  ...change,
+  patches: Array.isArray(change.patches)
+    ? change.patches.map(patch => {
+        if (!isPlain(patch)) return patch
+        const { path, ...rest } = patch
+        return { path, ...(broughtUp(rest) as Plain) }
+      })
+    : change.patches,
+})
+
+/** A job of version 10 with its history. */
+export const fromV10 = (job: Plain, history: readonly Plain[]): { job: Plain; history: Plain[] } => ({
+  job: broughtUp(job) as Plain,
+  history: history.map(changeFromV10),
+})

@@ -1,0 +1,27 @@
+import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { accept } from '../../machine/align/remedies'
+import { goal } from '../../machine/remedies'
+import { outcomeOf } from '../outcome'
+import { circleTest } from './calculation'
+import { CIRCLE_CHECKS } from './check'
+import { acrossOf, canTell, circleRounds } from './rounds'
+
+/** What a circle says of two axes, and the rounds on paper. */
+export const circleOutcome = outcomeOf(CIRCLE_CHECKS, {
+  calculations: [circleTest],
+  remedies: {
+    'prove.circleSquare': [
+      accept(
+        circleRounds,
+        'acceptedUmPerM',
+        round => {
+          const diameters = acrossOf(round)
+          return canTell(diameters) ? circleTest({ diameters }).squarenessUmPerM : null
+        },
+        'what is cut is so much out of square',
+      ),
+    ],
+    'prove.circleScale': [goal('accuracyTargetUm')],
+  },
+  paper: context => roundsOnPaper(circleRounds, context, 'record'),
+})

@@ -1,0 +1,10 @@
+import { defineSheet } from '../sheet'
+import { CIRCLE_ROUNDS } from './model'
+
+/** A circle that the machine cut, measured across: how square two axes are, and how alike their scales. */
+export const circle = defineSheet({
+  id: 'circle',
+  stage: 'prove',
+  title: 'Circle',
+  fields: { circleRounds: CIRCLE_ROUNDS },
+})

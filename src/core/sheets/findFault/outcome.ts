@@ -1,0 +1,19 @@
+import { dayWords } from '../../units/dateWords'
+import { outcomeOf } from '../outcome'
+import { rankFaults } from './calculation'
+import { findFault } from './sheet'
+import { FAULT_WORDS } from './words'
+
+/** The ranking of faults, and on paper what was mended. */
+export const findFaultOutcome = outcomeOf(findFault.checks, {
+  calculations: [rankFaults],
+  paper: ({ axis }) => {
+    const rows = axis.faultSearches.flatMap(({ mended, finishedAt, startedAt, answers }) => {
+      const fault = mended === null ? undefined : FAULT_WORDS[mended as keyof typeof FAULT_WORDS]
+      return fault
+        ? [[dayWords(finishedAt ?? startedAt), `${fault.name}, found by ${answers.length} checks, mended.`]]
+        : []
+    })
+    return rows.length ? [{ on: 'record' as const, title: 'Faults found', rows, empty: 'None.' }] : []
+  },
+})

@@ -1,0 +1,55 @@
+import type { Check } from '../evaluation/check'
+import { CIRCLE_CHECKS } from './circle/check'
+import { DRAG_CHECKS } from './drag/check'
+import { dragOverlay } from './drag/overlay'
+import { FLANGE_CHECKS } from './flange/check'
+import { GIB_CHECKS } from './gib/check'
+import { LOST_STEPS_CHECKS } from './lostSteps/check'
+import { OVERHANG_CHECKS } from './overhang/check'
+import { PRELOAD_CHECKS } from './preload/check'
+import { PUSH_PULL_CHECKS } from './pushPull/check'
+import { RAILS_CHECKS } from './rails/check'
+import { REVERSAL_CHECKS } from './reversal/check'
+import { reversalOverlay } from './reversal/overlay'
+import { RUN_OUT_CHECKS } from './runOut/check'
+import { SCALE_CHECKS } from './scale/check'
+import { SCREW_LINE_CHECKS } from './screwLine/check'
+import { screwLineOverlay } from './screwLine/overlay'
+import { SHAFTS_CHECKS } from './shafts/check'
+import type { Lays } from './sheet'
+import { SQUARE_CHECKS } from './square/check'
+import { WAYS_FRICTION_CHECKS } from './waysFriction/check'
+import { WHERE_LOST_CHECKS } from './whereLost/check'
+
+/** How a sheet of a later stage judges, and what it lays on the drive line. */
+export interface Later {
+  readonly checks: Readonly<Record<string, Check>>
+  readonly overlay?: Lays
+}
+
+/**
+ * What the sheets of Align and Prove judge by: it comes when one of these stages is opened. Until then a worker judges by
+ * it, so that the first screen of a job comes without it.
+ */
+export const LATER = {
+  screwLine: { checks: SCREW_LINE_CHECKS, overlay: screwLineOverlay },
+  preload: { checks: PRELOAD_CHECKS },
+  shafts: { checks: SHAFTS_CHECKS },
+  drag: { checks: DRAG_CHECKS, overlay: dragOverlay },
+  flange: { checks: FLANGE_CHECKS },
+  runOut: { checks: RUN_OUT_CHECKS },
+  gib: { checks: GIB_CHECKS },
+  rails: { checks: RAILS_CHECKS },
+  square: { checks: SQUARE_CHECKS },
+  overhang: { checks: OVERHANG_CHECKS },
+  waysFriction: { checks: WAYS_FRICTION_CHECKS },
+  reversal: { checks: REVERSAL_CHECKS, overlay: reversalOverlay },
+  pushPull: { checks: PUSH_PULL_CHECKS },
+  whereLost: { checks: WHERE_LOST_CHECKS },
+  lostSteps: { checks: LOST_STEPS_CHECKS },
+  circle: { checks: CIRCLE_CHECKS },
+  scale: { checks: SCALE_CHECKS },
+} as const satisfies Readonly<Record<string, Later>>
+
+type KeysOf<T> = T extends unknown ? keyof T & string : never
+export type LaterCheckId = KeysOf<(typeof LATER)[keyof typeof LATER]['checks']>

@@ -1,0 +1,47 @@
+import { calculation } from '../../calculation/calculation'
+import { choice, number } from '../../calculation/spec'
+
+/** Full steps of one cycle of the field: a stepper that loses it slips by whole ones. */
+const STEPS_OF_CYCLE = 4
+/** A cycle must stand out from the reading by so many standard uncertainties. */
+const TOLD_APART = 8
+/** What is left beside whole cycles may be so many standard uncertainties. */
+const AT_REST = 2
+
+/**
+ * Whether a slide that does not come back to zero has lost steps.
+ *
+ * @example lostSteps({ returnErrorUm: 206.2, leadMm: 10, fullStepsPerRev: 400, ratio: 1, standardUncertaintyUm: 5 }).cycles // 2
+ */
+export const lostSteps = calculation({
+  id: 'prove.steps',
+  title: 'Lost steps',
+  formula: 'c = 4 (1000 Ph) / (N i); n = round(e / c); r = e - n c; lost steps where |n| >= 1 and |r| <= 2 u',
+  source: 'A stepping motor that falls out of step slips by whole cycles of its field, four full steps',
+  validity: 'Back to zero after fast moves, approached from one side; not where 8 u is more than a cycle',
+  inputs: {
+    returnErrorUm: number('off zero on coming back', 'e', 'um', {}),
+    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
+    fullStepsPerRev: number('full steps a turn', 'N', '1', { over: 0 }),
+    ratio: number('turns of the motor for one of the screw', 'i', '1', { over: 0 }),
+    standardUncertaintyUm: number('standard uncertainty', 'u', 'um', { min: 0 }),
+  },
+  outputs: {
+    cycleUm: number('one cycle', 'c', 'um', {}),
+    cycles: number('cycles', 'n', '1', {}),
+    restUm: number('rest', 'r', 'um', {}),
+    verdict: choice('verdict', ['steps', 'not-steps', 'cannot-tell']),
+  },
+  compute({ returnErrorUm, leadMm, fullStepsPerRev, ratio, standardUncertaintyUm: u }) {
+    const cycleUm = (STEPS_OF_CYCLE * leadMm * 1000) / (fullStepsPerRev * ratio)
+    const cycles = Math.round(returnErrorUm / cycleUm)
+    const restUm = returnErrorUm - cycles * cycleUm
+    const verdict =
+      TOLD_APART * u >= cycleUm
+        ? ('cannot-tell' as const)
+        : Math.abs(cycles) >= 1 && Math.abs(restUm) <= AT_REST * u
+          ? ('steps' as const)
+          : ('not-steps' as const)
+    return { cycleUm, cycles, restUm, verdict }
+  },
+})

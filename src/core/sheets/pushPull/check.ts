@@ -1,0 +1,75 @@
+import { attempt } from '../../evaluation/attempt'
+import { defineChecks } from '../../evaluation/check'
+import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
+import { lastRound } from '../../machine/align/rounds'
+import { forces } from '../../machine/drive/load'
+import { driveStiffness } from '../../machine/drive/stiffness'
+import { PUSH_ROUNDS } from './model'
+import { pushedPlay, pushRounds } from './rounds'
+
+/** A drive that gives so much more than its parts should has something loose in it. */
+const MUCH_SOFTER = 2
+
+const PLACE_WORDS = PUSH_ROUNDS.of.at.words ?? {}
+
+export const PUSH_PULL_CHECKS = defineChecks({
+  'prove.pushPull': {
+    title: 'Play under push and pull',
+    subject: 'proof',
+    judge(t, say) {
+      const round = lastRound(pushRounds, t.axis)
+      if (!round) return null
+      const odd = oddAdvice(pushRounds, round, say)
+      if (odd) return odd
+      const stepUm = stepOf(round, 'pushPull', 'prove')
+      const found = pushedPlay(t, stepUm)
+      if (!found)
+        return noAdvice(
+          'Push and pull with two sizes of force at least, each both ways: four readings or more.',
+        )
+      const small = (um: number) => say(finely(um), 'smallLength')
+      const { playUm, expandedUm, stiffnessNPerUm, pushes } = found
+      const frictionN = attempt(() => forces(t).frictionN).value ?? 0
+      const leastN = Math.min(...pushes.map(({ forceN }) => Math.abs(forceN)))
+      if (leastN <= frictionN)
+        return noAdvice(
+          `A push of ${say(leastN, 'pull')} does not get past the friction of the slide, ${say(frictionN, 'pull', 0)}: the play may stand where it stood. Push harder, the least twice as hard as that.`,
+        )
+      if (playUm < -expandedUm)
+        return noAdvice(
+          'It reads less the harder it is pushed: the gauge reads the other way round, or pushes and pulls were typed with each other’s sign.',
+        )
+      const targetUm = t.axis.goals.backlashTargetUm
+      const measured = `Play of ${small(Math.max(playUm, 0))} ± ${small(expandedUm)} at ${PLACE_WORDS[round.at]}`
+      const reckoned = attempt(() => driveStiffness(t).stiffnessNPerUm).value
+      const soft =
+        round.at === 'slide' && stiffnessNPerUm !== null && stiffnessNPerUm > 0 && reckoned !== undefined
+          ? ` Beside it the drive gives ${small(100 / stiffnessNPerUm)} under ${say(100, 'pull', 0)}; Size reckons ${small(100 / reckoned)}${
+              reckoned > MUCH_SOFTER * stiffnessNPerUm ? ': something gives that should not.' : '.'
+            }`
+          : ''
+      const figures = [Math.max(playUm, 0), targetUm] as const
+      switch (told(playUm, expandedUm, targetUm)) {
+        case 'within':
+          return against(
+            'holds',
+            'smallLength',
+            figures,
+            `${measured}, against ${small(targetUm)} accepted.${soft}`,
+          )
+        case 'beyond':
+          return against(
+            'fails',
+            'smallLength',
+            figures,
+            `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. Read the five places to see where it is lost.${soft}`,
+          )
+        case 'cannot-tell':
+          return noAdvice(
+            `${measured}, against ${small(targetUm)} accepted: these readings cannot tell. Push each way once more with every force${stepUm > targetUm / 4 ? ', with a finer gauge' : ''}.`,
+          )
+      }
+    },
+  },
+})

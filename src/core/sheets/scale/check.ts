@@ -1,0 +1,61 @@
+import { defineChecks } from '../../evaluation/check'
+import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { oddAdvice } from '../../machine/align/odd'
+import { lastRound } from '../../machine/align/rounds'
+import { measuredScale, scaleRounds } from './rounds'
+
+/** Further off than this it is no scale: another lead, microstep or unit was set. */
+const ANOTHER_SETTING_UM_PER_M = 50_000
+/** What steel grows by for a degree. */
+const STEEL_UM_PER_M_K = 11.5
+
+export const SCALE_CHECKS = defineChecks({
+  'prove.scale': {
+    title: 'Scale over the travel',
+    subject: 'proof',
+    judge(t, say) {
+      const round = lastRound(scaleRounds, t.axis)
+      if (!round) return null
+      const odd = oddAdvice(scaleRounds, round, say)
+      if (odd) return odd
+      const found = measuredScale(t, stepOf(round, 'scale', 'prove'))
+      if (!found)
+        return noAdvice(
+          'Measure where the slide goes at two commanded places or more, from one side each time.',
+        )
+      const { overTravelUm, uncertainUm, scaleErrorUmPerM, moves, setPerMm, stepsPerMm } = found
+      const small = (um: number) => say(finely(um), 'smallLength')
+      const targetUm = t.axis.goals.accuracyTargetUm
+      const travel = say(t.axis.goals.wantedTravelMm, 'length', 0)
+      const put =
+        setPerMm === null
+          ? ''
+          : ` Set ${say(stepsPerMm, 'ratio', 3)} steps a millimetre in place of ${say(setPerMm, 'ratio', 3)}.`
+      if (Math.abs(scaleErrorUmPerM) > ANOTHER_SETTING_UM_PER_M)
+        return against(
+          'fails',
+          'smallLength',
+          [Math.abs(overTravelUm), targetUm],
+          `It goes ${say(1 + scaleErrorUmPerM / 1e6, 'ratio', 4)} of what is commanded: lead, microsteps or the unit of the controller are set for another drive.${put}`,
+        )
+      const few = moves.length < 3 ? ' Two places always make a straight line: a third would check it.' : ''
+      const said = `It goes ${small(Math.abs(overTravelUm))} ± ${small(uncertainUm)} too ${overTravelUm < 0 ? 'short' : 'far'} over its ${travel}, against ${small(targetUm)} accepted`
+      const figures = [Math.abs(overTravelUm), targetUm] as const
+      switch (told(overTravelUm, uncertainUm, targetUm)) {
+        case 'within':
+          return against('holds', 'smallLength', figures, `${said}.${few}`)
+        case 'beyond':
+          return against(
+            'fails',
+            'smallLength',
+            figures,
+            `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small((STEEL_UM_PER_M_K * t.axis.goals.wantedTravelMm) / 1000)} of it.${few}`,
+          )
+        case 'cannot-tell':
+          return noAdvice(
+            `${said}: these readings cannot tell. Measure at more places, over more of the travel, or finer.`,
+          )
+      }
+    },
+  },
+})

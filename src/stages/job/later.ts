@@ -1,0 +1,34 @@
+import { useSyncExternalStore } from 'react'
+import type { ListedCheck } from '@/core/evaluation/check'
+import type { LaysOf } from '@/core/sheets/overlay'
+
+/** All that sheets judge by and lay on the drive line, those of Align and Prove too. */
+interface Later {
+  checks: ReadonlyMap<string, ListedCheck>
+  laysOf: LaysOf
+}
+
+let here: Later | null = null
+const listeners = new Set<() => void>()
+const subscribe = (listener: () => void) => {
+  listeners.add(listener)
+  return () => void listeners.delete(listener)
+}
+
+/** Brings what the sheets of Align and Prove judge by, for good. */
+async function bringLater(): Promise<void> {
+  if (here) return
+  const { CHECKS, laysOf } = await import('@/core/sheets/evaluateAxis')
+  here = { checks: CHECKS, laysOf }
+  for (const listener of listeners) listener()
+}
+
+/** What was brought; null until it is. */
+export const laterNow = (): Later | null => here
+
+/** What was brought, as soon as it is; null until then. */
+export const useLater = (): Later | null => useSyncExternalStore(subscribe, laterNow, () => null)
+
+/** A piece of the app that needs it, and comes after it. */
+export const withLater = <T>(load: () => Promise<T>): Promise<T> =>
+  Promise.all([load(), bringLater()]).then(([piece]) => piece)

@@ -1,0 +1,66 @@
+import { chakra } from '@chakra-ui/react'
+import type { Diagnosis } from '@/core/diagnose/diagnosis'
+import { closeSearch } from '@/core/sheets/findFault/edits'
+import { FAULT_WORDS } from '@/core/sheets/findFault/words'
+import { Button } from '@/ui/controls'
+import { Panel } from '@/ui/Panel'
+import { useEdit, useJob, useJobContext } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
+import { useAxisNow } from '../../job/useAxis'
+
+/** Where the search stands, and once a fault is as good as found, what is done about it. */
+export function Found({ found: { found, contradictory, next, suspects } }: { found: Diagnosis }) {
+  const jobId = useJob(job => job.id)
+  const { axisId } = useJobContext()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const close = (mended: typeof found) => edit(closeSearch(axisNow(), mended, new Date().toISOString()))
+  // Without a check left that tells anything, the likeliest is what is looked at first.
+  const likeliest = found ?? (next.length === 0 ? (suspects[0]?.faultId ?? null) : null)
+  const words = likeliest && FAULT_WORDS[likeliest]
+  return (
+    <Panel
+      title="Find the fault"
+      action={
+        <Button variant="quiet" onClick={() => close(null)}>
+          Give up the search
+        </Button>
+      }
+    >
+      {words ? (
+        <chakra.div data-found={likeliest}>
+          <p>
+            <strong>
+              {found ? 'As good as found: ' : 'No check is left that tells more. Likeliest: '}
+              {words.name}
+            </strong>{' '}
+            ({percent(suspects[0]?.probability ?? 0)}). {words.mend}
+          </p>
+          <chakra.div display="flex" gap="2" flexWrap="wrap" mt="2">
+            <PlaceButton
+              variant="outline"
+              place={{ jobId, axisId, stage: words.at.stage, sheet: words.at.sheet }}
+            >
+              Where it is mended
+            </PlaceButton>
+            <Button variant="lamp" onClick={() => close(likeliest)}>
+              It is mended
+            </Button>
+          </chakra.div>
+        </chakra.div>
+      ) : (
+        <p>Not found yet: the next check tells most for its minutes.</p>
+      )}
+      {contradictory && (
+        <chakra.p mt="2" color="close" fontWeight={700} data-contradictory>
+          What was observed hardly goes with any one fault: two are at work, or one answer is wrong. Look at
+          what speaks against the likeliest, and make that check again.
+        </chakra.p>
+      )}
+    </Panel>
+  )
+}
+
+/** A probability in whole percent, never quite nothing and never quite sure. */
+export const percent = (probability: number): string =>
+  probability > 0.99 ? 'over 99 %' : probability < 0.01 ? 'under 1 %' : `${Math.round(100 * probability)} %`

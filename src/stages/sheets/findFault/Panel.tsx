@@ -1,0 +1,85 @@
+import { chakra } from '@chakra-ui/react'
+import { useMemo } from 'react'
+import { diagnosis } from '@/core/diagnose/diagnosis'
+import { newId } from '@/core/document/id'
+import { openSearch, startSearch } from '@/core/sheets/findFault/edits'
+import { CHECK_WORDS, FAULT_WORDS, type FaultId } from '@/core/sheets/findFault/words'
+import { Button } from '@/ui/controls'
+import { Panel } from '@/ui/Panel'
+import { useEdit, useJob } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
+import { useAxisNow } from '../../job/useAxis'
+import { useSettledEvaluation } from '../../job/useEvaluation'
+import { Answers } from './Answers'
+import { Found } from './Found'
+import { NextChecks } from './NextChecks'
+import { Suspects } from './Suspects'
+
+/** What is wrong with an axis, from a complaint to a mending by the checks that tell most in a minute. */
+export function FindFaultPanel() {
+  const context = useSettledEvaluation()
+  const search = openSearch(context.axis)
+  const found = useMemo(() => (search ? diagnosis(context, search) : null), [context, search])
+  if (!search || !found) return <Begin />
+  return (
+    <>
+      <Found found={found} />
+      <NextChecks found={found} />
+      <Suspects found={found} />
+      <Answers found={found} />
+    </>
+  )
+}
+
+/** No search is going on: what the last one found, and how one begins. */
+function Begin() {
+  const { axis } = useSettledEvaluation()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const last = axis.faultSearches.at(-1)
+  const mended = (last?.mended ?? null) as FaultId | null
+  const start = (carriesOn: boolean) =>
+    edit(startSearch(axisNow(), newId(), new Date().toISOString(), carriesOn))
+  return (
+    <Panel
+      title="Find the fault"
+      note="Say what is wrong, as you would over the bench. Each answer, and every reading that is there already, makes some faults likelier and others less; the next check is the one that tells most in a minute. One fault at a time: mend it, test again, and go on without it if it is still wrong."
+    >
+      {mended && <Mended faultId={mended} />}
+      <chakra.div display="flex" gap="2" flexWrap="wrap" mt="3">
+        {mended && (
+          <Button variant="lamp" onClick={() => start(true)}>
+            Still wrong: search on without it
+          </Button>
+        )}
+        <Button variant={mended ? 'outline' : 'lamp'} onClick={() => start(false)}>
+          Start a search
+        </Button>
+      </chakra.div>
+    </Panel>
+  )
+}
+
+/** What was mended last, and the test that shows whether it helped. */
+function Mended({ faultId }: { faultId: FaultId }) {
+  const jobId = useJob(job => job.id)
+  const { axis } = useSettledEvaluation()
+  const { name, again } = FAULT_WORDS[faultId]
+  const check = CHECK_WORDS[again]
+  return (
+    <chakra.div data-mended={faultId}>
+      <p>
+        <strong>Mended: {name}.</strong> Test again now: {check.title.toLowerCase()}. {check.how}
+      </p>
+      {'at' in check && (
+        <PlaceButton
+          mt="2"
+          variant="outline"
+          place={{ jobId, axisId: axis.id, stage: check.at.stage, sheet: check.at.sheet }}
+        >
+          Test again
+        </PlaceButton>
+      )}
+    </chakra.div>
+  )
+}

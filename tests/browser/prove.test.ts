@@ -1,0 +1,145 @@
+import { addressOf } from '@/stages/job/place'
+import { type Bench, withApp } from './harness'
+
+const app = withApp({ env: { DUSK_DEMO: '1' } })
+
+/** The demo mill, at a sheet of Prove of its table. */
+async function at(
+  sheet: 'reversal' | 'pushPull' | 'whereLost' | 'lostSteps' | 'circle' | 'scale' | 'findFault',
+) {
+  const bench = await app.open()
+  await bench.page.waitForSelector('[data-job="demo-long-tom-2400"]')
+  await bench.go(addressOf({ jobId: 'demo-skarrow-8', axisId: 'skarrow-x', stage: 'prove', sheet }))
+  await bench.page.waitForSelector('#sheet section')
+  return bench
+}
+const ADVICE = '[aria-label="What to do"]'
+const answer = async (bench: Bench, check: string, outcome: string) => {
+  const button = `[data-next-check="${check}"] [data-outcome="${outcome}"]`
+  await bench.page.waitForSelector(button)
+  await bench.page.$eval(button, element => (element as unknown as HTMLElement).click())
+}
+/** Opens the checks beside the next one. */
+const others = (bench: Bench) =>
+  bench.page.$$eval('#sheet summary', all => {
+    for (const one of all)
+      if (one.textContent?.startsWith('Or another check') && !one.parentElement?.hasAttribute('open'))
+        one.click()
+  })
+/** The five places, each read three times, from the motor to the slide. */
+const fivePlaces = (bench: Bench, [motor, screw, end, nut, slide]: readonly number[]) =>
+  bench.typeReadings(
+    'Motor hub, push and pull 1',
+    [motor, screw, end, nut, slide].flatMap(um => [um as number, um as number, um as number]),
+  )
+/** A reversal test at one station, the slide coming up and down in turn. */
+async function reversalTest(bench: Bench, label: string, up: number, down: number) {
+  await bench.sheet('Reversal test')
+  await bench.fill('What is new since the last one', label, null)
+  await bench.click('button', 'Start a test')
+  await bench.sees(`Test: ${label}`)
+  await bench.typeReadings(
+    'Station 1, coming up to it, reading 1',
+    Array.from({ length: 5 }, (_, index) => [up + (index % 2), down - (index % 2)]).flat(),
+  )
+}
+
+test('the fault of the demo mill: from the complaint over the five places to a locknut that crept back, mended and proved', async () => {
+  const bench = await at('reversal')
+  await bench.sees('are a fault to find')
+  await bench.click('link', 'Find the fault')
+  await bench.click('button', 'Start a search')
+  await bench.sees('Next: what is wrong with it?')
+  // The readings that are there already have their say.
+  await bench.sees(/Slow reversal in the middle\s+More than is accepted\s+readings: Reversal test/)
+  await answer(bench, 'complaint', 'reverses-short')
+  await bench.sees('Next: indicator on the end of the screw')
+  await bench.sees(/It moves along\s+Then likeliest: the fixed bearings give along the screw/)
+  await bench.click('link', 'Or read it: Where it is lost')
+  await bench.click('button', 'Start a round')
+  await bench.fill('Pushed and pulled with', '200', 'Tab')
+  await fivePlaces(bench, [20, 24, 27, 30, 31])
+  await bench.becomes('prove.whereLost', 'fails')
+  await bench.sees(/Most in the fixed bearings: 27 µm ± .*take up the locknut/, ADVICE)
+  await bench.page.waitForSelector('[aria-label^="Chart of what each part loses"] svg')
+  await bench.sees(/Fixed bearings\s+27 µm ± .*yes/s)
+  await bench.sheet('Find the fault')
+  await bench.sees('Next: indicator on the fixed block')
+  await answer(bench, 'block', 'still')
+  await bench.page.waitForSelector('[data-found="fixed-bearing-play"]')
+  await bench.sees(/As good as found: The fixed bearings give along the screw \((9\d|over 99) %\)/)
+  // Minutes of checks that were asked for; what was read is not counted twice.
+  await bench.sees('About 6 minutes of checks so far.')
+  await bench.click('button', 'It is mended')
+  await bench.sees(
+    'Mended: The fixed bearings give along the screw. Test again now: indicator on the end of the screw.',
+  )
+  await bench.click('link', 'Test again')
+  await bench.click('button', 'Close the round')
+  await bench.click('button', 'Start the next round')
+  await bench.fill('What was done since the last round', 'locknut taken up by six degrees', 'Tab')
+  await fivePlaces(bench, [20, 24, 1, 4, 5])
+  await bench.becomes('prove.whereLost', 'holds')
+  await reversalTest(bench, 'Locknut taken up', 5, -4)
+  await bench.becomes('prove.reversal', 'holds')
+  await bench.stage('Log')
+  await bench.sees('Fault found and mended: the fixed bearings give along the screw.')
+  expect(bench.errors).toEqual([])
+})
+
+test('a search carried on without what was mended; an answer is taken back; one that goes with no fault is said', async () => {
+  const bench = await at('findFault')
+  await bench.click('button', 'Start a search')
+  await answer(bench, 'complaint', 'drifts-or-jumps')
+  await bench.sees('Next: lines across hubs and shafts')
+  await others(bench)
+  await answer(bench, 'fast-return', 'whole-cycles')
+  await bench.page.waitForSelector('[data-found="lost-steps"], [data-suspect="lost-steps"]')
+  await bench.click('button', 'Take back: Back to zero after twenty fast moves')
+  await bench.lacks('whole cycles of four steps', '[aria-label="What it rests on"]')
+  await answer(bench, 'fast-return', 'whole-cycles')
+  await bench.click('button', 'It was this, and it is mended: The motor loses steps')
+  await bench.click('button', 'Still wrong: search on without it')
+  await bench.sees('Next: what is wrong with it?')
+  expect(await bench.page.$('[data-suspect="lost-steps"]')).toBeNull()
+  // What the reversal said before the mending is not held against the axis now.
+  await bench.lacks('Slow reversal in the middle', '[aria-label="What it rests on"]')
+  await others(bench)
+  await answer(bench, 'nut-screw', 'moves')
+  await others(bench)
+  await answer(bench, 'square', 'out')
+  await bench.page.waitForSelector('[data-contradictory]')
+  await bench.isSaved()
+  await bench.page.reload()
+  await bench.page.waitForSelector('[data-contradictory]')
+  await bench.click('button', 'Give up the search')
+  await bench.sees('Start a search')
+  expect(bench.errors).toEqual([])
+})
+
+test('lost steps, a circle and a scale, in inches too: what they come to, and what cannot be told', async () => {
+  const bench = await at('lostSteps')
+  await bench.click('button', 'Start a round')
+  await bench.sees('twice or more', ADVICE)
+  await bench.typeReadings('After slow moves, return 1', [1, 2, 1, 1, 101, 201])
+  await bench.becomes('prove.steps', 'fails')
+  await bench.sees('the motor lost 8 full steps', ADVICE)
+  await bench.sheet('Circle')
+  await bench.click('button', 'Start a round')
+  await bench.fill('The other axis', 'Y', 'Tab')
+  await bench.fill('Step of the calipers or micrometer', '10', 'Tab')
+  await bench.typeReadings('Across, diameter 1', [120, 120.05, 120.05, 120, 119.95, 119.95])
+  await bench.becomes('prove.circleSquare', 'fails')
+  await bench.sees('lean towards each other', ADVICE)
+  await bench.sheet('Scale')
+  await bench.click('button', 'Start a round')
+  await bench.fill('Measured to a step of', '20', 'Tab')
+  await bench.fill('Measured, move 1', '0', 'Enter')
+  await bench.page.keyboard.type('93.2')
+  await bench.page.keyboard.press('Enter')
+  await bench.becomes('prove.scale', 'fails')
+  await bench.sees(/Set 319\.\d+ steps a millimetre in place of 319\.872/, ADVICE)
+  await bench.click('button', 'Units: mm. Switch to inch')
+  await bench.sees(/too far over its .*in, against .*thou/, ADVICE)
+  expect(bench.errors).toEqual([])
+})
