@@ -8,6 +8,7 @@ import { contributors } from '@/core/sheets/chain/inputs'
 import { evenRandom } from '@/core/calculation/evenRandom'
 import { longTom } from '@/core/demo/longTom'
 import { skarrow } from '@/core/demo/skarrow'
+import { STRATEGIES, simulatedSearch } from '@/core/diagnose/simulatedSearch'
 import { applyChange, runEdit, stillApplies } from '@/core/document/edit'
 import { setGoal } from '@/core/document/edits'
 import { writeDxf } from '@/core/drawing/dxf'
@@ -34,6 +35,7 @@ import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { PLANTED, simulatedDrag } from '@/core/simulate/dragAxis'
 import { roundsToTarget } from '@/core/simulate/lineAxis'
 import { drawChain } from '@/core/simulate/monteCarlo'
+import { wronglyHolds } from '@/core/simulate/reversalVerdict'
 import { pdfFonts } from '../cli/pdfFonts'
 import {
   demoAddress,
@@ -253,6 +255,27 @@ console.log('align')
   console.log(
     `screw line: of ${lines} both blocks come within the target in at most 3 rounds in ${((100 * set.length) / lines).toFixed(1)} % (limit 95 %)`,
   )
+}
+
+console.log('prove')
+{
+  const runs = 5000
+  for (const strategy of STRATEGIES) {
+    const random = evenRandom(20_261_127)
+    const searches = Array.from({ length: runs }, () => simulatedSearch(random, strategy))
+    const right = searches.filter(({ planted, named }) => planted === named).length
+    const minutes = searches.reduce((sum, one) => sum + one.minutes, 0) / runs
+    console.log(
+      `fault found by ${strategy}: right in ${((100 * right) / runs).toFixed(1)} % of ${runs} searches, ${minutes.toFixed(1)} minutes each${strategy === 'information' ? ' (limits 92 %, 45 minutes)' : ''}`,
+    )
+  }
+  for (const readings of [5, 10, 20, null]) {
+    const random = evenRandom(20_261_128)
+    const wrong = Array.from({ length: runs }, () => wronglyHolds(random, 5, 1, readings)).filter(Boolean)
+    console.log(
+      `a reversal at its target is let through, ${readings ? `${readings} readings a side` : 'looked at after each reading'}: ${((100 * wrong.length) / runs).toFixed(2)} % (limit 2.5 %)`,
+    )
+  }
 }
 
 const app = await startApp()

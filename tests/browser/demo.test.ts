@@ -6,7 +6,7 @@ const VERDICTS = 'aside[aria-label="Verdicts"]'
 /** The demo as a newcomer finds it, on its X axis. */
 async function openX() {
   const bench = await app.open()
-  await bench.sees('X: to mend: lost motion, measured')
+  await bench.sees('X: find the fault: lost motion, measured')
   await bench.click('link', 'Open Skarrow 8')
   await bench.standsOnTheBench()
   return bench

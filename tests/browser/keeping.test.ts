@@ -395,7 +395,7 @@ test('the list of jobs: rename, duplicate, put away, delete and put back', async
   const bench = await app.open()
   await bench.openDemo()
   await bench.go('/')
-  await bench.sees('X: to mend: lost motion, measured')
+  await bench.sees('X: find the fault: lost motion, measured')
   await bench.click('button', 'Rename Skarrow 8')
   await bench.fill('Name of the job', '', null)
   await bench.click('button', 'Rename')

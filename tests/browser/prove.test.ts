@@ -5,7 +5,7 @@ const app = withApp({ env: { DUSK_DEMO: '1' } })
 
 /** The demo mill, at a sheet of Prove of its table. */
 async function at(
-  sheet: 'reversal' | 'pushPull' | 'whereLost' | 'lostSteps' | 'circle' | 'scale' | 'findFault',
+  sheet: 'reversal' | 'pushPull' | 'whereLost' | 'lostSteps' | 'circle' | 'scale' | 'findFault' | 'fullTest',
 ) {
   const bench = await app.open()
   await bench.page.waitForSelector('[data-job="demo-long-tom-2400"]')
@@ -141,5 +141,65 @@ test('lost steps, a circle and a scale, in inches too: what they come to, and wh
   await bench.sees(/Set 319\.\d+ steps a millimetre in place of 319\.872/, ADVICE)
   await bench.click('button', 'Units: mm. Switch to inch')
   await bench.sees(/too far over its .*in, against .*thou/, ADVICE)
+  expect(bench.errors).toEqual([])
+})
+
+test('a full test: its plan and program, readings in the order of the moves, broken off and taken up, one taken again', async () => {
+  const bench = await at('fullTest')
+  await bench.sees('By ISO 230-2: accuracy 57.3 µm', '[data-full-figures]')
+  await bench.page.waitForSelector('[aria-label^="Chart of the deviations at each target"] svg path')
+  await bench.fill('Name of the test', 'After the mending', null)
+  await bench.click('button', 'Start a full test')
+  await bench.sees('0 of 70 readings')
+  await bench.page.$$eval('#sheet summary', all =>
+    all.find(one => one.textContent === 'Plan and program')?.click(),
+  )
+  await bench.fill('Runs each way', '2', 'Tab')
+  await bench.choose('Targets, spread unevenly', '5')
+  await bench.sees('0 of 20 readings')
+  await bench.sees(/N10 G21 G90 G94\s+N20 G0 X3\.000/, '[data-program]')
+  const next = 'Next: run 1, going up, at 5 mm'
+  await (await bench.find('textbox', next)).focus()
+  await bench.page.keyboard.type('soon')
+  await bench.page.keyboard.press('Enter')
+  await bench.sees('Got “soon”.')
+  await (await bench.find('textbox', next)).evaluate(element =>
+    (element as unknown as HTMLInputElement).select(),
+  )
+  for (const reading of [5, 6, 5, 4, 6]) {
+    await bench.page.keyboard.type(String(reading))
+    await bench.page.keyboard.press('Enter')
+  }
+  // It turns at the far end: the last target comes again, from its other side.
+  await bench.sees('5 of 20 readings')
+  await bench.find('textbox', 'Next: run 1, going down, at 407.6 mm')
+  await bench.isSaved()
+  await bench.page.reload()
+  await bench.find('textbox', 'Next: run 1, going down, at 407.6 mm')
+  await bench.page.$$eval('#sheet summary', all =>
+    all.find(one => one.textContent === 'Paste a column of readings')?.click(),
+  )
+  const paste = async (text: string) => {
+    const field = await bench.find(
+      'textbox',
+      'In the order in which the axis moves, one a line, from the next place on',
+    )
+    await field.evaluate(element => (element as unknown as HTMLTextAreaElement).select())
+    await bench.page.keyboard.sendCharacter(text)
+    await bench.click('button', 'Put them in')
+  }
+  await paste('1\n2\nsaw\n')
+  await bench.sees('Line 3 of what was pasted: Got “saw”')
+  await paste([-5, -4, -6, -5, -5, 5, 6, 6, 5, 6, -4, -5, -6, -5, -5].join('\n'))
+  await bench.sees('20 of 20 readings')
+  await bench.sees('All readings are taken')
+  await bench.sees('A quick test so far', ADVICE)
+  await bench.click('button', 'Take again: run 1 up at 5 mm, 5')
+  await bench.fill('Again: run 1, going up, at 5 mm', '6', 'Enter')
+  await bench.find('button', 'Take again: run 1 up at 5 mm, 6')
+  await bench.click('button', 'Close the test')
+  await bench.stage('Log')
+  await bench.sees('run 1, going up, at 5 mm: 6 µm read in place of 5 µm.')
+  await bench.sees('Full test “After the mending”.')
   expect(bench.errors).toEqual([])
 })

@@ -5,12 +5,19 @@ import { blankSheets } from '../sheets/newJob'
 /** What an axis is proved by beside its reversals. */
 type Proved = Pick<
   Axis,
-  'pushRounds' | 'lostRounds' | 'returnRounds' | 'circleRounds' | 'scaleRounds' | 'faultSearches'
+  | 'pushRounds'
+  | 'lostRounds'
+  | 'returnRounds'
+  | 'circleRounds'
+  | 'scaleRounds'
+  | 'faultSearches'
+  | 'fullTests'
 >
 
 const nothingProved = (): Proved => {
-  const { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds, faultSearches } = blankSheets()
-  return { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds, faultSearches }
+  const { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds, faultSearches, fullTests } =
+    blankSheets()
+  return { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds, faultSearches, fullTests }
 }
 export const NOTHING_PROVED = nothingProved()
 
@@ -19,6 +26,30 @@ const begun = (id: string, startedAt: string) => ({ id, startedAt, finishedAt: n
 /** Skarrow, table: more is lost at the slide than its parts should lose, and it is play; where was not looked for yet. */
 export const PROVED_SKARROW_X: Proved = {
   ...NOTHING_PROVED,
+  fullTests: [
+    {
+      id: 'full-1',
+      startedAt: '2026-11-15T13:00:00.000Z',
+      finishedAt: '2026-11-15T14:20:00.000Z',
+      label: 'As first built',
+      gaugeStepUm: 1,
+      runs: 5,
+      feedMmPerMin: 1000,
+      dwellS: 5,
+      overrunMm: 2,
+      warmUpMinutes: 15,
+      conditions: '17 °C, micron indicator on the column',
+      targets: numbered('target', [
+        { targetMm: 5.0, positiveUm: [23, 23, 22, 23, 24], negativeUm: [-20, -18, -22, -20, -21] },
+        { targetMm: 72.45, positiveUm: [28, 28, 29, 29, 29], negativeUm: [-11, -13, -16, -14, -15] },
+        { targetMm: 141.8, positiveUm: [31, 33, 31, 29, 32], negativeUm: [-12, -13, -12, -12, -11] },
+        { targetMm: 206.16, positiveUm: [29, 29, 32, 28, 28], negativeUm: [-14, -12, -15, -12, -15] },
+        { targetMm: 270.52, positiveUm: [23, 25, 24, 24, 25], negativeUm: [-17, -18, -19, -17, -18] },
+        { targetMm: 339.87, positiveUm: [22, 24, 21, 23, 23], negativeUm: [-20, -21, -20, -21, -21] },
+        { targetMm: 404.23, positiveUm: [24, 27, 25, 27, 26], negativeUm: [-18, -17, -17, -17, -19] },
+      ]),
+    },
+  ],
   pushRounds: [
     {
       ...begun('push-1', '2026-11-21T17:10:00.000Z'),

@@ -292,8 +292,8 @@ test('a figure at its limit holds; a hair beyond does not', () => {
 test('what an axis needs next follows the order of the work', () => {
   expect(nextForAxis(X, CATALOGUE, 'mm')).toMatchObject({
     stage: 'prove',
-    sheet: 'reversal',
-    text: 'X: to mend: lost motion, measured',
+    sheet: 'findFault',
+    text: 'X: find the fault: lost motion, measured',
   })
   expect(nextForAxis(Y, CATALOGUE, 'mm')?.stage).toBe('size')
   expect(nextForAxis(Z, CATALOGUE, 'mm')).toMatchObject({ stage: 'survey' })

@@ -80,6 +80,8 @@ const MAKING = {
   'align.droop': ['holds', 'fails'],
   'align.waysFriction': ['holds', 'close'],
   'prove.reversal': ['holds', 'close', 'fails'],
+  'prove.accuracy': ['holds', 'fails'],
+  'prove.fullReversal': ['holds', 'fails'],
   'prove.pushPull': ['holds', 'fails'],
   'prove.whereLost': ['holds', 'fails'],
   'prove.steps': ['holds', 'fails'],

@@ -11,6 +11,7 @@ import { fasteners } from './fasteners/sheet'
 import { figures } from './figures/sheet'
 import { findFault } from './findFault/sheet'
 import { flange } from './flange/sheet'
+import { fullTest } from './fullTest/sheet'
 import { geometry } from './geometry/sheet'
 import { gib } from './gib/sheet'
 import { goals } from './goals/sheet'
@@ -101,6 +102,7 @@ const LISTED = [
   overhang,
   waysFriction,
   reversal,
+  fullTest,
   pushPull,
   whereLost,
   lostSteps,

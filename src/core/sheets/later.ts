@@ -3,6 +3,7 @@ import { CIRCLE_CHECKS } from './circle/check'
 import { DRAG_CHECKS } from './drag/check'
 import { dragOverlay } from './drag/overlay'
 import { FLANGE_CHECKS } from './flange/check'
+import { FULL_TEST_CHECKS } from './fullTest/check'
 import { GIB_CHECKS } from './gib/check'
 import { LOST_STEPS_CHECKS } from './lostSteps/check'
 import { OVERHANG_CHECKS } from './overhang/check'
@@ -44,6 +45,7 @@ export const LATER = {
   overhang: { checks: OVERHANG_CHECKS },
   waysFriction: { checks: WAYS_FRICTION_CHECKS },
   reversal: { checks: REVERSAL_CHECKS, overlay: reversalOverlay },
+  fullTest: { checks: FULL_TEST_CHECKS },
   pushPull: { checks: PUSH_PULL_CHECKS },
   whereLost: { checks: WHERE_LOST_CHECKS },
   lostSteps: { checks: LOST_STEPS_CHECKS },

@@ -35,6 +35,7 @@ const sound: Axis = {
   ticks: {},
   rounds: [],
   tests: [],
+  pushRounds: [],
 }
 
 describe('what an axis needs next', () => {

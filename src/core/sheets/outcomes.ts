@@ -8,6 +8,7 @@ import { dragOutcome } from './drag/outcome'
 import { fastenersOutcome } from './fasteners/outcome'
 import { findFaultOutcome } from './findFault/outcome'
 import { flangeOutcome } from './flange/outcome'
+import { fullTestOutcome } from './fullTest/outcome'
 import { gibOutcome } from './gib/outcome'
 import { greaseOutcome } from './grease/outcome'
 import { holesOutcome } from './holes/outcome'
@@ -60,6 +61,7 @@ const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   overhang: overhangOutcome,
   waysFriction: waysFrictionOutcome,
   reversal: reversalOutcome,
+  fullTest: fullTestOutcome,
   pushPull: pushPullOutcome,
   whereLost: whereLostOutcome,
   lostSteps: lostStepsOutcome,

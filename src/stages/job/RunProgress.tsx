@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { ProgressBar } from '@/ui/ProgressBar'
 import type { Run } from './useRun'
 
 interface Props {
@@ -15,22 +16,10 @@ export function RunProgress({ run, doing, children }: Props) {
   return (
     <div role="status" aria-live="polite">
       {run.kind === 'running' && (
-        <chakra.label display="block" fontSize="14px">
+        <chakra.div fontSize="14px">
           {doing}
-          <chakra.progress
-            display="block"
-            width="100%"
-            max={1}
-            value={run.share}
-            css={{
-              appearance: 'none',
-              height: '10px',
-              '&::-webkit-progress-bar': { background: 'var(--dusk-colors-sunken)', borderRadius: '5px' },
-              '&::-webkit-progress-value': { background: 'var(--dusk-colors-lamp)', borderRadius: '5px' },
-              '&::-moz-progress-bar': { background: 'var(--dusk-colors-lamp)' },
-            }}
-          />
-        </chakra.label>
+          <ProgressBar aria-label={doing} max={1} value={run.share} />
+        </chakra.div>
       )}
       {run.kind === 'stopped' && <chakra.p color="quiet">Stopped. Nothing was changed.</chakra.p>}
       {run.kind === 'failed' && (

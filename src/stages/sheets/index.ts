@@ -55,6 +55,7 @@ export const PANELS: Record<SheetId, ComponentType> = {
   overhang: judged(() => import('./overhang/Panel').then(module => module.OverhangPanel)),
   waysFriction: judged(() => import('./waysFriction/Panel').then(module => module.WaysFrictionPanel)),
   reversal: judged(() => import('./reversal/Panel').then(module => module.ReversalPanel)),
+  fullTest: judged(() => import('./fullTest/Panel').then(module => module.FullTestPanel)),
   pushPull: judged(() => import('./pushPull/Panel').then(module => module.PushPullPanel)),
   whereLost: judged(() => import('./whereLost/Panel').then(module => module.WhereLostPanel)),
   lostSteps: judged(() => import('./lostSteps/Panel').then(module => module.LostStepsPanel)),

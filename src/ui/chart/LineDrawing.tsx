@@ -8,6 +8,8 @@ export interface Series {
   name: string
   color: string
   dash?: string
+  /** Drawn without standing in the legend: the edge of a band. */
+  unnamed?: true
 }
 
 export interface LineProps {
@@ -101,13 +103,14 @@ export function LineDrawing({
                 label={{ value: text, position: 'insideBottomRight', fill: chartColors.ink, fontSize: 13 }}
               />
             ))}
-          {series.slice(0, drawn).map(({ key, name, color, dash }) => (
+          {series.slice(0, drawn).map(({ key, name, color, dash, unnamed }) => (
             <Line
               key={key}
               dataKey={key}
               name={name}
               stroke={color}
               strokeDasharray={dash}
+              legendType={unnamed ? 'none' : undefined}
               strokeWidth={2.2}
               dot={false}
               isAnimationActive={false}

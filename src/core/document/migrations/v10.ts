@@ -1,6 +1,6 @@
 import { isPlain, type Plain } from './plain'
 
-// Version 10 to 11: an axis keeps what it was proved by beside the reversal: pushes and pulls, the five places, returns to
+// Version 10 to 11: an axis keeps what it was proved by beside the reversal: full tests, pushes and pulls, the five places, returns to
 // zero, circles, moves, and searches for a fault.
 
 const PROVED: Plain = {
@@ -10,6 +10,7 @@ const PROVED: Plain = {
   circleRounds: [],
   scaleRounds: [],
   faultSearches: [],
+  fullTests: [],
 }
 
 /** What an axis is known by. */

@@ -4,7 +4,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
-import { reversal } from './calculation'
+import { reversal } from '../../machine/prove/reversal'
 import { FEWEST_READINGS, judgeTest, type OddReading, oddReadings, readingsPerSide } from './judgeTest'
 
 /** A reversal below this share of what friction alone winds up was read in another unit, or not at the table. */

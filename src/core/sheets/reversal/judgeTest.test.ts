@@ -3,9 +3,9 @@ import { skarrow } from '../../demo/skarrow'
 import { driveLine } from '../../drawing/driveLine'
 import { numbered } from '../../field/field'
 import { CATALOGUE } from '../../machine/parts'
+import { reversal } from '../../machine/prove/reversal'
 import { evaluateAxis, laysOf } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
-import { reversal } from './calculation'
 import { compareTests, judgeReversal, judgeTest, oddReadings, unexplained } from './judgeTest'
 import type { ReversalTest } from './model'
 
@@ -54,10 +54,12 @@ describe('verdict on a reversal', () => {
     const { expandedUm } = figuresOf(20, 2)
     // Five readings a side, spread by 1.6: eight degrees of freedom, and Student's 2.3 instead of 2.
     expect(expandedUm / figuresOf(20, 2).standardUncertaintyUm).toBeGreaterThan(2.25)
-    expect(judge(30 - expandedUm - 0.01, 2).state).toBe('holds')
-    expect(judge(30 - expandedUm + 0.01, 2).state).not.toBe('holds')
-    expect(judge(30 + expandedUm + 0.01, 2).state).toBe('fails')
-    expect(judge(30 + expandedUm - 0.01, 2).state).not.toBe('fails')
+    // Looked at after every reading: 1.4 times as clear of the target as of one look.
+    const clearUm = 1.4 * expandedUm
+    expect(judge(30 - clearUm - 0.01, 2).state).toBe('holds')
+    expect(judge(30 - clearUm + 0.01, 2).state).not.toBe('holds')
+    expect(judge(30 + clearUm + 0.01, 2).state).toBe('fails')
+    expect(judge(30 + clearUm - 0.01, 2).state).not.toBe('fails')
     expect(judge(-20, 2).state).toBe('holds')
   })
 

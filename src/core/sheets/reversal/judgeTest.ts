@@ -1,10 +1,15 @@
 import { coverageFactor } from '../../calculation/studentLaw'
 import { finerThanGauge, standApart } from '../../machine/plausible'
-import { reversal, reversalDifference } from './calculation'
+import { reversal, reversalDifference } from '../../machine/prove/reversal'
 import type { ReversalStation, ReversalTest } from './model'
 
 /** Beyond this many readings from each side the answer is "close", not "read more". */
 const MOST_READINGS = 30
+/**
+ * The verdict is looked at after every reading, and chance has a go each time: so many times its uncertainty must the
+ * reversal stay clear of the target, that one which stands at it is wrongly let through in 2.5 of 100 tests at most.
+ */
+const ONE_BY_ONE = 1.4
 /** Fewer readings from a side are a look, not a test. */
 export const FEWEST_READINGS = 5
 
@@ -42,8 +47,8 @@ function expandedWith(figures: Figures, readings: number, stepUm: number): numbe
 /**
  * Judges a reversal against its target, taking the uncertainty of the readings into account.
  *
- * It holds only when reversal plus uncertainty is within the target, and fails only when reversal less uncertainty is
- * beyond it, from five readings a side on. In between more readings are asked for when a sensible number of them would
+ * It holds only when the reversal is within the target by more than chance gives over a whole test, and fails only when it is
+ * beyond it by as much, from five readings a side on. In between more readings are asked for when a sensible number of them would
  * settle it; else it is close.
  *
  * @param readings from a side, of the side with fewer
@@ -65,10 +70,11 @@ export function judgeReversal(
     moreReadings,
   })
   if (readings < FEWEST_READINGS) return verdict('unknown', FEWEST_READINGS - readings)
-  if (reversalUm + expandedUm <= targetUm) return verdict('holds')
-  if (reversalUm - expandedUm > targetUm) return verdict('fails')
+  const guardUm = ONE_BY_ONE * expandedUm
+  if (reversalUm + guardUm <= targetUm) return verdict('holds')
+  if (reversalUm - guardUm > targetUm) return verdict('fails')
   const roomUm = Math.abs(targetUm - reversalUm)
-  const settles = (wanted: number) => expandedWith(figures, wanted, stepUm) <= roomUm
+  const settles = (wanted: number) => ONE_BY_ONE * expandedWith(figures, wanted, stepUm) <= roomUm
   if (readings >= MOST_READINGS || !settles(MOST_READINGS)) return verdict('close')
   // More readings never make it less certain, so the fewest that do are found by halving.
   let few = readings

@@ -1,8 +1,8 @@
+import { reversalDifference, reversal as reversalFigure } from '../../machine/prove/reversal'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
-import { reversalDifference, reversal as reversalFigure } from './calculation'
 import { REVERSAL_CHECKS } from './check'
 import { stationReversal } from './judgeTest'
 

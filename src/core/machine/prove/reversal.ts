@@ -2,7 +2,7 @@ import { calculation } from '../../calculation/calculation'
 import { inputOf } from '../../calculation/inputOf'
 import { flag, list, number } from '../../calculation/spec'
 import { coverageFactor } from '../../calculation/studentLaw'
-import { READING } from '../../machine/readings'
+import { READING } from '../readings'
 
 const reading = inputOf(READING, 'x')
 

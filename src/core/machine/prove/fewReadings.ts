@@ -1,0 +1,9 @@
+/** Fewer readings from a side, or fewer targets, are a look, not a test. */
+export const FEWEST_OF_A_TEST = 5
+
+/** Mean and sample deviation of some readings; no deviation below two of them. */
+export function spreadOf(values: readonly number[]): { mean: number; deviation: number } {
+  const mean = values.reduce((sum, one) => sum + one, 0) / values.length
+  const squares = values.reduce((sum, one) => sum + (one - mean) ** 2, 0)
+  return { mean, deviation: values.length > 1 ? Math.sqrt(squares / (values.length - 1)) : 0 }
+}

@@ -1,0 +1,89 @@
+import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
+import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
+import { progressOf } from './course'
+import { fullFigures, isQuick, type OddStop, oddStops } from './judged'
+
+/** What is odd about a reading, in words. */
+const oddSaid = ({ targetMm, way, run, readingUm, why }: OddStop, say: Say): string => {
+  const which = `Run ${run + 1} going ${way === 'positiveUm' ? 'up' : 'down'} at ${say(targetMm, 'length', 1)}, ${say(readingUm, 'smallLength')}`
+  return why === 'finer'
+    ? `${which}, is finer than the gauge can show: was it typed in another unit?`
+    : `${which}, stands apart from the others there: take it again.`
+}
+
+type Figures = NonNullable<ReturnType<typeof fullFigures>>
+
+/** Judges one figure of the last full test against what is accepted. */
+const judged =
+  (
+    of: (figures: Figures) => { um: number; expandedUm: number },
+    targetUm: (t: EvaluationContext) => number,
+    words: (figures: Figures, say: Say) => { what: string; mend: string },
+  ) =>
+  (t: EvaluationContext, say: Say): Judgement | null => {
+    const test = t.axis.fullTests.at(-1)
+    if (!test) return null
+    const [odd] = oddStops(test)
+    if (odd) return noAdvice(oddSaid(odd, say))
+    const { taken, all } = progressOf(test)
+    const stepUm = stepOf(test, 'fullTest', 'prove')
+    const figures = fullFigures(t, test, stepUm)
+    if (!figures)
+      return noAdvice(
+        `${taken} of ${all} readings are taken: two targets read twice from both sides are the least that says anything.`,
+      )
+    const limitUm = targetUm(t)
+    const { um, expandedUm } = of(figures)
+    const { what, mend } = words(figures, say)
+    const small = (one: number) => say(finely(one), 'smallLength')
+    const said = `${what} ${small(um)} ± ${small(expandedUm)}, against ${small(limitUm)} accepted`
+    const quick = isQuick(figures.targets)
+      ? ` A quick test so far: ${FEWEST_OF_A_TEST} targets and ${FEWEST_OF_A_TEST} runs each way make it a full one.`
+      : taken < all
+        ? ` ${all - taken} of ${all} readings are still to be taken.`
+        : ''
+    switch (told(um, expandedUm, limitUm)) {
+      case 'within':
+        return quick
+          ? noAdvice(`${said}.${quick}`)
+          : against('holds', 'smallLength', [um, limitUm], `${said}.`)
+      case 'beyond':
+        return against('fails', 'smallLength', [um, limitUm], `${said}. ${mend}${quick}`)
+      case 'cannot-tell':
+        return noAdvice(
+          `${said}: these readings cannot tell. More runs narrow it, and a finer gauge.${quick}`,
+        )
+    }
+  }
+
+export const FULL_TEST_CHECKS = defineChecks({
+  'prove.accuracy': {
+    title: 'Accuracy over the travel',
+    subject: 'proof',
+    judge: judged(
+      ({ accuracyUm, accuracyExpandedUm }) => ({ um: accuracyUm, expandedUm: accuracyExpandedUm }),
+      t => t.axis.goals.accuracyTargetUm,
+      ({ systematicDeviationUm, repeatabilityUm }, say) => ({
+        what: 'Both ways over the travel it stands within',
+        mend: `${say(finely(systematicDeviationUm), 'smallLength')} of it is the same every time and can be compensated once nothing is loose; it repeats within ${say(finely(repeatabilityUm), 'smallLength')}.`,
+      }),
+    ),
+  },
+  'prove.fullReversal': {
+    title: 'Reversal along the travel',
+    subject: 'proof',
+    judge: judged(
+      ({ reversalUm, reversalExpandedUm }) => ({ um: reversalUm, expandedUm: reversalExpandedUm }),
+      t => t.axis.goals.backlashTargetUm,
+      ({ worst, stations }, say) => ({
+        what: `Most is lost at ${say(worst.target.targetMm, 'length', 0)}:`,
+        mend:
+          Math.min(...stations.map(({ reversalUm }) => Math.abs(reversalUm))) < Math.abs(worst.reversalUm) / 2
+            ? 'It varies along the travel: wear, a tight spot or a gib, before it is the locknut.'
+            : 'It is alike all along: bearings, coupler or the nut as a whole. Find the fault.',
+      }),
+    ),
+  },
+})

@@ -1,0 +1,228 @@
+import fc from 'fast-check'
+import { skarrow } from '../../demo/skarrow'
+import type { Axis } from '../../document/axis'
+import { runEdit } from '../../document/edit'
+import type { Job } from '../../document/job'
+import { numbered } from '../../field/field'
+import { catalogueOf } from '../../machine/parts'
+import type { CheckId } from '..'
+import { evaluateAxis } from '../evaluateAxis'
+import { bidirectional, unevenTargets } from './calculation'
+import { courseOf, nextStop, progressOf } from './course'
+import { newFullTest, removeFullTest, retakeReading, setTargets, startFullTest, takeReadings } from './edits'
+import { isQuick, oddStops } from './judged'
+import type { FullTest } from './model'
+import { testProgram } from './program'
+import { readingLines } from './readingsCsv'
+
+const { job } = skarrow()
+const [X] = job.axes as [Axis]
+const [demo] = X.fullTests as [FullTest]
+let count = 0
+const id = () => `t${++count}`
+const given = { label: 'Again', startedAt: '2026-11-26T17:00:00.000Z', gaugeStepUm: 1 }
+const fresh = (places: number[] = [0, 100, 203, 297, 400]) => newFullTest(undefined, places, given, id)
+const judged = (test: FullTest, check: CheckId, units: 'mm' | 'inch' = 'mm') =>
+  evaluateAxis({ ...X, fullTests: [test] }, catalogueOf(job), units).finding(check)
+const read = (up: number[], down: number[], places = [0, 100, 203, 297, 400]): FullTest => ({
+  ...fresh(),
+  targets: numbered(
+    'target',
+    places.map(targetMm => ({ targetMm, positiveUm: up, negativeUm: down })),
+  ),
+})
+
+describe('the targets', () => {
+  test('are spread over the travel, rising, and meet the screw at another angle each', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 3000, noNaN: true }),
+        fc.integer({ min: 2, max: 25 }),
+        (travelMm, many) => {
+          const places = unevenTargets(2, travelMm - 2, many, 5)
+          expect(places).toHaveLength(many)
+          expect(places).toEqual(places.toSorted((a, b) => a - b))
+          expect(new Set(places).size).toBe(many)
+          expect(places[0]).toBeCloseTo(2, 9)
+          expect(places.at(-1) as number).toBeCloseTo(travelMm - 2, 1)
+        },
+      ),
+    )
+    const angles = unevenTargets(5, 400, 7, 5).map(mm => Math.round((((mm / 5) % 1) * 360) / 20))
+    expect(new Set(angles).size).toBeGreaterThan(5)
+  })
+})
+
+describe('the course of a test', () => {
+  test('goes up over the targets and down again, run by run, and always knows the next place', () => {
+    const test = { ...fresh([200, 0, 100]), runs: 2 }
+    const course = courseOf(test).map(({ targetMm, way, run }) => `${way[0]}${run + 1} ${targetMm}`)
+    expect(course).toEqual([
+      'p1 0',
+      'p1 100',
+      'p1 200',
+      'n1 200',
+      'n1 100',
+      'n1 0',
+      'p2 0',
+      'p2 100',
+      'p2 200',
+      'n2 200',
+      'n2 100',
+      'n2 0',
+    ])
+    expect(nextStop(test)).toMatchObject({ targetMm: 0, way: 'positiveUm', run: 0 })
+    expect(progressOf(test)).toEqual({ taken: 0, all: 12 })
+  })
+
+  test('is broken off and taken up again at the same place; a column goes in where it was left', () => {
+    const start = runEdit(job, startFullTest(X, { ...fresh(), runs: 2 }), { id: 'c', at: '' }).job
+    const test = (of: Job) => of.axes[0]?.fullTests.at(-1) as FullTest
+    const take = (of: Job, readings: number[]) =>
+      runEdit(of, takeReadings(of.axes[0] as Axis, test(of).id, readings), { id: 'c', at: '' }).job
+    let now = take(start, [1, 2, 3])
+    expect(nextStop(test(now))).toMatchObject({ targetMm: 297, way: 'positiveUm', run: 0 })
+    now = take(now, [4, 5, -5, -4])
+    expect(nextStop(test(now))).toMatchObject({ targetMm: 203, way: 'negativeUm', run: 0 })
+    // More than are left: what has no place is not taken.
+    now = take(
+      now,
+      Array.from({ length: 40 }, () => 1),
+    )
+    expect(nextStop(test(now))).toBeNull()
+    expect(progressOf(test(now))).toEqual({ taken: 20, all: 20 })
+    expect(readingLines(test(now), 'mm', 'um').slice(0, 4)).toEqual([
+      ['Target, mm', 'Way', 'Run', 'Reading, µm'],
+      ['0', 'up', '1', '1'],
+      ['100', 'up', '1', '2'],
+      ['203', 'up', '1', '3'],
+    ])
+    const stop = courseOf(test(now))[1]
+    if (!stop) throw new Error('no such stop')
+    const again = runEdit(now, retakeReading(now.axes[0] as Axis, test(now).id, stop, 7, '7 in place of 2'), {
+      id: 'c',
+      at: '',
+    })
+    expect(test(again.job).targets[1]?.positiveUm[0]).toBe(7)
+    expect(again.entry?.text).toBe('7 in place of 2')
+    const gone = runEdit(now, removeFullTest(now.axes[0] as Axis, test(now).id), { id: 'c', at: '' }).job
+    expect(gone.axes[0]?.fullTests).toEqual([demo])
+  })
+
+  test('with other targets keeps what was read at those that stay; the next test is set up as the one before', () => {
+    const start = runEdit(job, setTargets(X, demo.id, [5, 200, 404.23], id), { id: 'c', at: '' }).job
+    const [changed] = (start.axes[0] as Axis).fullTests as [FullTest]
+    expect(changed.targets.map(({ positiveUm }) => positiveUm.length)).toEqual([5, 0, 5])
+    const next = newFullTest(demo, [], given, id)
+    expect(next).toMatchObject({ runs: 5, conditions: demo.conditions, finishedAt: null, label: 'Again' })
+    expect(next.targets.map(({ targetMm, positiveUm }) => [targetMm, positiveUm.length])).toEqual(
+      demo.targets.map(({ targetMm }) => [targetMm, 0]),
+    )
+    expect(next.targets.some(({ id: one }) => demo.targets.some(other => other.id === one))).toBe(false)
+  })
+})
+
+describe('the program', () => {
+  const plan = { ...fresh([0, 100]), runs: 2, overrunMm: 2, feedMmPerMin: 1270, dwellS: 4 }
+  const of = (units: 'mm' | 'inch', axis = 'Y') =>
+    testProgram({ machine: 'Shed “mill” (8)', axis, units, test: plan })
+
+  test('comes to every target from its own side, stands, and ends where it began', () => {
+    const lines = of('mm').trimEnd().split('\n')
+    expect(lines.slice(2)).toEqual([
+      'N10 G21 G90 G94',
+      'N20 G0 Y-2.000',
+      'N30 G1 Y0.000 F1270.000',
+      'N40 G4 P4.0 (run 1 up: read)',
+      'N50 G1 Y100.000 F1270.000',
+      'N60 G4 P4.0 (run 1 up: read)',
+      'N70 G1 Y102.000 F1270.000',
+      'N80 G1 Y100.000 F1270.000',
+      'N90 G4 P4.0 (run 1 down: read)',
+      'N100 G1 Y0.000 F1270.000',
+      'N110 G4 P4.0 (run 1 down: read)',
+      'N120 G1 Y-2.000 F1270.000',
+      'N130 G1 Y0.000 F1270.000',
+      'N140 G4 P4.0 (run 2 up: read)',
+      'N150 G1 Y100.000 F1270.000',
+      'N160 G4 P4.0 (run 2 up: read)',
+      'N170 G1 Y102.000 F1270.000',
+      'N180 G1 Y100.000 F1270.000',
+      'N190 G4 P4.0 (run 2 down: read)',
+      'N200 G1 Y0.000 F1270.000',
+      'N210 G4 P4.0 (run 2 down: read)',
+      'N220 G1 Y-2.000 F1270.000',
+      'N230 M2',
+    ])
+    // What a controller would trip over is not in a comment.
+    expect(lines[0]).toBe('(Shed  mill   8 , axis Y: Again)')
+  })
+
+  test('is in inches for a job in inches, and of an axis that has no letter, X', () => {
+    expect(of('inch')).toContain('N10 G20 G90 G94\nN20 G0 Y-0.0787\n')
+    expect(of('inch')).toContain('Y3.9370 F50.0000')
+    expect(of('mm', 'Spindle')).toContain('G1 X100.000')
+  })
+})
+
+describe('what a full test says', () => {
+  test('accuracy and reversal with what they are uncertain by, against the goals', () => {
+    expect(judged(demo, 'prove.accuracy')).toMatchObject({ state: 'holds' })
+    expect(judged(demo, 'prove.fullReversal')?.sentence).toContain('alike all along')
+    const fine = read([2, 1, 2, 3, 2], [-2, -1, -2, -3, -2])
+    expect(judged(fine, 'prove.fullReversal')?.state).toBe('holds')
+    expect(judged(fine, 'prove.fullReversal', 'inch')?.sentence).toContain('thou')
+    const worn = {
+      ...fine,
+      targets: fine.targets.map((one, index) =>
+        index === 2 ? { ...one, positiveUm: [52, 51, 52, 53, 52] } : one,
+      ),
+    }
+    expect(judged(worn, 'prove.fullReversal')?.sentence).toMatch(
+      /Most is lost at 203 mm.*varies along the travel/,
+    )
+  })
+
+  test('fewer than five targets or runs are a quick test, which may fail and never holds', () => {
+    expect(isQuick(read([2, 1], [-2, -1]).targets)).toBe(true)
+    const quick = judged(read([2, 1, 2], [-2, -1, -2]), 'prove.fullReversal')
+    expect(quick?.state).toBe('unknown')
+    expect(quick?.sentence).toContain('A quick test so far')
+    expect(judged(read([90, 91, 90], [-90, -91, -90]), 'prove.fullReversal')?.state).toBe('fails')
+    expect(judged(fresh(), 'prove.accuracy')?.sentence).toContain('0 of 50 readings are taken')
+  })
+
+  test('a reading in another unit or apart from its like is named and stops the verdict; nothing is dropped', () => {
+    const slipped = read([22, 23, 22, 24, 0.023], [-20, -21, -20, -22, -20])
+    expect(judged(slipped, 'prove.accuracy')?.sentence).toMatch(
+      /Run 5 going up at 0(\.0)? mm, .* finer than the gauge/,
+    )
+    const apart = read([22, 23, 22, 24, 220], [-20, -21, -20, -22, -20])
+    expect(oddStops(apart)).toHaveLength(5)
+    expect(judged(apart, 'prove.accuracy')?.sentence).toContain('stands apart')
+    expect(apart.targets[0]?.positiveUm).toHaveLength(5)
+    expect(judged({ ...demo, gaugeStepUm: null }, 'prove.accuracy')).toMatchObject({ state: 'unknown' })
+  })
+
+  test('the accuracy is never less than its parts', () => {
+    const reading = fc.integer({ min: -200, max: 200 })
+    const side = fc.array(reading, { minLength: 2, maxLength: 8 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ positiveUm: side, negativeUm: side }), { minLength: 2, maxLength: 8 }),
+        sides => {
+          const figures = bidirectional({
+            positions: sides.map((one, index) => ({ targetMm: index, ...one })),
+          })
+          const rounding = 1e-9
+          expect(figures.accuracyUm).toBeGreaterThanOrEqual(figures.systematicDeviationUm - rounding)
+          expect(figures.systematicDeviationUm).toBeGreaterThanOrEqual(
+            figures.meanDeviationRangeUm - rounding,
+          )
+          expect(figures.repeatabilityUm).toBeGreaterThanOrEqual(figures.repeatabilityPositiveUm - rounding)
+          expect(figures.reversalUm).toBeGreaterThanOrEqual(Math.abs(figures.meanReversalUm) - rounding)
+        },
+      ),
+    )
+  })
+})

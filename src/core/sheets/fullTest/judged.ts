@@ -1,0 +1,92 @@
+import type { EvaluationContext } from '../../evaluation/context'
+import { expanded } from '../../machine/align/judging'
+import { finerThanGauge, standApart } from '../../machine/plausible'
+import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
+import { reversal } from '../../machine/prove/reversal'
+import { bidirectional, stationOf } from './calculation'
+import type { Stop } from './course'
+import type { FullTest, Target } from './model'
+
+/** Targets that were read twice or more from both sides, rising. */
+export const readTargets = ({ targets }: Pick<FullTest, 'targets'>): Target[] =>
+  targets
+    .filter(({ positiveUm, negativeUm }) => positiveUm.length >= 2 && negativeUm.length >= 2)
+    .toSorted((a, b) => a.targetMm - b.targetMm)
+
+/** Whether it is a look, not a test: too few targets or runs. */
+export const isQuick = (targets: readonly Target[]): boolean =>
+  targets.length < FEWEST_OF_A_TEST ||
+  targets.some(
+    ({ positiveUm, negativeUm }) => Math.min(positiveUm.length, negativeUm.length) < FEWEST_OF_A_TEST,
+  )
+
+/** A reading that cannot be as it stands, or stands apart from its like: it is marked, never left out. */
+export interface OddStop extends Pick<Stop, 'targetMm' | 'way' | 'run' | 'targetId'> {
+  readingUm: number
+  why: 'finer' | 'apart'
+}
+
+const WAYS = ['positiveUm', 'negativeUm'] as const
+
+/** The readings of a test that are odd. */
+export const oddStops = ({ targets, gaugeStepUm }: Pick<FullTest, 'targets' | 'gaugeStepUm'>): OddStop[] =>
+  targets.flatMap(target =>
+    WAYS.flatMap(way => {
+      const readings = target[way]
+      const odd = (run: number, why: OddStop['why']): OddStop => ({
+        targetId: target.id,
+        targetMm: target.targetMm,
+        way,
+        run,
+        readingUm: readings[run] as number,
+        why,
+      })
+      return [
+        ...readings.flatMap((readingUm, run) =>
+          gaugeStepUm !== null && finerThanGauge(readingUm, gaugeStepUm) ? [odd(run, 'finer')] : [],
+        ),
+        ...standApart(readings, gaugeStepUm ?? 0).map(run => odd(run, 'apart')),
+      ]
+    }),
+  )
+
+/**
+ * What a test comes to, with what its accuracy and its largest reversal are uncertain by, at 95 %.
+ *
+ * Either end of the accuracy is a mean and two deviations of n readings: u^2 = s^2 / n + 4 s^2 / (2 (n - 1)) + r^2 / 12.
+ *
+ * @returns null while fewer than two targets are read twice from both sides
+ */
+export function fullFigures(t: EvaluationContext, test: FullTest, stepUm: number) {
+  const targets = readTargets(test)
+  if (targets.length < 2) return null
+  const figures = t.figure('bidirectional', bidirectional, { positions: targets })
+  const stations = targets.map(target => ({ target, ...stationOf(target) }))
+  const worst = stations.reduce((most, one) =>
+    Math.abs(one.reversalUm) > Math.abs(most.reversalUm) ? one : most,
+  )
+  const atWorst = t.figure('worstReversal', reversal, {
+    approachPositiveUm: worst.target.positiveUm,
+    approachNegativeUm: worst.target.negativeUm,
+    resolutionUm: stepUm,
+  })
+  const sides = stations.flatMap(({ target, up, down }) => [
+    { deviation: up.deviation, count: target.positiveUm.length },
+    { deviation: down.deviation, count: target.negativeUm.length },
+  ])
+  const endVariance = Math.max(
+    ...sides.map(
+      ({ deviation, count }) =>
+        deviation ** 2 / count + (4 * deviation ** 2) / (2 * (count - 1)) + stepUm ** 2 / 12,
+    ),
+  )
+  const spare = sides.reduce((sum, { count }) => sum + count - 1, 0)
+  return {
+    ...figures,
+    targets,
+    stations,
+    worst,
+    reversalExpandedUm: atWorst.expandedUm,
+    accuracyExpandedUm: expanded(Math.sqrt(2 * endVariance), spare),
+  }
+}

@@ -1,0 +1,52 @@
+import {
+  length,
+  moment,
+  momentOrNone,
+  numberOf,
+  numbers,
+  plain,
+  type RowOf,
+  rows,
+  words,
+  wordsOrNone,
+} from '../../field/field'
+import { GAUGE_STEP, place, READING } from '../../machine/readings'
+
+const MOST_RUNS = 30
+
+/** A place that is come to from both sides, with what was read there in each run. */
+export const TARGETS = rows(
+  'Target',
+  {
+    targetMm: place('Target'),
+    positiveUm: numbers('Going up', READING, MOST_RUNS),
+    negativeUm: numbers('Going down', READING, MOST_RUNS),
+  },
+  { most: 60 },
+)
+export type Target = RowOf<typeof TARGETS>
+
+/** A test by targets along the travel, both ways, some runs; and the plan that it was run by. */
+export const FULL_TESTS = rows('Full test', {
+  startedAt: moment('Started'),
+  finishedAt: momentOrNone('Finished'),
+  label: words('Name', 120),
+  gaugeStepUm: GAUGE_STEP,
+  runs: plain('Runs each way', [2, MOST_RUNS], { whole: true, blank: 5 }),
+  feedMmPerMin: numberOf('speed')('Feed between targets', [1, 200_000], { blank: 1000 }),
+  dwellS: numberOf('duration')('Stands at each target for', [0.5, 600], { blank: 5 }),
+  overrunMm: length('Past the last target by', [0.1, 100], {
+    blank: 2,
+    help: 'More than the reversal, so that every target is come to from its own side.',
+  }),
+  warmUpMinutes: plain('Run before it, minutes', [0, 600], { blank: 15 }),
+  conditions: wordsOrNone('Temperature, gauge, and who', 200),
+  targets: TARGETS,
+})
+export type FullTest = RowOf<typeof FULL_TESTS>
+
+declare module '../../document/axis' {
+  interface SheetFields {
+    fullTests: FullTest[]
+  }
+}

@@ -1,0 +1,30 @@
+import { goal } from '../../machine/remedies'
+import { dayWords } from '../../units/dateWords'
+import { say } from '../../units/print'
+import { outcomeOf } from '../outcome'
+import { bidirectional } from './calculation'
+import { FULL_TEST_CHECKS } from './check'
+import { fullFigures, isQuick } from './judged'
+
+/** What a full test comes to, and the tests on paper. */
+export const fullTestOutcome = outcomeOf(FULL_TEST_CHECKS, {
+  calculations: [bidirectional],
+  remedies: {
+    'prove.accuracy': [goal('accuracyTargetUm')],
+    'prove.fullReversal': [goal('backlashTargetUm')],
+  },
+  paper(context) {
+    const { axis, units } = context
+    const small = (um: number) => say(um, 'smallLength', units)
+    const rows = axis.fullTests.map(test => {
+      const figures = fullFigures(context, test, test.gaugeStepUm ?? 0)
+      return [
+        { strong: test.label, note: [dayWords(test.startedAt), test.conditions].filter(Boolean).join('; ') },
+        figures
+          ? `${isQuick(figures.targets) ? 'Quick test' : 'ISO 230-2'}, ${figures.targets.length} targets: accuracy ${small(figures.accuracyUm)} ± ${small(figures.accuracyExpandedUm)}; repeatability ${small(figures.repeatabilityUm)}; reversal ${small(figures.reversalUm)} ± ${small(figures.reversalExpandedUm)}`
+          : 'Not read yet.',
+      ]
+    })
+    return rows.length ? [{ on: 'record' as const, title: 'Full tests', rows, empty: 'None.' }] : []
+  },
+})

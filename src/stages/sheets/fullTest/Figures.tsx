@@ -1,0 +1,94 @@
+import { chakra } from '@chakra-ui/react'
+import { attempt } from '@/core/evaluation/attempt'
+import { fullFigures, isQuick } from '@/core/sheets/fullTest/judged'
+import { say } from '@/core/units/print'
+import { quantityFacts } from '@/core/units/quantity'
+import { chartColors } from '@/ui/chart/chartColors'
+import { LineFigure } from '@/ui/chart/LineFigure'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { useSettledEvaluation } from '../../job/useEvaluation'
+
+type Station = NonNullable<ReturnType<typeof fullFigures>>['stations'][number]
+
+/** What the readings come to: deviations with their bands, reversal and repeatability along the travel, each figure in the table. */
+export function Figures() {
+  const context = useSettledEvaluation()
+  const { axis, units } = context
+  const test = axis.fullTests.at(-1)
+  const figures = test && attempt(() => fullFigures(context, test, test.gaugeStepUm ?? 0)).value
+  if (!test || !figures) return null
+  const { stations } = figures
+  const [length, small] = [quantityFacts('length')[units], quantityFacts('smallLength')[units]]
+  const um = (value: number) => value / small.perUnit
+  const at = ({ target }: Station) => target.targetMm / length.perUnit
+  const words = (value: number) => say(value, 'smallLength', units, units === 'mm' ? 1 : undefined)
+  const x = { key: 'place', label: `target, ${length.unit}` }
+  const y = { label: small.unit, decimals: small.decimals }
+  const columns: TableColumn<Station>[] = [
+    {
+      id: 'target',
+      head: 'Target',
+      figures: true,
+      cell: ({ target }) => say(target.targetMm, 'length', units, 2),
+    },
+    { id: 'up', head: 'Mean going up', figures: true, cell: ({ up }) => words(up.mean) },
+    { id: 'down', head: 'Mean going down', figures: true, cell: ({ down }) => words(down.mean) },
+    { id: 'reversal', head: 'Reversal', figures: true, cell: ({ reversalUm }) => words(reversalUm) },
+    { id: 'repeatUp', head: 'Repeats, up', figures: true, cell: ({ up }) => words(4 * up.deviation) },
+    { id: 'repeatDown', head: 'Repeats, down', figures: true, cell: ({ down }) => words(4 * down.deviation) },
+  ]
+  return (
+    <chakra.div mt="4" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3" data-full-figures>
+      <chakra.p fontSize="14px">
+        <strong>{isQuick(figures.targets) ? 'Quick test' : 'By ISO 230-2'}:</strong> accuracy{' '}
+        {words(figures.accuracyUm)}, systematic {words(figures.systematicDeviationUm)}, repeatability{' '}
+        {words(figures.repeatabilityUm)}, reversal {words(figures.reversalUm)} (mean{' '}
+        {words(figures.meanReversalUm)}
+        ).
+      </chakra.p>
+      <LineFigure
+        label="Chart of the deviations at each target, going up and going down, with bands of two deviations"
+        rows={stations.map(one => ({
+          place: at(one),
+          up: um(one.up.mean),
+          down: um(one.down.mean),
+          upHigh: um(one.up.mean + 2 * one.up.deviation),
+          downLow: um(one.down.mean - 2 * one.down.deviation),
+          upLow: um(one.up.mean - 2 * one.up.deviation),
+          downHigh: um(one.down.mean + 2 * one.down.deviation),
+        }))}
+        x={x}
+        y={y}
+        series={[
+          { key: 'up', name: 'going up', color: chartColors.lamp },
+          { key: 'down', name: 'going down', color: chartColors.unknown },
+          { key: 'upHigh', name: 'up, two deviations', color: chartColors.lamp, dash: '2 4' },
+          { key: 'downHigh', name: 'down, two deviations', color: chartColors.unknown, dash: '2 4' },
+          { key: 'upLow', name: 'up, below', color: chartColors.lamp, dash: '2 4', unnamed: true },
+          { key: 'downLow', name: 'down, below', color: chartColors.unknown, dash: '2 4', unnamed: true },
+        ]}
+      />
+      <LineFigure
+        label="Chart of the reversal and the repeatability along the travel"
+        rows={stations.map(one => ({
+          place: at(one),
+          reversal: um(Math.abs(one.reversalUm)),
+          repeat: um(one.repeatabilityUm),
+        }))}
+        x={x}
+        y={y}
+        series={[
+          { key: 'reversal', name: 'reversal', color: chartColors.lamp },
+          { key: 'repeat', name: 'repeatability, both ways', color: chartColors.ink, dash: '5 4' },
+        ]}
+        limits={[{ y: um(axis.goals.backlashTargetUm), label: 'accepted' }]}
+      />
+      <DataTable
+        label="Figures of each target"
+        columns={columns}
+        rows={stations}
+        rowId={({ target }) => target.id}
+      />
+    </chakra.div>
+  )
+}

@@ -1,0 +1,199 @@
+import { chakra } from '@chakra-ui/react'
+import { memo, useMemo, useState } from 'react'
+import { READING } from '@/core/machine/readings'
+import { nextStop, type Stop } from '@/core/sheets/fullTest/course'
+import { retakeReading } from '@/core/sheets/fullTest/edits'
+import { oddStops } from '@/core/sheets/fullTest/judged'
+import type { FullTest, Target } from '@/core/sheets/fullTest/model'
+import { readingLines } from '@/core/sheets/fullTest/readingsCsv'
+import { readPasted } from '@/core/units/pasted'
+import { say } from '@/core/units/print'
+import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
+import { Button } from '@/ui/controls'
+import { TextField } from '@/ui/fields/TextField'
+import { SideScroll } from '@/ui/Panel'
+import { CopyTable } from '@/ui/table/CopyTable'
+import { useReadingUnit } from '../../job/GaugeFields'
+import { useEdit, useUnits } from '../../job/JobContext'
+import { useAxis, useAxisNow } from '../../job/useAxis'
+import styles from './grid.module.css'
+
+const WAYS = [
+  { way: 'positiveUm', word: 'up' },
+  { way: 'negativeUm', word: 'down' },
+] as const
+
+/** Every reading at its target, by way and run; one that is odd is marked, and can be taken again. */
+export function Grid() {
+  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+  const typedIn = useReadingUnit()
+  const units = useUnits()
+  const [again, setAgain] = useState<Stop | null>(null)
+  const odd = useMemo(
+    () => new Set(oddStops(test).map(({ targetId, way, run }) => `${targetId} ${way} ${run}`)),
+    [test],
+  )
+  const next = nextStop(test)
+  const rows = test.targets.toSorted((a, b) => a.targetMm - b.targetMm)
+  const runs = Array.from({ length: test.runs }, (_, run) => run)
+  const oddOf = (target: Target) =>
+    WAYS.flatMap(({ way }) =>
+      runs.filter(run => odd.has(`${target.id} ${way} ${run}`)).map(run => `${way} ${run}`),
+    ).join()
+  return (
+    <chakra.div mt="3">
+      <SideScroll tabIndex={0} role="region" aria-label="Readings of the test">
+        <table className={styles.grid}>
+          <caption className={styles.caption}>Readings, {readingUnit(typedIn).unit}</caption>
+          <thead>
+            <tr>
+              <th scope="col">Target</th>
+              {WAYS.flatMap(({ way, word }) =>
+                runs.map(run => (
+                  <th key={`${way} ${run}`} scope="col">
+                    {word} {run + 1}
+                  </th>
+                )),
+              )}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(target => (
+              <Row
+                key={target.id}
+                target={target}
+                place={say(target.targetMm, 'length', units, 2)}
+                runs={test.runs}
+                typedIn={typedIn}
+                odd={oddOf(target)}
+                next={next?.targetId === target.id ? `${next.way} ${next.run}` : ''}
+                closed={test.finishedAt !== null}
+                onAgain={setAgain}
+              />
+            ))}
+          </tbody>
+        </table>
+      </SideScroll>
+      <CopyTable label={test.label} cells={() => readingLines(test, units, typedIn)} />
+      {again && test.finishedAt === null && (
+        <Again key={JSON.stringify(again)} test={test} stop={again} onDone={() => setAgain(null)} />
+      )}
+    </chakra.div>
+  )
+}
+
+interface RowProps {
+  target: Target
+  place: string
+  runs: number
+  typedIn: ReadingUnit
+  /** Which of its readings are odd, and which is to be read next. */
+  odd: string
+  next: string
+  closed: boolean
+  onAgain: (stop: Stop) => void
+}
+
+/** The readings of a target; drawn again only when something of it changes. */
+const Row = memo(function Row({ target, place, runs, typedIn, odd, next, closed, onAgain }: RowProps) {
+  const marks = odd.split(',')
+  return (
+    <tr>
+      <th scope="row">{place}</th>
+      {WAYS.flatMap(({ way, word }) =>
+        Array.from({ length: runs }, (_, run) => {
+          const readingUm = target[way][run]
+          const at = `${way} ${run}`
+          const isOdd = marks.includes(at)
+          return (
+            <td key={at} data-next={at === next || undefined} data-odd={isOdd || undefined}>
+              {readingUm === undefined ? (
+                at === next ? (
+                  'next'
+                ) : (
+                  ''
+                )
+              ) : closed ? (
+                printReading(readingUm, typedIn)
+              ) : (
+                <button
+                  type="button"
+                  className={styles.reading}
+                  aria-label={`Take again: run ${run + 1} ${word} at ${place}, ${printReading(readingUm, typedIn)}${isOdd ? ', stands apart' : ''}`}
+                  onClick={() => onAgain({ targetId: target.id, targetMm: target.targetMm, way, run })}
+                >
+                  {printReading(readingUm, typedIn)}
+                </button>
+              )}
+            </td>
+          )
+        }),
+      )}
+    </tr>
+  )
+})
+
+/** A reading taken again; the one before it goes to the log. */
+function Again({ test, stop, onDone }: { test: FullTest; stop: Stop; onDone: () => void }) {
+  const typedIn = useReadingUnit()
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const [text, setText] = useState('')
+  const [problem, setProblem] = useState<string>()
+  const wasUm = test.targets.find(({ id }) => id === stop.targetId)?.[stop.way][stop.run] ?? 0
+  const unit = readingUnit(typedIn).unit
+  const where = `run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`
+  const put = () => {
+    const read = readPasted([text], typedIn, READING)
+    const [valueUm] = read.ok ? read.valuesUm : []
+    if (!read.ok || valueUm == null)
+      return setProblem(
+        read.ok
+          ? `Got nothing. Takes a reading in ${unit}.`
+          : read.message.replace('Line 1 of what was pasted: ', ''),
+      )
+    edit(
+      retakeReading(
+        axisNow(),
+        test.id,
+        stop,
+        valueUm,
+        `Full test “${test.label}”, ${where}: ${printReading(valueUm, typedIn)} ${unit} read in place of ${printReading(wasUm, typedIn)} ${unit}.`,
+      ),
+    )
+    onDone()
+  }
+  return (
+    <chakra.form
+      mt="2"
+      display="flex"
+      gap="2"
+      flexWrap="wrap"
+      alignItems="flex-end"
+      onSubmit={event => {
+        event.preventDefault()
+        put()
+      }}
+    >
+      <chakra.div flex="0 1 300px">
+        <TextField
+          label={`Again: ${where}`}
+          hint={`It was ${printReading(wasUm, typedIn)} ${unit}; that goes to the log.`}
+          inputMode="decimal"
+          unit={unit}
+          autoFocus
+          value={text}
+          error={problem}
+          onChange={event => setText(event.currentTarget.value)}
+        />
+      </chakra.div>
+      <Button type="submit" variant="outline">
+        Put it in
+      </Button>
+      <Button variant="quiet" onClick={onDone}>
+        Leave it
+      </Button>
+    </chakra.form>
+  )
+}

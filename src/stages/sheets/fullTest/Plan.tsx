@@ -1,0 +1,125 @@
+import { chakra } from '@chakra-ui/react'
+import { newId } from '@/core/document/id'
+import { fileName } from '@/core/formats/fileName'
+import { targetsFor } from '@/core/sheets/fullTest/calculation'
+import { changeFullTest, setTargets } from '@/core/sheets/fullTest/edits'
+import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
+import { testProgram } from '@/core/sheets/fullTest/program'
+import { Button } from '@/ui/controls'
+import { FieldInput } from '@/ui/fields/FieldInput'
+import { SelectField } from '@/ui/fields/SelectField'
+import { CopyTable } from '@/ui/table/CopyTable'
+import { download } from '../../job/download'
+import { ReadingUnitField } from '../../job/GaugeFields'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useCatalogue } from '../../job/useEvaluation'
+
+const FIELDS = [
+  'runs',
+  'gaugeStepUm',
+  'feedMmPerMin',
+  'dwellS',
+  'overrunMm',
+  'warmUpMinutes',
+  'conditions',
+] as const
+const COUNTS = [5, 7, 9, 11, 15, 20, 25]
+
+/** What the test is run by, and the program that moves the slide so. */
+export function Plan() {
+  const units = useUnits()
+  const axisNow = useAxisNow()
+  const edit = useEdit()
+  const catalogue = useCatalogue()
+  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+  const closed = test.finishedAt !== null
+  const change = (part: Partial<FullTest>, mergeKey?: string) =>
+    edit(changeFullTest(axisNow(), test.id, part, mergeKey))
+  const spread = (count: number) => {
+    const axis = axisNow()
+    const leadMm = catalogue.screw.get(axis.parts.screw ?? '')?.leadMm ?? null
+    edit(setTargets(axis, test.id, targetsFor(axis, count, leadMm), newId))
+  }
+  const taken = test.targets.some(({ positiveUm, negativeUm }) => positiveUm.length + negativeUm.length > 0)
+  return (
+    <chakra.div>
+      <chakra.div
+        display="grid"
+        gap="3"
+        mt="2"
+        gridTemplateColumns="repeat(auto-fill, minmax(180px, 1fr))"
+        alignItems="start"
+        css={{ '& > *': { minWidth: 0 } }}
+      >
+        <SelectField
+          label="Targets, spread unevenly"
+          value={String(test.targets.length)}
+          disabled={closed || taken}
+          options={[...new Set([...COUNTS, test.targets.length])]
+            .toSorted((a, b) => a - b)
+            .map(count => ({ value: String(count), label: String(count) }))}
+          onChange={next => spread(Number(next))}
+        />
+        {FIELDS.map(key => (
+          <FieldInput
+            key={key}
+            field={FULL_TESTS.of[key]}
+            value={test[key]}
+            units={units}
+            disabled={closed}
+            onValue={(value, mergeKey) => change({ [key]: value }, mergeKey)}
+          />
+        ))}
+        <ReadingUnitField />
+      </chakra.div>
+      {taken && !closed && (
+        <chakra.p color="quiet" fontSize="14px" mt="2">
+          The targets stand once something is read: another set is another test.
+        </chakra.p>
+      )}
+      <Program test={test} />
+    </chakra.div>
+  )
+}
+
+function Program({ test }: { test: FullTest }) {
+  const units = useUnits()
+  const machine = useJob(job => job.name)
+  const axis = useAxis(one => one.name)
+  const text = testProgram({ machine, axis, units, test })
+  return (
+    <chakra.section aria-label="Program of the test" mt="3">
+      <chakra.h3 fontSize="15px" fontWeight={700}>
+        Program, ISO 6983
+      </chakra.h3>
+      <chakra.p color="quiet" fontSize="14px" maxW="72ch" my="1">
+        Zero the axis where its travel begins, dry run it with the spindle off, and keep a hand at the stop: a
+        wrong zero runs the slide into its end. It stands still at each target for the gauge to be read.
+      </chakra.p>
+      <chakra.pre
+        tabIndex={0}
+        aria-label="Lines of the program"
+        fontFamily="mono"
+        fontSize="13px"
+        bg="raised"
+        borderRadius="6px"
+        p="2"
+        maxH="180px"
+        overflowY="auto"
+        data-program
+      >
+        {text}
+      </chakra.pre>
+      <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="center" mt="1">
+        <Button
+          variant="outline"
+          onClick={() => download(fileName(`${machine} ${axis} ${test.label}`, 'nc'), text, 'text/plain')}
+        >
+          Save the program
+        </Button>
+        <CopyTable label="the program" cells={() => text.split('\n').map(one => [one])} />
+      </chakra.div>
+    </chakra.section>
+  )
+}

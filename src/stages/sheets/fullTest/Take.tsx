@@ -1,0 +1,120 @@
+import { chakra } from '@chakra-ui/react'
+import { useId, useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { READING } from '@/core/machine/readings'
+import { nextStop, progressOf } from '@/core/sheets/fullTest/course'
+import { takeReadings } from '@/core/sheets/fullTest/edits'
+import type { FullTest } from '@/core/sheets/fullTest/model'
+import { readPasted } from '@/core/units/pasted'
+import { say } from '@/core/units/print'
+import { readingUnit } from '@/core/units/readingUnit'
+import { Button, Textarea } from '@/ui/controls'
+import { Fold } from '@/ui/Fold'
+import { TextField } from '@/ui/fields/TextField'
+import { ProgressBar } from '@/ui/ProgressBar'
+import { useReadingUnit } from '../../job/GaugeFields'
+import { useEdit, useUnits } from '../../job/JobContext'
+import { useAxis, useAxisNow } from '../../job/useAxis'
+
+/** Where to read next, and the field that takes it: with Enter, as a gauge with a keyboard cable sends them. */
+export function Take() {
+  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+  const units = useUnits()
+  const typedIn = useReadingUnit()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const { register, handleSubmit, reset } = useForm({ defaultValues: { reading: '' } })
+  const [problem, setProblem] = useState<string>()
+  const stop = nextStop(test)
+  const { taken, all } = progressOf(test)
+  const submit = handleSubmit(({ reading }) => {
+    const read = readPasted([reading], typedIn, READING)
+    const [valueUm] = read.ok ? read.valuesUm : []
+    if (!read.ok || valueUm == null)
+      return setProblem(
+        read.ok
+          ? `Got nothing. Takes a reading in ${readingUnit(typedIn).unit}.`
+          : read.message.replace('Line 1 of what was pasted: ', ''),
+      )
+    setProblem(undefined)
+    edit(takeReadings(axisNow(), test.id, [valueUm]))
+    reset()
+  })
+  return (
+    <chakra.div mt="3" display="grid" gap="2">
+      <chakra.div display="flex" gap="3" alignItems="center" fontSize="14px">
+        <ProgressBar value={taken} max={all} aria-label="Readings taken" flex="1" maxW="320px" />
+        <span data-progress>
+          {taken} of {all} readings
+        </span>
+      </chakra.div>
+      {stop ? (
+        <chakra.form onSubmit={submit} display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
+          <chakra.div flex="0 1 260px">
+            <TextField
+              label={`Next: run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`}
+              inputMode="decimal"
+              unit={readingUnit(typedIn).unit}
+              error={problem}
+              {...register('reading')}
+            />
+          </chakra.div>
+          <Button type="submit" variant="outline">
+            Take it
+          </Button>
+        </chakra.form>
+      ) : (
+        <p>All readings are taken. Close the test, or raise the number of runs to go on.</p>
+      )}
+      {stop && <Paste test={test} left={all - taken} />}
+    </chakra.div>
+  )
+}
+
+/** Many readings at once: a column from a spreadsheet, or the lines of a file. */
+function Paste({ test, left }: { test: FullTest; left: number }) {
+  const typedIn = useReadingUnit()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const id = useId()
+  const [text, setText] = useState('')
+  const [problem, setProblem] = useState<string | null>(null)
+  const put = () => {
+    const lines = text.split(/\r?\n/).filter(line => line.trim() !== '')
+    if (lines.length > left)
+      return setProblem(`Got ${lines.length} readings; ${left} are left to take. Nothing was taken.`)
+    const read = readPasted(lines, typedIn, READING)
+    if (!read.ok) return setProblem(read.message)
+    setProblem(null)
+    setText('')
+    edit(
+      takeReadings(
+        axisNow(),
+        test.id,
+        read.valuesUm.flatMap(one => one ?? []),
+      ),
+    )
+  }
+  return (
+    <Fold name="Paste a column of readings">
+      <chakra.div display="grid" gap="1" maxW="360px">
+        <label htmlFor={id}>In the order in which the axis moves, one a line, from the next place on</label>
+        <Textarea
+          id={id}
+          rows={4}
+          value={text}
+          aria-invalid={problem !== null}
+          onChange={event => setText(event.currentTarget.value)}
+        />
+      </chakra.div>
+      {problem && (
+        <chakra.p role="alert" color="fails" fontWeight={700}>
+          {problem}
+        </chakra.p>
+      )}
+      <Button variant="outline" mt="1" onClick={put} disabled={text.trim() === ''}>
+        Put them in
+      </Button>
+    </Fold>
+  )
+}
