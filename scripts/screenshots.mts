@@ -28,9 +28,9 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['section', at('nutRoom', 'skarrow-y'), 'day'],
   ['build', at('steps', 'skarrow-y'), 'dusk'],
   ['teardown', at('teardown', 'skarrow-y'), 'day'],
-  ['switches', at('switches'), 'dusk'],
   ['align', at('drag', 'skarrow-y'), 'dusk'],
-  ['prove', at('reversal'), 'day'],
+  ['prove', at('fullTest'), 'day'],
+  ['fault', at('findFault'), 'dusk'],
   ['record', `/job/${SKARROW}/skarrow-x/record`, 'dusk'],
   ['tablet', at('parts'), 'dusk'],
 ]
@@ -50,6 +50,13 @@ const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
   charts: page => page.waitForSelector('.recharts-legend-item'),
   schedule: page => page.waitForSelector('[aria-label^="Chart of the plan"] title'),
   working: page => press(page, 'Working: Motor torque'),
+  prove: page => page.waitForSelector('.recharts-line'),
+  fault: async page => {
+    await press(page, 'Start a search')
+    await page.waitForSelector('[data-outcome="reverses-short"]')
+    await page.$eval('[data-outcome="reverses-short"]', element => (element as HTMLElement).click())
+    await page.waitForSelector('[data-next-check="screw-end"]')
+  },
   section: page => page.waitForSelector('section[aria-label="Room around the nut"] svg'),
 }
 const TABLET = { width: 820, height: 1180, hasTouch: true }

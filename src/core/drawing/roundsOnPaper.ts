@@ -1,7 +1,7 @@
 import type { EvaluationContext } from '../evaluation/context'
 import type { Field, Fields } from '../field/field'
 import { type Round, type Rounds, stationsOf } from '../machine/align/rounds'
-import { momentWords } from '../units/dateWords'
+import { dayWords, momentWords } from '../units/dateWords'
 import { say } from '../units/print'
 import type { PaperBlock } from './paper'
 
@@ -9,14 +9,10 @@ import type { PaperBlock } from './paper'
 const COMMON = ['startedAt', 'finishedAt', 'done', 'stations']
 
 /**
- * The rounds of a sheet for a paper, the alignment record if no other: when, what they came to, what was done before, all that was set up and read.
+ * The rounds of a sheet for the alignment record: when, what they came to, what was done before, all that was set up and read.
  * Nothing where none was begun.
  */
-export function roundsOnPaper<R extends Round>(
-  rounds: Rounds<R>,
-  context: EvaluationContext,
-  on: PaperBlock['on'] = 'align',
-): PaperBlock[] {
+export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: EvaluationContext): PaperBlock[] {
   const { axis, units } = context
   const all = rounds.pick(axis)
   if (all.length === 0) return []
@@ -33,15 +29,12 @@ export function roundsOnPaper<R extends Round>(
       if (key === 'screw' && axis.drive.screws !== 2) return []
       return [named ? `${field.label} ${cell(field, value)}` : cell(field, value)]
     })
-  const cameTo = (round: R): string => {
-    const worst = rounds.worst(context, round)
-    return worst ? `${rounds.worstWords} ${say(worst.value, worst.quantity, units)}` : 'not read'
-  }
+  const cameTo = (round: R) => cameToOf(rounds, context, round)
   const stations = stationsOf(rounds).of
   const heads = Object.values(stations).map(({ label }) => label.toLowerCase())
   return [
     {
-      on,
+      on: 'align',
       title: rounds.about,
       empty: 'None yet.',
       rows: all.map((round, index) => [
@@ -62,4 +55,18 @@ export function roundsOnPaper<R extends Round>(
       ]),
     },
   ]
+}
+
+/** What a round came to, in a few words. */
+function cameToOf<R extends Round>(rounds: Rounds<R>, context: EvaluationContext, round: R): string {
+  const worst = rounds.worst(context, round)
+  return worst ? `${rounds.worstWords} ${say(worst.value, worst.quantity, context.units)}` : 'not read'
+}
+
+/** The rounds of a sheet for the record of an axis, each in a line: when, and what it came to. */
+export function roundsInShort<R extends Round>(rounds: Rounds<R>, context: EvaluationContext): PaperBlock[] {
+  const all = rounds.pick(context.axis)
+  if (all.length === 0) return []
+  const rows = all.map(round => [dayWords(round.startedAt), cameToOf(rounds, context, round)])
+  return [{ on: 'record', title: rounds.about, rows, empty: 'None yet.', half: true }]
 }

@@ -5,7 +5,7 @@ import { withLater } from '../job/later'
 import { GeometryPanel } from './geometry/Panel'
 
 const later = (load: () => Promise<ComponentType>) => dynamic(load, { ssr: false })
-/** A panel that needs what the sheets of Align and Prove judge by. */
+/** A panel that needs what the sheets of Align and Prove judge by: those themselves, and steps that they hold up. */
 const judged = (load: () => Promise<ComponentType>) => later(() => withLater(load))
 
 /** The panel of every sheet; the compiler sees that none is missing. The first comes with the app. */
@@ -38,8 +38,8 @@ export const PANELS: Record<SheetId, ComponentType> = {
   template: later(() => import('./template/Panel').then(module => module.TemplatePanel)),
   fasteners: later(() => import('./fasteners/Panel').then(module => module.FastenersPanel)),
   chain: later(() => import('./chain/Panel').then(module => module.ChainPanel)),
-  steps: later(() => import('./steps/Panel').then(module => module.StepsPanel)),
-  teardown: later(() => import('./teardown/Panel').then(module => module.TeardownPanel)),
+  steps: judged(() => import('./steps/Panel').then(module => module.StepsPanel)),
+  teardown: judged(() => import('./teardown/Panel').then(module => module.TeardownPanel)),
   switches: later(() => import('./switches/Panel').then(module => module.SwitchesPanel)),
   grease: later(() => import('./grease/Panel').then(module => module.GreasePanel)),
   controller: later(() => import('./controller/Panel').then(module => module.ControllerPanel)),

@@ -36,11 +36,14 @@ const AlignmentScreen = dynamic(
   () => withLater(() => import('../record/AlignmentScreen').then(module => module.AlignmentScreen)),
   { ssr: false },
 )
-const EveningScreen = dynamic(() => import('../record/EveningScreen').then(module => module.EveningScreen), {
-  ssr: false,
-})
+const EveningScreen = dynamic(
+  () => withLater(() => import('../record/EveningScreen').then(module => module.EveningScreen)),
+  {
+    ssr: false,
+  },
+)
 const WorksheetScreen = dynamic(
-  () => import('../record/WorksheetScreen').then(module => module.WorksheetScreen),
+  () => withLater(() => import('../record/WorksheetScreen').then(module => module.WorksheetScreen)),
   {
     ssr: false,
   },

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react'
 import { type SheetId, sheetOf } from '@/core/sheets'
 import type { LaysOf } from '@/core/sheets/overlay'
 import type { Lays } from '@/core/sheets/sheet'
-import { useLater } from '../job/later'
+import { useLater, withLater } from '../job/later'
 
 /** What sheets lay on the drive line: with what is fetched when the sheet, or its stage, is opened. */
 export function useLays(sheet: SheetId): LaysOf {
@@ -11,9 +11,9 @@ export function useLays(sheet: SheetId): LaysOf {
   useEffect(() => {
     let wanted = true
     // Without the server nothing is laid down: the sheet itself says that a piece of the app is missing.
-    sheetOf(sheet)
-      .overlayLater?.()
-      .then(
+    const { overlayLater } = sheetOf(sheet)
+    if (overlayLater)
+      withLater(overlayLater).then(
         lays => wanted && setCame({ sheet, lays }),
         () => undefined,
       )

@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
@@ -23,5 +23,5 @@ export const circleOutcome = outcomeOf(CIRCLE_CHECKS, {
     ],
     'prove.circleScale': [goal('accuracyTargetUm')],
   },
-  paper: context => roundsOnPaper(circleRounds, context, 'record'),
+  paper: context => roundsInShort(circleRounds, context),
 })

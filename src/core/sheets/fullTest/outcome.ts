@@ -19,7 +19,8 @@ export const fullTestOutcome = outcomeOf(FULL_TEST_CHECKS, {
     const rows = axis.fullTests.map(test => {
       const figures = fullFigures(context, test, test.gaugeStepUm ?? 0)
       return [
-        { strong: test.label, note: [dayWords(test.startedAt), test.conditions].filter(Boolean).join('; ') },
+        test.label,
+        [dayWords(test.startedAt), test.conditions].filter(Boolean).join('; '),
         figures
           ? `${isQuick(figures.targets) ? 'Quick test' : 'ISO 230-2'}, ${figures.targets.length} targets: accuracy ${small(figures.accuracyUm)} ± ${small(figures.accuracyExpandedUm)}; repeatability ${small(figures.repeatabilityUm)}; reversal ${small(figures.reversalUm)} ± ${small(figures.reversalExpandedUm)}`
           : 'Not read yet.',

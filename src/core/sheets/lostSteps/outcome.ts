@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
 import { lostSteps } from './calculation'
@@ -9,5 +9,5 @@ import { returnRounds } from './rounds'
 export const lostStepsOutcome = outcomeOf(LOST_STEPS_CHECKS, {
   calculations: [lostSteps],
   remedies: { 'prove.steps': [goal('backlashTargetUm')] },
-  paper: context => roundsOnPaper(returnRounds, context, 'record'),
+  paper: context => roundsInShort(returnRounds, context),
 })

@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
 import { pushPull } from './calculation'
@@ -9,5 +9,5 @@ import { pushRounds } from './rounds'
 export const pushPullOutcome = outcomeOf(PUSH_PULL_CHECKS, {
   calculations: [pushPull],
   remedies: { 'prove.pushPull': [goal('backlashTargetUm')] },
-  paper: context => roundsOnPaper(pushRounds, context, 'record'),
+  paper: context => roundsInShort(pushRounds, context),
 })

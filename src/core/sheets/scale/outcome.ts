@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
 import { scaleTest } from './calculation'
@@ -9,5 +9,5 @@ import { scaleRounds } from './rounds'
 export const scaleOutcome = outcomeOf(SCALE_CHECKS, {
   calculations: [scaleTest],
   remedies: { 'prove.scale': [goal('accuracyTargetUm')] },
-  paper: context => roundsOnPaper(scaleRounds, context, 'record'),
+  paper: context => roundsInShort(scaleRounds, context),
 })

@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
 import { split } from './calculation'
@@ -9,5 +9,5 @@ import { lostRounds } from './rounds'
 export const whereLostOutcome = outcomeOf(WHERE_LOST_CHECKS, {
   calculations: [split],
   remedies: { 'prove.whereLost': [goal('backlashTargetUm')] },
-  paper: context => roundsOnPaper(lostRounds, context, 'record'),
+  paper: context => roundsInShort(lostRounds, context),
 })

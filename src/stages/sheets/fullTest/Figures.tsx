@@ -5,6 +5,7 @@ import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
+import { Fold } from '@/ui/Fold'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
@@ -83,12 +84,14 @@ export function Figures() {
         ]}
         limits={[{ y: um(axis.goals.backlashTargetUm), label: 'accepted' }]}
       />
-      <DataTable
-        label="Figures of each target"
-        columns={columns}
-        rows={stations}
-        rowId={({ target }) => target.id}
-      />
+      <Fold name="Figures of each target">
+        <DataTable
+          label="Figures of each target"
+          columns={columns}
+          rows={stations}
+          rowId={({ target }) => target.id}
+        />
+      </Fold>
     </chakra.div>
   )
 }
