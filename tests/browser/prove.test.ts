@@ -5,7 +5,16 @@ const app = withApp({ env: { DUSK_DEMO: '1' } })
 
 /** The demo mill, at a sheet of Prove of its table. */
 async function at(
-  sheet: 'reversal' | 'pushPull' | 'whereLost' | 'lostSteps' | 'circle' | 'scale' | 'findFault' | 'fullTest',
+  sheet:
+    | 'reversal'
+    | 'pushPull'
+    | 'whereLost'
+    | 'lostSteps'
+    | 'circle'
+    | 'scale'
+    | 'findFault'
+    | 'fullTest'
+    | 'compensation',
 ) {
   const bench = await app.open()
   await bench.page.waitForSelector('[data-job="demo-long-tom-2400"]')
@@ -179,6 +188,19 @@ test('a full test: its plan and program, readings in the order of the moves, bro
   await bench.page.$$eval('#sheet summary', all =>
     all.find(one => one.textContent === 'Paste a column of readings')?.click(),
   )
+  // A gauge with a cable sends one line a reading; a made-up one stands in for it.
+  await bench.page.$$eval('#sheet summary', all =>
+    all.find(one => one.textContent === 'Read from a gauge')?.click(),
+  )
+  await bench.click('button', 'Practise with a made-up gauge')
+  await bench.sees('its readings are not of your machine')
+  await bench.sees('Full test: After the mending (practice)')
+  await bench.click('button', 'Press its key')
+  await bench.sees('6 of 20 readings')
+  await bench.page.keyboard.down('Control')
+  await bench.page.keyboard.press('z')
+  await bench.page.keyboard.up('Control')
+  await bench.sees('5 of 20 readings')
   const paste = async (text: string) => {
     const field = await bench.find(
       'textbox',
@@ -200,6 +222,22 @@ test('a full test: its plan and program, readings in the order of the moves, bro
   await bench.click('button', 'Close the test')
   await bench.stage('Log')
   await bench.sees('run 1, going up, at 5 mm: 6 µm read in place of 5 µm.')
-  await bench.sees('Full test “After the mending”.')
+  await bench.sees('Full test “After the mending (practice)”.')
+  expect(bench.errors).toEqual([])
+})
+
+test('compensation is refused while something is loose, and is a table once it is not', async () => {
+  const bench = await at('compensation')
+  await bench.sees('Something is loose', '[data-refused]')
+  await bench.sheet('Push and pull')
+  await bench.click('button', 'Delete the round')
+  await bench.sees('Start a round')
+  await bench.sheet('Compensation')
+  await bench.sees(/Backlash 42\.9 µm/, '[data-backlash]')
+  await bench.sees('Not read yet: whether the play changes with force')
+  await bench.page.waitForSelector('[aria-label^="Chart of the corrections"] svg path')
+  await bench.fill('A correction every', '50', 'Tab')
+  await bench.sees('and 8 corrections', '[data-backlash]')
+  await bench.sees(/5\.000\s+-0\.0014/, '[aria-label="Table of corrections"]')
   expect(bench.errors).toEqual([])
 })

@@ -12,12 +12,22 @@ type Proved = Pick<
   | 'scaleRounds'
   | 'faultSearches'
   | 'fullTests'
+  | 'compensation'
 >
 
 const nothingProved = (): Proved => {
-  const { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds, faultSearches, fullTests } =
-    blankSheets()
-  return { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds, faultSearches, fullTests }
+  const { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds } = blankSheets()
+  const { faultSearches, fullTests, compensation } = blankSheets()
+  return {
+    pushRounds,
+    lostRounds,
+    returnRounds,
+    circleRounds,
+    scaleRounds,
+    faultSearches,
+    fullTests,
+    compensation,
+  }
 }
 export const NOTHING_PROVED = nothingProved()
 

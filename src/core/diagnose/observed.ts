@@ -4,6 +4,7 @@ import type { Finding } from '../evaluation/finding'
 import { expanded } from '../machine/align/judging'
 import { lastRound } from '../machine/align/rounds'
 import { isBelted } from '../machine/drive/transmission'
+import { PART_SHARE } from '../machine/prove/partShare'
 import { dragMap, wholeRound } from '../sheets/drag/rounds'
 import type { Evaluation } from '../sheets/evaluateAxis'
 import type { CheckName } from '../sheets/findFault/words'
@@ -24,8 +25,6 @@ export interface Observed {
   from: string
 }
 
-/** What a part loses beyond what it should, against what is accepted in all: from here on it is said to move. */
-const MOVES_SHARE = 0.2
 /** The gib holds, or the nut is light, where so much of the drag falls off or is left. */
 const FALLS_SHARE = 0.2
 const LIGHT_SHARE = 0.5
@@ -37,7 +36,7 @@ const PROVED = 2
 
 /** Whether something surely moves, surely does not, or cannot be told. */
 function moved(um: number, uncertainUm: number, targetUm: number): 'moves' | 'still' | null {
-  const countsUm = MOVES_SHARE * targetUm
+  const countsUm = PART_SHARE * targetUm
   if (um - uncertainUm > countsUm) return 'moves'
   return um + uncertainUm <= countsUm ? 'still' : null
 }

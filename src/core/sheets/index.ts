@@ -2,6 +2,7 @@ import type { Stage } from '../document/stages'
 import { bearingBlock } from './bearingBlock/sheet'
 import { chain } from './chain/sheet'
 import { circle } from './circle/sheet'
+import { compensation } from './compensation/sheet'
 import { controller } from './controller/sheet'
 import { cuts } from './cuts/sheet'
 import { drag } from './drag/sheet'
@@ -109,6 +110,7 @@ const LISTED = [
   circle,
   scale,
   findFault,
+  compensation,
   log,
 ] as const
 

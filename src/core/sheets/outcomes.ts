@@ -2,6 +2,7 @@ import { SHEETS, type SheetId } from '.'
 import { bearingBlockOutcome } from './bearingBlock/outcome'
 import { chainOutcome } from './chain/outcome'
 import { circleOutcome } from './circle/outcome'
+import { compensationOutcome } from './compensation/outcome'
 import { controllerOutcome } from './controller/outcome'
 import { cutsOutcome } from './cuts/outcome'
 import { dragOutcome } from './drag/outcome'
@@ -68,6 +69,7 @@ const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   circle: circleOutcome,
   scale: scaleOutcome,
   findFault: findFaultOutcome,
+  compensation: compensationOutcome,
 }
 
 /** What comes of every sheet, in the order of the work. */

@@ -60,6 +60,14 @@ describe('push and pull', () => {
     expect(pushed(0, 0.1)?.sentence).toContain('something gives that should not')
   })
 
+  test('one part may have a fifth of what the slide may', () => {
+    expect(pushed(15, 0.001)?.state).toBe('holds')
+    expect(pushed(15, 0.001, { at: 'screw-end' })?.state).toBe('fails')
+    expect(pushed(15, 0.001, { at: 'screw-end' })?.sentence).toMatch(
+      /the end of the screw, more than the 6 µm accepted/,
+    )
+  })
+
   test('with pushes that friction swallows, one size, one way or typed with the other sign gets no advice', () => {
     expect(pushed(60, 0.02, {}, [-100, -50, 50, 100])?.sentence).toContain('does not get past the friction')
     expect(pushed(60, 0.02, {}, [-300, -300, 300, 300])?.state).toBe('unknown')

@@ -62,5 +62,6 @@ export const PANELS: Record<SheetId, ComponentType> = {
   circle: judged(() => import('./circle/Panel').then(module => module.CirclePanel)),
   scale: judged(() => import('./scale/Panel').then(module => module.ScalePanel)),
   findFault: judged(() => import('./findFault/Panel').then(module => module.FindFaultPanel)),
+  compensation: judged(() => import('./compensation/Panel').then(module => module.CompensationPanel)),
   log: later(() => import('./log/Panel').then(module => module.LogPanel)),
 }

@@ -1,7 +1,8 @@
 import { isPlain, type Plain } from './plain'
 
 // Version 10 to 11: an axis keeps what it was proved by beside the reversal: full tests, pushes and pulls, the five places, returns to
-// zero, circles, moves, and searches for a fault.
+// zero, circles, moves, searches for a fault, and the
+// grid of its corrections.
 
 const PROVED: Plain = {
   pushRounds: [],
@@ -11,6 +12,7 @@ const PROVED: Plain = {
   scaleRounds: [],
   faultSearches: [],
   fullTests: [],
+  compensation: { spacingMm: 20 },
 }
 
 /** What an axis is known by. */

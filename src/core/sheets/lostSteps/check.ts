@@ -33,7 +33,12 @@ export const LOST_STEPS_CHECKS = defineChecks({
       const after = `after ${round.movesEach} moves at ${say(round.fastMmPerMin, 'speed')}`
       const standing = told(offUm, uncertainUm, acceptedUm)
       if (standing === 'within')
-        return against('holds', 'smallLength', figures, `It comes back: ${off} ${after}.`)
+        return against(
+          'holds',
+          'smallLength',
+          figures,
+          `It comes back: ${off} ${after}, against ${small(acceptedUm)} accepted.`,
+        )
       if (verdict === 'cannot-tell')
         return noAdvice(
           `${off} ${after}: the returns spread too much to tell lost steps of ${small(cycleUm)} a cycle from anything else. Read them with a finer gauge, from the same side each time.`,

@@ -5,6 +5,7 @@ import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness } from '../../machine/drive/stiffness'
+import { PART_SHARE } from '../../machine/prove/partShare'
 import { PUSH_ROUNDS } from './model'
 import { pushedPlay, pushRounds } from './rounds'
 
@@ -40,7 +41,8 @@ export const PUSH_PULL_CHECKS = defineChecks({
         return noAdvice(
           'It reads less the harder it is pushed: the gauge reads the other way round, or pushes and pulls were typed with each other’s sign.',
         )
-      const targetUm = t.axis.goals.backlashTargetUm
+      // What moves further back along the drive is but one part of what is lost.
+      const targetUm = (round.at === 'slide' ? 1 : PART_SHARE) * t.axis.goals.backlashTargetUm
       const measured = `Play of ${small(Math.max(playUm, 0))} ± ${small(expandedUm)} at ${PLACE_WORDS[round.at]}`
       const reckoned = attempt(() => driveStiffness(t).stiffnessNPerUm).value
       const soft =
@@ -63,7 +65,7 @@ export const PUSH_PULL_CHECKS = defineChecks({
             'fails',
             'smallLength',
             figures,
-            `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. Read the five places to see where it is lost.${soft}`,
+            `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. ${round.at === 'slide' ? 'Read the five places to see where it is lost.' : 'It moves there: do up what holds it.'}${soft}`,
           )
         case 'cannot-tell':
           return noAdvice(

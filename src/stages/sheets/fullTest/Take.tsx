@@ -2,9 +2,9 @@ import { chakra } from '@chakra-ui/react'
 import { useId, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { READING } from '@/core/machine/readings'
-import { nextStop, progressOf } from '@/core/sheets/fullTest/course'
-import { takeReadings } from '@/core/sheets/fullTest/edits'
-import type { FullTest } from '@/core/sheets/fullTest/model'
+import { nextStop, progressOf, type Stop } from '@/core/sheets/fullTest/course'
+import { changeFullTest, takeReadings } from '@/core/sheets/fullTest/edits'
+import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
 import { readPasted } from '@/core/units/pasted'
 import { say } from '@/core/units/print'
 import { readingUnit } from '@/core/units/readingUnit'
@@ -13,8 +13,11 @@ import { Fold } from '@/ui/Fold'
 import { TextField } from '@/ui/fields/TextField'
 import { ProgressBar } from '@/ui/ProgressBar'
 import { useReadingUnit } from '../../job/GaugeFields'
+import { GaugeLink } from '../../job/gauge/GaugeLink'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { useAxis, useAxisNow } from '../../job/useAxis'
+
+const PRACTICE = ' (practice)'
 
 /** Where to read next, and the field that takes it: with Enter, as a gauge with a keyboard cable sends them. */
 export function Take() {
@@ -27,6 +30,12 @@ export function Take() {
   const [problem, setProblem] = useState<string>()
   const stop = nextStop(test)
   const { taken, all } = progressOf(test)
+  // Made-up readings are never taken for those of the machine: the test says what it is, on every paper.
+  const markPractice = () => {
+    if (test.label.endsWith(PRACTICE)) return
+    const label = `${test.label.slice(0, FULL_TESTS.of.label.most - PRACTICE.length)}${PRACTICE}`
+    edit(changeFullTest(axisNow(), test.id, { label }))
+  }
   const submit = handleSubmit(({ reading }) => {
     const read = readPasted([reading], typedIn, READING)
     const [valueUm] = read.ok ? read.valuesUm : []
@@ -67,9 +76,22 @@ export function Take() {
         <p>All readings are taken. Close the test, or raise the number of runs to go on.</p>
       )}
       {stop && <Paste test={test} left={all - taken} />}
+      {stop && (
+        <Fold name="Read from a gauge">
+          <GaugeLink
+            onReading={um => edit(takeReadings(axisNow(), test.id, [um]))}
+            practice={() => practised(stop, taken)}
+            onPractice={markPractice}
+          />
+        </Fold>
+      )}
     </chakra.div>
   )
 }
+
+/** What a made-up axis reads: it loses a little when it turns, and repeats within a few micrometres. */
+const practised = ({ way, targetMm }: Stop, taken: number): number =>
+  (way === 'positiveUm' ? 6 : -6) + Math.round(targetMm / 100) + ((taken * 7) % 4) - 1
 
 /** Many readings at once: a column from a spreadsheet, or the lines of a file. */
 function Paste({ test, left }: { test: FullTest; left: number }) {

@@ -1,0 +1,60 @@
+import { compensationOf } from '../sheets/compensation/calculation'
+import type { Evaluation } from '../sheets/evaluateAxis'
+import { fullFigures, isQuick } from '../sheets/fullTest/judged'
+import { say } from '../units/print'
+
+/** What a controller is to be set to, or why it should not be. */
+export type Compensable =
+  | { ok: false; why: string }
+  | { ok: true; untested: string; figures: ReturnType<typeof compensationOf> }
+
+/**
+ * Whether the play of an axis is one that a controller can take out: the same at every place and force. What changes is to
+ * be mended, for a table that is right today is wrong tomorrow.
+ *
+ * @returns the backlash and the corrections of the last full test, or the reason to mend first
+ */
+export function compensable(t: Evaluation): Compensable {
+  const refused = (why: string): Compensable => ({ ok: false, why })
+  const { axis, units } = t
+  const small = (um: number) => say(um, 'smallLength', units, units === 'mm' ? 1 : undefined)
+  const test = axis.fullTests.at(-1)
+  if (!test) return refused('Run a full test first: corrections come from its targets.')
+  const figures = test.gaugeStepUm === null ? null : fullFigures(t, test, test.gaugeStepUm)
+  if (!figures || isQuick(figures.targets))
+    return refused(
+      'The full test is not read yet: five targets and five runs each way are the least to correct by.',
+    )
+  const odd = t.finding('prove.fullReversal')
+  if (odd?.state === 'unknown' && odd.figure === null && !odd.sentence.includes('still to be taken'))
+    return refused(odd.sentence)
+  const reversals = figures.stations.map(({ reversalUm }) => Math.abs(reversalUm))
+  const rangeUm = Math.max(...reversals) - Math.min(...reversals)
+  // The range of some figures that are all alike is about this much of what each is uncertain by.
+  const uncertainUm = Math.SQRT2 * figures.reversalExpandedUm
+  if (rangeUm > Math.max(uncertainUm, axis.goals.backlashTargetUm / 4))
+    return refused(
+      `The reversal varies along the travel, from ${small(Math.min(...reversals))} to ${small(Math.max(...reversals))}: one figure takes it out at one place and puts it in at another. Look at the gib, the wear of the screw and the line of the blocks first.`,
+    )
+  const pushed = t.finding('prove.pushPull')
+  if (pushed?.state === 'fails')
+    return refused(
+      `Something is loose: ${pushed.sentence.split(/[.:]/)[0]?.toLowerCase()}. A cut pushes the slide through play that a controller thinks it has taken out. Mend it first: find the fault.`,
+    )
+  if (t.finding('prove.steps')?.state === 'fails')
+    return refused(
+      'It does not come back to zero after fast moves: what it lost there no table knows. Mend that first.',
+    )
+  const untested = [
+    ...(pushed ? [] : ['whether the play changes with force (push and pull)']),
+    ...(axis.returnRounds.length ? [] : ['whether it comes back after fast moves (lost steps)']),
+  ]
+  return {
+    ok: true,
+    untested: untested.join(', '),
+    figures: t.figure('compensation', compensationOf, {
+      positions: figures.targets,
+      spacingMm: axis.compensation.spacingMm,
+    }),
+  }
+}
