@@ -140,7 +140,7 @@ function fromGib(t: Evaluation): Found {
 }
 
 function fromDrive(t: Evaluation): Found {
-  return [['belt-note', isBelted(t) ? null : 'right-or-no-belt']]
+  return [['belt-note', isBelted(t) || t.axis.parts.coupler === null ? null : 'right-or-no-belt']]
 }
 
 interface Source {

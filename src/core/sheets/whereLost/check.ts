@@ -4,7 +4,7 @@ import { against, expanded, finely, noAdvice, stepOf, told } from '../../machine
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { LOST_ROUNDS } from './model'
-import { lostRounds, lostShares, reckonedShares, SHARES } from './rounds'
+import { giveUm, lostRounds, lostShares, reckonedShares, SHARES } from './rounds'
 import { SHARE_WORDS } from './words'
 
 /** A share below so many times its uncertainty is not proved. */
@@ -37,39 +37,40 @@ export const WHERE_LOST_CHECKS = defineChecks({
       const targetUm = t.axis.goals.backlashTargetUm
       const uncertainUm = expanded(readingUncertaintyUm, 0)
       const reckoned = attempt(() => reckonedShares(t, round.forceN)).value
+      const give = attempt(() => giveUm(t, round.forceN)).value ?? 0
       const beyond = (share: (typeof SHARES)[number]) => shares[share].um - (reckoned?.[share] ?? 0)
-      const worst = SHARES.filter(share => shares[share].um > PROVED * shares[share].standardUm).toSorted(
+      const worst = SHARES.filter(share => beyond(share) > PROVED * shares[share].standardUm).toSorted(
         (a, b) => beyond(b) - beyond(a),
       )[0]
-      const lost = `${small(shares.totalUm)} ± ${small(uncertainUm)} lost under ${say(round.forceN, 'pull', 0)} to and fro`
-      if (!worst)
-        return told(shares.totalUm, uncertainUm, targetUm) === 'within'
-          ? against('holds', 'smallLength', [shares.totalUm, targetUm], `${lost}, and no part stands out.`)
-          : noAdvice(
-              `${lost}: no part stands out of what the readings are uncertain by. Push harder, or read finer.`,
-            )
-      const { um, standardUm } = shares[worst]
-      const { part, remedy } = SHARE_WORDS[worst]
-      const most = `Most in ${part}: ${small(um)} ± ${small(PROVED * standardUm)}${reckoned ? `, where Size reckons ${small(reckoned[worst])}` : ''}`
-      const figures = [shares.totalUm, targetUm] as const
-      switch (told(shares.totalUm, uncertainUm, targetUm)) {
+      const lost = `${small(shares.totalUm)} ± ${small(uncertainUm)} lost under ${say(round.forceN, 'pull', 0)} to and fro${
+        give > uncertainUm ? `, of which a sound drive would give ${small(give)}` : ''
+      }`
+      // What is soft is not loose: only what is lost beyond the give of the drive is held against what is accepted.
+      const looseUm = Math.max(shares.totalUm - give, 0)
+      const figures = [looseUm, targetUm] as const
+      const most = worst
+        ? `Most in ${SHARE_WORDS[worst].part}: ${small(shares[worst].um)} ± ${small(PROVED * shares[worst].standardUm)}${reckoned ? `, where Size reckons ${small(reckoned[worst])}` : ''}`
+        : reckoned
+          ? 'No part loses more than Size reckons'
+          : 'No part stands out of what the readings are uncertain by'
+      switch (told(looseUm, uncertainUm, targetUm)) {
         case 'within':
           return against(
             'holds',
             'smallLength',
             figures,
-            `${lost}, within the ${small(targetUm)} accepted. ${most}.`,
+            `${lost}; ${small(targetUm)} beyond that are accepted. ${most}.`,
           )
         case 'beyond':
           return against(
             'fails',
             'smallLength',
             figures,
-            `${lost}, more than the ${small(targetUm)} accepted. ${most}: ${remedy}.`,
+            `${lost}; more than the ${small(targetUm)} beyond that which are accepted. ${most}${worst ? `: ${SHARE_WORDS[worst].remedy}` : ''}.`,
           )
         case 'cannot-tell':
           return noAdvice(
-            `${lost}, against ${small(targetUm)} accepted: these readings cannot tell. ${most}. Push and pull a few times more.`,
+            `${lost}; against ${small(targetUm)} beyond that these readings cannot tell. ${most}. Push and pull a few times more.`,
           )
       }
     },

@@ -94,6 +94,13 @@ export function lostShares(t: EvaluationContext, stepUm: number) {
   return { round, shares, readingUncertaintyUm }
 }
 
+/** What of a push gets past the friction of the slide, and on to the drive. */
+const pushedOnN = (t: EvaluationContext, forceN: number) => Math.max(forceN - forces(t).frictionN, 0)
+
+/** What a sound drive gives under a push to and fro, as Size reckons it. @throws NotKnown while the drive is not chosen */
+export const giveUm = (t: EvaluationContext, forceN: number): number =>
+  (2 * pushedOnN(t, forceN)) / driveStiffness(t).stiffnessNPerUm
+
 /**
  * What Size reckons each part to lose under the same push and pull: its play, and what it gives both ways.
  *
@@ -103,9 +110,7 @@ export function reckonedShares(t: EvaluationContext, forceN: number): Readonly<R
   const { parts } = driveStiffness(t)
   const { causes } = lostMotionBudget(t)
   const playUm = (subject: string) => causes.find(cause => cause.subject === subject)?.um ?? 0
-  // What friction holds back is not pushed on to the drive.
-  const givenN = Math.max(forceN - forces(t).frictionN, 0)
-  const give = (stiffnessNPerUm: number) => (2 * givenN) / stiffnessNPerUm
+  const give = (stiffnessNPerUm: number) => (2 * pushedOnN(t, forceN)) / stiffnessNPerUm
   return {
     motor: playUm('motor'),
     coupler: playUm(isBelted(t) ? 'belt' : 'coupler') + give(parts.coupler),
