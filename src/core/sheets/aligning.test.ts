@@ -36,7 +36,9 @@ describe('the gib', () => {
   test('is pushed in by what its tightest place has too much, in turns of its screw', () => {
     // 39 um at the tightest place less 15 wanted, times 50: 1.2 mm, 346 degrees at a pitch of 1.25.
     expect(at({})?.sentence).toContain('Push the gib in by 1.2 mm: 346° of its screw')
+    expect(at({})?.sentence).toContain('moves the slide by up to 51 µm')
     expect(at({ targetUm: 60 })?.sentence).toContain('Draw the gib back')
+    expect(at({ targetUm: 60 })?.sentence).toContain('winds the drive up')
     expect(at({ kind: 'straight' })?.sentence).toContain('from the middle outward')
   })
 

@@ -69,11 +69,14 @@ export const GIB_CHECKS = defineChecks({
         kind === 'straight'
           ? `${inward ? 'Turn its screws in' : 'Back its screws off'}, one after another from the middle outward, until the gauge shows ${small(targetUm)} at ${at(tightest.positionMm)}; then the lock nuts, holding each screw.`
           : `${inward ? 'Push the gib in' : 'Draw the gib back'} by ${say(Math.abs(advanceMm), 'length', 2)}: ${say(Math.abs(turnDeg), 'angle', 0)} of its screw, ${turnWords(turnDeg)}. Slack the screw at the other end first, and lock both after.`
+      const worth = inward
+        ? `Left so, a cut that pushes to the side moves the slide by up to ${small(loosest.playUm)} each time it turns.`
+        : 'Left so, it drags, winds the drive up at every reversal, and wears.'
       return against(
         'fails',
         'smallLength',
         figures,
-        `${small(tightest.playUm)} at the tightest place, ${at(tightest.positionMm)}; ${small(targetUm)} wanted. ${moves}${isWorn ? ` ${worn}` : ''}`,
+        `${small(tightest.playUm)} at the tightest place, ${at(tightest.positionMm)}; ${small(targetUm)} wanted. ${moves} ${worth}${isWorn ? ` ${worn}` : ''}`,
       )
     },
   },
