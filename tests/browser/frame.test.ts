@@ -230,7 +230,7 @@ test('the keyboard alone walks from survey to the printed record', async () => {
     expect(await bench.page.evaluate(() => document.activeElement?.id)).toBe('sheet')
   }
   await bench.page.keyboard.press('k')
-  await bench.page.waitForSelector('[data-sheet="reversal"]')
+  await bench.page.waitForSelector('[data-sheet="compensation"]')
   await bench.page.keyboard.press('j')
   await bench.page.waitForSelector('[data-sheet="log"] section')
   for (let i = 0; i < 4; i++) {

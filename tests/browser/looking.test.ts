@@ -56,7 +56,7 @@ describe('on a tablet held upright', () => {
     await bench.openDemo()
     await bench.sheet('Parts of the drive')
     expect(await bench.page.$('aside[aria-label="Verdicts"]')).toBeNull()
-    await bench.sees('2 fail', '[data-foot]')
+    await bench.sees('4 fail', '[data-foot]')
     const foot = await bench.page.$eval('[data-foot]', element => element.getBoundingClientRect().bottom)
     expect(foot).toBe(1180)
     await bench.page.tap('[data-foot]')
@@ -68,7 +68,7 @@ describe('on a tablet held upright', () => {
     await bench.page.tap('[role=dialog] [data-check="prove.reversal"] a')
     await bench.page.waitForSelector('[data-sheet="reversal"]')
     await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
-    await bench.sees('1 fails', '[data-foot]')
+    await bench.sees('3 fail', '[data-foot]')
     expect(bench.errors).toEqual([])
   })
 

@@ -36,6 +36,7 @@ const sound: Axis = {
   rounds: [],
   tests: [],
   pushRounds: [],
+  fullTests: [],
 }
 
 describe('what an axis needs next', () => {

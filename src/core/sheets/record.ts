@@ -10,7 +10,7 @@ import { say } from '../units/print'
 import type { Evaluation } from './evaluateAxis'
 import { paperOf } from './paper'
 
-const LINES_OF_LOG = 14
+const LINES_OF_LOG = 12
 const LONGEST_LINE = 240
 const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', assumed: ' (assumed)' }
 

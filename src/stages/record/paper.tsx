@@ -80,7 +80,14 @@ export const Td = chakra('td', {
 /** A titled part of a sheet; its title stays with what follows, and no line of it is cut. */
 export function Block({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <chakra.section mt="2" css={{ '& tr, & p': { breakInside: 'avoid' }, '& h2': { breakAfter: 'avoid' } }}>
+    <chakra.section
+      mt="2"
+      css={{
+        '& tr, & p': { breakInside: 'avoid' },
+        '& h2': { breakAfter: 'avoid' },
+        '@media print': { marginTop: '3px' },
+      }}
+    >
       <chakra.h2 fontSize="13px" fontWeight={700} mb="0.5">
         {title}
       </chakra.h2>
