@@ -54,6 +54,7 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
     steps.length === 0 ? 'No parts chosen.' : `${steps.length - open.length} of ${steps.length} steps done.`
   const shortened = (text: string) =>
     text.length > LONGEST_LINE ? `${text.slice(0, LONGEST_LINE - 3)}…` : text
+  const read = paperOf(context, 'record')
   const earlier = own.length - LINES_OF_LOG
   return [
     block(
@@ -80,6 +81,7 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
         catalogue[kind].get(axis.parts[kind] ?? '')?.name ?? 'not chosen',
       ]),
       ['ends', axis.ends],
+      ['built', open[0] && steps.length > 0 ? `${done} Next: ${open[0].title.toLowerCase()}.` : done],
     ]),
     pairs(
       'Wanted',
@@ -97,13 +99,9 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
         ]
       }),
     ),
-    block(
-      'Build',
-      [[open[0] && steps.length > 0 ? `${done} Next: ${open[0].title.toLowerCase()}.` : done]],
-      '',
-      true,
-    ),
-    ...paperOf(context, 'record'),
+    // Narrow ones fill the room beside what was measured.
+    ...read.filter(({ half }) => half),
+    ...read.filter(({ half }) => !half),
     block(
       `Temporary fixes still open: ${fixes.length}`,
       fixes.map(({ at, text }) => [dayWords(at), text]),

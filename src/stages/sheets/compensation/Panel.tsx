@@ -18,7 +18,7 @@ import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
-import { useAxisNow } from '../../job/useAxis'
+import { useAxis, useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
 /** What a controller can put right, or why something is to be mended first. */
@@ -30,6 +30,8 @@ export function CompensationPanel() {
   const machine = useJob(job => job.name)
   const jobId = useJob(job => job.id)
   const [style, setStyle] = useCsvStyle()
+  // The field holds what is typed; all that follows of it waits until the typing rests.
+  const spacingMm = useAxis(one => one.compensation.spacingMm)
   const found = attempt(() => compensable(context))
   if (!found.value?.ok)
     return (
@@ -86,7 +88,7 @@ export function CompensationPanel() {
       <chakra.div display="flex" gap="4" flexWrap="wrap" my="2">
         <FieldInput
           field={COMPENSATION.of.spacingMm}
-          value={axis.compensation.spacingMm}
+          value={spacingMm}
           units={units}
           onValue={(value, mergeKey) =>
             value !== null &&
