@@ -49,6 +49,8 @@ test('play that varies along the travel, is pushed through by force, or was not 
   expect(refused({ pushRounds: X.pushRounds, fullTests: [tested([10, 10, 10, 10, 10])] })).toContain(
     'Something is loose: play of 34 µm',
   )
+  // More than is accepted, and nobody has looked what it does under force.
+  expect(refused({ fullTests: [tested([45, 45, 45, 45, 45])] })).toContain('Push and pull first')
   const slipped = tested([10, 10, 10, 10, 10])
   const [first, ...rest] = slipped.targets
   if (!first) throw new Error('no target')

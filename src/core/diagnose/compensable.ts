@@ -37,6 +37,10 @@ export function compensable(t: Evaluation): Compensable {
       `The reversal varies along the travel, from ${small(Math.min(...reversals))} to ${small(Math.max(...reversals))}: one figure takes it out at one place and puts it in at another. Look at the gib, the wear of the screw and the line of the blocks first.`,
     )
   const pushed = t.finding('prove.pushPull')
+  if (!pushed && odd?.state === 'fails')
+    return refused(
+      `${odd.sentence.split('.')[0]}. Push and pull first: only play that stays the same under force can be taken out by a controller; what is loose is mended.`,
+    )
   if (pushed?.state === 'fails')
     return refused(
       `Something is loose: ${pushed.sentence.split(/[.:]/)[0]?.toLowerCase()}. A cut pushes the slide through play that a controller thinks it has taken out. Mend it first: find the fault.`,
