@@ -1,5 +1,5 @@
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
-import type { EvaluationContext } from '../../evaluation/context'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
 import { progressOf } from './course'
@@ -13,6 +13,18 @@ const oddSaid = ({ targetMm, way, run, readingUm, why }: OddStop, say: Say): str
     : `${which}, stands apart from the others there: take it again.`
 }
 
+/** What is odd in the last full test, worked out once for both of its checks. */
+const oddOfLast = remembered((t: EvaluationContext) => {
+  const test = t.axis.fullTests.at(-1)
+  return test ? (oddStops(test)[0] ?? null) : null
+})
+
+/** The figures of the last full test, once for both; null before there is enough. @throws NotKnown without the step of the gauge */
+const figuresOfLast = remembered((t: EvaluationContext) => {
+  const test = t.axis.fullTests.at(-1)
+  return test ? fullFigures(t, test, stepOf(test, 'fullTest', 'prove')) : null
+})
+
 type Figures = NonNullable<ReturnType<typeof fullFigures>>
 
 /** Judges one figure of the last full test against what is accepted. */
@@ -25,11 +37,10 @@ const judged =
   (t: EvaluationContext, say: Say): Judgement | null => {
     const test = t.axis.fullTests.at(-1)
     if (!test) return null
-    const [odd] = oddStops(test)
+    const odd = oddOfLast(t)
     if (odd) return noAdvice(oddSaid(odd, say))
     const { taken, all } = progressOf(test)
-    const stepUm = stepOf(test, 'fullTest', 'prove')
-    const figures = fullFigures(t, test, stepUm)
+    const figures = figuresOfLast(t)
     if (!figures)
       return noAdvice(
         `${taken} of ${all} readings are taken: two targets read twice from both sides are the least that says anything.`,
