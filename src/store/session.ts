@@ -220,11 +220,7 @@ export class JobSession {
   /** A leftover that was made on a document of an older version, for the document as it stands now. */
   private async broughtUp(left: Pending): Promise<Pending> {
     if (left.version >= SCHEMA_VERSION) return left
-    const { changeFromV5 } = await import('@/core/document/migrations/v5')
-    const { changeFromV6 } = await import('@/core/document/migrations/v6')
-    const { changeFromV7 } = await import('@/core/document/migrations/v7')
-    const { changeFromV8 } = await import('@/core/document/migrations/v8')
-    const { changeFromV9 } = await import('@/core/document/migrations/v9')
+    const { changeUp } = await import('@/core/document/migrations/changes')
     const byId = async () => {
       if (left.version > LAST_BY_PLACE) return { ...left.change }
       const row = await this.db.jobs.get(left.change.jobId)
@@ -234,11 +230,11 @@ export class JobSession {
     }
     const change = await byId()
     if (!change) return left
-    const sixth = left.version > 5 ? { ...change } : changeFromV5({ ...change })
-    const seventh = left.version > 6 ? sixth : changeFromV6(sixth)
-    const eighth = left.version > 7 ? seventh : changeFromV7(seventh)
-    const ninth = left.version > 8 ? eighth : changeFromV8(eighth)
-    return { ...left, change: changeFromV9(ninth) as unknown as Change, version: SCHEMA_VERSION }
+    return {
+      ...left,
+      change: changeUp({ ...change }, left.version) as unknown as Change,
+      version: SCHEMA_VERSION,
+    }
   }
 
   private readonly onHide = () => {

@@ -7,6 +7,7 @@ import { setGoal } from '../document/edits'
 import type { Job } from '../document/job'
 import { MACHINE_KINDS } from '../document/kinds'
 import { migrate, type Stored } from '../document/migrations'
+import { CHANGE_STEPS, changeUp } from '../document/migrations/changes'
 import { changeFromV3 } from '../document/migrations/v3'
 import { changeFromV5 } from '../document/migrations/v5'
 import type { PartOf } from '../document/parts/types'
@@ -453,5 +454,22 @@ describe('a change of version 5 that was not saved before the app was newer', ()
       changeFromV5({ patches: [limit('motor.step'), limit('screw.buckling'), limit('screw.warmth')] })
         .patches,
     ).toEqual([limit('screw.buckling')])
+  })
+})
+
+describe('a change that was not saved before the app was newer', () => {
+  test('comes up through every version to the present one', () => {
+    expect(CHANGE_STEPS.map(({ from }) => from)).toEqual(
+      Array.from({ length: SCHEMA_VERSION - 5 }, (_, index) => 5 + index),
+    )
+  })
+
+  test('of version 10 that puts an axis in has all that it keeps now', () => {
+    const { job: old } = JSON.parse(readFileSync(join(FIXTURES, 'job-v10.json'), 'utf8')) as JobFile
+    const [axis] = old.axes
+    const change = { patches: [{ path: ['axes', 'x'], now: axis }] }
+    const { patches } = changeUp(change, 10) as { patches: { now: object }[] }
+    expect(patches[0]?.now).toMatchObject({ ...axis, fullTests: [], compensation: { spacingMm: 20 } })
+    expect(changeUp(change, SCHEMA_VERSION)).toEqual(change)
   })
 })

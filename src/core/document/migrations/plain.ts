@@ -19,3 +19,17 @@ export function axesWithin(value: unknown, bringUp: (axis: Plain) => Plain): unk
   if (Array.isArray(value)) return value.map(one => axesWithin(one, bringUp))
   return isAxis(value) ? bringUp(value) : value
 }
+
+/** A change with all that it puts in and takes out brought up; its paths are the same. */
+export const changeWith =
+  (broughtUp: (value: unknown) => unknown) =>
+  (change: Plain): Plain => ({
+    ...change,
+    patches: Array.isArray(change.patches)
+      ? change.patches.map(patch => {
+          if (!isPlain(patch)) return patch
+          const { path, ...rest } = patch
+          return { path, ...(broughtUp(rest) as Plain) }
+        })
+      : change.patches,
+  })

@@ -1,4 +1,4 @@
-import { isPlain, type Plain } from './plain'
+import { changeWith, isPlain, type Plain } from './plain'
 
 // Version 10 to 11: an axis keeps what it was proved by beside the reversal: full tests, pushes and pulls, the five places, returns to
 // zero, circles, moves, searches for a fault, and the
@@ -27,16 +27,7 @@ function broughtUp(value: unknown): unknown {
 }
 
 /** A change as version 11 writes it: its paths are the same, what it puts in and takes out is brought up. */
-const changeFromV10 = (change: Plain): Plain => ({
-  ...change,
-  patches: Array.isArray(change.patches)
-    ? change.patches.map(patch => {
-        if (!isPlain(patch)) return patch
-        const { path, ...rest } = patch
-        return { path, ...(broughtUp(rest) as Plain) }
-      })
-    : change.patches,
-})
+export const changeFromV10 = changeWith(broughtUp)
 
 /** A job of version 10 with its history. */
 export const fromV10 = (job: Plain, history: readonly Plain[]): { job: Plain; history: Plain[] } => ({

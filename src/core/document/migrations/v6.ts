@@ -1,4 +1,4 @@
-import { isPlain, type Plain } from './plain'
+import { changeWith, isPlain, type Plain } from './plain'
 
 // Version 6 to 7: an axis knows which of its ends is the higher; a shop knows the step of its gauge, and the unit in
 // which readings are typed.
@@ -21,16 +21,7 @@ function broughtUp(value: unknown): unknown {
 }
 
 /** A change as version 7 writes it: its paths are the same, what it puts in and takes out is brought up. */
-export const changeFromV6 = (change: Plain): Plain => ({
-  ...change,
-  patches: Array.isArray(change.patches)
-    ? change.patches.map(patch => {
-        if (!isPlain(patch)) return patch
-        const { path, ...rest } = patch
-        return { path, ...(broughtUp(rest) as Plain) }
-      })
-    : change.patches,
-})
+export const changeFromV6 = changeWith(broughtUp)
 
 /** A job of version 6 with its history. */
 export const fromV6 = (job: Plain, history: readonly Plain[]): { job: Plain; history: Plain[] } => ({

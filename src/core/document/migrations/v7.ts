@@ -1,4 +1,4 @@
-import { isPlain, type Plain } from './plain'
+import { changeWith, isPlain, type Plain } from './plain'
 
 // Version 7 to 8: a job has a plan; an order knows the day on which it comes.
 
@@ -35,16 +35,7 @@ function broughtUp(value: unknown): unknown {
 }
 
 /** A change as version 8 writes it: its paths are the same, what it puts in and takes out is brought up. */
-export const changeFromV7 = (change: Plain): Plain => ({
-  ...change,
-  patches: Array.isArray(change.patches)
-    ? change.patches.map(patch => {
-        if (!isPlain(patch)) return patch
-        const { path, ...rest } = patch
-        return { path, ...(broughtUp(rest) as Plain) }
-      })
-    : change.patches,
-})
+export const changeFromV7 = changeWith(broughtUp)
 
 /** A job of version 7 with its history. */
 export const fromV7 = (job: Plain, history: readonly Plain[]): { job: Plain; history: Plain[] } => ({

@@ -1,4 +1,4 @@
-import { isPlain, type Plain } from './plain'
+import { changeWith, isPlain, type Plain } from './plain'
 
 // Version 8 to 9: an axis knows what it moves, what went into which bag, how each step was done and by whom, mishaps,
 // schools of the build, switches, cable, grease, first moves; a joint, which one of the drive it is; a plan, when there was work.
@@ -37,16 +37,7 @@ function broughtUp(value: unknown): unknown {
 }
 
 /** A change as version 9 writes it: its paths are the same, what it puts in and takes out is brought up. */
-export const changeFromV8 = (change: Plain): Plain => ({
-  ...change,
-  patches: Array.isArray(change.patches)
-    ? change.patches.map(patch => {
-        if (!isPlain(patch)) return patch
-        const { path, ...rest } = patch
-        return { path, ...(broughtUp(rest) as Plain) }
-      })
-    : change.patches,
-})
+export const changeFromV8 = changeWith(broughtUp)
 
 /** What an axis of each kind of machine moves, by the name that the app gave it. */
 const SLIDES: Record<string, Record<string, string>> = {

@@ -1,4 +1,4 @@
-import { isPlain, type Plain } from './plain'
+import { changeWith, isPlain, type Plain } from './plain'
 
 // Version 9 to 10: an axis keeps rounds of readings of everything that is aligned, not of the line of its
 // screw alone; a shop knows the clutch of its drill.
@@ -38,16 +38,7 @@ function broughtUp(value: unknown): unknown {
 }
 
 /** A change as version 10 writes it: its paths are the same, what it puts in and takes out is brought up. */
-export const changeFromV9 = (change: Plain): Plain => ({
-  ...change,
-  patches: Array.isArray(change.patches)
-    ? change.patches.map(patch => {
-        if (!isPlain(patch)) return patch
-        const { path, ...rest } = patch
-        return { path, ...(broughtUp(rest) as Plain) }
-      })
-    : change.patches,
-})
+export const changeFromV9 = changeWith(broughtUp)
 
 /** A job of version 9 with its history. */
 export const fromV9 = (job: Plain, history: readonly Plain[]): { job: Plain; history: Plain[] } => ({

@@ -2,14 +2,13 @@ import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { inputOf } from '../../calculation/inputOf'
 import { list, number, record } from '../../calculation/spec'
+import { meanOf } from '../../machine/prove/fewReadings'
 import { READING } from '../../machine/readings'
 import { COMPENSATION } from './model'
 
 const reading = inputOf(READING, 'x')
 /** A grid of more lines than this no controller takes. */
 const MOST_LINES = 5000
-
-const meanOf = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
 
 interface Point {
   positionMm: number

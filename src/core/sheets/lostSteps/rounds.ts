@@ -2,13 +2,13 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { defineRounds, lastRound } from '../../machine/align/rounds'
 import { bySteps } from '../../machine/align/tells'
 import { ratio } from '../../machine/drive/transmission'
+import { meanOf, spreadOf } from '../../machine/prove/fewReadings'
 import { lostSteps } from './calculation'
 import { RETURN_ROUNDS, type ReturnRound } from './model'
 
 const FIRST_RETURNS = 3
 
 const of = (round: ReturnRound, key: 'slowUm' | 'fastUm') => round.stations.flatMap(one => one[key] ?? [])
-const meanOf = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
 
 export const returnRounds = defineRounds<ReturnRound>({
   about: 'Back to zero',
@@ -58,10 +58,9 @@ export function stepsLost(t: EvaluationContext, stepUm: number) {
   const returnErrorUm = round ? furthestOff(round) : null
   if (!round || returnErrorUm === null) return null
   const slow = of(round, 'slowUm')
-  const mean = meanOf(slow)
-  const variance =
-    slow.length > 1 ? slow.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (slow.length - 1) : 0
-  const standardUncertaintyUm = Math.sqrt(variance * (1 + 1 / slow.length) + (2 * stepUm ** 2) / 12)
+  const standardUncertaintyUm = Math.sqrt(
+    spreadOf(slow).deviation ** 2 * (1 + 1 / slow.length) + (2 * stepUm ** 2) / 12,
+  )
   const figures = t.figure('lostSteps', lostSteps, {
     returnErrorUm,
     leadMm: t.part('screw').leadMm,

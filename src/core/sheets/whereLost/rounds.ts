@@ -3,6 +3,7 @@ import { defineRounds, lastRound } from '../../machine/align/rounds'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
 import { isBelted, ratio } from '../../machine/drive/transmission'
+import { meanOf } from '../../machine/prove/fewReadings'
 import { split } from './calculation'
 import { LOST_ROUNDS, type LostRound } from './model'
 
@@ -17,7 +18,6 @@ export type Share = (typeof SHARES)[number]
 const FIRST_PUSHES = 3
 
 const readAt = (round: LostRound, place: Place): number[] => round.stations.flatMap(one => one[place] ?? [])
-const meanOf = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
 
 export const lostRounds = defineRounds<LostRound>({
   about: 'Where it is lost',

@@ -6,7 +6,7 @@ import { retakeReading } from '@/core/sheets/fullTest/edits'
 import { oddStops } from '@/core/sheets/fullTest/judged'
 import type { FullTest, Target } from '@/core/sheets/fullTest/model'
 import { readingLines } from '@/core/sheets/fullTest/readingsCsv'
-import { readPasted } from '@/core/units/pasted'
+import { readOne } from '@/core/units/pasted'
 import { say } from '@/core/units/print'
 import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
@@ -145,14 +145,9 @@ function Again({ test, stop, onDone }: { test: FullTest; stop: Stop; onDone: () 
   const unit = readingUnit(typedIn).unit
   const where = `run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`
   const put = () => {
-    const read = readPasted([text], typedIn, READING)
-    const [valueUm] = read.ok ? read.valuesUm : []
-    if (!read.ok || valueUm == null)
-      return setProblem(
-        read.ok
-          ? `Got nothing. Takes a reading in ${unit}.`
-          : read.message.replace('Line 1 of what was pasted: ', ''),
-      )
+    const read = readOne(text, typedIn, READING)
+    if (!read.ok) return setProblem(read.message)
+    const { valueUm } = read
     edit(
       retakeReading(
         axisNow(),

@@ -5,7 +5,7 @@ import { READING } from '@/core/machine/readings'
 import { nextStop, progressOf, type Stop } from '@/core/sheets/fullTest/course'
 import { changeFullTest, takeReadings } from '@/core/sheets/fullTest/edits'
 import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
-import { readPasted } from '@/core/units/pasted'
+import { readOne, readPasted } from '@/core/units/pasted'
 import { say } from '@/core/units/print'
 import { readingUnit } from '@/core/units/readingUnit'
 import { Button, Textarea } from '@/ui/controls'
@@ -37,14 +37,9 @@ export function Take() {
     edit(changeFullTest(axisNow(), test.id, { label }))
   }
   const submit = handleSubmit(({ reading }) => {
-    const read = readPasted([reading], typedIn, READING)
-    const [valueUm] = read.ok ? read.valuesUm : []
-    if (!read.ok || valueUm == null)
-      return setProblem(
-        read.ok
-          ? `Got nothing. Takes a reading in ${readingUnit(typedIn).unit}.`
-          : read.message.replace('Line 1 of what was pasted: ', ''),
-      )
+    const read = readOne(reading, typedIn, READING)
+    if (!read.ok) return setProblem(read.message)
+    const { valueUm } = read
     setProblem(undefined)
     edit(takeReadings(axisNow(), test.id, [valueUm]))
     reset()
