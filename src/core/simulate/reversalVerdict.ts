@@ -1,6 +1,7 @@
 import { normalFrom } from '../calculation/evenRandom'
+import { FEWEST_OF_A_TEST } from '../machine/prove/fewReadings'
 import { reversal } from '../machine/prove/reversal'
-import { FEWEST_READINGS, judgeReversal } from '../sheets/reversal/judgeTest'
+import { judgeReversal } from '../sheets/reversal/judgeTest'
 
 /** More readings from a side than this nobody takes. */
 const MOST_READINGS = 30
@@ -29,7 +30,7 @@ export function wronglyHolds(
   for (let count = 1; count <= (readings ?? MOST_READINGS); count++) {
     up.push(read(TARGET_UM / 2 + 1e-3))
     down.push(read(-TARGET_UM / 2))
-    if (count < (readings ?? FEWEST_READINGS)) continue
+    if (count < (readings ?? FEWEST_OF_A_TEST)) continue
     const figures = reversal.compute({
       approachPositiveUm: up,
       approachNegativeUm: down,

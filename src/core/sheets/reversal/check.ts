@@ -4,8 +4,9 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
+import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
 import { reversal } from '../../machine/prove/reversal'
-import { FEWEST_READINGS, judgeTest, type OddReading, oddReadings, readingsPerSide } from './judgeTest'
+import { judgeTest, type OddReading, oddReadings, readingsPerSide } from './judgeTest'
 
 /** A reversal below this share of what friction alone winds up was read in another unit, or not at the table. */
 const LEAST_SHARE = 0.25
@@ -43,7 +44,7 @@ export const REVERSAL_CHECKS = defineChecks({
           figure: null,
           limit,
           use: null,
-          sentence: `Read at least one station ${FEWEST_READINGS} times from either side.`,
+          sentence: `Read at least one station ${FEWEST_OF_A_TEST} times from either side.`,
         }
       const { gaugeStepUm } = test
       if (gaugeStepUm === null)
@@ -79,8 +80,8 @@ export const REVERSAL_CHECKS = defineChecks({
         fails: `A reversal loses ${measured}, more than the ${accepted}.`,
         close: `A reversal loses ${measured}: too near to the ${accepted} to tell by more readings.`,
         unknown:
-          few < FEWEST_READINGS
-            ? `A reversal loses about ${measured}. Take ${more}: fewer than ${FEWEST_READINGS} are a look, not a test.`
+          few < FEWEST_OF_A_TEST
+            ? `A reversal loses about ${measured}. Take ${more}: fewer than ${FEWEST_OF_A_TEST} are a look, not a test.`
             : `A reversal loses ${measured}. Take ${more} to tell it from the ${accepted}.`,
       }
       return { ...found, state: verdict.state, sentence: sentences[verdict.state] }

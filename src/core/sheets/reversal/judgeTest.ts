@@ -1,5 +1,6 @@
 import { coverageFactor } from '../../calculation/studentLaw'
 import { finerThanGauge, standApart } from '../../machine/plausible'
+import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
 import { reversal, reversalDifference } from '../../machine/prove/reversal'
 import type { ReversalStation, ReversalTest } from './model'
 
@@ -10,8 +11,6 @@ const MOST_READINGS = 30
  * reversal stay clear of the target, that one which stands at it is wrongly let through in 2.5 of 100 tests at most.
  */
 const ONE_BY_ONE = 1.4
-/** Fewer readings from a side are a look, not a test. */
-export const FEWEST_READINGS = 5
 
 type Figures = ReturnType<typeof reversal>
 
@@ -69,7 +68,7 @@ export function judgeReversal(
     expandedUm,
     moreReadings,
   })
-  if (readings < FEWEST_READINGS) return verdict('unknown', FEWEST_READINGS - readings)
+  if (readings < FEWEST_OF_A_TEST) return verdict('unknown', FEWEST_OF_A_TEST - readings)
   const guardUm = ONE_BY_ONE * expandedUm
   if (reversalUm + guardUm <= targetUm) return verdict('holds')
   if (reversalUm - guardUm > targetUm) return verdict('fails')
