@@ -26,6 +26,7 @@ const CORE = [
   'orders',
   'formats',
   'planning',
+  'acceptance',
   'demo',
 ]
 const coreRooms = CORE.map((room, index) =>

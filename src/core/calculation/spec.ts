@@ -120,7 +120,7 @@ export function describe(spec: Spec): string {
         spec.max !== undefined && `up to ${spec.max}`,
       ].filter(Boolean)
       const noun = spec.integer ? 'a whole number' : 'a number'
-      return `${noun}${bounds.length ? ` ${bounds.join(' ')}` : ''}${unit}`
+      return `${noun}${bounds.length ? ` ${bounds.join(' ')}` : ''}${unit}${spec.orNone ? ', or null' : ''}`
     }
     case 'choice':
       return `one of ${spec.of.join(', ')}`

@@ -1,3 +1,4 @@
+import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Job, LogEntry } from '../document/job'
 import { SHOP_TO_START } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
@@ -112,6 +113,7 @@ export const longTom = (): { job: Job; entries: LogEntry[] } => ({
     shop: SHOP_TO_START,
     orders: {},
     plan: PLAN_LONG_TOM,
+    acceptance: NOT_ACCEPTED,
     axes: [X(), Y(), Z()],
   },
   entries: [

@@ -1,3 +1,4 @@
+import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Job, LogEntry } from '../document/job'
 import { SHOP_TO_START_INCH } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
@@ -98,6 +99,7 @@ export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
     shop: SHOP_TO_START_INCH,
     orders: ORDERS_OSTREY,
     plan: PLAN_OSTREY,
+    acceptance: NOT_ACCEPTED,
     axes: [Z(), X()],
   },
   entries: [

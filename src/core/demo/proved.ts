@@ -13,11 +13,12 @@ type Proved = Pick<
   | 'faultSearches'
   | 'fullTests'
   | 'compensation'
+  | 'uncertainty'
 >
 
 const nothingProved = (): Proved => {
   const { pushRounds, lostRounds, returnRounds, circleRounds, scaleRounds } = blankSheets()
-  const { faultSearches, fullTests, compensation } = blankSheets()
+  const { faultSearches, fullTests, compensation, uncertainty } = blankSheets()
   return {
     pushRounds,
     lostRounds,
@@ -27,6 +28,7 @@ const nothingProved = (): Proved => {
     faultSearches,
     fullTests,
     compensation,
+    uncertainty,
   }
 }
 export const NOTHING_PROVED = nothingProved()
@@ -36,6 +38,8 @@ const begun = (id: string, startedAt: string) => ({ id, startedAt, finishedAt: n
 /** Skarrow, table: more is lost at the slide than its parts should lose, and it is play; where was not looked for yet. */
 export const PROVED_SKARROW_X: Proved = {
   ...NOTHING_PROVED,
+  // By the sheet of the indicator, a thermometer on the bed and one on the screw, and the scale laid along the bed.
+  uncertainty: { gaugeErrorUm: 2, temperatureK: 1, outOfLineDeg: 0.2, settingUpUm: null },
   fullTests: [
     {
       id: 'full-1',
@@ -48,7 +52,10 @@ export const PROVED_SKARROW_X: Proved = {
       dwellS: 5,
       overrunMm: 2,
       warmUpMinutes: 15,
-      conditions: '17 °C, micron indicator on the column',
+      temperatureC: 17,
+      gauge: 'micron indicator on the column',
+      who: 'E. Vale',
+      conditions: null,
       targets: numbered('target', [
         { targetMm: 5.0, positiveUm: [23, 23, 22, 23, 24], negativeUm: [-20, -18, -22, -20, -21] },
         { targetMm: 72.45, positiveUm: [28, 28, 29, 29, 29], negativeUm: [-11, -13, -16, -14, -15] },

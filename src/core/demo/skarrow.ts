@@ -1,3 +1,4 @@
+import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis } from '../document/axis'
 import type { DimensionKey, GoalKey } from '../document/dimensions'
 import type { Job, LogEntry } from '../document/job'
@@ -6,6 +7,7 @@ import { SHOP_TO_START } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version'
 import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
+import { NOTHING_NOTED } from '../machine/prove/conditions'
 import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
 import { ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y, NOTHING_ALIGNED } from './aligned'
 import { BUILT_SKARROW_X, BUILT_SKARROW_Y, NOTHING_BUILT } from './built'
@@ -42,6 +44,15 @@ const goals = (wantedTravelMm: number, more: Partial<Record<GoalKey, number>>): 
 
 /** Its rolled screws are measured, and the controller corrects them. */
 const LEAD_CORRECTED = { ...DRIVE_TO_START, leadTable: true }
+
+/** How its tests were taken. */
+const NOTED = {
+  ...NOTHING_NOTED,
+  temperatureC: 17,
+  gauge: 'micron indicator, magnetic base on the column',
+  who: 'E. Vale',
+  feedMmPerMin: 300,
+}
 
 const X: Axis = {
   id: 'skarrow-x',
@@ -153,6 +164,7 @@ const X: Axis = {
       finishedAt: '2026-11-14T10:05:00.000Z',
       label: 'As first built',
       gaugeStepUm: 1,
+      ...NOTED,
       stations: numbered('station', [
         {
           positionMm: 60,
@@ -177,6 +189,8 @@ const X: Axis = {
       finishedAt: null,
       label: 'Gib nipped up',
       gaugeStepUm: 1,
+      ...NOTED,
+      temperatureC: 16,
       stations: numbered('station', [
         {
           positionMm: 60,
@@ -289,6 +303,7 @@ const SKARROW: Job = {
   shop: { ...SHOP_TO_START, gaugeStepUm: 1 },
   orders: ORDERS_SKARROW,
   plan: PLAN_SKARROW,
+  acceptance: NOT_ACCEPTED,
   axes: [X, Y, Z],
 }
 

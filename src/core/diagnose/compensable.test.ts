@@ -58,6 +58,26 @@ test('play that varies along the travel, is pushed through by force, or was not 
   expect(refused({ fullTests: [odd] })).toContain('stands apart')
 })
 
+test('play that is another one fast than slow is refused with the reason', () => {
+  const mannered = (lostUm: number, feedMmPerMin: number, id: string) => ({
+    ...(X.tests[0] as Axis['tests'][number]),
+    id,
+    feedMmPerMin,
+    stations: numbered('s', [
+      {
+        positionMm: 120,
+        approachPositiveUm: [lostUm, lostUm + 1, lostUm, lostUm + 1, lostUm],
+        approachNegativeUm: [0, 1, 0, 1, 0],
+      },
+    ]),
+  })
+  const fullTests = [tested([10, 10, 10, 10, 10])]
+  const found = of({ fullTests, tests: [mannered(10, 100, 'slow'), mannered(40, 3000, 'fast')] })
+  expect(found.ok ? 'taken' : found.why).toContain('The play changes with the feed')
+  const alike = of({ fullTests, tests: [mannered(10, 100, 'slow'), mannered(10, 3000, 'fast')] })
+  expect(alike.ok && alike.untested).not.toContain('feed')
+})
+
 test('the grid is straight between targets, flat beyond them, and ends before the last where it does not divide', () => {
   const line = [
     { positionMm: 0, um: 0 },

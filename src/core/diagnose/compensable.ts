@@ -8,8 +8,14 @@ export type Compensable =
   | { ok: false; why: string }
   | { ok: true; untested: string; figures: ReturnType<typeof compensationOf> }
 
+/** What play may change with, by the check that tells it. */
+const CHANGING = [
+  ['prove.slowFast', 'the feed'],
+  ['prove.coldWarm', 'the warmth of the machine'],
+] as const
+
 /**
- * Whether the play of an axis is one that a controller can take out: the same at every place and force. What changes is to
+ * Whether the play of an axis is one that a controller can take out: the same at every place, force, feed and warmth. What changes is to
  * be mended, for a table that is right today is wrong tomorrow.
  *
  * @returns the backlash and the corrections of the last full test, or the reason to mend first
@@ -45,12 +51,20 @@ export function compensable(t: Evaluation): Compensable {
     return refused(
       `Something is loose: ${pushed.sentence.split(/[.:]/)[0]?.toLowerCase()}. A cut pushes the slide through play that a controller thinks it has taken out. Mend it first: find the fault.`,
     )
+  for (const [checkId, changes] of CHANGING) {
+    const found = t.finding(checkId)
+    if (found?.state === 'fails')
+      return refused(
+        `The play changes with ${changes}. ${found.sentence} One figure for the controller is right at one of the two and wrong at the other.`,
+      )
+  }
   if (t.finding('prove.steps')?.state === 'fails')
     return refused(
       'It does not come back to zero after fast moves: what it lost there no table knows. Mend that first.',
     )
   const untested = [
     ...(pushed ? [] : ['whether the play changes with force (push and pull)']),
+    ...(t.finding('prove.slowFast') ? [] : ['whether it changes with the feed (slow, fast)']),
     ...(axis.returnRounds.length ? [] : ['whether it comes back after fast moves (lost steps)']),
   ]
   return {

@@ -1,6 +1,6 @@
-import type { Axis } from '../document/axis'
 import type { EvaluationContext } from '../evaluation/context'
 import { isBelted } from '../machine/drive/transmission'
+import { mendedSince } from '../machine/prove/mendedSince'
 import type { Evaluation } from '../sheets/evaluateAxis'
 import { rankFaults } from '../sheets/findFault/calculation'
 import { openSearch } from '../sheets/findFault/edits'
@@ -72,10 +72,6 @@ function impossible(t: EvaluationContext): Set<FaultId> {
   if (t.catalogue.motor.get(t.axis.parts.motor ?? '')?.loop === 'closed') none.add('lost-steps')
   return none
 }
-
-/** When something was last mended on an axis by these searches; readings from before it say nothing any more. */
-export const mendedSince = ({ faultSearches }: Pick<Axis, 'faultSearches'>): string | null =>
-  faultSearches.filter(({ mended }) => mended !== null).at(-1)?.finishedAt ?? null
 
 /**
  * What is wrong with an axis, as far as the builder's answers and the readings tell: the faults ranked, each with its

@@ -125,7 +125,9 @@ function fromScale(t: Evaluation): Found {
 }
 
 function fromSquare(t: Evaluation): Found {
-  const cut = byState(t.finding('prove.circleSquare'), 'square', 'out')
+  const cut =
+    byState(t.finding('prove.circleSquare'), 'square', 'out') ??
+    byState(t.finding('prove.cutSquare'), 'square', 'out')
   return [['square', cut ?? byState(t.finding('align.square'), 'square', 'out')]]
 }
 

@@ -5,6 +5,7 @@ import { changeRound, finishRound, removeRound, startRound } from '../machine/al
 import * as drive from '../machine/driveEdits'
 import { CATALOGUE } from '../machine/parts'
 import { putOwnPart, takeParts } from '../machine/parts/partEdits'
+import { NOTHING_NOTED } from '../machine/prove/conditions'
 import { setOrderStates, takeQuotes } from '../orders/orderEdits'
 import { LIMITS } from '../sheets/firstChecks'
 import { newAxis } from '../sheets/newJob'
@@ -89,6 +90,7 @@ const every: Edit[] = [
     finishedAt: null,
     label: 'n',
     gaugeStepUm: null,
+    ...NOTHING_NOTED,
     stations: [],
   }),
   reversal.addTestStation(X, 'test-2', {

@@ -11,6 +11,7 @@ import {
   wordsOrNone,
 } from '../field/field'
 import type { UnitSystem } from '../units/quantity'
+import type { Acceptance } from './acceptance'
 import type { Axis } from './axis'
 import type { MachineKind } from './kinds'
 import type { OwnParts } from './parts/types'
@@ -51,6 +52,7 @@ export interface Job {
   /** What was asked, ordered and has come, by the key of each thing. */
   orders: Orders
   plan: Plan
+  acceptance: Acceptance
   axes: Axis[]
 }
 

@@ -40,6 +40,8 @@ export type Subject =
 
 export interface Measure {
   value: number
+  /** What it is uncertain by, to each side at 95 %, where that is known. */
+  expanded?: number
   quantity: QuantityKind
 }
 

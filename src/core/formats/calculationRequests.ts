@@ -28,6 +28,7 @@ export function inputSchema(spec: Spec): Schema {
         .strict()
         .typeError(message)
         .test({ test: value => fits(spec, value), message })
+      if (spec.orNone) return ranged.nullable().defined(message)
       return spec.default === undefined ? ranged.required(message) : ranged.nonNullable(message)
     }
     case 'choice':

@@ -36,6 +36,9 @@ const DIGITS = 15
 /** A figure without the dust of binary sums. @example tidyFigure(19.200000000000003) // 19.2 */
 export const tidyFigure = (value: number): number => Number(value.toPrecision(DIGITS))
 
+/** What a spreadsheet would run; a figure with its sign is none. */
+const RUNS = /^(?![+-]?[\d.,]+(e[+-]?\d+)?$)[=+\-@\t\r]/i
+
 /**
  * Writes rows as CSV that a spreadsheet opens and gives back unchanged: figures without the dust of binary sums, and no cell
  * that it would run.
@@ -53,7 +56,7 @@ export function writeCsv(
   )
   const text = Papa.unparse(
     { fields: [...fields], data },
-    { newline: '\r\n', delimiter: separator, escapeFormulae: true },
+    { newline: '\r\n', delimiter: separator, escapeFormulae: RUNS },
   )
   // The mark at the start tells a spreadsheet that the text is Unicode.
   return `\ufeff${text}\r\n`

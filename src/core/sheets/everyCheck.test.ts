@@ -82,10 +82,13 @@ const MAKING = {
   'prove.reversal': ['holds', 'close', 'fails'],
   'prove.accuracy': ['holds', 'fails'],
   'prove.fullReversal': ['holds', 'fails'],
+  'prove.slowFast': ['holds', 'fails'],
+  'prove.coldWarm': ['holds', 'fails'],
   'prove.pushPull': ['holds', 'fails'],
   'prove.whereLost': ['holds', 'fails'],
   'prove.steps': ['holds', 'fails'],
   'prove.circleSquare': ['holds', 'fails'],
+  'prove.cutSquare': ['holds', 'fails'],
   'prove.circleScale': ['holds', 'fails'],
   'prove.scale': ['holds', 'fails'],
 } as const satisfies Partial<Record<CheckId, readonly State[]>>

@@ -1,5 +1,7 @@
 import type { Stage } from '../document/stages'
+import { acceptance } from './acceptance/sheet'
 import { bearingBlock } from './bearingBlock/sheet'
+import { beforeAfter } from './beforeAfter/sheet'
 import { chain } from './chain/sheet'
 import { circle } from './circle/sheet'
 import { compensation } from './compensation/sheet'
@@ -45,6 +47,7 @@ import { screwLine } from './screwLine/sheet'
 import { search } from './search/sheet'
 import { shafts } from './shafts/sheet'
 import type { Sheet } from './sheet'
+import { slowFast } from './slowFast/sheet'
 import { square } from './square/sheet'
 import { steps } from './steps/sheet'
 import { stopping } from './stopping/sheet'
@@ -53,6 +56,7 @@ import { teardown } from './teardown/sheet'
 import { template } from './template/sheet'
 import { toMeasure } from './toMeasure/sheet'
 import { travel } from './travel/sheet'
+import { uncertainty } from './uncertainty/sheet'
 import { waysFriction } from './waysFriction/sheet'
 import { whereLost } from './whereLost/sheet'
 
@@ -63,6 +67,7 @@ const LISTED = [
   hours,
   orders,
   ownParts,
+  acceptance,
   machineRecord,
   geometry,
   loads,
@@ -104,11 +109,14 @@ const LISTED = [
   waysFriction,
   reversal,
   fullTest,
+  beforeAfter,
+  slowFast,
   pushPull,
   whereLost,
   lostSteps,
   circle,
   scale,
+  uncertainty,
   findFault,
   compensation,
   log,

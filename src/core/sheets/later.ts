@@ -18,6 +18,7 @@ import { SCREW_LINE_CHECKS } from './screwLine/check'
 import { screwLineOverlay } from './screwLine/overlay'
 import { SHAFTS_CHECKS } from './shafts/check'
 import type { Lays } from './sheet'
+import { SLOW_FAST_CHECKS } from './slowFast/check'
 import { SQUARE_CHECKS } from './square/check'
 import { WAYS_FRICTION_CHECKS } from './waysFriction/check'
 import { WHERE_LOST_CHECKS } from './whereLost/check'
@@ -46,6 +47,7 @@ export const LATER = {
   waysFriction: { checks: WAYS_FRICTION_CHECKS },
   reversal: { checks: REVERSAL_CHECKS, overlay: reversalOverlay },
   fullTest: { checks: FULL_TEST_CHECKS },
+  slowFast: { checks: SLOW_FAST_CHECKS },
   pushPull: { checks: PUSH_PULL_CHECKS },
   whereLost: { checks: WHERE_LOST_CHECKS },
   lostSteps: { checks: LOST_STEPS_CHECKS },

@@ -1,3 +1,4 @@
+import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis, Dimension, Drive, SheetFields } from '../document/axis'
 import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } from '../document/dimensions'
 import { newId } from '../document/id'
@@ -191,6 +192,7 @@ export function newJob(name: string, machineKind: MachineKind, units: Job['units
     shop: units === 'inch' ? SHOP_TO_START_INCH : SHOP_TO_START,
     orders: {},
     plan: PLAN_TO_START,
+    acceptance: NOT_ACCEPTED,
     axes: TEMPLATES[machineKind].map(newAxis),
   }
 }

@@ -10,6 +10,7 @@ import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
 import { procedure } from '../machine/build/procedure'
 import { CATALOGUE } from '../machine/parts'
+import { NOTHING_NOTED } from '../machine/prove/conditions'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
@@ -125,6 +126,7 @@ describe('what an axis needs next', () => {
           finishedAt: null,
           label: 'At last',
           gaugeStepUm: 1,
+          ...NOTHING_NOTED,
           stations: [
             {
               id: 's',

@@ -27,11 +27,13 @@ import { runOutOutcome } from './runOut/outcome'
 import { scaleOutcome } from './scale/outcome'
 import { screwLineOutcome } from './screwLine/outcome'
 import { shaftsOutcome } from './shafts/outcome'
+import { slowFastOutcome } from './slowFast/outcome'
 import { squareOutcome } from './square/outcome'
 import { stepsOutcome } from './steps/outcome'
 import { stoppingOutcome } from './stopping/outcome'
 import { switchesOutcome } from './switches/outcome'
 import { travelOutcome } from './travel/outcome'
+import { uncertaintyOutcome } from './uncertainty/outcome'
 import { waysFrictionOutcome } from './waysFriction/outcome'
 import { whereLostOutcome } from './whereLost/outcome'
 
@@ -63,11 +65,13 @@ const OUTCOME_OF: Partial<Record<SheetId, Outcome>> = {
   waysFriction: waysFrictionOutcome,
   reversal: reversalOutcome,
   fullTest: fullTestOutcome,
+  slowFast: slowFastOutcome,
   pushPull: pushPullOutcome,
   whereLost: whereLostOutcome,
   lostSteps: lostStepsOutcome,
   circle: circleOutcome,
   scale: scaleOutcome,
+  uncertainty: uncertaintyOutcome,
   findFault: findFaultOutcome,
   compensation: compensationOutcome,
 }

@@ -4,6 +4,7 @@ import { SHOP_TO_START } from '../document/shop'
 import { blankRow, numbered } from '../field/field'
 import { newRound } from '../machine/align/rounds'
 import { catalogueOf } from '../machine/parts'
+import { NOTHING_NOTED } from '../machine/prove/conditions'
 import type { CheckId } from '.'
 import { circleRounds } from './circle/rounds'
 import { evaluateAxis } from './evaluateAxis'
@@ -287,6 +288,10 @@ describe('a circle', () => {
         otherAxis: 'Y',
         gaugeStepUm: 10,
         acceptedUmPerM: 200,
+        sideMm: 100,
+        diagonalReadToUm: 30,
+        diagonalAMm: null,
+        diagonalBMm: null,
         stations: numbered(
           'diameter',
           [0, 30, 60, 90, 120, 150].map(angleDeg => ({
@@ -390,5 +395,123 @@ describe('the scale', () => {
 
   test('without steps entered uses those of the first moves', () => {
     expect(moved(mm => mm * 0.999, { stepsPerMm: null })?.sentence).toMatch(/in place of 319\.872/)
+  })
+})
+
+describe('a square over its diagonals', () => {
+  const cut = (diagonalAMm: number | null, diagonalBMm: number | null, more: object = {}): Axis => ({
+    ...X,
+    circleRounds: [
+      {
+        id: 'c',
+        ...begun,
+        otherAxis: 'Y',
+        gaugeStepUm: 10,
+        acceptedUmPerM: 200,
+        sideMm: 100,
+        diagonalReadToUm: 5,
+        diagonalAMm,
+        diagonalBMm,
+        stations: [],
+        ...more,
+      },
+    ],
+  })
+  const said = (...of: Parameters<typeof cut>) => find(cut(...of), 'prove.cutSquare')
+
+  test('says how far the axes lean, by the law of cosines, and which way', () => {
+    // A side of 100 that leans by 0.1: the diagonals are (100 +- 0.1)^2 + 100^2, about 0.0707 longer and shorter.
+    const lean = (mm: number) => [Math.hypot(100 + mm, 100), Math.hypot(100 - mm, 100)] as const
+    expect(said(...lean(0.1))).toMatchObject({ state: 'fails' })
+    expect(said(...lean(0.1))?.figure?.value).toBeCloseTo(100, 1)
+    expect(said(...lean(0.1))?.sentence).toContain('lean towards each other')
+    expect(said(...lean(-0.1))?.sentence).toContain('lean away from each other')
+    expect(said(...lean(0.002))).toMatchObject({ state: 'holds' })
+    expect(find(cut(...lean(0.1)), 'prove.cutSquare', 'inch')?.sentence).toContain('thou')
+  })
+
+  test('the lean of a circle and of a square that one machine cuts are one', () => {
+    // What is cut is sheared: x goes with 0.0005 of y.
+    const shear = 0.0005
+    const across = (deg: number) => {
+      const angle = (deg * Math.PI) / 180
+      return 100 * (1 + shear * Math.cos(angle) * Math.sin(angle))
+    }
+    const axis = cut(Math.hypot(100 * (1 + shear), 100), Math.hypot(100 * (1 - shear), 100), {
+      gaugeStepUm: 0.1,
+      stations: numbered(
+        'd',
+        [0, 30, 60, 90, 120, 150].map(angleDeg => ({ angleDeg, diameterMm: across(angleDeg) })),
+      ),
+    })
+    const [circle, square] = [find(axis, 'prove.circleSquare'), find(axis, 'prove.cutSquare')]
+    expect(circle?.figure?.value).toBeCloseTo(50, 0)
+    expect(square?.figure?.value).toBeCloseTo(circle?.figure?.value as number, 0)
+    expect(circle?.state).toBe(square?.state)
+  })
+
+  test('asks for the other one, for calipers that can tell, and for the unit of what is no such diagonal', () => {
+    expect(said(null, null)).toBeNull()
+    expect(said(141.42, null)).toMatchObject({ state: 'unknown' })
+    expect(said(141.44, 141.4, { diagonalReadToUm: 50 })?.sentence).toContain('cannot tell')
+    // Typed in inches into a field of millimetres.
+    expect(said(5.568, 5.567)?.sentence).toContain('typed in another unit')
+    // A square alone owes no circle.
+    expect(find(cut(141.42, 141.42), 'prove.circleSquare')).toBeNull()
+  })
+})
+
+describe('slow against fast', () => {
+  const pair = (slowUm: number, fastUm: number, more: object = {}): Axis => ({
+    ...X,
+    faultSearches: [],
+    tests: [slowUm, fastUm].map((lostUm, index) => ({
+      ...NOTHING_NOTED,
+      id: `t${index}`,
+      startedAt: `2026-11-2${index}T17:00:00.000Z`,
+      finishedAt: null,
+      label: index ? 'Fast' : 'Slow',
+      gaugeStepUm: 1,
+      feedMmPerMin: index ? 3000 : 100,
+      stations: numbered('s', [
+        {
+          positionMm: 120,
+          approachPositiveUm: [lostUm, lostUm + 1, lostUm, lostUm + 1, lostUm],
+          approachNegativeUm: [0, 1, 0, 1, 0],
+        },
+      ]),
+      ...more,
+    })),
+  })
+  const judged = (...of: Parameters<typeof pair>) => find(pair(...of), 'prove.slowFast')
+
+  test('what is alike is play; more fast is lag, more slow is stick, each with what is looked at', () => {
+    expect(judged(20, 20)).toMatchObject({ state: 'holds' })
+    expect(judged(20, 60)?.sentence).toMatch(
+      /20 µm at 100 mm\/min and 60 µm at 3,000 mm\/min.*something lags/,
+    )
+    expect(judged(60, 20)?.sentence).toContain('Oil the ways')
+    expect(judged(20, 24)).toMatchObject({ state: 'holds' })
+    expect(judged(20, 26)?.sentence).toContain('cannot tell')
+    expect(find(pair(20, 60), 'prove.slowFast', 'inch')?.sentence).toContain('in/min')
+  })
+
+  test('without a feed, without a step of the gauge, or after a mending in between it says so, or nothing', () => {
+    expect(judged(20, 60, { feedMmPerMin: null })).toBeNull()
+    expect(judged(20, 60, { gaugeStepUm: null })?.sentence).toContain('step of the gauge')
+    const mended = {
+      ...pair(20, 60),
+      faultSearches: [
+        {
+          id: 'f',
+          startedAt: '2026-11-20T18:00:00.000Z',
+          finishedAt: '2026-11-20T19:00:00.000Z',
+          carriesOn: false,
+          mended: 'gib-loose',
+          answers: [],
+        },
+      ],
+    }
+    expect(find(mended, 'prove.slowFast')).toBeNull()
   })
 })

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
-import { numbered } from '../field/field'
+import { blankRecord, numbered } from '../field/field'
 import { CATALOGUE } from '../machine/parts'
+import { NOTHING_NOTED } from '../machine/prove/conditions'
+import { UNCERTAINTY } from '../machine/prove/uncertaintyModel'
 import { evaluateAxis } from './evaluateAxis'
 import type { ReversalTest } from './reversal/model'
 import { lineSetting, sagUm } from './screwLine/judgeRound'
@@ -23,9 +25,15 @@ describe('lost motion', () => {
       finishedAt: null,
       label: 'Test',
       gaugeStepUm: 1,
+      ...NOTHING_NOTED,
       stations: [{ id: 's', positionMm: 120, approachPositiveUm, approachNegativeUm }],
     }
-    return { ...X, tests: [test], goals: { ...X.goals, backlashTargetUm: targetUm } }
+    return {
+      ...X,
+      tests: [test],
+      uncertainty: blankRecord(UNCERTAINTY.of),
+      goals: { ...X.goals, backlashTargetUm: targetUm },
+    }
   }
   const judged = (...of: Parameters<typeof tested>) => find(tested(...of), 'prove.reversal')
 

@@ -1,4 +1,5 @@
 import { mixed, type Schema, type TestContext } from 'yup'
+import { ACCEPTANCE } from '../document/acceptance'
 import { AXIS_FIELDS, OWN_LIMITS } from '../document/axis'
 import { LONGEST_LABEL } from '../document/edit'
 import { LOG_ENTRY, ORDERS } from '../document/job'
@@ -71,6 +72,7 @@ export const jobSchema = shape({
     archived: flag('Put away'),
     orders: ORDERS,
     plan: PLAN,
+    acceptance: ACCEPTANCE,
     shop: SHOP,
   }),
   ownParts: shape(Object.fromEntries(PART_KINDS.map(kind => [kind, ownPartsOf(kind)]))),

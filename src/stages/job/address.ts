@@ -3,7 +3,7 @@ import type { Stage } from '@/core/document/stages'
 import type { SheetId } from '@/core/sheets'
 
 /** Pages of a job that are printed, not stages. */
-const PAPERS = ['record', 'worksheet', 'evening', 'alignment'] as const
+const PAPERS = ['record', 'worksheet', 'evening', 'alignment', 'handover', 'cutPart'] as const
 export type Paper = (typeof PAPERS)[number]
 export const MACHINE = 'machine'
 export const PART = 'part'

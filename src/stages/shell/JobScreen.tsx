@@ -49,6 +49,15 @@ const WorksheetScreen = dynamic(
   },
 )
 
+const AcceptanceScreen = dynamic(
+  () => withLater(() => import('../record/AcceptanceScreen').then(module => module.AcceptanceScreen)),
+  { ssr: false },
+)
+const CutPartScreen = dynamic(
+  () => withLater(() => import('../record/CutPartScreen').then(module => module.CutPartScreen)),
+  { ssr: false },
+)
+
 /** Everything of one open job: its stages, or a sheet of an axis to print. */
 export function JobScreen() {
   const place = usePlace()
@@ -101,6 +110,10 @@ function OpenJob({ jobId }: { jobId: string }) {
         <AlignmentScreen onBack={() => go({ jobId, axisId, stage: 'align' })} />
       ) : stage === 'evening' ? (
         <EveningScreen onBack={() => go({ jobId, axisId, stage: 'build', sheet: 'steps' })} />
+      ) : stage === 'handover' ? (
+        <AcceptanceScreen onBack={() => go({ jobId, axisId: null, stage: 'machine', sheet: 'acceptance' })} />
+      ) : stage === 'cutPart' ? (
+        <CutPartScreen onBack={() => go({ jobId, axisId, stage: 'prove', sheet: 'circle' })} />
       ) : (
         <>
           <Troubles session={session} />

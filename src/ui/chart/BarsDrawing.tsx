@@ -12,8 +12,8 @@ export interface BarsProps {
   bars: readonly { name: string; of: Readonly<Record<string, number>> }[]
   unit: string
   decimals: number
-  /** What is accepted in all. */
-  accepted: number
+  /** What is accepted in all, where there is such a figure. */
+  accepted?: number
   /** Room for the names of the bars. */
   namePx?: number
 }
@@ -60,7 +60,7 @@ export function BarsDrawing({ label, parts, bars, unit, decimals, accepted, name
               itemStyle={{ color: chartColors.ink }}
             />
           )}
-          {has('legend') && (
+          {has('legend') && parts.length > 1 && (
             <Legend
               verticalAlign="top"
               height={30}
@@ -80,7 +80,7 @@ export function BarsDrawing({ label, parts, bars, unit, decimals, accepted, name
               isAnimationActive={false}
             />
           ))}
-          {has('limits') && (
+          {has('limits') && accepted !== undefined && (
             <ReferenceLine
               x={accepted}
               stroke={chartColors.fails}

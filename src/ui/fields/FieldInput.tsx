@@ -64,7 +64,7 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
           maxLength={field.most}
           onBlur={event => {
             const typed = event.currentTarget.value.trim()
-            if (typed && typed !== value) onValue(typed)
+            if (typed !== (value ?? '') && (typed || field.orNone)) onValue(typed || null)
           }}
         />
       )

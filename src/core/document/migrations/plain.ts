@@ -33,3 +33,19 @@ export const changeWith =
         })
       : change.patches,
   })
+
+/** What objects are known by, and what they have from a version on. */
+export type Added = readonly (readonly [has: readonly string[], added: Plain])[]
+
+/** A value with every object in it given what it has from a version on, however deep it lies; fields that stand there already stay. */
+export const givenWhat =
+  (added: Added) =>
+  (value: unknown): unknown => {
+    if (Array.isArray(value)) return value.map(givenWhat(added))
+    if (!isPlain(value)) return value
+    const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, givenWhat(added)(one)]))
+    for (const [has, more] of added)
+      if (has.every(key => key in value))
+        for (const [key, one] of Object.entries(more)) if (!(key in deep)) deep[key] = structuredClone(one)
+    return deep
+  }

@@ -1,4 +1,4 @@
-import { changeWith, isPlain, type Plain } from './plain'
+import { changeWith, givenWhat, type Plain } from './plain'
 
 // Version 10 to 11: an axis keeps what it was proved by beside the reversal: full tests, pushes and pulls, the five places, returns to
 // zero, circles, moves, searches for a fault, and the
@@ -15,16 +15,7 @@ const PROVED: Plain = {
   compensation: { spacingMm: 20 },
 }
 
-/** What an axis is known by. */
-const OF_AXIS = ['ticks', 'rounds', 'joints']
-
-/** A value with every axis in it brought up, however deep it lies; fields that stand there already stay. */
-function broughtUp(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(broughtUp)
-  if (!isPlain(value)) return value
-  const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, broughtUp(one)]))
-  return OF_AXIS.every(key => key in value) ? { ...structuredClone(PROVED), ...deep } : deep
-}
+const broughtUp = givenWhat([[['ticks', 'rounds', 'joints'], PROVED]])
 
 /** A change as version 11 writes it: its paths are the same, what it puts in and takes out is brought up. */
 export const changeFromV10 = changeWith(broughtUp)

@@ -1,4 +1,4 @@
-import { changeWith, isPlain, type Plain } from './plain'
+import { type Added, changeWith, givenWhat, type Plain } from './plain'
 
 // Version 7 to 8: a job has a plan; an order knows the day on which it comes.
 
@@ -18,21 +18,12 @@ const PLAN = {
 }
 
 /** What objects are known by, and what they have from version 8 on; fields that stand there already stay. */
-const ADDED: [has: string[], added: Plain][] = [
+const ADDED: Added = [
   [['schemaVersion', 'orders', 'shop', 'axes'], { plan: PLAN }],
   [['state', 'priceEur', 'leadDays'], { dueDay: null }],
 ]
 
-/** A value with everything in it brought up, however deep it lies. */
-function broughtUp(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(broughtUp)
-  if (!isPlain(value)) return value
-  const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, broughtUp(one)]))
-  for (const [has, added] of ADDED)
-    if (has.every(key => key in value))
-      for (const [key, one] of Object.entries(added)) if (!(key in deep)) deep[key] = one
-  return deep
-}
+const broughtUp = givenWhat(ADDED)
 
 /** A change as version 8 writes it: its paths are the same, what it puts in and takes out is brought up. */
 export const changeFromV7 = changeWith(broughtUp)

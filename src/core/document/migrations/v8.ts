@@ -1,4 +1,4 @@
-import { changeWith, isPlain, type Plain } from './plain'
+import { type Added, changeWith, givenWhat, isPlain, type Plain } from './plain'
 
 // Version 8 to 9: an axis knows what it moves, what went into which bag, how each step was done and by whom, mishaps,
 // schools of the build, switches, cable, grease, first moves; a joint, which one of the drive it is; a plan, when there was work.
@@ -19,22 +19,13 @@ const BUILD: Plain = {
 }
 
 /** What objects are known by, and what they have from version 9 on; fields that stand there already stay. */
-const ADDED: [has: string[], added: Plain][] = [
+const ADDED: Added = [
   [['ticks', 'rounds', 'joints'], BUILD],
   [['thread', 'material', 'gripMm'], { holds: null }],
   [['hours', 'daysOff', 'ownTasks'], { sittings: [] }],
 ]
 
-/** A value with everything in it brought up, however deep it lies. */
-function broughtUp(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(broughtUp)
-  if (!isPlain(value)) return value
-  const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, broughtUp(one)]))
-  for (const [has, added] of ADDED)
-    if (has.every(key => key in value))
-      for (const [key, one] of Object.entries(added)) if (!(key in deep)) deep[key] = structuredClone(one)
-  return deep
-}
+const broughtUp = givenWhat(ADDED)
 
 /** A change as version 9 writes it: its paths are the same, what it puts in and takes out is brought up. */
 export const changeFromV8 = changeWith(broughtUp)

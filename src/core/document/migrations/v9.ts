@@ -1,10 +1,10 @@
-import { changeWith, isPlain, type Plain } from './plain'
+import { type Added, changeWith, givenWhat, type Plain } from './plain'
 
 // Version 9 to 10: an axis keeps rounds of readings of everything that is aligned, not of the line of its
 // screw alone; a shop knows the clutch of its drill.
 
 /** What objects are known by, and what they have from version 10 on; fields that stand there already stay. */
-const ADDED: [has: string[], added: Plain][] = [
+const ADDED: Added = [
   [
     ['ticks', 'rounds', 'joints'],
     {
@@ -26,16 +26,7 @@ const ADDED: [has: string[], added: Plain][] = [
   [['cutterSizesMm', 'shimStockMm'], { clutchLeverMm: 150, clutchPulls: [] }],
 ]
 
-/** A value with everything in it brought up, however deep it lies. */
-function broughtUp(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(broughtUp)
-  if (!isPlain(value)) return value
-  const deep = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, broughtUp(one)]))
-  for (const [has, added] of ADDED)
-    if (has.every(key => key in value))
-      for (const [key, one] of Object.entries(added)) if (!(key in deep)) deep[key] = structuredClone(one)
-  return deep
-}
+const broughtUp = givenWhat(ADDED)
 
 /** A change as version 10 writes it: its paths are the same, what it puts in and takes out is brought up. */
 export const changeFromV9 = changeWith(broughtUp)

@@ -13,15 +13,15 @@ export const noAdvice = (sentence: string): Judgement => ({
   sentence,
 })
 
-/** A figure against what is accepted. */
+/** A figure against what is accepted; with what it is uncertain by, where that is known. */
 export const against = (
   state: State,
   quantity: QuantityKind,
-  [figure, limit]: readonly [figure: number, limit: number],
+  [figure, limit, expanded]: readonly [figure: number, limit: number, expanded?: number],
   sentence: string,
 ): Judgement => ({
   state,
-  figure: { value: figure, quantity },
+  figure: { value: figure, quantity, ...(expanded !== undefined && { expanded }) },
   limit: { value: limit, quantity },
   use: limit > 0 ? Math.abs(figure) / limit : null,
   sentence,

@@ -1,14 +1,21 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
-import { against, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import type { CircleRound } from './model'
-import { circleRounds, measuredCircle } from './rounds'
+import { acrossOf, circleRounds, measuredCircle, measuredSquare } from './rounds'
 
 const MM_PER_M = 1000
 
 const otherOf = ({ otherAxis }: CircleRound) => otherAxis ?? 'the other axis'
+
+/** A diagonal that is so much another is not one of this square. */
+const NO_SUCH_DIAGONAL = 0.05
+
+/** Which way two axes lean, and what is done about it. */
+const leaning = (name: string, round: CircleRound, umPerM: number) =>
+  `the plus ends of ${name} and ${otherOf(round)} lean ${umPerM > 0 ? 'towards' : 'away from'} each other. Square them by the guide under Align, then cut again.`
 
 /** What is off over a metre, at the circle that was measured. */
 const atCircle = (umPerM: number, meanDiameterMm: number) => (Math.abs(umPerM) * meanDiameterMm) / MM_PER_M
@@ -30,6 +37,8 @@ const ofCircle =
   (t, say) => {
     const round = lastRound(circleRounds, t.axis)
     if (!round) return null
+    // A round of the square alone says nothing of a circle, and owes nothing.
+    if (acrossOf(round).length === 0 && round.diagonalAMm !== null) return null
     const odd = oddAdvice(circleRounds, round, say)
     if (odd) return odd
     const found = measuredCircle(t, stepOf(round, 'circle', 'prove'))
@@ -38,7 +47,7 @@ const ofCircle =
     const { umPerM, limitUmPerM, said: saidOf, mend, narrow } = held(found, t, say)
     const atIt = (one: number) => atCircle(one, found.meanDiameterMm)
     const said = saidOf(one => say(atIt(one), 'smallLength', 1))
-    const figures = [atIt(umPerM), atIt(limitUmPerM)] as const
+    const figures = [atIt(umPerM), atIt(limitUmPerM), atIt(found.uncertainUmPerM)] as const
     switch (told(umPerM, found.uncertainUmPerM, limitUmPerM)) {
       case 'within':
         return against('holds', 'smallLength', figures, `${said}.`)
@@ -59,10 +68,42 @@ export const CIRCLE_CHECKS = defineChecks({
         limitUmPerM: round.acceptedUmPerM,
         said: small =>
           `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over the ${say(meanDiameterMm, 'length', 0)} of the circle, against ${small(round.acceptedUmPerM)} accepted there`,
-        mend: `it is longest across ${umPerM > 0 ? '45°' : '135°'}, so the plus ends of ${axis.name} and ${otherOf(round)} lean ${umPerM > 0 ? 'towards' : 'away from'} each other. Square them by the guide under Align, then cut again.`,
+        mend: `it is longest across ${umPerM > 0 ? '45°' : '135°'}, so ${leaning(axis.name, round, umPerM)}`,
         narrow: 'Cut a larger circle, or measure it finer and in more directions.',
       }),
     ),
+  },
+  'prove.cutSquare': {
+    title: 'Axes square, by a square',
+    subject: 'proof',
+    judge(t, say) {
+      const round = lastRound(circleRounds, t.axis)
+      if (!round || (round.diagonalAMm === null && round.diagonalBMm === null)) return null
+      const { sideMm, diagonalAMm, diagonalBMm, acceptedUmPerM } = round
+      const diagonalMm = sideMm * Math.SQRT2
+      const wrong = [diagonalAMm, diagonalBMm].find(
+        one => one !== null && Math.abs(one / diagonalMm - 1) > NO_SUCH_DIAGONAL,
+      )
+      if (wrong !== undefined)
+        return noAdvice(
+          `A square of ${say(sideMm, 'length', 1)} has diagonals of ${say(diagonalMm, 'length', 1)}: got ${say(wrong as number, 'length', 1)}. Was it typed in another unit, or is the side another?`,
+        )
+      const found = measuredSquare(t, round)
+      if (!found) return noAdvice('Measure the other diagonal too: one alone says nothing.')
+      const atIt = (umPerM: number) => (Math.abs(umPerM) * sideMm) / MM_PER_M
+      const small = (umPerM: number) => say(finely(atIt(umPerM)), 'smallLength')
+      const { umPerM, uncertainUmPerM } = found
+      const figures = [atIt(umPerM), atIt(acceptedUmPerM), atIt(uncertainUmPerM)] as const
+      const said = `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over a side of ${say(sideMm, 'length', 0)}, against ${small(acceptedUmPerM)} accepted there`
+      switch (told(umPerM, uncertainUmPerM, acceptedUmPerM)) {
+        case 'within':
+          return against('holds', 'smallLength', figures, `${said}.`)
+        case 'beyond':
+          return against('fails', 'smallLength', figures, `${said}: ${leaning(t.axis.name, round, umPerM)}`)
+        case 'cannot-tell':
+          return noAdvice(`${said}: these diagonals cannot tell. Cut a larger square, or measure over pins.`)
+      }
+    },
   },
   'prove.circleScale': {
     title: 'Scales alike, by a circle',

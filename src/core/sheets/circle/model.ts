@@ -1,4 +1,4 @@
-import { angle, length, plain, type RowOf, rows, wordsOrNone } from '../../field/field'
+import { angle, length, plain, type RowOf, rows, smallLength, wordsOrNone } from '../../field/field'
 import { ROUND } from '../../machine/align/rounds'
 import { GAUGE_STEP } from '../../machine/readings'
 
@@ -11,13 +11,20 @@ export const DIAMETERS = rows(
   { most: 72 },
 )
 
-/** A circle that was cut or scribed, measured across in some directions. */
+/** A circle that was cut or scribed, measured across in some directions, and a square with it over its diagonals. */
 export const CIRCLE_ROUNDS = rows('Round', {
   ...ROUND,
   otherAxis: wordsOrNone('The other axis', 12),
   gaugeStepUm: { ...GAUGE_STEP, label: 'Step of the calipers or micrometer' },
   acceptedUmPerM: plain('Accepted over a metre', [1, 20_000], { blank: 200, unit: 'µm/m' }),
   stations: DIAMETERS,
+  sideMm: length('Side of the square', [5, 5000], { blank: 100 }),
+  diagonalReadToUm: smallLength('A diagonal is read to', [0.1, 1000], {
+    blank: 30,
+    help: 'Calipers across corners are a few hundredths off; over pins in the holes they are as good as their step.',
+  }),
+  diagonalAMm: length('Diagonal from near left to far right', [1, 10_000], { orNone: true }),
+  diagonalBMm: length('Diagonal from near right to far left', [1, 10_000], { orNone: true }),
 })
 export type CircleRound = RowOf<typeof CIRCLE_ROUNDS>
 

@@ -1,10 +1,15 @@
+import type { Calculation } from '../../calculation/calculation'
 import { roundsInShort } from '../../drawing/roundsOnPaper'
+import { attempt } from '../../evaluation/attempt'
 import { accept } from '../../machine/align/remedies'
 import { goal } from '../../machine/remedies'
 import { outcomeOf } from '../outcome'
 import { circleTest } from './calculation'
 import { CIRCLE_CHECKS } from './check'
-import { acrossOf, canTell, circleRounds } from './rounds'
+import { acrossOf, canTell, circleRounds, measuredSquare } from './rounds'
+
+/** A figure worked out for its own sake, without keeping its working. */
+const PLAIN = { figure: <I, O>(_: string, calculate: Calculation<I, O>, inputs: I) => calculate(inputs) }
 
 /** What a circle says of two axes, and the rounds on paper. */
 export const circleOutcome = outcomeOf(CIRCLE_CHECKS, {
@@ -18,6 +23,14 @@ export const circleOutcome = outcomeOf(CIRCLE_CHECKS, {
           const diameters = acrossOf(round)
           return canTell(diameters) ? circleTest({ diameters }).squarenessUmPerM : null
         },
+        'what is cut is so much out of square',
+      ),
+    ],
+    'prove.cutSquare': [
+      accept(
+        circleRounds,
+        'acceptedUmPerM',
+        round => attempt(() => measuredSquare(PLAIN, round)).value?.umPerM ?? null,
         'what is cut is so much out of square',
       ),
     ],

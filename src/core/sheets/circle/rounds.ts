@@ -1,5 +1,6 @@
 import { radians } from '../../calculation/constants'
 import type { EvaluationContext } from '../../evaluation/context'
+import { gantrySquare } from '../../machine/align/gantrySquare'
 import { expanded } from '../../machine/align/judging'
 import { defineRounds, lastRound } from '../../machine/align/rounds'
 import { circleTest } from './calculation'
@@ -42,6 +43,7 @@ export const circleRounds = defineRounds<CircleRound>({
       diameterMm: null,
     })),
   }),
+  reads: ['diagonalAMm', 'diagonalBMm'],
   worst: (_, round) => {
     const across = acrossOf(round).map(({ diameterMm }) => diameterMm)
     return across.length > 1
@@ -50,6 +52,25 @@ export const circleRounds = defineRounds<CircleRound>({
   },
   worstWords: 'out of round',
 })
+
+/**
+ * How far out of square the diagonals of the cut square say the axes are, over a metre; null while they are not read.
+ *
+ * @throws InputError when the diagonals are none of such a square
+ */
+export function measuredSquare(t: Pick<EvaluationContext, 'figure'>, round: CircleRound) {
+  const { diagonalAMm, diagonalBMm, sideMm, diagonalReadToUm } = round
+  if (diagonalAMm === null || diagonalBMm === null) return null
+  const { outOfSquareUmPerM, shiftUncertaintyMm } = t.figure('cutSquare', gantrySquare, {
+    diagonalAMm,
+    diagonalBMm,
+    sideAMm: sideMm,
+    sideBMm: sideMm,
+    railDistanceMm: sideMm,
+    readingUncertaintyMm: diagonalReadToUm / 1000,
+  })
+  return { umPerM: outOfSquareUmPerM, uncertainUmPerM: (shiftUncertaintyMm / sideMm) * 1e6 }
+}
 
 /** What the circle of the last round says, with what it is uncertain by; null while it cannot. */
 export function measuredCircle(t: EvaluationContext, stepUm: number) {

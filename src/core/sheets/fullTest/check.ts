@@ -2,6 +2,7 @@ import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
+import { type ContributorName, narrows } from '../../machine/prove/uncertainty'
 import { progressOf } from './course'
 import { fullFigures, isQuick, type OddStop, oddStops } from './judged'
 
@@ -30,7 +31,7 @@ type Figures = NonNullable<ReturnType<typeof fullFigures>>
 /** Judges one figure of the last full test against what is accepted. */
 const judged =
   (
-    of: (figures: Figures) => { um: number; expandedUm: number },
+    of: (figures: Figures) => { um: number; expandedUm: number; most: ContributorName },
     targetUm: (t: EvaluationContext) => number,
     words: (figures: Figures, say: Say) => { what: string; mend: string },
   ) =>
@@ -46,7 +47,7 @@ const judged =
         `${taken} of ${all} readings are taken: two targets read twice from both sides are the least that says anything.`,
       )
     const limitUm = targetUm(t)
-    const { um, expandedUm } = of(figures)
+    const { um, expandedUm, most } = of(figures)
     const { what, mend } = words(figures, say)
     const small = (one: number) => say(finely(one), 'smallLength')
     const said = `${what} ${small(um)} ± ${small(expandedUm)}, against ${small(limitUm)} accepted`
@@ -58,13 +59,16 @@ const judged =
     switch (told(um, expandedUm, limitUm)) {
       case 'within':
         return quick
-          ? noAdvice(`${said}.${quick}`)
-          : against('holds', 'smallLength', [um, limitUm], `${said}.`)
+          ? against('unknown', 'smallLength', [um, limitUm, expandedUm], `${said}.${quick}`)
+          : against('holds', 'smallLength', [um, limitUm, expandedUm], `${said}.`)
       case 'beyond':
-        return against('fails', 'smallLength', [um, limitUm], `${said}. ${mend}${quick}`)
+        return against('fails', 'smallLength', [um, limitUm, expandedUm], `${said}. ${mend}${quick}`)
       case 'cannot-tell':
-        return noAdvice(
-          `${said}: these readings cannot tell. More runs narrow it, and a finer gauge.${quick}`,
+        return against(
+          'unknown',
+          'smallLength',
+          [um, limitUm, expandedUm],
+          `${said}: these readings cannot tell. ${narrows(most)}${quick}`,
         )
     }
   }
@@ -74,7 +78,11 @@ export const FULL_TEST_CHECKS = defineChecks({
     title: 'Accuracy over the travel',
     subject: 'proof',
     judge: judged(
-      ({ accuracyUm, accuracyExpandedUm }) => ({ um: accuracyUm, expandedUm: accuracyExpandedUm }),
+      ({ accuracyUm, accuracyExpandedUm, accuracyMost }) => ({
+        um: accuracyUm,
+        expandedUm: accuracyExpandedUm,
+        most: accuracyMost,
+      }),
       t => t.axis.goals.accuracyTargetUm,
       ({ systematicDeviationUm, repeatabilityUm }, say) => ({
         what: 'Both ways over the travel it stands within',
@@ -86,7 +94,11 @@ export const FULL_TEST_CHECKS = defineChecks({
     title: 'Reversal along the travel',
     subject: 'proof',
     judge: judged(
-      ({ reversalUm, reversalExpandedUm }) => ({ um: reversalUm, expandedUm: reversalExpandedUm }),
+      ({ reversalUm, reversalExpandedUm, reversalMost }) => ({
+        um: reversalUm,
+        expandedUm: reversalExpandedUm,
+        most: reversalMost,
+      }),
       t => t.axis.goals.backlashTargetUm,
       ({ worst, stations }, say) => ({
         what: `Most is lost at ${say(worst.target.targetMm, 'length', 0)}:`,

@@ -74,6 +74,27 @@ export const takeReadings = (axis: Axis, testId: string, readingsUm: readonly nu
     },
   )
 
+/** Puts the readings of a file in, with the targets and runs that they make. */
+export const putReadings = (
+  axis: Axis,
+  testId: string,
+  { runs, targets }: Pick<FullTest, 'runs' | 'targets'>,
+  count: number,
+  from: string,
+): Edit =>
+  onAxis(
+    axis,
+    `${count} readings from a file`,
+    draft => Object.assign(testIn(draft, testId) ?? {}, { runs, targets }),
+    {
+      entry: {
+        axisId: axis.id,
+        kind: 'test',
+        text: `${count} readings of a full test taken from the file ${from.slice(0, 80)}.`,
+      },
+    },
+  )
+
 /** Puts a reading in place of one that was taken; the old one stays in the log. */
 export const retakeReading = (
   axis: Axis,

@@ -3,6 +3,7 @@ import { expanded } from '../../machine/align/judging'
 import { finerThanGauge, standApart } from '../../machine/plausible'
 import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
 import { reversal } from '../../machine/prove/reversal'
+import { reversalWithAll, withAll } from '../../machine/prove/uncertainty'
 import { bidirectional, stationOf } from './calculation'
 import type { Stop } from './course'
 import type { FullTest, Target } from './model'
@@ -51,7 +52,8 @@ export const oddStops = ({ targets, gaugeStepUm }: Pick<FullTest, 'targets' | 'g
   )
 
 /**
- * What a test comes to, with what its accuracy and its largest reversal are uncertain by, at 95 %.
+ * What a test comes to, with what its accuracy and its largest reversal are uncertain by, at 95 %: by the readings, and all that
+ * is known beside them.
  *
  * Either end of the accuracy is a mean and two deviations of n readings: u^2 = s^2 / n + 4 s^2 / (2 (n - 1)) + r^2 / 12.
  *
@@ -81,12 +83,30 @@ export function fullFigures(t: EvaluationContext, test: FullTest, stepUm: number
     ),
   )
   const spare = sides.reduce((sum, { count }) => sum + count - 1, 0)
+  const byReversal = reversalWithAll(t, 'worstReversalUncertainty', atWorst, stepUm)
+  const accuracyStandardUm = Math.sqrt(2 * endVariance)
+  const byAccuracy = withAll(
+    t,
+    'accuracyUncertainty',
+    {
+      standardUm: accuracyStandardUm,
+      degrees: spare,
+      stepUm,
+      steps: 2,
+      lengthMm: (targets.at(-1)?.targetMm ?? 0) - (targets[0]?.targetMm ?? 0),
+      byScale: true,
+    },
+    expanded(accuracyStandardUm, spare),
+  )
   return {
     ...figures,
     targets,
     stations,
     worst,
-    reversalExpandedUm: atWorst.expandedUm,
-    accuracyExpandedUm: expanded(Math.sqrt(2 * endVariance), spare),
+    reversalExpandedUm: byReversal.expandedUm,
+    reversalMost: byReversal.most,
+    accuracyExpandedUm: byAccuracy.expandedUm,
+    accuracyMost: byAccuracy.most,
+    accuracyContributors: byAccuracy.contributors,
   }
 }

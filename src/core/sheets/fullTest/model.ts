@@ -10,6 +10,7 @@ import {
   words,
   wordsOrNone,
 } from '../../field/field'
+import { CONDITIONS } from '../../machine/prove/conditions'
 import { GAUGE_STEP, place, READING } from '../../machine/readings'
 
 const MOST_RUNS = 30
@@ -40,7 +41,8 @@ export const FULL_TESTS = rows('Full test', {
     help: 'More than the reversal, so that every target is come to from its own side.',
   }),
   warmUpMinutes: plain('Run before it, minutes', [0, 600], { blank: 15 }),
-  conditions: wordsOrNone('Temperature, gauge, and who', 200),
+  ...CONDITIONS,
+  conditions: wordsOrNone('What else goes with it', 200),
   targets: TARGETS,
 })
 export type FullTest = RowOf<typeof FULL_TESTS>

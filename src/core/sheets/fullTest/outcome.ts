@@ -1,3 +1,4 @@
+import { conditionsWords } from '../../machine/prove/conditions'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
@@ -20,7 +21,7 @@ export const fullTestOutcome = outcomeOf(FULL_TEST_CHECKS, {
       const figures = fullFigures(context, test, test.gaugeStepUm ?? 0)
       return [
         test.label,
-        [dayWords(test.startedAt), test.conditions].filter(Boolean).join('; '),
+        [dayWords(test.startedAt), conditionsWords(test, units)].filter(Boolean).join('; '),
         figures
           ? `${isQuick(figures.targets) ? 'Quick test' : 'ISO 230-2'}, ${figures.targets.length} targets: accuracy ${small(figures.accuracyUm)} ± ${small(figures.accuracyExpandedUm)}; repeatability ${small(figures.repeatabilityUm)}; reversal ${small(figures.reversalUm)} ± ${small(figures.reversalExpandedUm)}`
           : 'Not read yet.',

@@ -27,7 +27,7 @@ export const LOST_STEPS_CHECKS = defineChecks({
       const uncertainUm = expanded(standardUncertaintyUm, slowReturns - 1)
       // Half of what a reversal may lose is more than a return may be off by.
       const acceptedUm = t.axis.goals.backlashTargetUm / 2
-      const figures = [offUm, acceptedUm] as const
+      const figures = [offUm, acceptedUm, uncertainUm] as const
       const off = `${small(offUm)} ± ${small(uncertainUm)} off zero`
       const stepper = t.part('motor').loop === 'open'
       const after = `after ${round.movesEach} moves at ${say(round.fastMmPerMin, 'speed')}`

@@ -51,7 +51,7 @@ export const PUSH_PULL_CHECKS = defineChecks({
               reckoned > MUCH_SOFTER * stiffnessNPerUm ? ': something gives that should not.' : '.'
             }`
           : ''
-      const figures = [Math.max(playUm, 0), targetUm] as const
+      const figures = [Math.max(playUm, 0), targetUm, expandedUm] as const
       switch (told(playUm, expandedUm, targetUm)) {
         case 'within':
           return against(

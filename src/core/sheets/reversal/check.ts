@@ -6,7 +6,9 @@ import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
 import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
 import { reversal } from '../../machine/prove/reversal'
+import { narrows, reversalWithAll } from '../../machine/prove/uncertainty'
 import { judgeTest, type OddReading, oddReadings, readingsPerSide } from './judgeTest'
+import type { ReversalTest } from './model'
 
 /** A reversal below this share of what friction alone winds up was read in another unit, or not at the table. */
 const LEAST_SHARE = 0.25
@@ -18,6 +20,15 @@ const leastUm = (t: EvaluationContext): number | null =>
     const of = (subject: string) => causes.find(cause => cause.subject === subject)?.um ?? 0
     return (2 * forces(t).frictionN) / driveStiffness(t).stiffnessNPerUm + of('motor')
   }).value ?? null
+
+/** A test as a whole, with all that is known beside its readings. */
+export const judgeOf = (t: EvaluationContext, test: ReversalTest) =>
+  judgeTest(
+    test,
+    t.axis.goals.backlashTargetUm,
+    (station, figures) =>
+      reversalWithAll(t, `uncertainty.${station.id}`, figures, test.gaugeStepUm ?? 0).expandedUm,
+  )
 
 /** What is odd about a reading, in words. */
 export function oddWords({ station, side, index, readingUm, why }: OddReading, say: Say): string {
@@ -37,7 +48,7 @@ export const REVERSAL_CHECKS = defineChecks({
       const target = t.axis.goals.backlashTargetUm
       const limit = { value: target, quantity: 'smallLength' as const }
       const small = (um: number) => say(um, 'smallLength')
-      const judged = judgeTest(test, target)
+      const judged = judgeOf(t, test)
       if (!judged)
         return {
           state: 'unknown',
@@ -49,17 +60,22 @@ export const REVERSAL_CHECKS = defineChecks({
       const { gaugeStepUm } = test
       if (gaugeStepUm === null)
         throw new NotKnown({ sheet: 'reversal', stage: 'prove', what: 'the step of the gauge' })
-      const { station, figures, verdict } = judged
-      t.figure('reversal', reversal, {
+      const { station, verdict } = judged
+      const read = t.figure('reversal', reversal, {
         approachPositiveUm: station.approachPositiveUm,
         approachNegativeUm: station.approachNegativeUm,
         resolutionUm: gaugeStepUm,
       })
+      const { most } = reversalWithAll(t, 'reversalUncertainty', read, gaugeStepUm)
       const where = `at ${say(station.positionMm, 'length', 1)}`
-      const measured = `${small(verdict.reversalUm)} ± ${small(figures.expandedUm)} ${where}`
+      const measured = `${small(verdict.reversalUm)} ± ${small(verdict.expandedUm)} ${where}`
       const accepted = `${small(target)} accepted`
       const found = {
-        figure: { value: verdict.reversalUm, quantity: 'smallLength' as const },
+        figure: {
+          value: verdict.reversalUm,
+          expanded: verdict.expandedUm,
+          quantity: 'smallLength' as const,
+        },
         limit,
         use: (verdict.reversalUm + verdict.expandedUm) / target,
       }
@@ -67,7 +83,7 @@ export const REVERSAL_CHECKS = defineChecks({
       if (odd)
         return { ...found, state: 'unknown', sentence: `${oddWords(odd, say)} Until then nothing is said.` }
       const least = leastUm(t)
-      if (least !== null && verdict.reversalUm + verdict.expandedUm < LEAST_SHARE * least)
+      if (least !== null && verdict.reversalUm + judged.figures.expandedUm < LEAST_SHARE * least)
         return {
           ...found,
           state: 'unknown',
@@ -78,11 +94,11 @@ export const REVERSAL_CHECKS = defineChecks({
       const sentences = {
         holds: `A reversal loses ${measured}, against ${accepted}.`,
         fails: `A reversal loses ${measured}, more than the ${accepted}.`,
-        close: `A reversal loses ${measured}: too near to the ${accepted} to tell by more readings.`,
+        close: `A reversal loses ${measured}: too near to the ${accepted} to tell by more readings. ${narrows(most)}`,
         unknown:
           few < FEWEST_OF_A_TEST
             ? `A reversal loses about ${measured}. Take ${more}: fewer than ${FEWEST_OF_A_TEST} are a look, not a test.`
-            : `A reversal loses ${measured}. Take ${more} to tell it from the ${accepted}.`,
+            : `A reversal loses ${measured}. Take ${more} to tell it from the ${accepted}.${most === 'readings' || most === 'step' ? '' : ` ${narrows(most)}`}`,
       }
       return { ...found, state: verdict.state, sentence: sentences[verdict.state] }
     },

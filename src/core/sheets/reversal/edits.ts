@@ -1,7 +1,14 @@
 import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis, onRow } from '../../document/edits'
-import type { ReversalStation, ReversalTest } from './model'
+import { blankRow } from '../../field/field'
+import { NOTHING_NOTED } from '../../machine/prove/conditions'
+import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from './model'
+
+type TestConditions = Omit<
+  ReversalTest,
+  'id' | 'startedAt' | 'finishedAt' | 'label' | 'gaugeStepUm' | 'stations'
+>
 
 export const startTest = (axis: Axis, test: ReversalTest): Edit =>
   onAxis(axis, `Reversal test “${test.label}”`, draft => {
@@ -57,6 +64,37 @@ export const setTestGauge = (
   gaugeStepUm: number | null,
   mergeKey?: string,
 ): Edit => onRow(axis, 'Step of the gauge', draft => testOf(draft, testId), { gaugeStepUm }, { mergeKey })
+
+/** Sets how a test was taken: the feed, the warmth, the gauge, and who read it. */
+export const setTestConditions = (
+  axis: Axis,
+  testId: string,
+  change: Partial<TestConditions>,
+  mergeKey?: string,
+): Edit => onRow(axis, 'How a test was taken', draft => testOf(draft, testId), change, { mergeKey })
+
+/** A test set up as the one before: its places, its gauge, who reads; the warmth and the temperature are those of the day. */
+export function newReversalTest(
+  axis: Axis,
+  places: readonly number[],
+  given: Pick<ReversalTest, 'label' | 'startedAt'> & Partial<ReversalTest>,
+  newId: () => string,
+): ReversalTest {
+  const before = axis.tests.at(-1)
+  return {
+    ...NOTHING_NOTED,
+    finishedAt: null,
+    gaugeStepUm: before?.gaugeStepUm ?? null,
+    gauge: before?.gauge ?? null,
+    who: before?.who ?? null,
+    feedMmPerMin: before?.feedMmPerMin ?? null,
+    ...given,
+    id: newId(),
+    stations: (before?.stations.map(({ positionMm }) => positionMm) ?? places).map(positionMm =>
+      blankRow(REVERSAL_STATIONS, newId(), { positionMm }),
+    ),
+  }
+}
 
 export const finishTest = (axis: Axis, testId: string, at: string, summary: string): Edit =>
   onRow(

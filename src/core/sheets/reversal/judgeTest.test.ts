@@ -1,12 +1,15 @@
 import fc from 'fast-check'
 import { skarrow } from '../../demo/skarrow'
 import { driveLine } from '../../drawing/driveLine'
-import { numbered } from '../../field/field'
+import { blankRecord, numbered } from '../../field/field'
 import { CATALOGUE } from '../../machine/parts'
+import { compareTests } from '../../machine/prove/compare'
+import { NOTHING_NOTED } from '../../machine/prove/conditions'
 import { reversal } from '../../machine/prove/reversal'
+import { UNCERTAINTY } from '../../machine/prove/uncertaintyModel'
 import { evaluateAxis, laysOf } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
-import { compareTests, judgeReversal, judgeTest, oddReadings, unexplained } from './judgeTest'
+import { judgeReversal, judgeTest, oddReadings, unexplained } from './judgeTest'
 import type { ReversalTest } from './model'
 
 const STEP_UM = 1
@@ -16,6 +19,7 @@ const testOf = (...stations: [number, number[], number[]][]): ReversalTest => ({
   finishedAt: null,
   label: 'test',
   gaugeStepUm: STEP_UM,
+  ...NOTHING_NOTED,
   stations: numbered(
     'station',
     stations.map(([positionMm, approachPositiveUm, approachNegativeUm]) => ({
@@ -201,7 +205,12 @@ test('card and drive line speak of one station, also where the one that loses mo
     [60, [18, 18, 18, 18, 18], [-17, -17, -17, -17, -17]],
     [200, [45, 5, 40, 2, 28], [-2, -41, -3, -39, -15]],
   )
-  const axis = { ...X, tests: [read], goals: { ...X.goals, backlashTargetUm: 30 } }
+  const axis = {
+    ...X,
+    tests: [read],
+    uncertainty: blankRecord(UNCERTAINTY.of),
+    goals: { ...X.goals, backlashTargetUm: 30 },
+  }
   expect(judgeTest(read, 30)?.station.positionMm).toBe(60)
   const context = evaluateAxis(axis, CATALOGUE, 'mm')
   const finding = context.finding('prove.reversal')

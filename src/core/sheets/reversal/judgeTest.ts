@@ -1,7 +1,8 @@
 import { coverageFactor } from '../../calculation/studentLaw'
 import { finerThanGauge, standApart } from '../../machine/plausible'
+import { stationReversal } from '../../machine/prove/compare'
 import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
-import { reversal, reversalDifference } from '../../machine/prove/reversal'
+import type { reversal } from '../../machine/prove/reversal'
 import type { ReversalStation, ReversalTest } from './model'
 
 /** Beyond this many readings from each side the answer is "close", not "read more". */
@@ -13,16 +14,7 @@ const MOST_READINGS = 30
 const ONE_BY_ONE = 1.4
 
 type Figures = ReturnType<typeof reversal>
-
-/** The figures of one station; null while it has fewer than two readings from either side. */
-export const stationReversal = (station: ReversalStation, stepUm: number | null): Figures | null =>
-  station.approachPositiveUm.length < 2 || station.approachNegativeUm.length < 2
-    ? null
-    : reversal({
-        approachPositiveUm: station.approachPositiveUm,
-        approachNegativeUm: station.approachNegativeUm,
-        resolutionUm: stepUm ?? 0,
-      })
+type Read = Pick<Figures, 'reversalUm' | 'expandedUm' | 'repeatabilityPositiveUm' | 'repeatabilityNegativeUm'>
 
 /** What the readings of a station say against a target. */
 export interface ReversalVerdict {
@@ -35,7 +27,7 @@ export interface ReversalVerdict {
 }
 
 /** What the uncertainty would be with so many readings from each side, spread as they are now. */
-function expandedWith(figures: Figures, readings: number, stepUm: number): number {
+function expandedWith(figures: Read, readings: number, stepUm: number): number {
   const variance = (figures.repeatabilityPositiveUm / 4) ** 2 + (figures.repeatabilityNegativeUm / 4) ** 2
   const square = variance / readings + (2 * stepUm ** 2) / 12
   const spread = variance / readings
@@ -52,15 +44,16 @@ function expandedWith(figures: Figures, readings: number, stepUm: number): numbe
  *
  * @param readings from a side, of the side with fewer
  * @param stepUm of the gauge
+ * @param expandedUm what it is uncertain by with all that is known beside the readings; they alone where left out
  * @returns the state, and how many more readings from each side to take
  */
 export function judgeReversal(
-  figures: Figures,
+  figures: Read,
   readings: number,
   targetUm: number,
   stepUm: number,
+  expandedUm: number = figures.expandedUm,
 ): ReversalVerdict {
-  const { expandedUm } = figures
   const reversalUm = Math.abs(figures.reversalUm)
   const verdict = (state: ReversalVerdict['state'], moreReadings = 0) => ({
     state,
@@ -69,11 +62,14 @@ export function judgeReversal(
     moreReadings,
   })
   if (readings < FEWEST_OF_A_TEST) return verdict('unknown', FEWEST_OF_A_TEST - readings)
-  const guardUm = ONE_BY_ONE * expandedUm
+  // Chance has its go at the readings alone: what stands beside them is the same at every look.
+  const besideSquare = Math.max(expandedUm ** 2 - figures.expandedUm ** 2, 0)
+  const guardWith = (readingsUm: number) => Math.sqrt((ONE_BY_ONE * readingsUm) ** 2 + besideSquare)
+  const guardUm = guardWith(figures.expandedUm)
   if (reversalUm + guardUm <= targetUm) return verdict('holds')
   if (reversalUm - guardUm > targetUm) return verdict('fails')
   const roomUm = Math.abs(targetUm - reversalUm)
-  const settles = (wanted: number) => ONE_BY_ONE * expandedWith(figures, wanted, stepUm) <= roomUm
+  const settles = (wanted: number) => guardWith(expandedWith(figures, wanted, stepUm)) <= roomUm
   if (readings >= MOST_READINGS || !settles(MOST_READINGS)) return verdict('close')
   // More readings never make it less certain, so the fewest that do are found by halving.
   let few = readings
@@ -119,8 +115,16 @@ export function oddReadings(station: ReversalStation, stepUm: number): OddReadin
   })
 }
 
-/** The station whose verdict is worst against a target: what a test as a whole is judged by. */
-export function judgeTest(test: ReversalTest, targetUm: number) {
+/**
+ * The station whose verdict is worst against a target: what a test as a whole is judged by.
+ *
+ * @param withAll what a station is uncertain by with all that is known; its readings alone where left out
+ */
+export function judgeTest(
+  test: ReversalTest,
+  targetUm: number,
+  withAll: (station: ReversalStation, figures: Figures) => number = (_, { expandedUm }) => expandedUm,
+) {
   const order = ['fails', 'close', 'unknown', 'holds'] as const
   const { gaugeStepUm } = test
   const judged = test.stations.flatMap(station => {
@@ -130,7 +134,13 @@ export function judgeTest(test: ReversalTest, targetUm: number) {
           {
             station,
             figures,
-            verdict: judgeReversal(figures, readingsPerSide(station), targetUm, gaugeStepUm ?? 0),
+            verdict: judgeReversal(
+              figures,
+              readingsPerSide(station),
+              targetUm,
+              gaugeStepUm ?? 0,
+              withAll(station, figures),
+            ),
           },
         ]
       : []
@@ -154,68 +164,4 @@ export function judgeTest(test: ReversalTest, targetUm: number) {
 export function unexplained(figures: Pick<Figures, 'reversalUm' | 'expandedUm'>, reckonedUm: number) {
   const um = Math.abs(figures.reversalUm) - reckonedUm
   return { um, counts: um > figures.expandedUm }
-}
-
-/** Before against after at one place, or between the worst places where no place was read in both tests. */
-export interface Comparison {
-  positionMm: number | null
-  beforeUm: number
-  afterUm: number
-  differenceUm: number
-  /** To each side, at 95 %. */
-  expandedUm: number
-  /** Only a difference larger than its uncertainty counts, and only where that is known. */
-  counts: boolean
-}
-
-/** Two tests count as read at one place when their places are this near to each other. */
-const SAME_PLACE_MM = 1
-
-/** The station of a test that loses most; null while no station has enough readings. */
-function stationLosingMost(test: ReversalTest): ReversalStation | null {
-  const lost = (station: ReversalStation) =>
-    Math.abs(stationReversal(station, test.gaugeStepUm)?.reversalUm ?? -1)
-  return (
-    test.stations
-      .filter(station => stationReversal(station, test.gaugeStepUm))
-      .toSorted((a, b) => lost(b) - lost(a))[0] ?? null
-  )
-}
-
-/**
- * Compares two tests, place by place where they share places.
- *
- * @returns one line a shared place; else one line for the worst places; empty while either test is unread
- */
-export function compareTests(before: ReversalTest, after: ReversalTest): Comparison[] {
-  // The coarser of the two gauges is what both can be told apart by.
-  const stepUm = Math.max(before.gaugeStepUm ?? 0, after.gaugeStepUm ?? 0)
-  const read = (station: ReversalStation | undefined): station is ReversalStation =>
-    station !== undefined && stationReversal(station, stepUm) !== null
-  const shared = before.stations.flatMap(first => {
-    const second = after.stations.find(s => Math.abs(s.positionMm - first.positionMm) <= SAME_PLACE_MM)
-    return read(first) && read(second) ? [compare(first.positionMm, first, second, stepUm)] : []
-  })
-  if (shared.length) return shared
-  const [a, b] = [stationLosingMost(before), stationLosingMost(after)]
-  return a && b ? [compare(null, a, b, stepUm)] : []
-}
-
-function compare(
-  positionMm: number | null,
-  a: ReversalStation,
-  b: ReversalStation,
-  stepUm: number,
-): Comparison {
-  const { beforeUm, afterUm, differenceUm, standardUncertaintyUm, coverageFactor, counts } =
-    reversalDifference({
-      beforePositiveUm: a.approachPositiveUm,
-      beforeNegativeUm: a.approachNegativeUm,
-      afterPositiveUm: b.approachPositiveUm,
-      afterNegativeUm: b.approachNegativeUm,
-      resolutionUm: stepUm,
-    })
-  const expandedUm = coverageFactor * standardUncertaintyUm
-  // Readings all alike, by a gauge whose step nobody entered, say nothing of how sure they are.
-  return { positionMm, beforeUm, afterUm, differenceUm, expandedUm, counts: counts && expandedUm > 0 }
 }

@@ -1,4 +1,5 @@
 import { moment, momentOrNone, numbers, type RowOf, rows, words } from '../../field/field'
+import { CONDITIONS, MANNER } from '../../machine/prove/conditions'
 import { GAUGE_STEP, place, READING } from '../../machine/readings'
 
 /** Indicator readings of a reversal test at places of the slide. */
@@ -18,6 +19,8 @@ export const TESTS = rows('Test', {
   finishedAt: momentOrNone('Finished'),
   label: words('Name', 120),
   gaugeStepUm: GAUGE_STEP,
+  ...CONDITIONS,
+  ...MANNER,
   stations: REVERSAL_STATIONS,
 })
 export type ReversalTest = RowOf<typeof TESTS>

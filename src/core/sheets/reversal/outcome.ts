@@ -1,10 +1,11 @@
+import { stationReversal } from '../../machine/prove/compare'
+import { conditionsWords } from '../../machine/prove/conditions'
 import { reversalDifference, reversal as reversalFigure } from '../../machine/prove/reversal'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
 import { REVERSAL_CHECKS } from './check'
-import { stationReversal } from './judgeTest'
 
 /** What mends a reversal that is too large, and the tests on paper. */
 export const reversalOutcome = outcomeOf(REVERSAL_CHECKS, {
@@ -14,7 +15,7 @@ export const reversalOutcome = outcomeOf(REVERSAL_CHECKS, {
     const small = (um: number) => say(um, 'smallLength', units)
     const rows = axis.tests.map(test => [
       test.label,
-      dayWords(test.startedAt),
+      [dayWords(test.startedAt), conditionsWords(test, units)].filter(Boolean).join('; '),
       test.stations
         .map(station => {
           const figures = stationReversal(station, test.gaugeStepUm)

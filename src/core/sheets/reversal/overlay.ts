@@ -2,7 +2,7 @@ import { attempt } from '../../evaluation/attempt'
 import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { say } from '../../units/print'
 import type { Lays } from '../sheet'
-import { judgeTest } from './judgeTest'
+import { judgeOf } from './check'
 
 /** A cause below this is left off the drawing; the table under Size has them all. */
 const SMALLEST_SHOWN_UM = 0.05
@@ -13,7 +13,7 @@ export const reversalOverlay: Lays = context => {
   if (!budget) return {}
   const small = (um: number) => say(um, 'smallLength', context.units)
   const test = context.axis.tests.at(-1)
-  const judged = test && judgeTest(test, context.axis.goals.backlashTargetUm)
+  const judged = test && judgeOf(context, test)
   return {
     marks: [
       ...budget.causes

@@ -1,13 +1,13 @@
+import { STEEL_EXPANSION_PER_K } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { narrows } from '../../machine/prove/uncertainty'
 import { measuredScale, scaleRounds } from './rounds'
 
 /** Further off than this it is no scale: another lead, microstep or unit was set. */
 const ANOTHER_SETTING_UM_PER_M = 50_000
-/** What steel grows by for a degree. */
-const STEEL_UM_PER_M_K = 11.5
 
 export const SCALE_CHECKS = defineChecks({
   'prove.scale': {
@@ -23,7 +23,7 @@ export const SCALE_CHECKS = defineChecks({
         return noAdvice(
           'Measure where the slide goes at two commanded places or more, from one side each time.',
         )
-      const { overTravelUm, uncertainUm, scaleErrorUmPerM, moves, setPerMm, stepsPerMm } = found
+      const { overTravelUm, uncertainUm, scaleErrorUmPerM, moves, setPerMm, stepsPerMm, most } = found
       const small = (um: number) => say(finely(um), 'smallLength')
       const targetUm = t.axis.goals.accuracyTargetUm
       const travel = say(t.axis.goals.wantedTravelMm, 'length', 0)
@@ -35,12 +35,12 @@ export const SCALE_CHECKS = defineChecks({
         return against(
           'fails',
           'smallLength',
-          [Math.abs(overTravelUm), targetUm],
+          [Math.abs(overTravelUm), targetUm, uncertainUm],
           `It goes ${say(1 + scaleErrorUmPerM / 1e6, 'ratio', 4)} of what is commanded: lead, microsteps or the unit of the controller are set for another drive.${put}`,
         )
       const few = moves.length < 3 ? ' Two places always make a straight line: a third would check it.' : ''
       const said = `It goes ${small(Math.abs(overTravelUm))} ± ${small(uncertainUm)} too ${overTravelUm < 0 ? 'short' : 'far'} over its ${travel}, against ${small(targetUm)} accepted`
-      const figures = [Math.abs(overTravelUm), targetUm] as const
+      const figures = [Math.abs(overTravelUm), targetUm, uncertainUm] as const
       switch (told(overTravelUm, uncertainUm, targetUm)) {
         case 'within':
           return against('holds', 'smallLength', figures, `${said}.${few}`)
@@ -49,11 +49,11 @@ export const SCALE_CHECKS = defineChecks({
             'fails',
             'smallLength',
             figures,
-            `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small((STEEL_UM_PER_M_K * t.axis.goals.wantedTravelMm) / 1000)} of it.${few}`,
+            `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small(STEEL_EXPANSION_PER_K * t.axis.goals.wantedTravelMm * 1000)} of it.${few}`,
           )
         case 'cannot-tell':
           return noAdvice(
-            `${said}: these readings cannot tell. Measure at more places, over more of the travel, or finer.`,
+            `${said}: these readings cannot tell. Measure at more places, over more of the travel, or finer.${most === 'readings' || most === 'step' ? '' : ` ${narrows(most)}`}`,
           )
       }
     },

@@ -5,6 +5,7 @@ import { straight } from '../../machine/align/odd'
 import { defineRounds, lastRound } from '../../machine/align/rounds'
 import { leastOnLineUm } from '../../machine/align/tells'
 import { controllerSettings } from '../../machine/build/controller'
+import { withAll } from '../../machine/prove/uncertainty'
 import { spreadMm } from '../../machine/readings'
 import { scaleTest } from './calculation'
 import { SCALE_ROUNDS, type ScaleRound } from './model'
@@ -77,6 +78,14 @@ export function measuredScale(t: EvaluationContext, stepUm: number) {
   // Either end of each move is read in steps.
   const spreadUm = Math.max(figures.residualUm ?? 0, stepUm / Math.sqrt(12))
   const travelMm = t.axis.goals.wantedTravelMm
+  const standardUm = (spreadUm / Math.sqrt(squares)) * travelMm
+  const degrees = moves.length > 2 ? moves.length - 2 : null
+  const { expandedUm, most } = withAll(
+    t,
+    'scaleUncertainty',
+    { standardUm, degrees, stepUm, steps: 0, lengthMm: travelMm, byScale: true },
+    expanded(standardUm, moves.length - 2),
+  )
   return {
     round,
     moves,
@@ -84,6 +93,7 @@ export function measuredScale(t: EvaluationContext, stepUm: number) {
     setPerMm,
     reachMm: reachMm(moves),
     overTravelUm: (figures.scaleErrorUmPerM * travelMm) / 1000,
-    uncertainUm: expanded((spreadUm / Math.sqrt(squares)) * travelMm, moves.length - 2),
+    uncertainUm: expandedUm,
+    most,
   }
 }

@@ -38,7 +38,8 @@ export const SQUARE_CHECKS = defineChecks({
           ? `${say(Math.abs(um) * M_PER_FOOT, 'smallLength')} a foot`
           : `${say(Math.round(Math.abs(um)), 'smallLength')} a metre`
       const acceptedMm = (acceptedUmPerM / 1e6) * t.axis.driveSizes.screwSpacingMm
-      const figures = [Math.abs(shiftMm), acceptedMm] as const
+      const uncertainMm = (uncertainUmPerM / 1e6) * t.axis.driveSizes.screwSpacingMm
+      const figures = [Math.abs(shiftMm), acceptedMm, uncertainMm] as const
       const said = `${over(umPerM)} ± ${over(uncertainUmPerM)} out of square, against ${over(acceptedUmPerM)} accepted`
       const since = t.axis.drive.screws === 2 ? doneSince(t.axis, round.startedAt) : null
       if (since !== null)

@@ -1,7 +1,8 @@
 import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { gantrySquare } from '../../machine/align/gantrySquare'
 import { accept } from '../../machine/align/remedies'
 import { outcomeOf } from '../outcome'
-import { gantrySquare, squareReversal } from './calculation'
+import { squareReversal } from './calculation'
 import { SQUARE_CHECKS } from './check'
 import { squareRounds, umPerMOf } from './rounds'
 

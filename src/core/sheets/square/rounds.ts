@@ -1,7 +1,8 @@
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
+import { gantrySquare } from '../../machine/align/gantrySquare'
 import { defineRounds } from '../../machine/align/rounds'
-import { gantrySquare, squareReversal } from './calculation'
+import { squareReversal } from './calculation'
 import { SQUARE_ROUNDS, type SquareRound } from './model'
 
 /** How far out of square a round says it is, over a metre, and what that is uncertain by; null while it is not read. */

@@ -47,7 +47,7 @@ export const WHERE_LOST_CHECKS = defineChecks({
       }`
       // What is soft is not loose: only what is lost beyond the give of the drive is held against what is accepted.
       const looseUm = Math.max(shares.totalUm - give, 0)
-      const figures = [looseUm, targetUm] as const
+      const figures = [looseUm, targetUm, uncertainUm] as const
       const most = worst
         ? `Most in ${SHARE_WORDS[worst].part}: ${small(shares[worst].um)} ± ${small(PROVED * shares[worst].standardUm)}${reckoned ? `, where Size reckons ${small(reckoned[worst])}` : ''}`
         : reckoned

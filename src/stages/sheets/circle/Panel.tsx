@@ -1,3 +1,4 @@
+import { chakra } from '@chakra-ui/react'
 import { radians } from '@/core/calculation/constants'
 import { circleTest } from '@/core/sheets/circle/calculation'
 import type { CircleRound } from '@/core/sheets/circle/model'
@@ -5,9 +6,11 @@ import { acrossOf, canTell, circleRounds } from '@/core/sheets/circle/rounds'
 import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
-import { useUnits } from '../../job/JobContext'
+import { useJob, useJobContext, useUnits } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
+import { Sheared } from './Sheared'
 
 const SCENE = {
   label:
@@ -25,26 +28,55 @@ const SCENE = {
   ],
 } as const
 
-const FIELDS = ['otherAxis', 'gaugeStepUm', 'acceptedUmPerM'] as const
+const FIELDS = [
+  'otherAxis',
+  'gaugeStepUm',
+  'acceptedUmPerM',
+  'sideMm',
+  'diagonalReadToUm',
+  'diagonalAMm',
+  'diagonalBMm',
+] as const
 const fieldsOf = () => FIELDS
 
-/** A circle that the machine cut, measured across. */
+/** A circle and a square that the machine cut, measured across. */
 export function CirclePanel() {
   return (
     <RoundPanel
       rounds={circleRounds}
-      title="Circle"
-      checks={['prove.circleSquare', 'prove.circleScale']}
+      title="Circle and square"
+      checks={['prove.circleSquare', 'prove.cutSquare', 'prove.circleScale']}
       fields={fieldsOf}
       addLabel="Another direction"
       how={
-        <How
-          scene={SCENE}
-          words="Cut a round boss as large as the machine and the calipers allow, in one pass round with a sharp cutter and little to take, climbing or conventional all the way. Guard on, hands clear, chips off with a brush. Mark 0 along this axis before it comes off. Measure across every thirty degrees, the widest each time. Longest across 45 or 135: the axes are not square. Longest along one axis: its scale is off. Small flats where an axis reverses are play."
-        />
+        <chakra.div display="grid" gap="2">
+          <How
+            scene={SCENE}
+            words="Cut a round boss as large as the machine and the calipers allow, in one pass round with a sharp cutter and little to take, climbing or conventional all the way. Guard on, hands clear, chips off with a brush. Mark 0 along this axis before it comes off. Measure across every thirty degrees, the widest each time. Longest across 45 or 135: the axes are not square. Longest along one axis: its scale is off. Small flats where an axis reverses are play. A square cut under the boss says the same by its two diagonals: one of the two is enough."
+          />
+          <ToCut />
+        </chakra.div>
       }
-      picture={round => <Across round={round} />}
+      picture={round => (
+        <>
+          <Across round={round} />
+          <Sheared round={round} />
+        </>
+      )}
     />
+  )
+}
+
+/** The sheet by which the part is cut and measured. */
+function ToCut() {
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  return (
+    <div>
+      <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'cutPart' }}>
+        How to cut and measure it, to print
+      </PlaceButton>
+    </div>
   )
 }
 

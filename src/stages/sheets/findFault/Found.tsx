@@ -1,9 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import type { Diagnosis } from '@/core/diagnose/diagnosis'
 import { closeSearch } from '@/core/sheets/findFault/edits'
+import { REDO_OF_FAULT } from '@/core/sheets/findFault/redo'
 import { FAULT_WORDS } from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
+import { RedoButton } from '../../job/build/RedoButton'
 import { useEdit, useJob, useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisNow } from '../../job/useAxis'
@@ -18,6 +20,7 @@ export function Found({ found: { found, contradictory, next, suspects } }: { fou
   // Without a check left that tells anything, the likeliest is what is looked at first.
   const likeliest = found ?? (next.length === 0 ? (suspects[0]?.faultId ?? null) : null)
   const words = likeliest && FAULT_WORDS[likeliest]
+  const redo = likeliest && REDO_OF_FAULT[likeliest]
   return (
     <Panel
       title="Find the fault"
@@ -43,6 +46,7 @@ export function Found({ found: { found, contradictory, next, suspects } }: { fou
             >
               Where it is mended
             </PlaceButton>
+            {redo && <RedoButton what={redo} />}
             <Button variant="lamp" onClick={() => close(likeliest)}>
               It is mended
             </Button>

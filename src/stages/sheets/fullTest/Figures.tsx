@@ -1,15 +1,64 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import { fullFigures, isQuick } from '@/core/sheets/fullTest/judged'
+import type { FullTest } from '@/core/sheets/fullTest/model'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
 import { Fold } from '@/ui/Fold'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { useUnits } from '../../job/JobContext'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
 type Station = NonNullable<ReturnType<typeof fullFigures>>['stations'][number]
+
+/** The deviations of every run, to see a run that drifts or stands apart. */
+function RunByRun({ test }: { test: FullTest }) {
+  const units = useUnits()
+  const [length, small] = [quantityFacts('length')[units], quantityFacts('smallLength')[units]]
+  const runs = Array.from({ length: test.runs }, (_, run) => run)
+  const targets = test.targets.toSorted((a, b) => a.targetMm - b.targetMm)
+  const deviation = (um: number | undefined) => (um === undefined ? null : um / small.perUnit)
+  const named = (way: string, run: number) => `${way}, run ${run + 1}`
+  return (
+    <>
+      <LineFigure
+        label="Chart of the deviations run by run, going up and going down"
+        rows={targets.map(({ targetMm, positiveUm, negativeUm }) => ({
+          place: targetMm / length.perUnit,
+          ...Object.fromEntries(
+            runs.flatMap(run => [
+              [`up${run}`, deviation(positiveUm[run])],
+              [`down${run}`, deviation(negativeUm[run])],
+            ]),
+          ),
+        }))}
+        x={{ key: 'place', label: `target, ${length.unit}` }}
+        y={{ label: small.unit, decimals: small.decimals }}
+        series={WAYS.flatMap(({ key, word, color }) =>
+          runs.map(run => ({
+            key: `${key}${run}`,
+            name: run === 0 ? `${word}, the first run solid` : named(word, run),
+            color,
+            // Later runs are drawn with ever longer gaps: a drift is seen by it.
+            dash: run === 0 ? undefined : `4 ${1 + run}`,
+            ...(run > 0 && { unnamed: true as const }),
+          })),
+        )}
+      />
+      <chakra.p fontSize="13px" color="quiet">
+        Lines that wander off in order, run after run, are warmth; one that stands apart is a knock or a slip.
+        Every reading is in the table above.
+      </chakra.p>
+    </>
+  )
+}
+
+const WAYS = [
+  { key: 'up', word: 'going up', color: chartColors.lamp },
+  { key: 'down', word: 'going down', color: chartColors.unknown },
+] as const
 
 /** What the readings come to: deviations with their bands, reversal and repeatability along the travel, each figure in the table. */
 export function Figures() {
@@ -84,6 +133,9 @@ export function Figures() {
         ]}
         limits={[{ y: um(axis.goals.backlashTargetUm), label: 'accepted' }]}
       />
+      <Fold name="Run by run">
+        <RunByRun test={test} />
+      </Fold>
       <Fold name="Figures of each target">
         <DataTable
           label="Figures of each target"

@@ -14,6 +14,7 @@ import { Advice } from '../../job/rounds/Advice'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { Figures } from './Figures'
+import { Files } from './Files'
 import { Grid } from './Grid'
 import { Plan } from './Plan'
 import { Take } from './Take'
@@ -34,6 +35,7 @@ export function FullTestPanel() {
           <Plan />
         </Fold>
         <Grid />
+        <Files />
         <Figures />
       </Panel>
       {test.finishedAt !== null && <Start first={false} />}

@@ -22,6 +22,9 @@ const FIELDS = [
   'dwellS',
   'overrunMm',
   'warmUpMinutes',
+  'temperatureC',
+  'gauge',
+  'who',
   'conditions',
 ] as const
 const COUNTS = [5, 7, 9, 11, 15, 20, 25]

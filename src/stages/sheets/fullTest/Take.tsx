@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useId, useState } from 'react'
 import { useForm } from 'react-hook-form'
+import { isPractice, PRACTICE } from '@/core/machine/prove/practice'
 import { READING } from '@/core/machine/readings'
 import { nextStop, progressOf, type Stop } from '@/core/sheets/fullTest/course'
 import { changeFullTest, takeReadings } from '@/core/sheets/fullTest/edits'
@@ -17,8 +18,6 @@ import { GaugeLink } from '../../job/gauge/GaugeLink'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 
-const PRACTICE = ' (practice)'
-
 /** Where to read next, and the field that takes it: with Enter, as a gauge with a keyboard cable sends them. */
 export function Take() {
   const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
@@ -32,7 +31,7 @@ export function Take() {
   const { taken, all } = progressOf(test)
   // Made-up readings are never taken for those of the machine: the test says what it is, on every paper.
   const markPractice = () => {
-    if (test.label.endsWith(PRACTICE)) return
+    if (isPractice(test)) return
     const label = `${test.label.slice(0, FULL_TESTS.of.label.most - PRACTICE.length)}${PRACTICE}`
     edit(changeFullTest(axisNow(), test.id, { label }))
   }

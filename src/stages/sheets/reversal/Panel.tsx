@@ -8,9 +8,18 @@ import { withGauge } from '@/core/document/shop'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
 import { inItsWord } from '@/core/machine/movingPart'
+import { CONDITIONS, MANNER } from '@/core/machine/prove/conditions'
 import { spreadMm } from '@/core/machine/readings'
 import type { CheckId } from '@/core/sheets'
-import { addTestStation, finishTest, removeTest, setTestGauge, startTest } from '@/core/sheets/reversal/edits'
+import {
+  addTestStation,
+  finishTest,
+  newReversalTest,
+  removeTest,
+  setTestConditions,
+  setTestGauge,
+  startTest,
+} from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
 import { dayWords, momentWords } from '@/core/units/dateWords'
 import { printField } from '@/core/units/print'
@@ -22,17 +31,19 @@ import { Panel } from '@/ui/Panel'
 import { CopyTable } from '@/ui/table/CopyTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { GaugeFields, useReadingUnit } from '../../job/GaugeFields'
+import { TestConditions } from '../../job/gauge/TestConditions'
 import { useEdit, useJob, useUnits, whole } from '../../job/JobContext'
 import { useAxis } from '../../job/useAxis'
 import { useEvaluation } from '../../job/useEvaluation'
 
 import { WorkingButton } from '../../job/WorkingButton'
-import { Comparison } from './Comparison'
 import { ReversalStationCard } from './ReversalStationCard'
 import { Unexplained } from './Unexplained'
 
 const HOW_TO =
   'Indicator on the machine, tip on the slide. Go past the place from below, come back up to it, read; then past it from above and back down, read. Five times from either side, at two or more places.'
+
+const REVERSAL_CONDITIONS = { ...MANNER, ...CONDITIONS }
 
 /** What a reversal loses, measured, test by test. */
 export function ReversalPanel() {
@@ -60,7 +71,6 @@ export function ReversalPanel() {
         </chakra.nav>
       )}
       {shown && <Test key={shown.id} axis={axis} test={shown} latest={shown === axis.tests.at(-1)} />}
-      {axis.tests.length > 1 && <Comparison />}
       <NewTest axis={axis} onStart={() => setShownId(null)} />
     </>
   )
@@ -72,18 +82,17 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
   const { register, handleSubmit, reset } = useForm({ defaultValues: { label: '' } })
   const travelMm = axis.dimensions.wayTravelMm.value ?? axis.goals.wantedTravelMm
   const submit = handleSubmit(({ label }) => {
-    const before = axis.tests.at(-1)
-    const places =
-      before?.stations.map(station => station.positionMm) ?? spreadMm(travelMm * 0.15, travelMm * 0.85, 3)
-    const test: ReversalTest = {
-      id: newId(),
-      startedAt: new Date().toISOString(),
-      finishedAt: null,
-      label: label.trim().slice(0, TESTS.of.label.most) || `Test ${axis.tests.length + 1}`,
-      // The same gauge as before, until another is named.
-      gaugeStepUm: before?.gaugeStepUm ?? shop.gaugeStepUm,
-      stations: places.map(positionMm => blankRow(REVERSAL_STATIONS, newId(), { positionMm })),
-    }
+    const test = newReversalTest(
+      axis,
+      spreadMm(travelMm * 0.15, travelMm * 0.85, 3),
+      {
+        label: label.trim().slice(0, TESTS.of.label.most) || `Test ${axis.tests.length + 1}`,
+        startedAt: new Date().toISOString(),
+        // The same gauge as before, until another is named.
+        gaugeStepUm: axis.tests.at(-1)?.gaugeStepUm ?? shop.gaugeStepUm,
+      },
+      newId,
+    )
     edit(startTest(axis, test))
     reset()
     onStart()
@@ -93,7 +102,7 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
       title={axis.tests.length ? 'Test again' : 'First test'}
       note={
         axis.tests.length
-          ? 'After each change, test again at the same places: only so can the change be proved.'
+          ? 'After each change, test again at the same places: only so can the change be proved, under Before and after.'
           : inItsWord(HOW_TO, axis)
       }
     >
@@ -161,6 +170,12 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
           }
         />
       </chakra.div>
+      <TestConditions
+        of={REVERSAL_CONDITIONS}
+        test={test}
+        disabled={closed}
+        onChange={(change, mergeKey) => edit(setTestConditions(axis, test.id, change, mergeKey))}
+      />
       {verdict && (
         <chakra.div bg="raised" borderRadius="6px" p="3" mb="3">
           <chakra.div display="flex" justifyContent="space-between" gap="2">

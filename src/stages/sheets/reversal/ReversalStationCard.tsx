@@ -1,14 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
+import { stationReversal } from '@/core/machine/prove/compare'
+import { reversalWithAll } from '@/core/machine/prove/uncertainty'
 import { READING } from '@/core/machine/readings'
 import { type Approach, pasteTestReadings, setTestPlace, setTestReading } from '@/core/sheets/reversal/edits'
-import {
-  judgeReversal,
-  oddReadings,
-  readingsPerSide,
-  stationReversal,
-} from '@/core/sheets/reversal/judgeTest'
+import { judgeReversal, oddReadings, readingsPerSide } from '@/core/sheets/reversal/judgeTest'
 import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from '@/core/sheets/reversal/model'
 import { readPasted } from '@/core/units/pasted'
 import { say } from '@/core/units/print'
@@ -19,6 +16,7 @@ import { StateMark } from '@/ui/verdicts/StateMark'
 import { useReadingUnit } from '../../job/GaugeFields'
 import { useEdit } from '../../job/JobContext'
 import { ReadingAsk } from '../../job/ReadingAsk'
+import { useEvaluation } from '../../job/useEvaluation'
 
 interface Props {
   axis: Axis
@@ -39,10 +37,18 @@ const SIDES: { approach: Approach; label: string }[] = [
 /** One place of a test: its readings from either side, and what they come to. */
 export function ReversalStationCard({ axis, test, station, index, units, closed }: Props) {
   const edit = useEdit()
+  const context = useEvaluation()
   const stepUm = test.gaugeStepUm
   const figures = stepUm === null ? null : stationReversal(station, stepUm)
   const verdict =
-    figures && judgeReversal(figures, readingsPerSide(station), axis.goals.backlashTargetUm, stepUm ?? 0)
+    figures &&
+    judgeReversal(
+      figures,
+      readingsPerSide(station),
+      axis.goals.backlashTargetUm,
+      stepUm ?? 0,
+      reversalWithAll(context, `station.${station.id}`, figures, stepUm ?? 0).expandedUm,
+    )
   const odd = stepUm === null ? [] : oddReadings(station, stepUm)
   const typedIn = useReadingUnit()
   const [problem, setProblem] = useState<string | null>(null)
@@ -80,7 +86,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
           <chakra.p fontSize="14px" data-station-result>
             <StateMark state={verdict.state} />{' '}
             <chakra.span fontFamily="mono">
-              {small(verdict.reversalUm)} ± {small(figures.expandedUm)}
+              {small(verdict.reversalUm)} ± {small(verdict.expandedUm)}
             </chakra.span>
             <chakra.span color="quiet">
               {' '}

@@ -1,6 +1,7 @@
 import { attempt } from '@/core/evaluation/attempt'
 import { lostMotionBudget } from '@/core/machine/drive/stiffness'
-import { judgeTest, unexplained } from '@/core/sheets/reversal/judgeTest'
+import { judgeOf } from '@/core/sheets/reversal/check'
+import { unexplained } from '@/core/sheets/reversal/judgeTest'
 import { say } from '@/core/units/print'
 import { useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
@@ -12,12 +13,12 @@ export function Unexplained() {
   const { axis, units } = context
   const jobId = useJob(job => job.id)
   const test = axis.tests.at(-1)
-  const judged = test && judgeTest(test, axis.goals.backlashTargetUm)
+  const judged = test && judgeOf(context, test)
   const budget = attempt(() => lostMotionBudget(context))
   if (!judged || !budget.value) return null
   const small = (um: number) => say(um, 'smallLength', units)
   const { totalUm } = budget.value
-  const rest = unexplained(judged.figures, totalUm)
+  const rest = unexplained(judged.verdict, totalUm)
   return (
     <div>
       <p>

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { CalendarDays } from 'lucide-react'
+import { reproofEntries } from '@/core/acceptance/reproofs'
 import type { Job } from '@/core/document/job'
 import { fileName } from '@/core/formats/fileName'
 import { entriesOf, greaseEntries, nameOf, type Placed } from '@/core/planning/entries'
@@ -35,7 +36,11 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
       fileName(`${job.name} schedule`, 'ics'),
       writeCalendar(
         job.name,
-        [...entriesOf(job.id, placed, windows, now.day), ...greaseEntries(job, catalogue)],
+        [
+          ...entriesOf(job.id, placed, windows, now.day),
+          ...greaseEntries(job, catalogue),
+          ...reproofEntries(job),
+        ],
         stamp,
       ),
       'text/calendar;charset=utf-8',

@@ -1,18 +1,23 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import { stepOf } from '@/core/machine/align/judging'
+import { choosePart, setPreload } from '@/core/machine/driveEdits'
+import { nutChoices } from '@/core/machine/prove/nutChoices'
 import { lostRounds, lostShares, reckonedShares, SHARES, type Share } from '@/core/sheets/whereLost/rounds'
 import { SHARE_WORDS } from '@/core/sheets/whereLost/words'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { BarsFigure } from '@/ui/chart/BarsFigure'
 import { chartColors } from '@/ui/chart/chartColors'
+import { Button } from '@/ui/controls'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { useJob } from '../../job/JobContext'
+import { RedoButton } from '../../job/build/RedoButton'
+import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
-import { useSettledEvaluation } from '../../job/useEvaluation'
+import { useAxisNow } from '../../job/useAxis'
+import { useCatalogue, useSettledEvaluation } from '../../job/useEvaluation'
 
 /** One colour a part, none of them a verdict's. */
 const COLORS: Readonly<Record<Share, string>> = {
@@ -157,6 +162,56 @@ function Shares() {
           rowId={({ share }) => share}
         />
       </chakra.div>
+      <ToMend
+        shares={rows.filter(({ um, standardUm, reckonedUm }) => um - (reckonedUm ?? 0) > 2 * standardUm)}
+      />
+    </chakra.div>
+  )
+}
+
+/** What is done about the shares that lose more than they should: a step of the build opened again, or another choice. */
+function ToMend({ shares }: { shares: readonly Row[] }) {
+  const [worst] = shares.toSorted((a, b) => b.um - (b.reckonedUm ?? 0) - (a.um - (a.reckonedUm ?? 0)))
+  if (!worst) return null
+  const { label, remedy, redo } = SHARE_WORDS[worst.share]
+  return (
+    <chakra.section aria-label="What mends it" mt="3" display="grid" gap="2" justifyItems="start">
+      <p>
+        <strong>{label} first:</strong> {remedy}.
+      </p>
+      {redo ? <RedoButton what={redo} /> : <NutChoices />}
+    </chakra.section>
+  )
+}
+
+/** More preload for the nut, or another nut, taken into the choice. */
+function NutChoices() {
+  const context = useSettledEvaluation()
+  const { units } = context
+  const axisNow = useAxisNow()
+  const catalogue = useCatalogue()
+  const edit = useEdit()
+  const choices = attempt(() => nutChoices(context)).value ?? []
+  if (choices.length === 0)
+    return <p>No nut of the list has less play on this screw: enter one of your own under Own parts.</p>
+  return (
+    <chakra.div display="flex" gap="2" flexWrap="wrap">
+      {choices.map(choice =>
+        choice.kind === 'preload' ? (
+          <Button key="preload" variant="outline" onClick={() => edit(setPreload(axisNow(), choice.toN))}>
+            Preload of the nut from {say(choice.fromN, 'force', units)} to {say(choice.toN, 'force', units)}
+          </Button>
+        ) : (
+          <Button
+            key={choice.id}
+            variant="outline"
+            onClick={() => edit(choosePart(axisNow(), catalogue, 'screw', choice.id))}
+          >
+            Choose {choice.name}: play {say(choice.fromPlayUm, 'smallLength', units)} to{' '}
+            {say(choice.toPlayUm, 'smallLength', units)}
+          </Button>
+        ),
+      )}
     </chakra.div>
   )
 }

@@ -1,0 +1,231 @@
+import type { Acceptance } from '../document/acceptance'
+import type { Axis } from '../document/axis'
+import type { Job, LogEntry } from '../document/job'
+import { linesOfAxis, openFixes } from '../document/logLines'
+import type { Finding, Measure, State } from '../evaluation/finding'
+import { type Comparison, compareTests } from '../machine/prove/compare'
+import { conditionsWords } from '../machine/prove/conditions'
+import { isPractice } from '../machine/prove/practice'
+import type { SheetId } from '../sheets'
+import { type CheckId, sheetOf } from '../sheets'
+import type { Evaluation } from '../sheets/evaluateAxis'
+import { type Reproof, reproofsOf } from './reproofs'
+
+// What is handed over with a machine: what was wanted of each axis, what it came to and how sure that is, and what is open.
+
+/** What an axis is held to when it is accepted: the check, and whether nobody would take it without. */
+const HELD_TO: readonly { checkId: CheckId; sheet: SheetId; must?: true }[] = [
+  { checkId: 'prove.reversal', sheet: 'reversal', must: true },
+  { checkId: 'prove.accuracy', sheet: 'fullTest', must: true },
+  { checkId: 'prove.fullReversal', sheet: 'fullTest' },
+  { checkId: 'prove.pushPull', sheet: 'pushPull' },
+  { checkId: 'prove.whereLost', sheet: 'whereLost' },
+  { checkId: 'prove.slowFast', sheet: 'slowFast' },
+  { checkId: 'prove.coldWarm', sheet: 'slowFast' },
+  { checkId: 'prove.steps', sheet: 'lostSteps' },
+  { checkId: 'prove.scale', sheet: 'scale' },
+  { checkId: 'prove.circleSquare', sheet: 'circle' },
+  { checkId: 'prove.cutSquare', sheet: 'circle' },
+  { checkId: 'prove.circleScale', sheet: 'circle' },
+  { checkId: 'align.square', sheet: 'square' },
+]
+const SQUARENESS: readonly string[] = ['align.square', 'prove.circleSquare', 'prove.cutSquare']
+
+/** One figure of an axis: what was wanted, what it is with its uncertainty, and how it was read. */
+export interface AcceptedResult {
+  checkId: string
+  title: string
+  state: State
+  /** What was found, with what it is uncertain by; null while it is not known. */
+  figure: Measure | null
+  target: Measure | null
+  /** The same in words, with the advice. */
+  sentence: string
+  test: string
+  at: string | null
+  conditions: string
+}
+
+/** An axis as it is handed over. */
+export interface AcceptedAxis {
+  axisId: string
+  name: string
+  title: string
+  results: AcceptedResult[]
+  /** The first test against the last; null while there is but one. */
+  change: (Comparison & { before: string; beforeAt: string; after: string; afterAt: string }) | null
+  open: string[]
+}
+
+/** A machine as it is handed over. */
+export interface AcceptanceSheet {
+  machine: string
+  machineKind: Job['machineKind']
+  units: Job['units']
+  terms: Acceptance
+  axes: AcceptedAxis[]
+  /** What concerns the machine as a whole and is not settled. */
+  open: string[]
+  reproofs: Reproof[]
+  /** Whether every axis holds what it must and nothing is open. */
+  isComplete: boolean
+}
+
+/** How what a check is about was read last: which test, when, and under which conditions. */
+function sourceOf(
+  axis: Axis,
+  checkId: string,
+  units: Job['units'],
+): Pick<AcceptedResult, 'test' | 'at' | 'conditions'> {
+  const of = (test: { label?: string; startedAt: string } | undefined, name: string, conditions = '') => ({
+    test: test?.label ?? (test ? name : ''),
+    at: test?.startedAt ?? null,
+    conditions,
+  })
+  const reversal = axis.tests.at(-1)
+  const full = axis.fullTests.at(-1)
+  switch (checkId) {
+    case 'prove.reversal':
+    case 'prove.slowFast':
+    case 'prove.coldWarm':
+      return of(reversal, '', reversal && conditionsWords(reversal, units))
+    case 'prove.accuracy':
+    case 'prove.fullReversal':
+      return of(full, '', full && conditionsWords({ warmth: null, ...full }, units))
+    case 'prove.pushPull':
+      return of(axis.pushRounds.at(-1), `Push and pull, round ${axis.pushRounds.length}`)
+    case 'prove.whereLost':
+      return of(axis.lostRounds.at(-1), `Five places, round ${axis.lostRounds.length}`)
+    case 'prove.steps':
+      return of(axis.returnRounds.at(-1), `Returns to zero, round ${axis.returnRounds.length}`)
+    case 'prove.scale':
+      return of(axis.scaleRounds.at(-1), `Scale, round ${axis.scaleRounds.length}`)
+    case 'align.square':
+      return of(axis.squareRounds.at(-1), `Square, round ${axis.squareRounds.length}`)
+    default:
+      return of(axis.circleRounds.at(-1), `Cut part, round ${axis.circleRounds.length}`)
+  }
+}
+
+/** The first test of an axis against its last, where most was lost. */
+function changeOf({ tests }: Axis): AcceptedAxis['change'] {
+  const [first, last] = [tests[0], tests.at(-1)]
+  if (!first || !last || first === last) return null
+  const worst = compareTests(first, last).toSorted((a, b) => b.beforeUm - a.beforeUm)[0]
+  return worst
+    ? { ...worst, before: first.label, beforeAt: first.startedAt, after: last.label, afterAt: last.startedAt }
+    : null
+}
+
+const inLine = (sentence: string) => sentence.split(/(?<=[.!?]) /)[0] ?? sentence
+
+/** What is still open on an axis: what fails or is not known, what nobody tested, and fixes for the time being. */
+function openOf(
+  axis: Axis,
+  results: readonly AcceptedResult[],
+  others: readonly Finding[],
+  entries: LogEntry[],
+): string[] {
+  const practised = [axis.tests.at(-1), axis.fullTests.at(-1)].flatMap(test =>
+    test && isPractice(test)
+      ? [`“${test.label}” was read from a made-up gauge: test the machine itself.`]
+      : [],
+  )
+  return [
+    ...results.flatMap(({ title, state, sentence, at }) =>
+      at === null ? [`${title}: not tested.`] : state === 'holds' ? [] : [`${title}: ${inLine(sentence)}`],
+    ),
+    ...others.map(({ title, sentence }) => `${title} fails: ${inLine(sentence)}`),
+    ...practised,
+    ...openFixes(linesOfAxis(entries, axis.id))
+      .filter(({ axisId }) => axisId === axis.id)
+      .map(({ text }) => `For the time being: ${text}`),
+  ]
+}
+
+/** An axis as it is handed over. */
+function acceptedAxis(context: Evaluation, entries: LogEntry[]): AcceptedAxis {
+  const { axis, units } = context
+  const results = HELD_TO.flatMap(({ checkId, sheet, must }): AcceptedResult[] => {
+    const finding = context.finding(checkId)
+    const source = sourceOf(axis, checkId, units)
+    if (finding)
+      return [
+        {
+          checkId,
+          title: finding.title,
+          state: finding.state,
+          figure: finding.figure,
+          target: finding.limit,
+          sentence: finding.sentence,
+          ...source,
+        },
+      ]
+    return must
+      ? [
+          {
+            checkId,
+            title: sheetOf(sheet).title,
+            state: 'unknown',
+            figure: null,
+            target: null,
+            sentence: 'Not tested.',
+            test: '',
+            at: null,
+            conditions: '',
+          },
+        ]
+      : []
+  })
+  const held = new Set<string>(HELD_TO.map(({ checkId }) => checkId))
+  const others = context.findings.filter(({ checkId, state }) => state === 'fails' && !held.has(checkId))
+  return {
+    axisId: axis.id,
+    name: axis.name,
+    title: axis.title,
+    results,
+    change: changeOf(axis),
+    open: openOf(axis, results, others, entries),
+  }
+}
+
+/**
+ * A machine as it is handed over: the results of every axis with their uncertainty, targets and conditions, before and after,
+ * and what is still open.
+ *
+ * @param evaluate the evaluation of an axis, held to every check
+ * @param entries the log of the job, oldest first
+ */
+export function acceptanceOf(
+  job: Pick<Job, 'name' | 'machineKind' | 'units' | 'acceptance' | 'axes'>,
+  evaluate: (axis: Axis) => Evaluation,
+  entries: LogEntry[],
+): AcceptanceSheet {
+  const axes = job.axes.map(axis => acceptedAxis(evaluate(axis), entries))
+  const measured = axes.flatMap(({ results }) =>
+    results.filter(({ checkId }) => SQUARENESS.includes(checkId)),
+  )
+  const open = [
+    ...(axes.length > 1 && !measured.some(({ figure }) => figure !== null)
+      ? [
+          'How square the axes stand to each other is not measured: Square under Align, or Circle and square under Prove.',
+        ]
+      : []),
+    ...openFixes(entries.filter(({ hidden }) => !hidden))
+      .filter(({ axisId }) => axisId === null)
+      .map(({ text }) => `For the time being: ${text}`),
+    ...job.acceptance.points
+      .filter(({ what }) => what !== '')
+      .map(({ what, byDay }) => (byDay ? `${what} (by ${byDay})` : what)),
+  ]
+  return {
+    machine: job.name,
+    machineKind: job.machineKind,
+    units: job.units,
+    terms: job.acceptance,
+    axes,
+    open,
+    reproofs: reproofsOf(job),
+    isComplete: open.length === 0 && axes.every(one => one.open.length === 0),
+  }
+}

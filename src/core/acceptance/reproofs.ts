@@ -1,0 +1,65 @@
+import { addMonths, formatISO, parseISO } from 'date-fns'
+import { REPROOFS, type ReproofKind } from '../document/acceptance'
+import { REPROOF_WORDS } from '../document/acceptanceEdits'
+import type { Job } from '../document/job'
+import type { CalendarEntry } from '../formats/calendarFile'
+import { dayAfter } from '../planning/days'
+
+/** Screws of joints settle and a new nut runs in over the first hours; wear shows over months. */
+const FIRST_HOURS = 10
+const MONTHS = 6
+
+/** A proof after the acceptance. */
+export interface Reproof {
+  kind: ReproofKind
+  /** The day it is due; null while nobody has said how many hours the machine runs. */
+  dueDay: string | null
+  doneDay: string | null
+  /** The axes that have no test since the acceptance, or since the proof before: it is not done without them. */
+  untested: string[]
+}
+
+/** The day on which a machine has run so many hours. @example dayOfHours('2026-12-01', 10, 5) // '2026-12-15' */
+export const dayOfHours = (fromDay: string, hours: number, hoursAWeek: number): string =>
+  dayAfter(fromDay, Math.ceil((hours / hoursAWeek) * 7))
+
+/** The later days on which a machine is proved again; none before it is accepted. */
+export function reproofsOf({ acceptance, axes }: Pick<Job, 'acceptance' | 'axes'>): Reproof[] {
+  const { acceptedDay, hoursAWeek, reproved } = acceptance
+  if (acceptedDay === null) return []
+  let since = acceptedDay
+  return REPROOFS.map(kind => {
+    const dueDay =
+      kind === 'half-year'
+        ? formatISO(addMonths(parseISO(acceptedDay), MONTHS), { representation: 'date' })
+        : hoursAWeek === null
+          ? null
+          : dayOfHours(acceptedDay, FIRST_HOURS, hoursAWeek)
+    const doneDay = reproved[kind] ?? null
+    const from = since
+    const untested = axes
+      .filter(
+        ({ tests, fullTests }) =>
+          ![...tests, ...fullTests].some(({ startedAt }) => startedAt.slice(0, 10) > from),
+      )
+      .map(({ name }) => name)
+    if (doneDay !== null) since = doneDay
+    return { kind, dueDay, doneDay, untested: doneDay === null ? untested : [] }
+  })
+}
+
+/** The proofs that are still to come, for a calendar. */
+export const reproofEntries = (job: Job): CalendarEntry[] =>
+  reproofsOf(job).flatMap(({ kind, dueDay, doneDay }): CalendarEntry[] =>
+    dueDay === null || doneDay !== null
+      ? []
+      : [
+          {
+            uid: `${kind}@${job.id}.dusk-bench`,
+            title: `${REPROOF_WORDS[kind]}: ${job.name}`,
+            note: `Reversal on every axis: ${job.axes.map(({ name }) => name).join(', ')}. Screws of joints first.`,
+            from: dueDay,
+            to: dayAfter(dueDay, 1),
+          },
+        ],
+  )

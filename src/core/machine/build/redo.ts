@@ -1,0 +1,36 @@
+import type { Axis } from '../../document/axis'
+import type { Step } from './step'
+
+/** What is done up or set again where something along the drive has moved, by what it is. */
+export const REDONE = {
+  locknut: ['preload'],
+  nutScrews: ['nut-tight', 'torque-blocks'],
+  blockScrews: ['torque-blocks'],
+  hubs: ['hub-screw', 'motor-hub'],
+  belt: ['motor-face'],
+  gib: ['gib-set', 'gib-lock'],
+  gibLock: ['gib-lock'],
+  line: ['aligned', 'torque-blocks'],
+  rails: ['rail-second'],
+  square: ['square'],
+  controller: ['controller', 'measured-move'],
+} as const satisfies Readonly<Record<string, readonly string[]>>
+export type Redone = keyof typeof REDONE
+
+/** Measured again after anything was mended. */
+const PROOF = 'proved'
+
+/** The id of a step without the number of its screw. */
+const baseOf = (id: string) => id.replace(/\.2$/, '')
+
+/**
+ * The steps to open again for a mending: those that are ticked, on both screws where there are two, with the measuring of the
+ * lost motion. What leans on them stays done, for it is set as it was: only what moved is set again.
+ *
+ * @example stepsToRedo(steps, axis.ticks, 'locknut').map(({ id }) => id) // ['preload', 'proved']
+ */
+export function stepsToRedo(steps: readonly Step[], ticks: Axis['ticks'], what: Redone): Step[] {
+  const ids: readonly string[] = REDONE[what]
+  const again = steps.filter(({ id }) => ids.includes(baseOf(id)) && ticks[id])
+  return again.length === 0 ? [] : [...again, ...steps.filter(({ id }) => id === PROOF && ticks[id])]
+}

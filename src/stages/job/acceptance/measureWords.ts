@@ -1,0 +1,12 @@
+import type { Measure } from '@/core/evaluation/finding'
+import { finely } from '@/core/machine/align/judging'
+import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
+
+/** A figure with what it is uncertain by, as it is handed over; nothing where it is not known. */
+export function measureWords(measure: Measure | null, units: UnitSystem): string {
+  if (!measure) return ''
+  const { value, expanded, quantity } = measure
+  const words = (one: number) => say(quantity === 'smallLength' ? finely(one) : one, quantity, units)
+  return expanded === undefined ? words(value) : `${words(value)} ± ${words(expanded)}`
+}

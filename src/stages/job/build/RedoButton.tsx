@@ -1,0 +1,23 @@
+import { attempt } from '@/core/evaluation/attempt'
+import { procedure } from '@/core/machine/build/procedure'
+import { type Redone, stepsToRedo } from '@/core/machine/build/redo'
+import { openSteps } from '@/core/sheets/steps/edits'
+import { Button } from '@/ui/controls'
+import { useEdit } from '../JobContext'
+import { useAxisNow } from '../useAxis'
+import { useSettledEvaluation } from '../useEvaluation'
+
+/** Opens the steps of the build again that are done anew where something is mended; not there where none of them is ticked. */
+export function RedoButton({ what }: { what: Redone }) {
+  const context = useSettledEvaluation()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const steps = stepsToRedo(attempt(() => procedure(context)).value ?? [], context.axis.ticks, what)
+  const [first] = steps
+  if (!first) return null
+  return (
+    <Button variant="outline" onClick={() => edit(openSteps(axisNow(), steps))}>
+      Open again under Build: {first.title}
+    </Button>
+  )
+}

@@ -1,0 +1,184 @@
+import { chakra } from '@chakra-ui/react'
+import type { AcceptedAxis } from '@/core/acceptance/acceptanceOf'
+import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
+import { dayWords } from '@/core/units/dateWords'
+import { say } from '@/core/units/print'
+import { measureWords } from '../job/acceptance/measureWords'
+import { stateOn } from '../job/acceptance/stateOn'
+import { useAcceptance } from '../job/acceptance/useAcceptance'
+import { useUnits } from '../job/JobContext'
+import { Block, PaperScreen, Td } from './paper'
+
+const Th = chakra('th', {
+  base: {
+    textAlign: 'left',
+    verticalAlign: 'bottom',
+    pr: '2',
+    fontSize: '11px',
+    fontWeight: 700,
+    '@media print': { fontSize: '9px' },
+  },
+})
+
+/** The whole machine as it is handed over, to print and to sign. */
+export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
+  const { machine, machineKind, terms, axes, open, reproofs, isComplete } = useAcceptance()
+  const facts: [string, string][] = [
+    ['Machine', `${machine}, ${machineKind}`],
+    ['Made for', terms.customer ?? ''],
+    ['Where it stands', terms.place ?? ''],
+    ['Accepted on', terms.acceptedDay ? dayWords(terms.acceptedDay) : ''],
+  ]
+  return (
+    <PaperScreen
+      title={`Acceptance: ${machine}`}
+      backLabel="Back to the acceptance"
+      printLabel="Print the acceptance"
+      onBack={onBack}
+    >
+      <chakra.div display="grid" gridTemplateColumns="repeat(2, minmax(0, 1fr))" columnGap="6" data-facts>
+        {facts.map(([label, value]) => (
+          <chakra.p key={label} display="flex" gap="2" borderBottomWidth="1px" borderColor="#c9c9c9" py="0.5">
+            <chakra.span width="104px" flexShrink={0}>
+              {label}
+            </chakra.span>
+            <strong>{value}</strong>
+          </chakra.p>
+        ))}
+      </chakra.div>
+      <chakra.p mt="2" fontWeight={700} data-whole>
+        {isComplete
+          ? 'Every axis holds what it must, and nothing is open.'
+          : `Handed over with ${openCount(axes, open)}, listed below.`}
+      </chakra.p>
+      {axes.map(axis => (
+        <OneAxis key={axis.axisId} axis={axis} />
+      ))}
+      <Block title="Open points">
+        {openCount(axes, open) === 'nothing open' ? (
+          <p>None.</p>
+        ) : (
+          <chakra.ul pl="5" listStyleType="disc">
+            {axes.flatMap(({ name, open: points }) =>
+              points.map(point => (
+                <li key={`${name} ${point}`}>
+                  {name}: {point}
+                </li>
+              )),
+            )}
+            {open.map(point => (
+              <li key={point}>{point}</li>
+            ))}
+          </chakra.ul>
+        )}
+      </Block>
+      {terms.remarks && (
+        <Block title="Remarks">
+          <chakra.p whiteSpace="pre-line">{terms.remarks}</chakra.p>
+        </Block>
+      )}
+      <Block title="Proved again">
+        {reproofs.length === 0 ? (
+          <p>After ten hours of running, and after half a year, from the day it is accepted.</p>
+        ) : (
+          reproofs.map(({ kind, dueDay, doneDay }) => (
+            <p key={kind}>
+              {REPROOF_WORDS[kind]}:{' '}
+              {doneDay
+                ? `done on ${dayWords(doneDay)}`
+                : dueDay
+                  ? `about ${dayWords(dueDay)}`
+                  : 'when it has run so long'}
+              .
+            </p>
+          ))
+        )}
+      </Block>
+      <Signatures testedBy={terms.testedBy} acceptedBy={terms.acceptedBy} />
+      <chakra.p mt="2" fontSize="11px" css={{ '@media print': { fontSize: '9px' } }}>
+        Figures are those measured, with what they are uncertain by to either side, 19 times in 20. They do
+        not stand for guarding, electrical safety or what local codes ask: those are for licensed practice.
+      </chakra.p>
+    </PaperScreen>
+  )
+}
+
+const openCount = (axes: readonly AcceptedAxis[], open: readonly string[]): string => {
+  const count = open.length + axes.reduce((sum, one) => sum + one.open.length, 0)
+  return count === 0 ? 'nothing open' : count === 1 ? '1 open point' : `${count} open points`
+}
+
+function OneAxis({ axis: { name, title, results, change } }: { axis: AcceptedAxis }) {
+  const units = useUnits()
+  // A figure and its unit stay on one line.
+  const small = (um: number) => say(um, 'smallLength', units).replace(' ', '\u00a0')
+  return (
+    <Block title={`Axis ${name}: ${title}`}>
+      <table>
+        <thead>
+          <tr>
+            {['What', 'Accepted', 'Result ± uncertainty', 'Verdict', 'Test, day and conditions'].map(head => (
+              <Th key={head} scope="col">
+                {head}
+              </Th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {results.map(result => (
+            <tr key={result.checkId}>
+              <Td width="22%">
+                <strong>{result.title}</strong>
+              </Td>
+              <Td width="11%">{measureWords(result.target, units)}</Td>
+              <Td width="17%">{measureWords(result.figure, units)}</Td>
+              <Td width="11%">
+                <strong>{stateOn(result)}</strong>
+              </Td>
+              <Td>
+                {[result.test, result.at && dayWords(result.at), result.conditions]
+                  .filter(Boolean)
+                  .join('; ')}
+              </Td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {change && (
+        <chakra.p mt="1" data-change>
+          Before and after
+          {change.positionMm !== null && `, at ${say(change.positionMm, 'length', units, 1)}`}:{' '}
+          {small(change.beforeUm)} (“{change.before}”, {dayWords(change.beforeAt)}), {small(change.afterUm)}{' '}
+          (“
+          {change.after}”, {dayWords(change.afterAt)}); difference {small(change.differenceUm)} ±{' '}
+          {small(change.expandedUm)}, {change.counts ? 'which counts' : 'which is no change that counts'}.
+        </chakra.p>
+      )}
+    </Block>
+  )
+}
+
+function Signatures({ testedBy, acceptedBy }: { testedBy: string | null; acceptedBy: string | null }) {
+  return (
+    <chakra.div
+      display="grid"
+      gridTemplateColumns="repeat(2, minmax(0, 1fr))"
+      gap="6"
+      mt="4"
+      css={{ breakInside: 'avoid' }}
+      data-signatures
+    >
+      {[
+        ['Tested and handed over', testedBy],
+        ['Accepted as it stands above', acceptedBy],
+      ].map(([label, name]) => (
+        <div key={label}>
+          <chakra.p fontWeight={700}>{label}</chakra.p>
+          <p>{name ?? 'Name:'}</p>
+          <chakra.div height="38px" borderBottomWidth="1px" borderColor="#1a222c" />
+          <chakra.p fontSize="11px">Day and signature</chakra.p>
+        </div>
+      ))}
+    </chakra.div>
+  )
+}

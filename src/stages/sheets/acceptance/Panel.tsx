@@ -1,0 +1,182 @@
+import { chakra } from '@chakra-ui/react'
+import { FileDown, Printer } from 'lucide-react'
+import type { AcceptanceSheet, AcceptedAxis } from '@/core/acceptance/acceptanceOf'
+import { ACCEPTANCE, OPEN_POINTS } from '@/core/document/acceptance'
+import { setAcceptance } from '@/core/document/acceptanceEdits'
+import type { Job } from '@/core/document/job'
+import { fileName } from '@/core/formats/fileName'
+import { Button } from '@/ui/controls'
+import { FieldInput } from '@/ui/fields/FieldInput'
+import { LongTextField } from '@/ui/fields/LongTextField'
+import { Panel } from '@/ui/Panel'
+import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { RowsTable } from '@/ui/table/RowsTable'
+import { StateMark } from '@/ui/verdicts/StateMark'
+import { measureWords } from '../../job/acceptance/measureWords'
+import { useAcceptance } from '../../job/acceptance/useAcceptance'
+import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
+import { download } from '../../job/download'
+import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
+import { useJobRows } from '../../job/useRows'
+import { Accepted } from './Accepted'
+
+const TERMS = ['customer', 'place', 'testedBy', 'acceptedBy'] as const
+const pointsOf = (job: Job) => job.acceptance.points
+
+/** The whole machine as it is handed over: how each axis stands, what is open, who takes it over, and when it is proved again. */
+export function AcceptancePanel() {
+  const sheet = useAcceptance()
+  return (
+    <>
+      <Terms sheet={sheet} />
+      {sheet.axes.map(axis => (
+        <OneAxis key={axis.axisId} axis={axis} />
+      ))}
+      <OpenPoints open={sheet.open} />
+      <Accepted sheet={sheet} />
+    </>
+  )
+}
+
+function Terms({ sheet }: { sheet: AcceptanceSheet }) {
+  const terms = useJob(job => job.acceptance)
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const units = useUnits()
+  const edit = useEdit()
+  const [style, setStyle] = useCsvStyle()
+  const name = (ending: string) => fileName(`${sheet.machine} acceptance`, ending)
+  const saveCsv = async () => {
+    const { acceptanceCsv } = await import('@/core/acceptance/acceptanceFiles')
+    download(name('csv'), acceptanceCsv(sheet, style), 'text/csv')
+  }
+  const saveJson = async () => {
+    const { acceptanceJson } = await import('@/core/acceptance/acceptanceFiles')
+    download(name('json'), acceptanceJson(sheet, new Date().toISOString()), 'application/json')
+  }
+  return (
+    <Panel
+      title="Acceptance"
+      note="What goes to whoever takes the machine over: what was wanted of every axis, what it came to and how sure that is, before and after, and what is still open. It proves what was measured, and nothing else."
+      action={
+        <PlaceButton variant="lamp" place={{ jobId, axisId, stage: 'handover' }}>
+          <Printer size={16} aria-hidden /> The sheet, to print
+        </PlaceButton>
+      }
+    >
+      <chakra.div
+        display="grid"
+        gap="3"
+        gridTemplateColumns="repeat(auto-fill, minmax(210px, 1fr))"
+        alignItems="start"
+        css={{ '& > *': { minWidth: 0 } }}
+      >
+        {TERMS.map(key => (
+          <FieldInput
+            key={key}
+            field={ACCEPTANCE.of[key]}
+            value={terms[key]}
+            units={units}
+            onValue={value => edit(setAcceptance(key, value as string | null))}
+          />
+        ))}
+      </chakra.div>
+      <chakra.div mt="3">
+        <LongTextField
+          label="Remarks"
+          rows={2}
+          maxLength={ACCEPTANCE.of.remarks.most}
+          key={terms.remarks}
+          defaultValue={terms.remarks ?? ''}
+          onBlur={event => {
+            const typed = event.currentTarget.value.trim() || null
+            if (typed !== terms.remarks) edit(setAcceptance('remarks', typed))
+          }}
+        />
+      </chakra.div>
+      <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="flex-end" mt="3">
+        <Button variant="outline" onClick={() => void saveCsv()}>
+          <FileDown size={16} aria-hidden /> Save as a table (CSV)
+        </Button>
+        <Button variant="outline" onClick={() => void saveJson()}>
+          <FileDown size={16} aria-hidden /> Save as JSON
+        </Button>
+        <CsvStyleField style={style} onStyle={setStyle} />
+      </chakra.div>
+    </Panel>
+  )
+}
+
+type Row = AcceptedAxis['results'][number]
+
+function OneAxis({ axis }: { axis: AcceptedAxis }) {
+  const units = useUnits()
+  const jobId = useJob(job => job.id)
+  const columns: TableColumn<Row>[] = [
+    { id: 'what', head: 'What', cell: ({ title }) => title },
+    { id: 'result', head: 'Result', figures: true, cell: ({ figure }) => measureWords(figure, units) },
+    { id: 'accepted', head: 'Accepted', figures: true, cell: ({ target }) => measureWords(target, units) },
+    {
+      id: 'state',
+      head: 'Verdict',
+      cell: ({ at, state }) => (at === null ? 'Not tested' : <StateMark state={state} />),
+    },
+    { id: 'test', head: 'Test', cell: ({ test }) => test },
+  ]
+  return (
+    <Panel
+      title={`Axis ${axis.name}: ${axis.title}`}
+      action={
+        <PlaceButton
+          variant="outline"
+          place={{ jobId, axisId: axis.axisId, stage: 'prove', sheet: 'reversal' }}
+        >
+          To its tests
+        </PlaceButton>
+      }
+    >
+      <DataTable
+        label={`Results of axis ${axis.name}`}
+        columns={columns}
+        rows={axis.results}
+        rowId={({ checkId }) => checkId}
+        leastPx={560}
+      />
+      <chakra.div mt="2" data-open-points={axis.name}>
+        {axis.open.length === 0 ? (
+          <p>Nothing is open.</p>
+        ) : (
+          <>
+            <chakra.p fontWeight={700}>Still open: {axis.open.length}</chakra.p>
+            <chakra.ul pl="5" listStyleType="disc">
+              {axis.open.map(point => (
+                <li key={point}>{point}</li>
+              ))}
+            </chakra.ul>
+          </>
+        )}
+      </chakra.div>
+    </Panel>
+  )
+}
+
+function OpenPoints({ open }: { open: readonly string[] }) {
+  const units = useUnits()
+  const rows = useJobRows(OPEN_POINTS, pointsOf)
+  const own = new Set(rows.rows.map(({ what }) => what))
+  const found = open.filter(point => ![...own].some(what => what !== '' && point.startsWith(what)))
+  return (
+    <Panel
+      title="Open points of the machine"
+      note="What both agree is still to be done, with the day by which it is: it stands on the sheet."
+    >
+      {found.map(point => (
+        <chakra.p key={point} mb="2">
+          {point}
+        </chakra.p>
+      ))}
+      <RowsTable {...rows} units={units} addLabel="Another open point" />
+    </Panel>
+  )
+}

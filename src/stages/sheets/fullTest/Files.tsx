@@ -1,0 +1,84 @@
+import { chakra } from '@chakra-ui/react'
+import { FileDown, FileUp } from 'lucide-react'
+import { useState } from 'react'
+import { newId } from '@/core/document/id'
+import { fileName } from '@/core/formats/fileName'
+import { putReadings } from '@/core/sheets/fullTest/edits'
+import type { FullTest } from '@/core/sheets/fullTest/model'
+import { Button } from '@/ui/controls'
+import { FilePicker } from '@/ui/FilePicker'
+import { Fold } from '@/ui/Fold'
+import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
+import { download } from '../../job/download'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { useAxis, useAxisNow } from '../../job/useAxis'
+
+/** The readings of the test to a file for a spreadsheet, and from one. */
+export function Files() {
+  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+  const axisName = useAxis(axis => axis.name)
+  const machine = useJob(job => job.name)
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const [style, setStyle] = useCsvStyle()
+  const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
+  const save = async () => {
+    const { writeFullTestCsv } = await import('@/core/formats/fullTestCsv')
+    download(
+      fileName(`${machine} ${axisName} ${test.label}`, 'csv'),
+      writeFullTestCsv(test, units, style),
+      'text/csv',
+    )
+  }
+  const take = async (file: File) => {
+    const [{ readFullTestCsv }, { refuseLargeCsv }] = await Promise.all([
+      import('@/core/formats/fullTestCsv'),
+      import('@/core/formats/csv'),
+    ])
+    try {
+      refuseLargeCsv(file.size)
+      const read = readFullTestCsv(await file.text(), test, newId)
+      if (!read.ok) {
+        const [first] = read.problems
+        return setSaid({
+          bad: true,
+          text: `${read.problems.length} lines are wrong; line ${first?.line}, column ${first?.column}: got ${first?.got}, takes ${first?.takes}. Nothing was taken.`,
+        })
+      }
+      edit(putReadings(axisNow(), test.id, read, read.taken, file.name))
+      setSaid({ bad: false, text: `${read.taken} readings taken from ${file.name}.` })
+    } catch (error) {
+      setSaid({ bad: true, text: error instanceof Error ? error.message : String(error) })
+    }
+  }
+  return (
+    <chakra.div mt="2">
+      <Fold name="Readings as a file">
+        <chakra.p color="quiet" fontSize="14px" maxW="72ch" my="1">
+          A line a reading, with the columns targetMm, way (up or down), run and readingUm. A file may bring
+          its own targets as long as nothing is read here; after that its readings go to the targets that
+          stand.
+        </chakra.p>
+        <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
+          <CsvStyleField style={style} onStyle={setStyle} />
+          <Button variant="outline" onClick={() => void save()}>
+            <FileDown size={16} aria-hidden /> Save the readings (CSV)
+          </Button>
+          {test.finishedAt === null && (
+            <FilePicker
+              label="File of readings"
+              accept=".csv,.txt,text/csv,text/plain"
+              onFile={file => void take(file)}
+            >
+              <FileUp size={16} aria-hidden /> Take readings from a file
+            </FilePicker>
+          )}
+        </chakra.div>
+        <chakra.p role="status" fontWeight={700} fontSize="14px" mt="1" color={said?.bad ? 'fails' : 'quiet'}>
+          {said?.text}
+        </chakra.p>
+      </Fold>
+    </chakra.div>
+  )
+}
