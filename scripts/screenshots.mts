@@ -17,7 +17,7 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['jobs', '/', 'dusk'],
   ['machine', at('overview'), 'day'],
   ['schedule', at('schedule'), 'dusk'],
-  ['orders', at('orders'), 'dusk'],
+  ['acceptance', at('acceptance'), 'day'],
   ['survey', at('geometry'), 'dusk'],
   ['search', at('search'), 'dusk'],
   ['parts', at('parts'), 'dusk'],

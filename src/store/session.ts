@@ -77,6 +77,8 @@ export class JobSession {
   private timer: ReturnType<typeof setTimeout> | undefined
   /** Whether the last edit was a key stroke in a field, with more of them to come. */
   isTyping = false
+  /** Whether it was one of many readings that follow each other. */
+  isReading = false
   /** Counts openings, so that one that was overtaken by a close does not go on. */
   private opening = 0
 
@@ -103,6 +105,7 @@ export class JobSession {
     const { job: next, change, entry } = runEdit(job, edit, { id: newId(), at: new Date().toISOString() })
     if (isEmptyChange(change)) return null
     this.isTyping = edit.mergeKey !== undefined
+    this.isReading = edit.reading === true
     this.set({ job: next, saving: true })
     this.enqueue({ change, ids: [change.id], entries: entry ? [entry] : [], version: SCHEMA_VERSION })
     return change.id
@@ -145,6 +148,7 @@ export class JobSession {
     }
     this.set({ job: next, saving: true })
     this.isTyping = false
+    this.isReading = false
     this.enqueue({ change: again, ids: [change.id], entries, version: SCHEMA_VERSION })
   }
   /** Lets the other tab have its way. */
@@ -295,7 +299,7 @@ export class JobSession {
       this.pending[this.pending.length - 1] = joined(last, pending)
     else this.pending.push(pending)
     clearTimeout(this.timer)
-    if (!this.isTyping) {
+    if (!this.isTyping && !this.isReading) {
       this.writeDown()
       return void this.drain()
     }

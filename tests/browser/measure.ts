@@ -165,6 +165,83 @@ export async function readingKeyTimes(
   }
 }
 
+/** A full test as large as they get on a bench, with so many of its readings still to take when it is timed. */
+const TARGETS = 20
+const RUNS = 10
+const LEFT = 40
+
+/**
+ * From Enter behind a reading of a full test of 20 targets and 10 runs to the frame in which it stands at its place, with the
+ * verdict and the next place.
+ *
+ * @returns its times, each smallest first
+ */
+export async function fullTestKeyTimes(browser: Browser, url: string, slowdown: number): Promise<KeyTimes> {
+  const context = await browser.createBrowserContext()
+  try {
+    const page = await context.newPage()
+    await page.setViewport({ width: 1280, height: 800 })
+    await page.goto(url, { waitUntil: 'networkidle0' })
+    await page.waitForSelector('[data-job="demo-long-tom-2400"]')
+    await page.goto(`${url}/job/demo-skarrow-8/skarrow-x/prove/fullTest`, { waitUntil: 'networkidle0' })
+    const press = async (name: string) =>
+      (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))?.click()
+    await press('Start a full test')
+    await page.waitForSelector('[data-progress]')
+    const turnFolds = () =>
+      page.$$eval('#sheet summary', all => {
+        for (const one of all)
+          if (['Plan and program', 'Paste a column of readings'].includes(one.textContent ?? '')) one.click()
+      })
+    await turnFolds()
+    await (
+      await page.waitForSelector('::-p-aria([name="Targets, spread unevenly"][role="combobox"])')
+    )?.select(String(TARGETS))
+    const runs = await page.waitForSelector('::-p-aria([name="Runs each way"][role="textbox"])')
+    await runs?.evaluate(element => (element as HTMLInputElement).select())
+    await page.keyboard.type(String(RUNS))
+    await page.keyboard.press('Tab')
+    const column = await page.waitForSelector('#sheet textarea')
+    await column?.focus()
+    const taken = 2 * TARGETS * RUNS - LEFT
+    await page.keyboard.sendCharacter(
+      Array.from({ length: taken }, (_, index) => String(index % 7)).join('\n'),
+    )
+    await press('Put them in')
+    await page.waitForFunction(
+      of => document.querySelector('[data-progress]')?.textContent?.startsWith(`${of} of`),
+      {},
+      taken,
+    )
+    await turnFolds()
+    const field = (await page.waitForSelector('#sheet form input')) as ElementHandle<HTMLInputElement>
+    await page.evaluate(watchKeys, '#sheet table')
+    await field.focus()
+    const type = async (count: number) => {
+      for (let index = 0; index < count; index++) {
+        await page.keyboard.press(String(index % 7) as '1')
+        await new Promise(done => setTimeout(done, KEY_EVERY_MS))
+        await page.keyboard.press('Enter')
+        await new Promise(done => setTimeout(done, KEY_EVERY_MS))
+      }
+    }
+    await type(8)
+    await page.emulateCPUThrottling(slowdown)
+    await page.evaluate(() => {
+      const { keyTimes } = window as unknown as { keyTimes: KeyTimes }
+      keyTimes.inPageMs.length = 0
+      keyTimes.drawnMs.length = 0
+    })
+    await type(LEFT - 10)
+    const { inPageMs, drawnMs } = await page.evaluate(
+      () => (window as unknown as { keyTimes: KeyTimes }).keyTimes,
+    )
+    return { inPageMs: inPageMs.toSorted((a, b) => a - b), drawnMs: drawnMs.toSorted((a, b) => a - b) }
+  } finally {
+    await context.close()
+  }
+}
+
 /**
  * Times typing in the demo, and on an empty page of the same browser as the yardstick.
  *

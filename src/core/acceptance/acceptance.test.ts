@@ -117,6 +117,32 @@ test('with every axis proved, what is left open is the machine: its square, a fi
   expect(fixed.open).toContain('For the time being: stop switch taped up')
 })
 
+test('what was read before something was mended is asked for again', () => {
+  const [x] = demo.axes as [Axis]
+  const mended = {
+    ...x,
+    faultSearches: [
+      {
+        id: 'f',
+        startedAt: '2026-11-22T10:00:00.000Z',
+        finishedAt: '2026-11-22T11:00:00.000Z',
+        carriesOn: false,
+        mended: 'fixed-bearing-play',
+        answers: [],
+      },
+    ],
+  }
+  for (const result of of({ ...demo, axes: [mended] }).axes[0]?.results ?? [])
+    expect(result).toMatchObject({
+      state: 'unknown',
+      figure: null,
+      sentence: expect.stringContaining('read it again'),
+    })
+  expect(of({ ...demo, axes: [{ ...mended, tests: proved(x).tests }] }).axes[0]?.results[0]).toMatchObject({
+    state: 'holds',
+  })
+})
+
 test('readings of a made-up gauge are not handed over in silence', () => {
   const axis = proved(demo.axes[0] as Axis)
   const practised = {

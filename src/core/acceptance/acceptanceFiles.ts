@@ -1,8 +1,8 @@
 import { REPROOF_WORDS } from '../document/acceptanceEdits'
-import { type Measure, STATE_WORDS } from '../evaluation/finding'
+import type { Measure } from '../evaluation/finding'
 import { type CsvStyle, writeCsv } from '../formats/csv'
 import { quantityFacts, type UnitSystem } from '../units/quantity'
-import type { AcceptanceSheet } from './acceptanceOf'
+import { type AcceptanceSheet, stateWords } from './acceptanceOf'
 
 // The acceptance as files that other programs read.
 
@@ -63,7 +63,7 @@ export function acceptanceCsv(
           figure?.expanded === undefined ? null : shown(figure.expanded, figure, units),
           target && shown(target.value, target, units),
           figure ? quantityFacts(figure.quantity)[units].unit : '',
-          STATE_WORDS[state].toLowerCase(),
+          stateWords({ at, state }).toLowerCase(),
           sentence,
           test,
           at ?? '',

@@ -2,9 +2,10 @@ import type { Acceptance } from '../document/acceptance'
 import type { Axis } from '../document/axis'
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
-import type { Finding, Measure, State } from '../evaluation/finding'
+import { type Finding, type Measure, STATE_WORDS, type State } from '../evaluation/finding'
 import { type Comparison, compareTests } from '../machine/prove/compare'
 import { conditionsWords } from '../machine/prove/conditions'
+import { mendedSince } from '../machine/prove/mendedSince'
 import { isPractice } from '../machine/prove/practice'
 import type { SheetId } from '../sheets'
 import { type CheckId, sheetOf } from '../sheets'
@@ -117,6 +118,16 @@ function changeOf({ tests }: Axis): AcceptedAxis['change'] {
     : null
 }
 
+/** How the state of a result is said: what nobody tested is not just not known. */
+export const stateWords = ({ at, state }: Pick<AcceptedResult, 'at' | 'state'>): string =>
+  at === null ? 'Not tested' : STATE_WORDS[state]
+
+/** What was read before something was mended says nothing of the machine that is handed over. */
+const ifStill = (result: AcceptedResult, since: string | null): AcceptedResult =>
+  since === null || result.at === null || result.at > since
+    ? result
+    : { ...result, state: 'unknown', figure: null, sentence: 'Read before the last mending: read it again.' }
+
 const inLine = (sentence: string) => sentence.split(/(?<=[.!?]) /)[0] ?? sentence
 
 /** What is still open on an axis: what fails or is not known, what nobody tested, and fixes for the time being. */
@@ -146,20 +157,24 @@ function openOf(
 /** An axis as it is handed over. */
 function acceptedAxis(context: Evaluation, entries: LogEntry[]): AcceptedAxis {
   const { axis, units } = context
+  const since = mendedSince(axis)
   const results = HELD_TO.flatMap(({ checkId, sheet, must }): AcceptedResult[] => {
     const finding = context.finding(checkId)
     const source = sourceOf(axis, checkId, units)
     if (finding)
       return [
-        {
-          checkId,
-          title: finding.title,
-          state: finding.state,
-          figure: finding.figure,
-          target: finding.limit,
-          sentence: finding.sentence,
-          ...source,
-        },
+        ifStill(
+          {
+            checkId,
+            title: finding.title,
+            state: finding.state,
+            figure: finding.figure,
+            target: finding.limit,
+            sentence: finding.sentence,
+            ...source,
+          },
+          since,
+        ),
       ]
     return must
       ? [

@@ -1,15 +1,4 @@
-import {
-  day,
-  dayOrNone,
-  map,
-  plain,
-  type RowOf,
-  record,
-  rows,
-  type ValueOf,
-  words,
-  wordsOrNone,
-} from '../field/field'
+import { day, dayOrNone, map, plain, record, rows, type ValueOf, words, wordsOrNone } from '../field/field'
 
 /** What is still to be done when a machine is handed over, agreed by both. */
 export const OPEN_POINTS = rows(
@@ -17,7 +6,6 @@ export const OPEN_POINTS = rows(
   { what: words('What is still open', 160, ''), byDay: dayOrNone('By') },
   { most: 40 },
 )
-export type OpenPoint = RowOf<typeof OPEN_POINTS>
 
 /** When a machine is proved again once it is accepted. */
 export const REPROOFS = ['ten-hours', 'half-year'] as const

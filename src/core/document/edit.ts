@@ -8,6 +8,8 @@ export interface Edit {
   label: string
   /** Edits with the same key that follow each other are taken back in one go. */
   mergeKey?: string
+  /** One of many readings that follow each other: each is taken back by itself, and what is not looked at meanwhile waits. */
+  reading?: true
   run: (job: Job) => void
   /** A line for the log. */
   entry?: Pick<LogEntry, 'axisId' | 'kind' | 'text'> & Partial<Pick<LogEntry, 'closes'>>

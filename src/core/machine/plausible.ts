@@ -1,4 +1,4 @@
-import { leastSquares, standardErrorOf } from '../calculation/leastSquares'
+import { leastSquares } from '../calculation/leastSquares'
 import { coverageFactor } from '../calculation/studentLaw'
 
 /** A hand reads a dial to a fifth of its mark; what is finer than this share of it was typed in another unit. */
@@ -44,6 +44,21 @@ export function standApart(readingsUm: readonly number[], stepUm: number): numbe
 const OFF_CONFIDENCE = 0.99
 const OFF_STEPS = 4
 
+/** A reading whose leverage leaves less than this free is the only one that tells something: the others say nothing of it. */
+const ALONE = 1e-9
+
+/** How much of a reading its own fit is made of: 1 where nothing else tells what it tells. */
+function leverageOf(inverse: readonly (readonly number[])[], row: readonly number[]): number {
+  let sum = 0
+  for (let column = 0; column < row.length; column++) {
+    let along = 0
+    for (let at = 0; at < row.length; at++)
+      along += (row[at] as number) * ((inverse[at] as readonly number[])[column] as number)
+    sum += along ** 2
+  }
+  return sum
+}
+
 /**
  * The reading that lies furthest off what fits all the others, where it lies too far off for a reading like them.
  *
@@ -61,18 +76,19 @@ export function offTheFit(
   if (rows.length < unknowns + 3) return null
   // Few readings to spare know little of their spread: the bound is the wider.
   const spreads = coverageFactor(1 - (1 - OFF_CONFIDENCE) / rows.length, rows.length - 1 - unknowns)
+  const fitted = leastSquares(rows, values)
+  if (!fitted) return null
+  const { residuals, inverse } = fitted
+  const squares = residuals.reduce((sum, one) => sum + one ** 2, 0)
   let worst: number | null = null
   let most = 1
-  for (let index = 0; index < rows.length; index++) {
-    const fitted = leastSquares(rows.toSpliced(index, 1), values.toSpliced(index, 1))
-    if (!fitted || fitted.spread === null) continue
-    const row = rows[index] as readonly number[]
-    const offBy = Math.abs(
-      (values[index] as number) -
-        row.reduce((sum, one, at) => sum + one * (fitted.coefficients[at] as number), 0),
-    )
-    const unsure = Math.hypot(fitted.spread, standardErrorOf(fitted, row) ?? 0)
-    const share = offBy / Math.max(spreads * unsure, OFF_STEPS * step)
+  // What the others say of a reading follows from the fit of them all: it pulls by its leverage.
+  for (const [index, residual] of residuals.entries()) {
+    const free = 1 - leverageOf(inverse, rows[index] as readonly number[])
+    if (!(free > ALONE)) continue
+    const offBy = Math.abs(residual) / free
+    const spread = Math.sqrt(Math.max(squares - residual ** 2 / free, 0) / (rows.length - 1 - unknowns))
+    const share = offBy / Math.max((spreads * spread) / Math.sqrt(free), OFF_STEPS * step)
     if (share > most) [worst, most] = [index, share]
   }
   return worst

@@ -1,4 +1,6 @@
 import fc from 'fast-check'
+import { leastSquares, standardErrorOf } from '../calculation/leastSquares'
+import { coverageFactor } from '../calculation/studentLaw'
 import { ALIGNED_LONG_TOM_X, ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y } from '../demo/aligned'
 import { longTom } from '../demo/longTom'
 import { ostrey } from '../demo/ostrey'
@@ -389,10 +391,44 @@ test('shims come as near as the stock does', () => {
   expect(words(217)).toBe('100 µm + 100 µm + 20 µm from stock, 220 µm in all')
 })
 
+/** The same question, asked the long way: fits the others and sees how far off each is. */
+function byLeavingOut(rows: number[][], values: number[], step: number): number | null {
+  const unknowns = rows[0]?.length ?? 0
+  const spreads = coverageFactor(1 - 0.01 / rows.length, rows.length - 1 - unknowns)
+  let worst: number | null = null
+  let most = 1
+  for (const [index, row] of rows.entries()) {
+    const fitted = leastSquares(rows.toSpliced(index, 1), values.toSpliced(index, 1))
+    if (!fitted || fitted.spread === null) continue
+    const offBy = Math.abs(
+      (values[index] as number) -
+        row.reduce((sum, one, at) => sum + one * (fitted.coefficients[at] as number), 0),
+    )
+    const unsure = Math.hypot(fitted.spread, standardErrorOf(fitted, row) ?? 0)
+    const share = offBy / Math.max(spreads * unsure, 4 * step)
+    if (share > most * (1 + 1e-9)) [worst, most] = [index, share]
+  }
+  return worst
+}
+
 test('a reading that lies far off what fits the others is found, and an honest one is not', () => {
   const rows = [0, 1, 2, 3, 4, 5].map(x => [1, x])
   expect(offTheFit(rows, [0, 1.1, 1.9, 30, 4.1, 5], 0.1)).toBe(3)
   expect(offTheFit(rows, [0, 1.1, 1.9, 3.2, 4.1, 5], 0.1)).toBeNull()
+  // By leverage it comes to what leaving each out in turn comes to.
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: -30, max: 30 })), {
+        minLength: 5,
+        maxLength: 12,
+      }),
+      readings => {
+        const shape = readings.map(([at]) => [1, at])
+        const values = readings.map(([, value]) => value)
+        expect(offTheFit(shape, values, 0.01)).toBe(byLeavingOut(shape, values, 0.01))
+      },
+    ),
+  )
   expect(offTheFit(rows.slice(0, 3), [0, 1, 30], 0.1)).toBeNull()
 })
 

@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
-import { useJobContext, useSessionState, whole } from './JobContext'
+import { useJobContext, useJobDigest, useSessionState, whole } from './JobContext'
 
 /** A part of the axis at work; `select` must return a part of the document, not a new object. */
 export function useAxis<T>(select: (axis: Axis) => T): T {
@@ -10,8 +10,16 @@ export function useAxis<T>(select: (axis: Axis) => T): T {
   return useSessionState(session, ({ job }) => select(axisIn(job, axisId)))
 }
 
+/** A small part of the axis at work put together anew; renders again only when it differs. */
+export function useAxisDigest<T>(digest: (axis: Axis) => T): T {
+  const { axisId } = useJobContext()
+  return useJobDigest(job => digest(axisIn(job, axisId)))
+}
+
 /** How long typing must rest before what is not looked at meanwhile follows it. */
 const TYPING_RESTS_MS = 250
+/** Between two readings of a gauge the slide has to move: what is drawn of them waits until then. */
+const READING_RESTS_MS = 900
 
 /**
  * A part of the job that follows when the typing rests, and any other edit at once.
@@ -30,6 +38,7 @@ function useSettled<T>(
     const follow = () => {
       clearTimeout(timer)
       if (session.isTyping) timer = setTimeout(settle, TYPING_RESTS_MS)
+      else if (session.isReading) timer = setTimeout(settle, READING_RESTS_MS)
       else settle()
     }
     settle()

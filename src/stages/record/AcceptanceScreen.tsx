@@ -1,10 +1,9 @@
 import { chakra } from '@chakra-ui/react'
-import type { AcceptedAxis } from '@/core/acceptance/acceptanceOf'
+import { type AcceptedAxis, stateWords } from '@/core/acceptance/acceptanceOf'
 import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { measureWords } from '../job/acceptance/measureWords'
-import { stateOn } from '../job/acceptance/stateOn'
 import { useAcceptance } from '../job/acceptance/useAcceptance'
 import { useUnits } from '../job/JobContext'
 import { Block, PaperScreen, Td } from './paper'
@@ -133,7 +132,7 @@ function OneAxis({ axis: { name, title, results, change } }: { axis: AcceptedAxi
               <Td width="11%">{measureWords(result.target, units)}</Td>
               <Td width="17%">{measureWords(result.figure, units)}</Td>
               <Td width="11%">
-                <strong>{stateOn(result)}</strong>
+                <strong>{stateWords(result)}</strong>
               </Td>
               <Td>
                 {[result.test, result.at && dayWords(result.at), result.conditions]

@@ -29,17 +29,9 @@ export function CutPartDrawing({
         const [x, y] = [Math.cos(angle), Math.sin(angle)]
         return (
           <g key={direction}>
-            <line x1={145 - 85 * x} y1={145 + 85 * y} x2={145 + 85 * x} y2={145 - 85 * y} {...thin} />
-            <text
-              x={145 + 66 * x}
-              y={145 - 66 * y + 4}
-              textAnchor="middle"
-              {...words}
-              fontSize={11}
-              paintOrder="stroke"
-              stroke="#fff"
-              strokeWidth={5}
-            >
+            <line x1={145 - 85 * x} y1={145 + 85 * y} x2={145 + 50 * x} y2={145 - 50 * y} {...thin} />
+            <line x1={145 + 76 * x} y1={145 - 76 * y} x2={145 + 85 * x} y2={145 - 85 * y} {...thin} />
+            <text x={145 + 63 * x} y={145 - 63 * y + 4} textAnchor="middle" {...words}>
               {direction}°
             </text>
           </g>

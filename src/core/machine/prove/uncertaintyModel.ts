@@ -2,21 +2,21 @@ import { angle, numberOf, record, smallLength, type ValueOf } from '../../field/
 
 /** What a figure is uncertain by beside its readings: nobody can read it off them, so it is asked. */
 export const UNCERTAINTY = record('Uncertainty', {
-  gaugeErrorUm: smallLength('Error of the gauge, by its sheet', [0, 1000], {
+  gaugeErrorUm: smallLength('The gauge is off by up to', [0, 1000], {
     orNone: true,
-    help: 'Over the range that it is read in, to either side. An indicator of a shop is off by one or two of its marks.',
+    help: 'By its sheet; a shop indicator by one or two of its marks.',
   }),
-  temperatureK: numberOf('temperatureRise')('Scale and screw are alike warm to within', [0, 40], {
+  temperatureK: numberOf('temperatureRise')('Warmth differs by up to', [0, 40], {
     orNone: true,
-    help: 'Half a degree where both have stood side by side for an evening; several after a warm-up.',
+    help: 'Scale from screw: half a degree after an evening side by side.',
   }),
-  outOfLineDeg: angle('Indicator or scale out of line by up to', [0, 45], {
+  outOfLineDeg: angle('Out of line by up to', [0, 45], {
     orNone: true,
-    help: 'What leans reads too much: over 400 mm a degree is 0.06 mm, a fifth of it a fiftieth of that. A scale laid along a milled edge is good to 0.2°.',
+    help: 'A stem or scale that leans reads too much; along a milled edge 0.2°.',
   }),
-  settingUpUm: smallLength('Setting up again changes it by up to', [0, 1000], {
+  settingUpUm: smallLength('Set up again, it differs by', [0, 1000], {
     orNone: true,
-    help: 'Take base and gauge down, put them up again, and see how far the same figure goes.',
+    help: 'Take the gauge down, put it up again, and read the same figure.',
   }),
 })
 export type Uncertainty = ValueOf<typeof UNCERTAINTY>

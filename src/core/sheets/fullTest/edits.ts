@@ -72,6 +72,7 @@ export const takeReadings = (axis: Axis, testId: string, readingsUm: readonly nu
         test.targets.find(({ id }) => id === stop.targetId)?.[stop.way].push(readingUm)
       }
     },
+    readingsUm.length === 1 ? { reading: true } : {},
   )
 
 /** Puts the readings of a file in, with the targets and runs that they make. */

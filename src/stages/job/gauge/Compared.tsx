@@ -7,6 +7,7 @@ import { chartColors } from '@/ui/chart/chartColors'
 import { CopyTable } from '@/ui/table/CopyTable'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useUnits } from '../JobContext'
+import { SaveChart } from '../SaveChart'
 import { useAxis } from '../useAxis'
 
 interface Props {
@@ -26,6 +27,10 @@ export function Compared({ lines, names: [first, second] }: Props) {
   const small = (um: number) => say(um, 'smallLength', units)
   const at = (positionMm: number | null) =>
     positionMm === null ? 'worst of each' : say(positionMm, 'length', units, 1)
+  const parts = [
+    { name: first, color: chartColors.unknown },
+    { name: second, color: chartColors.lamp },
+  ]
   const { unit, perUnit, decimals } = quantityFacts('smallLength')[units]
   const columns: TableColumn<Comparison>[] = [
     { id: 'place', head: 'Place', cell: ({ positionMm }) => at(positionMm) },
@@ -43,10 +48,7 @@ export function Compared({ lines, names: [first, second] }: Props) {
     <chakra.div display="grid" gap="2" gridTemplateColumns="minmax(0, 1fr)" data-compared>
       <BarsFigure
         label={`Chart of the reversal at each place, ${first} and ${second}`}
-        parts={[
-          { name: first, color: chartColors.unknown },
-          { name: second, color: chartColors.lamp },
-        ]}
+        parts={parts}
         bars={lines.flatMap(({ positionMm, beforeUm, afterUm }) => [
           { name: `${at(positionMm)}, ${first}`, of: { [first]: beforeUm / perUnit } },
           { name: `${at(positionMm)}, ${second}`, of: { [second]: afterUm / perUnit } },
@@ -56,6 +58,7 @@ export function Compared({ lines, names: [first, second] }: Props) {
         accepted={acceptedUm / perUnit}
         namePx={130}
       />
+      <SaveChart name={`reversal ${first} and ${second}`} legend={parts} />
       <DataTable
         label="Differences"
         columns={columns}

@@ -5,6 +5,7 @@ import { ACCEPTANCE, OPEN_POINTS } from '@/core/document/acceptance'
 import { setAcceptance } from '@/core/document/acceptanceEdits'
 import type { Job } from '@/core/document/job'
 import { fileName } from '@/core/formats/fileName'
+import { dayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { LongTextField } from '@/ui/fields/LongTextField'
@@ -30,10 +31,8 @@ export function AcceptancePanel() {
   return (
     <>
       <Terms sheet={sheet} />
-      {sheet.axes.map(axis => (
-        <OneAxis key={axis.axisId} axis={axis} />
-      ))}
-      <OpenPoints open={sheet.open} />
+      <Results axes={sheet.axes} />
+      <OpenPoints axes={sheet.axes} open={sheet.open} />
       <Accepted sheet={sheet} />
     </>
   )
@@ -86,6 +85,7 @@ function Terms({ sheet }: { sheet: AcceptanceSheet }) {
         <LongTextField
           label="Remarks"
           rows={2}
+          minH="0"
           maxLength={ACCEPTANCE.of.remarks.most}
           key={terms.remarks}
           defaultValue={terms.remarks ?? ''}
@@ -108,12 +108,28 @@ function Terms({ sheet }: { sheet: AcceptanceSheet }) {
   )
 }
 
-type Row = AcceptedAxis['results'][number]
+type Row = AcceptedAxis['results'][number] & { axis: AcceptedAxis }
 
-function OneAxis({ axis }: { axis: AcceptedAxis }) {
+/** What every axis came to, in one table. */
+function Results({ axes }: { axes: readonly AcceptedAxis[] }) {
   const units = useUnits()
   const jobId = useJob(job => job.id)
   const columns: TableColumn<Row>[] = [
+    {
+      id: 'axis',
+      head: 'Axis',
+      cell: ({ axis, checkId }) =>
+        axis.results[0]?.checkId === checkId && (
+          <PlaceButton
+            variant="quiet"
+            px="1"
+            aria-label={`To the tests of axis ${axis.name}`}
+            place={{ jobId, axisId: axis.axisId, stage: 'prove', sheet: 'reversal' }}
+          >
+            {axis.name}
+          </PlaceButton>
+        ),
+    },
     { id: 'what', head: 'What', cell: ({ title }) => title },
     { id: 'result', head: 'Result', figures: true, cell: ({ figure }) => measureWords(figure, units) },
     { id: 'accepted', head: 'Accepted', figures: true, cell: ({ target }) => measureWords(target, units) },
@@ -122,60 +138,46 @@ function OneAxis({ axis }: { axis: AcceptedAxis }) {
       head: 'Verdict',
       cell: ({ at, state }) => (at === null ? 'Not tested' : <StateMark state={state} />),
     },
-    { id: 'test', head: 'Test', cell: ({ test }) => test },
+    {
+      id: 'test',
+      head: 'Test',
+      cell: ({ test, at }) => [test, at && dayWords(at)].filter(Boolean).join(', '),
+    },
   ]
   return (
-    <Panel
-      title={`Axis ${axis.name}: ${axis.title}`}
-      action={
-        <PlaceButton
-          variant="outline"
-          place={{ jobId, axisId: axis.axisId, stage: 'prove', sheet: 'reversal' }}
-        >
-          To its tests
-        </PlaceButton>
-      }
-    >
+    <Panel title="Results" note="With what each is uncertain by, to either side, 19 times in 20.">
       <DataTable
-        label={`Results of axis ${axis.name}`}
+        label="Results of all axes"
         columns={columns}
-        rows={axis.results}
-        rowId={({ checkId }) => checkId}
-        leastPx={560}
+        rows={axes.flatMap(axis => axis.results.map(result => ({ ...result, axis })))}
+        rowId={({ axis, checkId }) => `${axis.axisId} ${checkId}`}
+        leastPx={620}
       />
-      <chakra.div mt="2" data-open-points={axis.name}>
-        {axis.open.length === 0 ? (
-          <p>Nothing is open.</p>
-        ) : (
-          <>
-            <chakra.p fontWeight={700}>Still open: {axis.open.length}</chakra.p>
-            <chakra.ul pl="5" listStyleType="disc">
-              {axis.open.map(point => (
-                <li key={point}>{point}</li>
-              ))}
-            </chakra.ul>
-          </>
-        )}
-      </chakra.div>
     </Panel>
   )
 }
 
-function OpenPoints({ open }: { open: readonly string[] }) {
+/** What is still open of every axis and of the machine, and what both agreed beside it. */
+function OpenPoints({ axes, open }: Pick<AcceptanceSheet, 'axes' | 'open'>) {
   const units = useUnits()
   const rows = useJobRows(OPEN_POINTS, pointsOf)
-  const own = new Set(rows.rows.map(({ what }) => what))
-  const found = open.filter(point => ![...own].some(what => what !== '' && point.startsWith(what)))
+  const own = rows.rows.map(({ what }) => what).filter(what => what !== '')
+  const found = [
+    ...axes.flatMap(({ name, open: points }) => points.map(point => `${name}: ${point}`)),
+    ...open.filter(point => !own.some(what => point.startsWith(what))),
+  ]
   return (
-    <Panel
-      title="Open points of the machine"
-      note="What both agree is still to be done, with the day by which it is: it stands on the sheet."
-    >
-      {found.map(point => (
-        <chakra.p key={point} mb="2">
-          {point}
-        </chakra.p>
-      ))}
+    <Panel title={`Still open: ${found.length + own.length}`}>
+      {found.length > 0 && (
+        <chakra.ul pl="5" listStyleType="disc" fontSize="14px" mb="3" data-open-points>
+          {found.map(point => (
+            <li key={point}>{point}</li>
+          ))}
+        </chakra.ul>
+      )}
+      <chakra.p color="quiet" fontSize="14px" mb="2">
+        What both agree is still to be done, with the day by which it is:
+      </chakra.p>
       <RowsTable {...rows} units={units} addLabel="Another open point" />
     </Panel>
   )

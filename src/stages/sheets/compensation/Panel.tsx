@@ -8,7 +8,6 @@ import { COMPENSATION } from '@/core/sheets/compensation/model'
 import { printField, say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
-import { LineFigure } from '@/ui/chart/LineFigure'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel, SideScroll } from '@/ui/Panel'
@@ -18,6 +17,7 @@ import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
+import { SavedLines } from '../../job/SavedLines'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
@@ -106,7 +106,8 @@ export function CompensationPanel() {
         />
         <CsvStyleField style={style} onStyle={setStyle} />
       </chakra.div>
-      <LineFigure
+      <SavedLines
+        name="corrections"
         label="Chart of the corrections along the travel"
         rows={rows.map(({ positionMm, correctionUm }) => ({
           place: positionMm / length.perUnit,

@@ -1,14 +1,16 @@
 import { chakra } from '@chakra-ui/react'
+import { memo } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
 import { fullFigures, isQuick } from '@/core/sheets/fullTest/judged'
 import type { FullTest } from '@/core/sheets/fullTest/model'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
-import { LineFigure } from '@/ui/chart/LineFigure'
 import { Fold } from '@/ui/Fold'
+import { CopyTable } from '@/ui/table/CopyTable'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useUnits } from '../../job/JobContext'
+import { SavedLines } from '../../job/SavedLines'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
 type Station = NonNullable<ReturnType<typeof fullFigures>>['stations'][number]
@@ -23,7 +25,8 @@ function RunByRun({ test }: { test: FullTest }) {
   const named = (way: string, run: number) => `${way}, run ${run + 1}`
   return (
     <>
-      <LineFigure
+      <SavedLines
+        name="deviations run by run"
         label="Chart of the deviations run by run, going up and going down"
         rows={targets.map(({ targetMm, positiveUm, negativeUm }) => ({
           place: targetMm / length.perUnit,
@@ -61,7 +64,7 @@ const WAYS = [
 ] as const
 
 /** What the readings come to: deviations with their bands, reversal and repeatability along the travel, each figure in the table. */
-export function Figures() {
+export const Figures = memo(function Figures() {
   const context = useSettledEvaluation()
   const { axis, units } = context
   const test = axis.fullTests.at(-1)
@@ -96,7 +99,8 @@ export function Figures() {
         {words(figures.meanReversalUm)}
         ).
       </chakra.p>
-      <LineFigure
+      <SavedLines
+        name="deviations at each target"
         label="Chart of the deviations at each target, going up and going down, with bands of two deviations"
         rows={stations.map(one => ({
           place: at(one),
@@ -118,7 +122,8 @@ export function Figures() {
           { key: 'downLow', name: 'down, below', color: chartColors.unknown, dash: '2 4', unnamed: true },
         ]}
       />
-      <LineFigure
+      <SavedLines
+        name="reversal and repeatability"
         label="Chart of the reversal and the repeatability along the travel"
         rows={stations.map(one => ({
           place: at(one),
@@ -133,17 +138,24 @@ export function Figures() {
         ]}
         limits={[{ y: um(axis.goals.backlashTargetUm), label: 'accepted' }]}
       />
-      <Fold name="Run by run">
+      <Fold name="Run by run" later>
         <RunByRun test={test} />
       </Fold>
-      <Fold name="Figures of each target">
+      <Fold name="Figures of each target" later>
         <DataTable
           label="Figures of each target"
           columns={columns}
           rows={stations}
           rowId={({ target }) => target.id}
         />
+        <CopyTable
+          label="Figures of each target"
+          cells={() => [
+            columns.map(({ head }) => String(head)),
+            ...stations.map(one => columns.map(({ cell }) => String(cell(one, 0)))),
+          ]}
+        />
       </Fold>
     </chakra.div>
   )
-}
+})

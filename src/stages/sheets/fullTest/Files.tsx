@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown, FileUp } from 'lucide-react'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { newId } from '@/core/document/id'
 import { fileName } from '@/core/formats/fileName'
 import { putReadings } from '@/core/sheets/fullTest/edits'
@@ -14,8 +14,8 @@ import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 
 /** The readings of the test to a file for a spreadsheet, and from one. */
-export function Files() {
-  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+export const Files = memo(function Files() {
+  const isOpen = useAxis(axis => axis.fullTests.at(-1)?.finishedAt === null)
   const axisName = useAxis(axis => axis.name)
   const machine = useJob(job => job.name)
   const units = useUnits()
@@ -23,7 +23,9 @@ export function Files() {
   const axisNow = useAxisNow()
   const [style, setStyle] = useCsvStyle()
   const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
+  const testNow = () => axisNow().fullTests.at(-1) as FullTest
   const save = async () => {
+    const test = testNow()
     const { writeFullTestCsv } = await import('@/core/formats/fullTestCsv')
     download(
       fileName(`${machine} ${axisName} ${test.label}`, 'csv'),
@@ -32,6 +34,7 @@ export function Files() {
     )
   }
   const take = async (file: File) => {
+    const test = testNow()
     const [{ readFullTestCsv }, { refuseLargeCsv }] = await Promise.all([
       import('@/core/formats/fullTestCsv'),
       import('@/core/formats/csv'),
@@ -65,7 +68,7 @@ export function Files() {
           <Button variant="outline" onClick={() => void save()}>
             <FileDown size={16} aria-hidden /> Save the readings (CSV)
           </Button>
-          {test.finishedAt === null && (
+          {isOpen && (
             <FilePicker
               label="File of readings"
               accept=".csv,.txt,text/csv,text/plain"
@@ -81,4 +84,4 @@ export function Files() {
       </Fold>
     </chakra.div>
   )
-}
+})

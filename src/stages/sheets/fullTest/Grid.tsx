@@ -74,13 +74,26 @@ export function Grid() {
           </tbody>
         </table>
       </SideScroll>
-      <CopyTable label={test.label} cells={() => readingLines(test, units, typedIn)} />
+      <CopyReadings label={test.label} />
       {again && test.finishedAt === null && (
         <Again key={JSON.stringify(again)} test={test} stop={again} onDone={() => setAgain(null)} />
       )}
     </chakra.div>
   )
 }
+
+/** Copies the readings out as they stand when it is pressed. */
+const CopyReadings = memo(function CopyReadings({ label }: { label: string }) {
+  const axisNow = useAxisNow()
+  const units = useUnits()
+  const typedIn = useReadingUnit()
+  return (
+    <CopyTable
+      label={label}
+      cells={() => readingLines(axisNow().fullTests.at(-1) as FullTest, units, typedIn)}
+    />
+  )
+})
 
 interface RowProps {
   target: Target

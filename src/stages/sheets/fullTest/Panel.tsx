@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useForm } from 'react-hook-form'
+import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { targetsFor } from '@/core/sheets/fullTest/calculation'
 import { newFullTest, startFullTest } from '@/core/sheets/fullTest/edits'
@@ -11,7 +12,7 @@ import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob } from '../../job/JobContext'
 import { Advice } from '../../job/rounds/Advice'
-import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { Figures } from './Figures'
 import { Files } from './Files'
@@ -22,27 +23,30 @@ import { ToEnd } from './ToEnd'
 
 const FIRST_TARGETS = 7
 
-/** Targets along the travel, come to from both sides, run by run. */
+/** Targets along the travel, come to from both sides, run by run. What does not change with a reading is not drawn again at one. */
 export function FullTestPanel() {
-  const test = useAxis(axis => axis.fullTests.at(-1))
-  if (!test) return <Start first />
+  const label = useAxis(axis => axis.fullTests.at(-1)?.label)
+  const isOpen = useAxis(axis => axis.fullTests.at(-1)?.finishedAt === null)
+  if (label === undefined) return <Start first />
   return (
     <>
-      <Panel title={`Full test: ${test.label}`} action={test.finishedAt === null && <ToEnd />}>
-        <Advice checks={['prove.accuracy', 'prove.fullReversal']} />
-        {test.finishedAt === null && <Take />}
-        <Fold name="Plan and program">
+      <Panel title={`Full test: ${label}`} action={isOpen && <ToEnd />}>
+        <Advice checks={CHECKS} />
+        {isOpen && <Take />}
+        <Fold name="Plan and program" later>
           <Plan />
         </Fold>
         <Grid />
         <Files />
         <Figures />
       </Panel>
-      {test.finishedAt !== null && <Start first={false} />}
+      {!isOpen && <Start first={false} />}
       <Before />
     </>
   )
 }
+
+const CHECKS = ['prove.accuracy', 'prove.fullReversal'] as const
 
 /** Begins a test: set up as the one before, or with targets spread over the travel. */
 function Start({ first }: { first: boolean }) {
@@ -90,21 +94,24 @@ function Start({ first }: { first: boolean }) {
   )
 }
 
+const testsBefore = ({ fullTests }: Axis) =>
+  fullTests
+    .slice(0, -1)
+    .toReversed()
+    .map(({ id, label, startedAt, targets }) => ({ id, label, startedAt, count: targets.length }))
+
 /** The tests before the present one. */
 function Before() {
-  const tests = useAxis(axis => axis.fullTests)
-  if (tests.length < 2) return null
+  const tests = useAxisDigest(testsBefore)
+  if (tests.length === 0) return null
   return (
     <Panel title="Tests before">
       <ul>
-        {tests
-          .slice(0, -1)
-          .toReversed()
-          .map(({ id, label, startedAt, targets }) => (
-            <li key={id}>
-              {label}: {dayWords(startedAt)}, {targets.length} targets
-            </li>
-          ))}
+        {tests.map(({ id, label, startedAt, count }) => (
+          <li key={id}>
+            {label}: {dayWords(startedAt)}, {count} targets
+          </li>
+        ))}
       </ul>
     </Panel>
   )

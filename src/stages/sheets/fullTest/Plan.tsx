@@ -1,4 +1,6 @@
 import { chakra } from '@chakra-ui/react'
+import { memo } from 'react'
+import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { fileName } from '@/core/formats/fileName'
 import { targetsFor } from '@/core/sheets/fullTest/calculation'
@@ -12,7 +14,7 @@ import { CopyTable } from '@/ui/table/CopyTable'
 import { download } from '../../job/download'
 import { ReadingUnitField } from '../../job/GaugeFields'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
-import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 
 const FIELDS = [
@@ -29,13 +31,24 @@ const FIELDS = [
 ] as const
 const COUNTS = [5, 7, 9, 11, 15, 20, 25]
 
-/** What the test is run by, and the program that moves the slide so. */
-export function Plan() {
+/** The last test without its readings: what it is run by. */
+const planOf = ({ fullTests }: Axis): FullTest & { taken: boolean } => {
+  const test = fullTests.at(-1) as FullTest
+  return {
+    ...test,
+    targets: test.targets.map(target => ({ ...target, positiveUm: [], negativeUm: [] })),
+    taken: test.targets.some(({ positiveUm, negativeUm }) => positiveUm.length + negativeUm.length > 0),
+  }
+}
+
+/** What the test is run by, and the program that moves the slide so; a reading changes nothing of it. */
+export const Plan = memo(function Plan() {
   const units = useUnits()
   const axisNow = useAxisNow()
   const edit = useEdit()
   const catalogue = useCatalogue()
-  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+  const test = useAxisDigest(planOf)
+  const { taken } = test
   const closed = test.finishedAt !== null
   const change = (part: Partial<FullTest>, mergeKey?: string) =>
     edit(changeFullTest(axisNow(), test.id, part, mergeKey))
@@ -44,7 +57,6 @@ export function Plan() {
     const leadMm = catalogue.screw.get(axis.parts.screw ?? '')?.leadMm ?? null
     edit(setTargets(axis, test.id, targetsFor(axis, count, leadMm), newId))
   }
-  const taken = test.targets.some(({ positiveUm, negativeUm }) => positiveUm.length + negativeUm.length > 0)
   return (
     <chakra.div>
       <chakra.div
@@ -84,7 +96,7 @@ export function Plan() {
       <Program test={test} />
     </chakra.div>
   )
-}
+})
 
 function Program({ test }: { test: FullTest }) {
   const units = useUnits()

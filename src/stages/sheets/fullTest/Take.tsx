@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
-import { useId, useState } from 'react'
+import { memo, useId, useState } from 'react'
 import { useForm } from 'react-hook-form'
+import type { Axis } from '@/core/document/axis'
 import { isPractice, PRACTICE } from '@/core/machine/prove/practice'
 import { READING } from '@/core/machine/readings'
 import { nextStop, progressOf, type Stop } from '@/core/sheets/fullTest/course'
@@ -16,79 +17,112 @@ import { ProgressBar } from '@/ui/ProgressBar'
 import { useReadingUnit } from '../../job/GaugeFields'
 import { GaugeLink } from '../../job/gauge/GaugeLink'
 import { useEdit, useUnits } from '../../job/JobContext'
-import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
 
-/** Where to read next, and the field that takes it: with Enter, as a gauge with a keyboard cable sends them. */
-export function Take() {
-  const test = useAxis(axis => axis.fullTests.at(-1)) as FullTest
+const lastTest = ({ fullTests }: Axis) => fullTests.at(-1) as FullTest
+const stopIn = (axis: Axis) => nextStop(lastTest(axis))
+
+/** Where to read next, and the field that takes it; what does not change with a reading is not drawn again at one. */
+export const Take = memo(function Take() {
+  const isDone = useAxis(axis => stopIn(axis) === null)
+  return (
+    <chakra.div mt="3" display="grid" gap="2">
+      <Progress />
+      {isDone ? (
+        <p>All readings are taken. Close the test, or raise the number of runs to go on.</p>
+      ) : (
+        <>
+          <Next />
+          <Paste />
+          <Gauge />
+        </>
+      )}
+    </chakra.div>
+  )
+})
+
+/** How many readings are taken. */
+function Progress() {
+  const { taken, all } = useAxisDigest(axis => progressOf(lastTest(axis)))
+  return (
+    <chakra.div display="flex" gap="3" alignItems="center" fontSize="14px">
+      <ProgressBar value={taken} max={all} aria-label="Readings taken" flex="1" maxW="320px" />
+      <span data-progress>
+        {taken} of {all} readings
+      </span>
+    </chakra.div>
+  )
+}
+
+/** The field for the next reading: with Enter, as a gauge with a keyboard cable sends them. */
+function Next() {
+  const stop = useAxisDigest(stopIn)
   const units = useUnits()
   const typedIn = useReadingUnit()
   const edit = useEdit()
   const axisNow = useAxisNow()
   const { register, handleSubmit, reset } = useForm({ defaultValues: { reading: '' } })
   const [problem, setProblem] = useState<string>()
-  const stop = nextStop(test)
-  const { taken, all } = progressOf(test)
+  const submit = handleSubmit(({ reading }) => {
+    const read = readOne(reading, typedIn, READING)
+    if (!read.ok) return setProblem(read.message)
+    setProblem(undefined)
+    edit(takeReadings(axisNow(), lastTest(axisNow()).id, [read.valueUm]))
+    reset()
+  })
+  if (!stop) return null
+  return (
+    <chakra.form onSubmit={submit} display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
+      <chakra.div flex="0 1 260px">
+        <TextField
+          label={`Next: run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`}
+          inputMode="decimal"
+          unit={readingUnit(typedIn).unit}
+          error={problem}
+          {...register('reading')}
+        />
+      </chakra.div>
+      <TakeIt />
+    </chakra.form>
+  )
+}
+
+const TakeIt = memo(function TakeIt() {
+  return (
+    <Button type="submit" variant="outline">
+      Take it
+    </Button>
+  )
+})
+
+/** Readings that come from a gauge by themselves, or from a made-up one. */
+const Gauge = memo(function Gauge() {
+  const edit = useEdit()
+  const axisNow = useAxisNow()
   // Made-up readings are never taken for those of the machine: the test says what it is, on every paper.
   const markPractice = () => {
+    const test = lastTest(axisNow())
     if (isPractice(test)) return
     const label = `${test.label.slice(0, FULL_TESTS.of.label.most - PRACTICE.length)}${PRACTICE}`
     edit(changeFullTest(axisNow(), test.id, { label }))
   }
-  const submit = handleSubmit(({ reading }) => {
-    const read = readOne(reading, typedIn, READING)
-    if (!read.ok) return setProblem(read.message)
-    const { valueUm } = read
-    setProblem(undefined)
-    edit(takeReadings(axisNow(), test.id, [valueUm]))
-    reset()
-  })
   return (
-    <chakra.div mt="3" display="grid" gap="2">
-      <chakra.div display="flex" gap="3" alignItems="center" fontSize="14px">
-        <ProgressBar value={taken} max={all} aria-label="Readings taken" flex="1" maxW="320px" />
-        <span data-progress>
-          {taken} of {all} readings
-        </span>
-      </chakra.div>
-      {stop ? (
-        <chakra.form onSubmit={submit} display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
-          <chakra.div flex="0 1 260px">
-            <TextField
-              label={`Next: run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`}
-              inputMode="decimal"
-              unit={readingUnit(typedIn).unit}
-              error={problem}
-              {...register('reading')}
-            />
-          </chakra.div>
-          <Button type="submit" variant="outline">
-            Take it
-          </Button>
-        </chakra.form>
-      ) : (
-        <p>All readings are taken. Close the test, or raise the number of runs to go on.</p>
-      )}
-      {stop && <Paste test={test} left={all - taken} />}
-      {stop && (
-        <Fold name="Read from a gauge">
-          <GaugeLink
-            onReading={um => edit(takeReadings(axisNow(), test.id, [um]))}
-            practice={() => practised(stop, taken)}
-            onPractice={markPractice}
-          />
-        </Fold>
-      )}
-    </chakra.div>
+    <Fold name="Read from a gauge" later>
+      <GaugeLink
+        onReading={um => edit(takeReadings(axisNow(), lastTest(axisNow()).id, [um]))}
+        practice={() => practised(stopIn(axisNow()), progressOf(lastTest(axisNow())).taken)}
+        onPractice={markPractice}
+      />
+    </Fold>
   )
-}
+})
 
 /** What a made-up axis reads: it loses a little when it turns, and repeats within a few micrometres. */
-const practised = ({ way, targetMm }: Stop, taken: number): number =>
-  (way === 'positiveUm' ? 6 : -6) + Math.round(targetMm / 100) + ((taken * 7) % 4) - 1
+const practised = (stop: Stop | null, taken: number): number =>
+  (stop?.way === 'negativeUm' ? -6 : 6) + Math.round((stop?.targetMm ?? 0) / 100) + ((taken * 7) % 4) - 1
 
 /** Many readings at once: a column from a spreadsheet, or the lines of a file. */
-function Paste({ test, left }: { test: FullTest; left: number }) {
+const Paste = memo(function Paste() {
   const typedIn = useReadingUnit()
   const edit = useEdit()
   const axisNow = useAxisNow()
@@ -96,6 +130,9 @@ function Paste({ test, left }: { test: FullTest; left: number }) {
   const [text, setText] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const put = () => {
+    const test = lastTest(axisNow())
+    const { taken, all } = progressOf(test)
+    const left = all - taken
     const lines = text.split(/\r?\n/).filter(line => line.trim() !== '')
     if (lines.length > left)
       return setProblem(`Got ${lines.length} readings; ${left} are left to take. Nothing was taken.`)
@@ -133,4 +170,4 @@ function Paste({ test, left }: { test: FullTest; left: number }) {
       </Button>
     </Fold>
   )
-}
+})

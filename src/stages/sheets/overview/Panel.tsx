@@ -1,14 +1,19 @@
 import { chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
+import { reproofsOf } from '@/core/acceptance/reproofs'
+import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
 import type { Axis } from '@/core/document/axis'
+import type { Job } from '@/core/document/job'
 import { driveLine } from '@/core/drawing/driveLine'
 import { countWords } from '@/core/evaluation/finding'
 import { stateCounts } from '@/core/evaluation/verdictGroups'
+import { nowOf } from '@/core/planning/days'
 import { nextOf } from '@/core/sheets/nextAction'
+import { dayWords } from '@/core/units/dateWords'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { useJob, useUnits } from '../../job/JobContext'
+import { useJob, useJobDigest, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { evaluationOf, useCatalogue } from '../../job/useEvaluation'
 
@@ -35,6 +40,7 @@ export function OverviewPanel() {
       title="Overview"
       note="The drives are drawn at one scale. What is dashed is not chosen or not measured yet."
     >
+      <DueProofs />
       <chakra.ul display="grid" gap="3">
         {rows.map(({ axis, context, line }) => (
           <chakra.li
@@ -68,6 +74,28 @@ export function OverviewPanel() {
     </Panel>
   )
 }
+
+/** Proofs of an accepted machine that are due. */
+function DueProofs() {
+  const jobId = useJob(job => job.id)
+  const due = useJobDigest(dueProofs)
+  if (due.length === 0) return null
+  return (
+    <chakra.div data-due mb="3" display="flex" gap="3" flexWrap="wrap" alignItems="center">
+      <chakra.strong color="close">
+        {due.map(({ kind, dueDay }) => `${REPROOF_WORDS[kind]}: due since ${dayWords(dueDay)}.`).join(' ')}
+      </chakra.strong>
+      <PlaceButton variant="outline" place={{ jobId, axisId: null, stage: 'machine', sheet: 'acceptance' }}>
+        To the acceptance
+      </PlaceButton>
+    </chakra.div>
+  )
+}
+
+const dueProofs = (job: Job) =>
+  reproofsOf(job).flatMap(({ kind, dueDay, doneDay }) =>
+    doneDay === null && dueDay !== null && dueDay <= nowOf(new Date()).day ? [{ kind, dueDay }] : [],
+  )
 
 function Counts({ context }: { context: ReturnType<typeof evaluationOf> }) {
   return (

@@ -15,6 +15,7 @@ import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { BarsFigure } from '@/ui/chart/BarsFigure'
 import { chartColors } from '@/ui/chart/chartColors'
+import { Fold } from '@/ui/Fold'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
 import { CopyTable } from '@/ui/table/CopyTable'
@@ -93,7 +94,7 @@ export function UncertaintyPanel() {
         <chakra.div
           display="grid"
           gap="3"
-          gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))"
+          gridTemplateColumns="repeat(auto-fill, minmax(164px, 1fr))"
           alignItems="start"
           css={{ '& > *': { minWidth: 0 } }}
         >
@@ -176,26 +177,28 @@ function OneFigure({ figure: { name, um, targetUm, expandedUm, contributors } }:
         decimals={decimals}
         namePx={200}
       />
-      <DataTable
-        label={`Contributors, ${name}`}
-        columns={columns}
-        rows={rows}
-        rowId={one => one.name}
-        leastPx={640}
-      />
-      <CopyTable
-        label={`Contributors, ${name}`}
-        cells={() => [
-          ['Contributor', `Half width, ${unit}`, 'Law', `Standard, ${unit}`, 'Degrees of freedom'],
-          ...rows.map(one => [
-            CONTRIBUTORS[one.name].label,
-            small(one.halfWidthUm * Math.abs(one.sensitivity)),
-            one.distribution,
-            small(standardOf(one)),
-            one.degreesOfFreedom === null ? '' : one.degreesOfFreedom.toFixed(1),
-          ]),
-        ]}
-      />
+      <Fold name="Contributor by contributor">
+        <DataTable
+          label={`Contributors, ${name}`}
+          columns={columns}
+          rows={rows}
+          rowId={one => one.name}
+          leastPx={640}
+        />
+        <CopyTable
+          label={`Contributors, ${name}`}
+          cells={() => [
+            ['Contributor', `Half width, ${unit}`, 'Law', `Standard, ${unit}`, 'Degrees of freedom'],
+            ...rows.map(one => [
+              CONTRIBUTORS[one.name].label,
+              small(one.halfWidthUm * Math.abs(one.sensitivity)),
+              one.distribution,
+              small(standardOf(one)),
+              one.degreesOfFreedom === null ? '' : one.degreesOfFreedom.toFixed(1),
+            ]),
+          ]}
+        />
+      </Fold>
     </Panel>
   )
 }

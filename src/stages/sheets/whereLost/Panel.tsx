@@ -16,6 +16,7 @@ import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
+import { SaveChart } from '../../job/SaveChart'
 import { useAxisNow } from '../../job/useAxis'
 import { useCatalogue, useSettledEvaluation } from '../../job/useEvaluation'
 
@@ -154,6 +155,7 @@ function Shares() {
         accepted={axis.goals.backlashTargetUm / perUnit}
         namePx={120}
       />
+      <SaveChart name="where it is lost" legend={PARTS} />
       <chakra.div mt="2">
         <DataTable
           label="Shares of what is lost"
