@@ -50,8 +50,8 @@ check('types', 'tsc', ['--noEmit', '-p', '.'])
 check('style', 'biome', ['check', '--error-on-warnings', '.'])
 check('import rules', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'src', 'cli', 'tests'])
 check('dead code', 'knip', [])
-jest('unit')
-// Two files at a time: each has its own app, its own browser, and waits for what it looks for.
+jest('unit', ['--maxWorkers=2'])
+// Each file has its own app, its own browser, and waits for what it looks for.
 jest('browser', ['--maxWorkers=2'])
 process.stdout.write(`${count.passed} passed, ${count.failed} failed\n`)
 process.exit(count.failed ? 1 : 0)

@@ -70,6 +70,7 @@ export const PROVED_SKARROW_X: Proved = {
   pushRounds: [
     {
       ...begun('push-1', '2026-11-21T17:10:00.000Z'),
+      screw: 'first',
       at: 'slide',
       gaugeStepUm: 1,
       stations: numbered('push', [

@@ -150,6 +150,7 @@ describe('what readings say by themselves', () => {
       {
         ...round,
         id: 'l',
+        screw: 'first',
         forceN: 200,
         motorRadiusMm: 50,
         screwRadiusMm: 50,

@@ -36,6 +36,7 @@ describe('push and pull', () => {
           {
             id: 'p',
             ...begun,
+            screw: 'first',
             at: 'slide',
             gaugeStepUm: 1,
             stations: numbered(
@@ -123,7 +124,7 @@ describe('push and pull', () => {
 })
 
 describe('where it is lost', () => {
-  const arcs = { motorRadiusMm: 50, screwRadiusMm: 50 }
+  const arcs = { screw: 'first' as const, motorRadiusMm: 50, screwRadiusMm: 50 }
   const lost = (
     places: [motor: number, screw: number, end: number, nut: number, slide: number],
     more: object = {},

@@ -1,11 +1,13 @@
 import { longTom } from '../demo/longTom'
 import type { Axis } from '../document/axis'
+import { blankRow, numbered } from '../field/field'
 import { lastRound } from '../machine/align/rounds'
 import { axisOfScrew } from '../machine/align/screws'
 import { CATALOGUE } from '../machine/parts'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { screwRounds } from './screwLine/rounds'
+import { LOST_ROUNDS } from './whereLost/model'
 
 // Two screws drive the gantry: each is set by itself, then the two are squared.
 
@@ -64,4 +66,32 @@ test('a screw that was turned by itself after squaring: home, and square again',
     turned(null, '2026-11-23T10:00:00.000Z'),
   ])
     expect(find(axis, 'align.square')?.sentence).not.toContain('since then')
+})
+
+test('the five places and the pushes are of one screw each: the one that is loose is named', () => {
+  const places = (screw: 'first' | 'second', endUm: number) =>
+    blankRow(LOST_ROUNDS, screw, {
+      startedAt: '2026-11-25T17:00:00.000Z',
+      screw,
+      gaugeStepUm: 1,
+      forceN: 400,
+      motorRadiusMm: 50,
+      screwRadiusMm: 50,
+      stations: numbered(
+        screw,
+        [0, 1, 0].map(() => ({
+          motorHubUm: 2,
+          screwHubUm: 4,
+          screwEndUm: endUm,
+          nutFlangeUm: endUm + 4,
+          slideUm: endUm + 5,
+        })),
+      ),
+    })
+  const lost = (...rounds: Axis['lostRounds']) => find({ ...gantry, lostRounds: rounds }, 'prove.whereLost')
+  expect(lost(places('first', 5), places('second', 5))?.sentence).toMatch(/^Both screws; of the/)
+  expect(lost(places('first', 5), places('second', 160))?.sentence).toMatch(
+    /^Second screw: .*Most in the fixed bearings/,
+  )
+  expect(lost(places('first', 5))?.sentence).toContain('The second screw has no round yet')
 })

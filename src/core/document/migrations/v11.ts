@@ -1,6 +1,6 @@
 import { type Added, changeWith, givenWhat, type Plain } from './plain'
 
-// Version 11 to 12: a test knows its conditions, a circle the square beside it, an axis what its figures are uncertain by, and a
+// Version 11 to 12: a test knows its conditions, a push which of two screws it is of, a circle the square beside it, an axis what its figures are uncertain by, and a
 // job its acceptance.
 
 const CONDITIONS: Plain = { temperatureC: null, gauge: null, who: null }
@@ -29,6 +29,9 @@ const ADDED: Added = [
   ],
   [['label', 'gaugeStepUm', 'stations'], { ...CONDITIONS, feedMmPerMin: null, warmth: null }],
   [['label', 'runs', 'targets'], CONDITIONS],
+  // Of two screws, what was read until now was the first.
+  [['at', 'done', 'gaugeStepUm', 'stations'], { screw: 'first' }],
+  [['forceN', 'motorRadiusMm', 'screwRadiusMm', 'stations'], { screw: 'first' }],
   [
     ['otherAxis', 'acceptedUmPerM', 'stations'],
     { sideMm: 100, diagonalReadToUm: 30, diagonalAMm: null, diagonalBMm: null },

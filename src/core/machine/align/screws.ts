@@ -62,7 +62,7 @@ export const eachScrew =
             ? said
             : `${said} ${SCREW_WORDS[better.screw]}: ${better.judgement.sentence}`,
       }
-    const unread = `The ${otherThan(worse.screw)} screw has no round yet: each by itself, before the two are squared.`
+    const unread = `The ${otherThan(worse.screw)} screw has no round yet: each is read by itself.`
     switch (worse.judgement.state) {
       case 'unknown':
         return { ...worse.judgement, sentence: said }

@@ -32,6 +32,7 @@ test('what is set again is opened, with the proof, and nothing that leans on it'
 test('of two screws both are set again', () => {
   const { steps, ticks } = of(gantry)
   expect(stepsToRedo(steps, ticks, 'locknut').map(({ id }) => id)).toEqual(['preload', 'preload.2', 'proved'])
+  expect(stepsToRedo(steps, ticks, 'locknut', 'second').map(({ id }) => id)).toEqual(['preload.2', 'proved'])
 })
 
 test('every step that a fault or a share leads to is a step of some drive', () => {

@@ -1,4 +1,5 @@
 import type { Axis } from '../../document/axis'
+import type { WhichScrew } from '../align/rounds'
 import type { Step } from './step'
 
 /** What is done up or set again where something along the drive has moved, by what it is. */
@@ -24,13 +25,21 @@ const PROOF = 'proved'
 const baseOf = (id: string) => id.replace(/\.2$/, '')
 
 /**
- * The steps to open again for a mending: those that are ticked, on both screws where there are two, with the measuring of the
+ * The steps to open again for a mending: those that are ticked, of one screw where it is named or else of both, with the measuring of the
  * lost motion. What leans on them stays done, for it is set as it was: only what moved is set again.
  *
  * @example stepsToRedo(steps, axis.ticks, 'locknut').map(({ id }) => id) // ['preload', 'proved']
  */
-export function stepsToRedo(steps: readonly Step[], ticks: Axis['ticks'], what: Redone): Step[] {
+export function stepsToRedo(
+  steps: readonly Step[],
+  ticks: Axis['ticks'],
+  what: Redone,
+  screw: WhichScrew | null = null,
+): Step[] {
+  const number = screw && (screw === 'first' ? 1 : 2)
   const ids: readonly string[] = REDONE[what]
-  const again = steps.filter(({ id }) => ids.includes(baseOf(id)) && ticks[id])
+  const again = steps.filter(
+    ({ id, screw: of }) => ids.includes(baseOf(id)) && ticks[id] && (!number || !of || of === number),
+  )
   return again.length === 0 ? [] : [...again, ...steps.filter(({ id }) => id === PROOF && ticks[id])]
 }

@@ -3,6 +3,7 @@ import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness } from '../../machine/drive/stiffness'
 import { PART_SHARE } from '../../machine/prove/partShare'
@@ -18,7 +19,7 @@ export const PUSH_PULL_CHECKS = defineChecks({
   'prove.pushPull': {
     title: 'Play under push and pull',
     subject: 'proof',
-    judge(t, say) {
+    judge: eachScrew(pushRounds.pick, (t, say) => {
       const round = lastRound(pushRounds, t.axis)
       if (!round) return null
       const odd = oddAdvice(pushRounds, round, say)
@@ -72,6 +73,6 @@ export const PUSH_PULL_CHECKS = defineChecks({
             `${measured}, against ${small(targetUm)} accepted: these readings cannot tell. Push each way once more with every force${stepUm > targetUm / 4 ? ', with a finer gauge' : ''}.`,
           )
       }
-    },
+    }),
   },
 })

@@ -1,5 +1,5 @@
 import { choice, numberOf, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP, readingOrNone } from '../../machine/readings'
 
 const pull = numberOf('pull')
@@ -18,7 +18,7 @@ export const PUSHES = rows(
 
 /** The slide pushed and pulled with some forces, the drive held by its motor. */
 export const PUSH_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   at: choice('Indicator on', PUSHED_PLACES, {
     words: {
       slide: 'the slide',

@@ -3,6 +3,7 @@ import { defineChecks } from '../../evaluation/check'
 import { against, expanded, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { eachScrew } from '../../machine/align/screws'
 import { LOST_ROUNDS } from './model'
 import { giveUm, lostRounds, lostShares, reckonedShares, SHARES } from './rounds'
 import { SHARE_WORDS } from './words'
@@ -14,7 +15,7 @@ export const WHERE_LOST_CHECKS = defineChecks({
   'prove.whereLost': {
     title: 'Where it is lost',
     subject: 'proof',
-    judge(t, say) {
+    judge: eachScrew(lostRounds.pick, (t, say) => {
       const round = lastRound(lostRounds, t.axis)
       if (!round) return null
       const odd = oddAdvice(lostRounds, round, say)
@@ -73,6 +74,6 @@ export const WHERE_LOST_CHECKS = defineChecks({
             `${lost}; against ${small(targetUm)} beyond that these readings cannot tell. ${most}. Push and pull a few times more.`,
           )
       }
-    },
+    }),
   },
 })

@@ -1,5 +1,5 @@
 import { length, numberOf, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND_OF_SCREW } from '../../machine/align/rounds'
 import { GAUGE_STEP, readingOrNone } from '../../machine/readings'
 
 /** One push and pull, read at the five places one after another: how far the indicator goes from the one to the other. */
@@ -16,7 +16,7 @@ export const PLACES_READ = rows(
 )
 
 export const LOST_ROUNDS = rows('Round', {
-  ...ROUND,
+  ...ROUND_OF_SCREW,
   gaugeStepUm: GAUGE_STEP,
   forceN: numberOf('pull')('Pushed and pulled with', [1, 20_000], {
     blank: 100,

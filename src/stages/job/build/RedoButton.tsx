@@ -1,4 +1,5 @@
 import { attempt } from '@/core/evaluation/attempt'
+import type { WhichScrew } from '@/core/machine/align/rounds'
 import { procedure } from '@/core/machine/build/procedure'
 import { type Redone, stepsToRedo } from '@/core/machine/build/redo'
 import { openSteps } from '@/core/sheets/steps/edits'
@@ -8,11 +9,11 @@ import { useAxisNow } from '../useAxis'
 import { useSettledEvaluation } from '../useEvaluation'
 
 /** Opens the steps of the build again that are done anew where something is mended; not there where none of them is ticked. */
-export function RedoButton({ what }: { what: Redone }) {
+export function RedoButton({ what, screw }: { what: Redone; screw?: WhichScrew }) {
   const context = useSettledEvaluation()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const steps = stepsToRedo(attempt(() => procedure(context)).value ?? [], context.axis.ticks, what)
+  const steps = stepsToRedo(attempt(() => procedure(context)).value ?? [], context.axis.ticks, what, screw)
   const [first] = steps
   if (!first) return null
   return (

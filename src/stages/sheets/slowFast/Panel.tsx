@@ -16,7 +16,7 @@ import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
 import { DataTable } from '@/ui/table/DataTable'
 import { Compared } from '../../job/gauge/Compared'
-import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { useEdit, useJob, useUnits, whole } from '../../job/JobContext'
 import { go } from '../../job/place'
 import { Advice } from '../../job/rounds/Advice'
 import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
@@ -44,46 +44,50 @@ const HALVES: Readonly<Record<Manner, readonly [Half, Half]>> = {
   ],
 }
 
+const TITLES: Readonly<Record<Manner, { title: string; check: CheckId; note: string }>> = {
+  feed: {
+    title: 'Slow against fast',
+    check: 'prove.slowFast',
+    note: 'The same test twice, at the same places: come to each slowly, then as fast as it goes, and read when it stands. Play is the same both times. What differs is lag, wind-up or stick, which no controller takes out.',
+  },
+  warmth: {
+    title: 'Cold against warm',
+    check: 'prove.coldWarm',
+    note: 'The same test before the machine has run, and after an hour of work. What comes with warmth is a preload that goes, or a screw that has grown.',
+  },
+}
+const MANNERS = ['feed', 'warmth'] as const
+
 /** The same reversal slow and fast, cold and warm: play stays, and what changes is no play. */
 export function SlowFastPanel() {
   return (
     <>
-      <Two
-        manner="feed"
-        title="Slow against fast"
-        check="prove.slowFast"
-        note="The same test twice, at the same places: come to each slowly, then as fast as it goes, and read when it stands. Play is the same both times. What differs is lag, wind-up or stick, which no controller takes out."
-      />
-      <Two
-        manner="warmth"
-        title="Cold against warm"
-        check="prove.coldWarm"
-        note="The same test before the machine has run, and after an hour of work. What comes with warmth is a preload that goes, or a screw that has grown."
-      />
+      <chakra.div
+        display="grid"
+        gap="3"
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'repeat(2, minmax(0, 1fr))' }}
+      >
+        {MANNERS.map(manner => (
+          <Two key={manner} manner={manner} />
+        ))}
+      </chakra.div>
+      {MANNERS.map(manner => (
+        <PlaceByPlace key={manner} manner={manner} />
+      ))}
       <Tests />
     </>
   )
 }
 
-function Two({
-  manner,
-  title,
-  check,
-  note,
-}: {
-  manner: Manner
-  title: string
-  check: CheckId
-  note: string
-}) {
-  const axis = useSettledAxis()
+/** What is compared, what it says, and how each half is begun. */
+function Two({ manner }: { manner: Manner }) {
+  const axis = useAxis(whole)
   const axisNow = useAxisNow()
   const edit = useEdit()
   const jobId = useJob(job => job.id)
   const shop = useJob(job => job.shop)
   const units = useUnits()
-  const pair = latestPair(axis.tests, manner, mendedSince(axis))
-  const halves = HALVES[manner]
+  const { title, check, note } = TITLES[manner]
   const start = ({ word, begin }: Half) => {
     const now = axisNow()
     const travelMm = now.dimensions.wayTravelMm.value ?? now.goals.wantedTravelMm
@@ -101,29 +105,36 @@ function Two({
     edit(startTest(now, test))
     go({ jobId, axisId: now.id, stage: 'prove', sheet: 'reversal' })
   }
-  const begun = (half: Half) =>
-    half.word === 'slow' || half.word === 'fast'
-      ? `Start a ${half.word} test, ${say(half.begin(axis).feedMmPerMin as number, 'speed', units)}`
-      : `Start a ${half.word} test`
   return (
     <Panel title={title} note={note}>
       <Advice checks={[check]} />
-      {pair && (
-        <chakra.div mt="3">
-          <chakra.p fontSize="14px" mb="2">
-            “{pair.before.label}” of {dayWords(pair.before.startedAt)} against “{pair.after.label}” of{' '}
-            {dayWords(pair.after.startedAt)}.
-          </chakra.p>
-          <Compared lines={compareTests(pair.before, pair.after)} names={[halves[0].word, halves[1].word]} />
-        </chakra.div>
-      )}
       <chakra.div display="flex" gap="2" flexWrap="wrap" mt="3">
-        {halves.map(half => (
-          <Button key={half.word} variant={pair ? 'outline' : 'lamp'} onClick={() => start(half)}>
-            {begun(half)}
-          </Button>
-        ))}
+        {HALVES[manner].map(half => {
+          const { feedMmPerMin } = half.begin(axis)
+          return (
+            <Button key={half.word} variant="outline" onClick={() => start(half)}>
+              Start a {half.word} test{feedMmPerMin && `, ${say(feedMmPerMin, 'speed', units)}`}
+            </Button>
+          )
+        })}
       </chakra.div>
+    </Panel>
+  )
+}
+
+/** The latest two tests that can be compared, drawn and in figures. */
+function PlaceByPlace({ manner }: { manner: Manner }) {
+  const axis = useSettledAxis()
+  const pair = latestPair(axis.tests, manner, mendedSince(axis))
+  if (!pair) return null
+  const [first, second] = HALVES[manner]
+  return (
+    <Panel title={`${TITLES[manner].title}, place by place`}>
+      <chakra.p fontSize="14px" mb="2">
+        “{pair.before.label}” of {dayWords(pair.before.startedAt)} against “{pair.after.label}” of{' '}
+        {dayWords(pair.after.startedAt)}.
+      </chakra.p>
+      <Compared lines={compareTests(pair.before, pair.after)} names={[first.word, second.word]} />
     </Panel>
   )
 }

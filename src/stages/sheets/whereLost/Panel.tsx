@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import { stepOf } from '@/core/machine/align/judging'
+import type { WhichScrew } from '@/core/machine/align/rounds'
 import { choosePart, setPreload } from '@/core/machine/driveEdits'
 import { nutChoices } from '@/core/machine/prove/nutChoices'
 import { lostRounds, lostShares, reckonedShares, SHARES, type Share } from '@/core/sheets/whereLost/rounds'
@@ -166,13 +167,14 @@ function Shares() {
       </chakra.div>
       <ToMend
         shares={rows.filter(({ um, standardUm, reckonedUm }) => um - (reckonedUm ?? 0) > 2 * standardUm)}
+        screw={found.round.screw}
       />
     </chakra.div>
   )
 }
 
 /** What is done about the shares that lose more than they should: a step of the build opened again, or another choice. */
-function ToMend({ shares }: { shares: readonly Row[] }) {
+function ToMend({ shares, screw }: { shares: readonly Row[]; screw: WhichScrew }) {
   const [worst] = shares.toSorted((a, b) => b.um - (b.reckonedUm ?? 0) - (a.um - (a.reckonedUm ?? 0)))
   if (!worst) return null
   const { label, remedy, redo } = SHARE_WORDS[worst.share]
@@ -181,7 +183,7 @@ function ToMend({ shares }: { shares: readonly Row[] }) {
       <p>
         <strong>{label} first:</strong> {remedy}.
       </p>
-      {redo ? <RedoButton what={redo} /> : <NutChoices />}
+      {redo ? <RedoButton what={redo} screw={screw} /> : <NutChoices />}
     </chakra.section>
   )
 }
