@@ -140,6 +140,8 @@ test('lost steps, a circle and a scale, in inches too: what they come to, and wh
   await bench.typeReadings('Across, diameter 1', [120, 120.05, 120.05, 120, 119.95, 119.95])
   await bench.becomes('prove.circleSquare', 'fails')
   await bench.sees('lean towards each other', ADVICE)
+  // What was read stands as points on the wave through it.
+  await bench.page.waitForFunction(() => document.querySelectorAll('#sheet .recharts-line-dot').length === 6)
   await bench.sheet('Scale')
   await bench.click('button', 'Start a round')
   await bench.fill('Measured to a step of', '20', 'Tab')
@@ -148,6 +150,11 @@ test('lost steps, a circle and a scale, in inches too: what they come to, and wh
   await bench.page.keyboard.press('Enter')
   await bench.becomes('prove.scale', 'fails')
   await bench.sees(/Set 319\.\d+ steps a millimetre in place of 319\.872/, ADVICE)
+  // Calipers and a scale are no indicator: the next sheet starts with the step of that.
+  await bench.sheet('Where it is lost')
+  await bench.click('button', 'Start a round')
+  await bench.comesTo('Step of the gauge', '1')
+  await bench.sheet('Scale')
   await bench.click('button', 'Units: mm. Switch to inch')
   await bench.sees(/too far over its .*in, against .*thou/, ADVICE)
   expect(bench.errors).toEqual([])

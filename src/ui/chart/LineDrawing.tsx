@@ -10,6 +10,8 @@ export interface Series {
   dash?: string
   /** Drawn without standing in the legend: the edge of a band. */
   unnamed?: true
+  /** Drawn as points that nothing joins: what was read, beside the line through it. */
+  points?: true
 }
 
 export interface LineProps {
@@ -103,7 +105,7 @@ export function LineDrawing({
                 label={{ value: text, position: 'insideBottomRight', fill: chartColors.ink, fontSize: 13 }}
               />
             ))}
-          {series.slice(0, drawn).map(({ key, name, color, dash, unnamed }) => (
+          {series.slice(0, drawn).map(({ key, name, color, dash, unnamed, points }) => (
             <Line
               key={key}
               dataKey={key}
@@ -111,8 +113,8 @@ export function LineDrawing({
               stroke={color}
               strokeDasharray={dash}
               legendType={unnamed ? 'none' : undefined}
-              strokeWidth={2.2}
-              dot={false}
+              strokeWidth={points ? 0 : 2.2}
+              dot={points ? { r: 4.5, fill: color, fillOpacity: 1, stroke: color, strokeWidth: 1 } : false}
               isAnimationActive={false}
               type="linear"
             />

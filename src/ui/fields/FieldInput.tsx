@@ -142,7 +142,7 @@ type NumberProps = Omit<Props, 'field' | 'value' | 'label' | 'options'> & {
 
 /** Whole numbers are rounded as they come; a figure that must be there is not taken away. */
 function NumberInput({ field, label, value, units, onValue, dense, ...look }: NumberProps) {
-  const { quantity, min, max, whole, orNone, help } = field
+  const { quantity, unit, min, max, whole, orNone, help } = field
   const put = useCallback(
     (next: number | null, mergeKey: string) => {
       if (next === null && !orNone) return
@@ -160,6 +160,7 @@ function NumberInput({ field, label, value, units, onValue, dense, ...look }: Nu
       optional={orNone}
       value={value}
       onValue={put}
+      plainUnit={unit}
       hideUnit={dense}
       hint={dense ? undefined : help}
       {...look}

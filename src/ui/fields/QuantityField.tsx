@@ -12,6 +12,8 @@ interface Props extends QuantityRules {
   onValue: (value: number | null, mergeKey: string) => void
   /** Takes the label off the screen, for cells of a table. */
   hideLabel?: boolean
+  /** The unit of a plain number, such as `°C`: it is shown, not reckoned with. */
+  plainUnit?: string
   /** Leaves the unit to the head of a dense table. */
   hideUnit?: boolean
   disabled?: boolean
@@ -48,6 +50,7 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     value,
     onValue,
     hideLabel,
+    plainUnit,
     hideUnit,
     disabled,
     hint,
@@ -67,10 +70,10 @@ export const QuantityField = memo(function QuantityField(props: Props) {
   useLayoutEffect(() => {
     if (draft.followed > 0) input.current?.select()
   }, [draft.followed])
-  const { unit } = typedIn ?? quantityFacts(kind)[units]
+  const unit = plainUnit ?? (typedIn ?? quantityFacts(kind)[units]).unit
   const isMetric = typedIn ? typedIn.unit.endsWith('m') : units === 'mm'
   const otherUnits = isMetric ? 'inch' : 'mm'
-  const hasOther = quantityFacts(kind)[otherUnits].unit !== unit
+  const hasOther = !plainUnit && quantityFacts(kind)[otherUnits].unit !== unit
   const other =
     hasOther && draft.reading.ok && draft.reading.value !== null
       ? say(draft.reading.value, kind, otherUnits)

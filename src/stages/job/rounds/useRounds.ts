@@ -10,6 +10,7 @@ import {
   startRound,
   stationsOf,
 } from '@/core/machine/align/rounds'
+import { GAUGE_STEP } from '@/core/machine/readings'
 import { useEdit, useJob } from '../JobContext'
 import { useAxis, useAxisNow } from '../useAxis'
 import { rowActions } from '../useRows'
@@ -44,7 +45,9 @@ export function useRounds<R extends Round>(rounds: Rounds<R>) {
       const id = lastRound(rounds, axis)?.id
       if (!id) return
       const change = changeRound(rounds, axis, id, { [key]: value } as Partial<R>, mergeKey)
-      edit(key === 'gaugeStepUm' ? withGauge(change, value as number | null) : change)
+      // Calipers are no indicator: their step is not what the next sheet starts with.
+      const isIndicator = rounds.of.of[key] === GAUGE_STEP
+      edit(isIndicator ? withGauge(change, value as number | null) : change)
     },
     [rounds, axisNow, edit],
   )

@@ -115,7 +115,7 @@ function Across({ round }: { round: CircleRound }) {
       x={{ key: 'direction', label: 'direction, °' }}
       y={{ label: unit, decimals }}
       series={[
-        { key: 'read', name: 'read, less the mean', color: chartColors.lamp },
+        { key: 'read', name: 'read, less the mean', color: chartColors.lamp, points: true },
         { key: 'fit', name: 'scale and square', color: chartColors.ink, dash: '5 4' },
       ]}
     />
