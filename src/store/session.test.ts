@@ -6,6 +6,7 @@ import { renameJob, setDimension, setGoal } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
 import { addNote } from '@/core/document/logEdits'
+import { newFullTest, startFullTest, takeReadings } from '@/core/sheets/fullTest/edits'
 import { commitChange } from './commit'
 import { deleteJob, putBack } from './jobs'
 import { takeLeftovers, writeJournal } from './journal'
@@ -18,6 +19,8 @@ globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
 
 const { now, open, keep } = withSessions()
 const X = () => now.job.axes[0] as Axis
+const here = (session: Awaited<ReturnType<typeof open>>) => session.getState().job?.axes[0] as Axis
+const lastId = (session: Awaited<ReturnType<typeof open>>) => here(session).fullTests.at(-1)?.id ?? ''
 const stored = async () => (await now.db.jobs.get(now.job.id))?.job.axes[0]?.goals
 
 describe('typing', () => {
@@ -39,6 +42,29 @@ describe('typing', () => {
     await until(async () => (await now.db.history.count()) === 2)
     const labels = (await now.db.history.toArray()).map(({ label }) => label)
     expect(labels).toEqual(['Cutting force along the axis, axis X', 'Name of the job'])
+  })
+
+  test('readings that follow each other wait like typing, and each is a line of the history that is taken back by itself', async () => {
+    const session = await open()
+    const at = '2026-11-27T10:00:00.000Z'
+    session.edit(
+      startFullTest(
+        X(),
+        newFullTest(undefined, [5, 100], { label: 'Test', startedAt: at, gaugeStepUm: 1 }, newId),
+      ),
+    )
+    expect(session.isReading).toBe(false)
+    for (const um of [5, 6]) session.edit(takeReadings(here(session), lastId(session), [um]))
+    expect(session.isReading).toBe(true)
+    await until(async () => (await now.db.history.count()) === 3)
+    const saved = async () =>
+      (await now.db.jobs.get(now.job.id))?.job.axes[0]?.fullTests.at(-1)?.targets.map(one => one.positiveUm)
+    expect(await saved()).toEqual([[5], [6]])
+    await session.undo()
+    await until(async () => JSON.stringify(await saved()) === '[[5],[]]')
+    // A column that is pasted is one change, and nothing follows it at once.
+    session.edit(takeReadings(here(session), lastId(session), [7, 8]))
+    expect(session.isReading).toBe(false)
   })
 
   test('an edit that changes nothing is not saved', async () => {

@@ -4,6 +4,7 @@ import type { Axis } from '../document/axis'
 import { type Edit, runEdit } from '../document/edit'
 import type { Job } from '../document/job'
 import { numbered } from '../field/field'
+import { writeCalendar } from '../formats/calendarFile'
 import { readCsv } from '../formats/csv'
 import { catalogueOf } from '../machine/parts'
 import { NOTHING_NOTED } from '../machine/prove/conditions'
@@ -191,6 +192,15 @@ describe('proved again', () => {
       ['Proof after ten hours of running: Skarrow 8', '2026-12-15', '2026-12-16'],
       ['Proof after half a year: Skarrow 8', '2027-06-01', '2027-06-02'],
     ])
+  })
+
+  test('stands in the calendar file as whole days, in the order in which it comes', () => {
+    const file = writeCalendar('Proofs', reproofEntries(accepted), '2026-12-01T10:00:00Z')
+    expect(file.match(/DTSTART;VALUE=DATE:(\d+)/g)).toEqual([
+      'DTSTART;VALUE=DATE:20261215',
+      'DTSTART;VALUE=DATE:20270601',
+    ])
+    expect(file).toContain('Reversal on every axis: X\\, Y\\, Z')
   })
 
   test('is done when every axis was tested since; then it is off the calendar and the next one asks for tests of its own', () => {

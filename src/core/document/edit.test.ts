@@ -8,11 +8,13 @@ import { putOwnPart, takeParts } from '../machine/parts/partEdits'
 import { NOTHING_NOTED } from '../machine/prove/conditions'
 import { setOrderStates, takeQuotes } from '../orders/orderEdits'
 import { LIMITS } from '../sheets/firstChecks'
+import * as full from '../sheets/fullTest/edits'
 import { newAxis } from '../sheets/newJob'
 import * as reversal from '../sheets/reversal/edits'
 import { jobSchema } from '../sheets/schema'
 import { screwRounds } from '../sheets/screwLine/rounds'
 import { openSteps, tickStep } from '../sheets/steps/edits'
+import * as acceptance from './acceptanceEdits'
 import type { Axis } from './axis'
 import {
   applyChange,
@@ -36,6 +38,11 @@ const { job } = skarrow()
 const X = job.axes[0] as Axis
 const stamp = { id: 'c1', at: '2026-11-24T08:00:00.000Z' }
 const run = (command: Edit, on = job) => runEdit(on, command, stamp)
+
+const ids = (word: string) => {
+  let count = 0
+  return () => `${word}-${++count}`
+}
 
 const every: Edit[] = [
   commands.renameJob('Other'),
@@ -114,6 +121,34 @@ const every: Edit[] = [
   reversal.setTestPlace(X, 'test-2', 'station-2', 210),
   reversal.finishTest(X, 'test-2', stamp.at, 'done'),
   reversal.removeTest(X, 'test-1'),
+  reversal.setTestConditions(X, 'test-2', { feedMmPerMin: 3000, warmth: 'warm', who: null }),
+  reversal.startTest(
+    X,
+    reversal.newReversalTest(X, [], { label: 'Slow', startedAt: stamp.at, feedMmPerMin: 100 }, ids('slow')),
+  ),
+  full.startFullTest(
+    X,
+    full.newFullTest(
+      X.fullTests[0],
+      [],
+      { label: 'Again', startedAt: stamp.at, gaugeStepUm: 1 },
+      ids('full'),
+    ),
+  ),
+  full.changeFullTest(X, 'full-1', { runs: 6, who: 'E. Vale' }),
+  full.retakeReading(
+    X,
+    'full-1',
+    { targetId: 'target-1', targetMm: 5, way: 'positiveUm', run: 0 },
+    21,
+    'again',
+  ),
+  full.putReadings(X, 'full-1', { runs: 2, targets: [] }, 0, 'readings.csv'),
+  full.removeFullTest(X, 'full-1'),
+  acceptance.setAcceptance('customer', 'The yard shed'),
+  acceptance.setAcceptance('hoursAWeek', 12),
+  acceptance.acceptMachine('2026-12-01', 'Accepted.'),
+  acceptance.setReproved('ten-hours', '2026-12-15'),
 ]
 
 test.each(every.map(command => [command.label, command] as const))(

@@ -472,4 +472,26 @@ describe('a change that was not saved before the app was newer', () => {
     expect(patches[0]?.now).toMatchObject({ ...axis, fullTests: [], compensation: { spacingMm: 20 } })
     expect(changeUp(change, SCHEMA_VERSION)).toEqual(change)
   })
+
+  test('of version 11 that begins a test, a round or an axis has what goes with it now, and nothing is made up', () => {
+    const noted = { temperatureC: null, gauge: null, who: null }
+    const { history, job: now } = readJobFile(readFileSync(join(FIXTURES, 'job-v11.json'), 'utf8'))
+    const begun = history.flatMap(({ patches }) => patches.map(({ now: row }) => row as object))
+    expect(begun).toMatchObject([
+      { label: 'Locknut taken up', ...noted, feedMmPerMin: null, warmth: null },
+      { label: 'Again', runs: 5, ...noted },
+      { otherAxis: 'Y', sideMm: 100, diagonalAMm: null, diagonalBMm: null },
+    ])
+    expect(begun[1]).not.toHaveProperty('warmth')
+    const [axis] = now.axes
+    expect(axis?.uncertainty).toEqual({
+      gaugeErrorUm: null,
+      temperatureK: null,
+      outOfLineDeg: null,
+      settingUpUm: null,
+    })
+    expect(axis?.pushRounds).toMatchObject([{ screw: 'first' }])
+    expect(axis?.squareRounds.every(round => !('sideMm' in round))).toBe(true)
+    expect(now.acceptance).toMatchObject({ acceptedDay: null, points: [], reproved: {} })
+  })
 })

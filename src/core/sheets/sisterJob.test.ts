@@ -1,4 +1,5 @@
 import { demoJobs } from '../demo'
+import { NOT_ACCEPTED } from '../document/acceptance'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from './evaluateAxis'
 import { jobSchema } from './schema'
@@ -25,6 +26,12 @@ describe.each(jobs.map(job => [job.name, job] as const))('the next machine like 
       expect(judged).not.toContain('prove')
     }
     expect(next.entries).toHaveLength(1)
+    // Nobody has accepted it, whoever took the first one over.
+    const accepted = {
+      ...job,
+      acceptance: { ...job.acceptance, acceptedDay: '2026-12-01', customer: 'The yard' },
+    }
+    expect(sisterJob(accepted, 'The next', ALL, AT).job.acceptance).toEqual(NOT_ACCEPTED)
     expect(next.entries[0]).toMatchObject({ jobId: next.job.id, kind: 'job' })
     expect(next.entries[0]?.text).toContain(`Started from ${job.name}, with its choices, limits, plans.`)
   })

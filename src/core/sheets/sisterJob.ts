@@ -1,4 +1,5 @@
 import { produce } from 'immer'
+import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis } from '../document/axis'
 import { newId } from '../document/id'
 import type { Job, LogEntry } from '../document/job'
@@ -110,6 +111,7 @@ export function sisterJob(
       createdAt: at,
       archived: false,
       orders: {},
+      acceptance: NOT_ACCEPTED,
       plan: sisterPlan(job.plan, idOf),
       axes: job.axes.map(axis => ({ ...sisterAxis(axis, take), id: idOf.get(axis.id) as string })),
     },
