@@ -118,6 +118,15 @@ test('with every axis proved, what is left open is the machine: its square, a fi
   expect(fixed.open).toContain('For the time being: stop switch taped up')
 })
 
+test('before and after are two tests that were taken alike: a fast one is not held against a slow one', () => {
+  const [x] = demo.axes as [Axis]
+  const [first, last] = x.tests as [Axis['tests'][number], Axis['tests'][number]]
+  const fast = { ...last, id: 'fast', label: 'Fast', feedMmPerMin: 3000 }
+  const change = (tests: Axis['tests']) => of({ ...demo, axes: [{ ...x, tests }] }).axes[0]?.change
+  expect(change([first, fast, last])).toMatchObject({ before: 'As first built', after: 'Gib nipped up' })
+  expect(change([first, last, fast])).toBeNull()
+})
+
 test('what was read before something was mended is asked for again', () => {
   const [x] = demo.axes as [Axis]
   const mended = {
@@ -206,6 +215,13 @@ describe('proved again', () => {
   test('is done when every axis was tested since; then it is off the calendar and the next one asks for tests of its own', () => {
     const tested = { ...accepted, axes: accepted.axes.map(axis => proved(axis, '2026-12-14')) }
     expect(reproofsOf(tested)[0]?.untested).toEqual([])
+    // One that was only begun, or read from a made-up gauge, is none.
+    const begun = tested.axes.map(axis => ({
+      ...axis,
+      tests: axis.tests.map(one => ({ ...one, stations: [] })),
+      fullTests: axis.fullTests.map(one => ({ ...one, label: 'Again (practice)' })),
+    }))
+    expect(reproofsOf({ ...tested, axes: begun })[0]?.untested).toEqual(['X', 'Y', 'Z'])
     const done = edited(tested, setReproved('ten-hours', '2026-12-15'))
     expect(reproofsOf(done)).toMatchObject([
       { doneDay: '2026-12-15', untested: [] },

@@ -5,6 +5,7 @@ import { linesOfAxis, openFixes } from '../document/logLines'
 import { type Finding, type Measure, STATE_WORDS, type State } from '../evaluation/finding'
 import { type Comparison, compareTests } from '../machine/prove/compare'
 import { conditionsWords } from '../machine/prove/conditions'
+import { sameManner } from '../machine/prove/manner'
 import { mendedSince } from '../machine/prove/mendedSince'
 import { isPractice } from '../machine/prove/practice'
 import type { SheetId } from '../sheets'
@@ -53,7 +54,7 @@ export interface AcceptedAxis {
   name: string
   title: string
   results: AcceptedResult[]
-  /** The first test against the last; null while there is but one. */
+  /** The first test against the last, both taken alike; null while there is but one. */
   change: (Comparison & { before: string; beforeAt: string; after: string; afterAt: string }) | null
   open: string[]
 }
@@ -108,10 +109,11 @@ function sourceOf(
   }
 }
 
-/** The first test of an axis against its last, where most was lost. */
+/** The first test of an axis that was taken as its last one was, against that, where most was lost. */
 function changeOf({ tests }: Axis): AcceptedAxis['change'] {
-  const [first, last] = [tests[0], tests.at(-1)]
-  if (!first || !last || first === last) return null
+  const last = tests.at(-1)
+  const first = last && tests.find(one => one !== last && sameManner(one, last))
+  if (!first || !last) return null
   const worst = compareTests(first, last).toSorted((a, b) => b.beforeUm - a.beforeUm)[0]
   return worst
     ? { ...worst, before: first.label, beforeAt: first.startedAt, after: last.label, afterAt: last.startedAt }

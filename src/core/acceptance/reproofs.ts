@@ -3,6 +3,8 @@ import { REPROOFS, type ReproofKind } from '../document/acceptance'
 import { REPROOF_WORDS } from '../document/acceptanceEdits'
 import type { Job } from '../document/job'
 import type { CalendarEntry } from '../formats/calendarFile'
+import { reversalsOf, stationReversal, type Tested } from '../machine/prove/compare'
+import { isPractice } from '../machine/prove/practice'
 import { dayAfter } from '../planning/days'
 
 /** Screws of joints settle and a new nut runs in over the first hours; wear shows over months. */
@@ -23,6 +25,12 @@ export interface Reproof {
 export const dayOfHours = (fromDay: string, hours: number, hoursAWeek: number): string =>
   dayAfter(fromDay, Math.ceil((hours / hoursAWeek) * 7))
 
+/** Whether a test was begun after a day and read on the machine itself: one that was only begun proves nothing. */
+const counts = (of: { label: string; startedAt: string }, test: Tested, afterDay: string): boolean =>
+  of.startedAt.slice(0, 10) > afterDay &&
+  !isPractice(of) &&
+  test.stations.some(station => stationReversal(station, test.gaugeStepUm) !== null)
+
 /** The later days on which a machine is proved again; none before it is accepted. */
 export function reproofsOf({ acceptance, axes }: Pick<Job, 'acceptance' | 'axes'>): Reproof[] {
   const { acceptedDay, hoursAWeek, reproved } = acceptance
@@ -40,7 +48,8 @@ export function reproofsOf({ acceptance, axes }: Pick<Job, 'acceptance' | 'axes'
     const untested = axes
       .filter(
         ({ tests, fullTests }) =>
-          ![...tests, ...fullTests].some(({ startedAt }) => startedAt.slice(0, 10) > from),
+          !tests.some(test => counts(test, test, from)) &&
+          !fullTests.some(test => counts(test, reversalsOf(test), from)),
       )
       .map(({ name }) => name)
     if (doneDay !== null) since = doneDay

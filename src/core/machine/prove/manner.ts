@@ -22,6 +22,9 @@ const OTHER_FEED = 2
 
 const isSlower = (a: MannerOfTest, b: MannerOfTest): boolean =>
   a.feedMmPerMin !== null && b.feedMmPerMin !== null && b.feedMmPerMin >= OTHER_FEED * a.feedMmPerMin
+/** Whether two tests were taken alike, as far as anybody noted. */
+export const sameManner = (a: MannerOfTest, b: MannerOfTest): boolean => sameFeed(a, b) && sameWarmth(a, b)
+
 const sameFeed = (a: MannerOfTest, b: MannerOfTest) => !isSlower(a, b) && !isSlower(b, a)
 const sameWarmth = (a: MannerOfTest, b: MannerOfTest) =>
   a.warmth === null || b.warmth === null || a.warmth === b.warmth
