@@ -91,7 +91,9 @@ test('the demo in inches, from survey to printed record', async () => {
   // Prove: far more is lost than the parts account for, and the gib was not it.
   await bench.stage('Prove')
   await bench.sees(/The parts account for 0\.3\d thou of it\. The other 1\.3\d thou are a fault to find/)
+  await bench.click('link', 'Before against after')
   await bench.sees('no change that counts')
+  await bench.sheet('Reversal test')
   expect(await working(bench, 'Working of the measured lost motion')).toContain('Student')
   await bench.click('button', 'As first built Nov 14, 2026')
   await bench.sees('Station 3 at')
@@ -103,7 +105,9 @@ test('the demo in inches, from survey to printed record', async () => {
     [0.25, -0.21, 0.27, -0.2, 0.26, -0.22, 0.25, -0.21, 0.26, -0.21],
   )
   await bench.becomes('prove.reversal', 'holds')
+  await bench.sheet('Before and after')
   await bench.sees('less: it counts')
+  await bench.sheet('Reversal test')
   await bench.click('button', 'Close the test')
 
   // Log: the closed test is in it; a fix is mended and stays on the record.

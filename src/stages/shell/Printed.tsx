@@ -83,7 +83,7 @@ function Findings({ stage }: { stage: Stage }) {
 }
 
 /** So long the sheets of a stage may take to come; those that are there then are printed. */
-const LONGEST_MS = 8000
+const LONGEST_MS = 30_000
 const LOOK_EVERY_MS = 100
 
 /** Every sheet of a stage under one another, for as long as it takes to print them. */

@@ -26,7 +26,7 @@ interface Props {
 }
 
 /** So many rows are shown at first: a screenful. */
-const FIRST_ROWS = 12
+const FIRST_ROWS = 10
 
 /** "2 fail", "1 close". */
 const would = ({ worst, worstCount }: PartVerdict) =>

@@ -33,6 +33,7 @@ import { StateMark } from '@/ui/verdicts/StateMark'
 import { GaugeFields, useReadingUnit } from '../../job/GaugeFields'
 import { TestConditions } from '../../job/gauge/TestConditions'
 import { useEdit, useJob, useUnits, whole } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
 import { useAxis } from '../../job/useAxis'
 import { useEvaluation } from '../../job/useEvaluation'
 
@@ -48,6 +49,7 @@ const REVERSAL_CONDITIONS = { ...MANNER, ...CONDITIONS }
 /** What a reversal loses, measured, test by test. */
 export function ReversalPanel() {
   const axis = useAxis(whole)
+  const jobId = useJob(job => job.id)
   const [shownId, setShownId] = useState<string | null>(null)
   const shown = axis.tests.find(({ id }) => id === shownId) ?? axis.tests.at(-1)
   return (
@@ -68,6 +70,12 @@ export function ReversalPanel() {
               <chakra.span fontWeight={400}>{dayWords(test.startedAt)}</chakra.span>
             </Button>
           ))}
+          <PlaceButton
+            variant="quiet"
+            place={{ jobId, axisId: axis.id, stage: 'prove', sheet: 'beforeAfter' }}
+          >
+            Before against after
+          </PlaceButton>
         </chakra.nav>
       )}
       {shown && <Test key={shown.id} axis={axis} test={shown} latest={shown === axis.tests.at(-1)} />}
