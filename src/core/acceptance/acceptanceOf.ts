@@ -120,6 +120,16 @@ function changeOf({ tests }: Axis): AcceptedAxis['change'] {
     : null
 }
 
+/** All that is still open: of each axis, with its name, then of the machine as a whole. */
+export const openPoints = ({ axes, open }: Pick<AcceptanceSheet, 'axes' | 'open'>): string[] => [
+  ...axes.flatMap(({ name, open: points }) => points.map(point => `${name}: ${point}`)),
+  ...open,
+]
+
+/** What both agreed is still to be done, as it stands among the open points. */
+export const agreedPoints = ({ points }: Acceptance): string[] =>
+  points.filter(({ what }) => what !== '').map(({ what, byDay }) => (byDay ? `${what} (by ${byDay})` : what))
+
 /** How the state of a result is said: what nobody tested is not just not known. */
 export const stateWords = ({ at, state }: Pick<AcceptedResult, 'at' | 'state'>): string =>
   at === null ? 'Not tested' : STATE_WORDS[state]
@@ -231,9 +241,7 @@ export function acceptanceOf(
     ...openFixes(entries.filter(({ hidden }) => !hidden))
       .filter(({ axisId }) => axisId === null)
       .map(({ text }) => `For the time being: ${text}`),
-    ...job.acceptance.points
-      .filter(({ what }) => what !== '')
-      .map(({ what, byDay }) => (byDay ? `${what} (by ${byDay})` : what)),
+    ...agreedPoints(job.acceptance),
   ]
   return {
     machine: job.name,
@@ -243,6 +251,6 @@ export function acceptanceOf(
     axes,
     open,
     reproofs: reproofsOf(job),
-    isComplete: open.length === 0 && axes.every(one => one.open.length === 0),
+    isComplete: openPoints({ axes, open }).length === 0,
   }
 }

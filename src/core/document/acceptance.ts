@@ -1,4 +1,15 @@
-import { day, dayOrNone, map, plain, record, rows, type ValueOf, words, wordsOrNone } from '../field/field'
+import {
+  blankRecord,
+  day,
+  dayOrNone,
+  map,
+  plain,
+  record,
+  rows,
+  type ValueOf,
+  words,
+  wordsOrNone,
+} from '../field/field'
 
 /** What is still to be done when a machine is handed over, agreed by both. */
 export const OPEN_POINTS = rows(
@@ -25,14 +36,5 @@ export const ACCEPTANCE = record('Acceptance', {
 })
 export type Acceptance = ValueOf<typeof ACCEPTANCE>
 
-export const NOT_ACCEPTED: Acceptance = {
-  customer: null,
-  place: null,
-  testedBy: null,
-  acceptedBy: null,
-  acceptedDay: null,
-  hoursAWeek: null,
-  remarks: null,
-  points: [],
-  reproved: {},
-}
+/** A machine that nobody has taken over yet. */
+export const NOT_ACCEPTED: Acceptance = blankRecord(ACCEPTANCE.of)

@@ -1,5 +1,6 @@
 import { DIMENSIONS } from '../document/dimensions'
 import type { Stage } from '../document/stages'
+import { sentenceCase } from '../units/sentenceCase'
 import { PART_WORDS } from './check'
 import { type Finding, STATES, type State } from './finding'
 import type { Missing } from './notKnown'
@@ -27,8 +28,6 @@ export interface VerdictGroups {
   /** What is not known yet, by what it waits for; what the sheet in hand waits for comes first. */
   waiting: Waiting[]
 }
-
-const sentenceCase = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1)
 
 /** What is missing, as a thing: "A motor", "Moving mass, with the heaviest work". */
 const missingWords = (missing: Missing): string =>

@@ -1,6 +1,6 @@
 import { blankRow } from '../field/field'
 import { READING } from '../machine/readings'
-import { courseOf } from '../sheets/fullTest/course'
+import { courseOf, wayWord } from '../sheets/fullTest/course'
 import { FULL_TESTS, type FullTest, TARGETS, type Target } from '../sheets/fullTest/model'
 import { MM_PER_INCH, type UnitSystem } from '../units/quantity'
 import { CsvFileError, type CsvProblem, type CsvStyle, problemAt, readCsv, tidyFigure, writeCsv } from './csv'
@@ -33,7 +33,7 @@ export function writeFullTestCsv(test: Plan, units: UnitSystem, style: CsvStyle)
       : [
           [
             tidyFigure(inch ? targetMm / MM_PER_INCH : targetMm),
-            way === 'positiveUm' ? 'up' : 'down',
+            wayWord(way),
             run + 1,
             tidyFigure(inch ? readingUm / UM_PER_THOU : readingUm),
           ],
@@ -141,12 +141,12 @@ function placed(lines: readonly Line[], test: Plan, newId: () => string) {
     const place = `${target.id} ${way} ${run}`
     if (seen.has(place))
       throw new CsvFileError(
-        `The file has run ${run + 1} going ${way === 'positiveUm' ? 'up' : 'down'} at ${tidyFigure(targetMm)} mm twice. Nothing was taken.`,
+        `The file has run ${run + 1} going ${wayWord(way)} at ${tidyFigure(targetMm)} mm twice. Nothing was taken.`,
       )
     seen.add(place)
     if (run > target[way].length)
       throw new CsvFileError(
-        `At ${tidyFigure(targetMm)} mm, going ${way === 'positiveUm' ? 'up' : 'down'}, the file has run ${run + 1} without run ${target[way].length + 1}. Nothing was taken.`,
+        `At ${tidyFigure(targetMm)} mm, going ${wayWord(way)}, the file has run ${run + 1} without run ${target[way].length + 1}. Nothing was taken.`,
       )
     target[way][run] = readingUm
   }

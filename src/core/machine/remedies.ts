@@ -210,6 +210,9 @@ export function counterbalance(): RemedyFinder {
   }
 }
 
+/** More preload than this share of its capacity wears a nut out. */
+export const MOST_PRELOAD_SHARE = 0.1
+
 /** More preload, up to a tenth of the nut's capacity. */
 export function preload(): RemedyFinder {
   return trial => {
@@ -218,7 +221,7 @@ export function preload(): RemedyFinder {
     if (!screw?.dynamicCapacityN || screw.preloadN === 0) return []
     return solve(trial, {
       from: axis.preloadN ?? screw.preloadN,
-      to: 0.1 * screw.dynamicCapacityN,
+      to: MOST_PRELOAD_SHARE * screw.dynamicCapacityN,
       quantity: 'force',
       change: preloadN => draft => {
         draft.preloadN = preloadN

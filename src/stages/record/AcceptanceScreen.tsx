@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { type AcceptedAxis, stateWords } from '@/core/acceptance/acceptanceOf'
+import { type AcceptedAxis, openPoints, stateWords } from '@/core/acceptance/acceptanceOf'
 import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
@@ -21,7 +21,9 @@ const Th = chakra('th', {
 
 /** The whole machine as it is handed over, to print and to sign. */
 export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
-  const { machine, machineKind, terms, axes, open, reproofs, isComplete } = useAcceptance()
+  const sheet = useAcceptance()
+  const { machine, machineKind, terms, axes, reproofs, isComplete } = sheet
+  const points = openPoints(sheet)
   const facts: [string, string][] = [
     ['Machine', `${machine}, ${machineKind}`],
     ['Made for', terms.customer ?? ''],
@@ -48,24 +50,17 @@ export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
       <chakra.p mt="2" fontWeight={700} data-whole>
         {isComplete
           ? 'Every axis holds what it must, and nothing is open.'
-          : `Handed over with ${openCount(axes, open)}, listed below.`}
+          : `Handed over with ${points.length === 1 ? '1 open point' : `${points.length} open points`}, listed below.`}
       </chakra.p>
       {axes.map(axis => (
         <OneAxis key={axis.axisId} axis={axis} />
       ))}
       <Block title="Open points">
-        {openCount(axes, open) === 'nothing open' ? (
+        {isComplete ? (
           <p>None.</p>
         ) : (
           <chakra.ul pl="5" listStyleType="disc">
-            {axes.flatMap(({ name, open: points }) =>
-              points.map(point => (
-                <li key={`${name} ${point}`}>
-                  {name}: {point}
-                </li>
-              )),
-            )}
-            {open.map(point => (
+            {points.map(point => (
               <li key={point}>{point}</li>
             ))}
           </chakra.ul>
@@ -100,11 +95,6 @@ export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
       </chakra.p>
     </PaperScreen>
   )
-}
-
-const openCount = (axes: readonly AcceptedAxis[], open: readonly string[]): string => {
-  const count = open.length + axes.reduce((sum, one) => sum + one.open.length, 0)
-  return count === 0 ? 'nothing open' : count === 1 ? '1 open point' : `${count} open points`
 }
 
 function OneAxis({ axis: { name, title, results, change } }: { axis: AcceptedAxis }) {

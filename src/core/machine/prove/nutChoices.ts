@@ -1,7 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
+import { MOST_PRELOAD_SHARE } from '../remedies'
 
-/** More preload than this share of its capacity wears a nut out. */
-const MOST_PRELOAD_SHARE = 0.1
 /** So much more at a time, so that what it does is seen before more is given. */
 const MORE_PRELOAD = 1.3
 

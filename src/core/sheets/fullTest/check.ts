@@ -3,12 +3,12 @@ import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
 import { type ContributorName, narrows } from '../../machine/prove/uncertainty'
-import { progressOf } from './course'
+import { progressOf, wayWord } from './course'
 import { fullFigures, isQuick, type OddStop, oddStops } from './judged'
 
 /** What is odd about a reading, in words. */
 const oddSaid = ({ targetMm, way, run, readingUm, why }: OddStop, say: Say): string => {
-  const which = `Run ${run + 1} going ${way === 'positiveUm' ? 'up' : 'down'} at ${say(targetMm, 'length', 1)}, ${say(readingUm, 'smallLength')}`
+  const which = `Run ${run + 1} going ${wayWord(way)} at ${say(targetMm, 'length', 1)}, ${say(readingUm, 'smallLength')}`
   return why === 'finer'
     ? `${which}, is finer than the gauge can show: was it typed in another unit?`
     : `${which}, stands apart from the others there: take it again.`

@@ -11,6 +11,9 @@ export interface Stop {
   run: number
 }
 
+/** The way of a reading in a word. @example wayWord('positiveUm') // 'up' */
+export const wayWord = (way: Stop['way']): 'up' | 'down' => (way === 'positiveUm' ? 'up' : 'down')
+
 type Plan = Pick<FullTest, 'runs' | 'targets'>
 
 /** The targets as the slide comes to them going up. */

@@ -1,5 +1,5 @@
 import type { UnitSystem } from '../../units/quantity'
-import { courseOf } from './course'
+import { courseOf, wayWord } from './course'
 import type { FullTest } from './model'
 
 const MM_PER_INCH = 25.4
@@ -44,9 +44,7 @@ export function testProgram({ machine, axis, units, test }: Program): string {
     return [
       ...(turns ? [line(move(past))] : []),
       line(move(stop.targetMm)),
-      line(
-        `G4 P${test.dwellS.toFixed(1)} ${comment(`run ${stop.run + 1} ${stop.way === 'positiveUm' ? 'up' : 'down'}: read`)}`,
-      ),
+      line(`G4 P${test.dwellS.toFixed(1)} ${comment(`run ${stop.run + 1} ${wayWord(stop.way)}: read`)}`),
     ]
   })
   return [

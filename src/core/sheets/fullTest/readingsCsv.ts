@@ -3,7 +3,7 @@ import type { UnitSystem } from '../../units/quantity'
 import { quantityFacts } from '../../units/quantity'
 import type { ReadingUnit } from '../../units/readingUnit'
 import { printReading, readingUnit } from '../../units/readingUnit'
-import { courseOf } from './course'
+import { courseOf, wayWord } from './course'
 import type { FullTest } from './model'
 
 /**
@@ -22,7 +22,7 @@ export function readingLines(test: FullTest, units: UnitSystem, typedIn: Reading
         : [
             [
               printField(targetMm, 'length', units),
-              way === 'positiveUm' ? 'up' : 'down',
+              wayWord(way),
               String(run + 1),
               printReading(readingUm, typedIn),
             ],

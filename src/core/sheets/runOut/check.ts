@@ -7,6 +7,7 @@ import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
 import { nearestMm, sideLoad } from '../../machine/align/sideLoad'
 import { lifeLeftWords } from '../../machine/align/worth'
+import { sentenceCase } from '../../units/sentenceCase'
 import { WOBBLES, type Wobble } from './model'
 import { runOutRounds, wobblesOf } from './rounds'
 
@@ -36,7 +37,7 @@ export function judgeWobbles(
     const is = (state: State, sentence: string): WobbleVerdict => ({
       wobble,
       state,
-      sentence: `${where.charAt(0).toUpperCase()}${where.slice(1)}, ${small(wobble.wholeUm)}: ${sentence}`,
+      sentence: `${sentenceCase(where)}, ${small(wobble.wholeUm)}: ${sentence}`,
     })
     if (wobble.where === 'free')
       return is(

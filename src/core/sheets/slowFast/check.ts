@@ -3,6 +3,7 @@ import { against, finely, noAdvice, told } from '../../machine/align/judging'
 import { latestPair, type Manner } from '../../machine/prove/manner'
 import { mendedSince } from '../../machine/prove/mendedSince'
 import { PART_SHARE } from '../../machine/prove/partShare'
+import { sentenceCase } from '../../units/sentenceCase'
 
 interface Words {
   /** What both tests are, in the order of the pair. */
@@ -27,7 +28,7 @@ const compared =
     const countsUm = PART_SHARE * t.axis.goals.backlashTargetUm
     const where = positionMm === null ? 'at the worst place of each' : `at ${say(positionMm, 'length', 1)}`
     const lost = `${where} it loses ${small(beforeUm)} ${named(before, say)} and ${small(afterUm)} ${named(after, say)}`
-    const said = `${lost[0]?.toUpperCase()}${lost.slice(1)}: ${small(Math.abs(differenceUm))} ± ${small(expandedUm)} apart, where ${small(countsUm)} count`
+    const said = `${sentenceCase(lost)}: ${small(Math.abs(differenceUm))} ± ${small(expandedUm)} apart, where ${small(countsUm)} count`
     const figures = [Math.abs(differenceUm), countsUm, expandedUm] as const
     switch (told(differenceUm, expandedUm, countsUm)) {
       case 'within':

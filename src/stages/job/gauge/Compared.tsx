@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import type { Comparison } from '@/core/machine/prove/compare'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
+import { sentenceCase } from '@/core/units/sentenceCase'
 import { BarsFigure } from '@/ui/chart/BarsFigure'
 import { chartColors } from '@/ui/chart/chartColors'
 import { CopyTable } from '@/ui/table/CopyTable'
@@ -34,8 +35,8 @@ export function Compared({ lines, names: [first, second] }: Props) {
   const { unit, perUnit, decimals } = quantityFacts('smallLength')[units]
   const columns: TableColumn<Comparison>[] = [
     { id: 'place', head: 'Place', cell: ({ positionMm }) => at(positionMm) },
-    { id: 'before', head: capital(first), figures: true, cell: row => small(row.beforeUm) },
-    { id: 'after', head: capital(second), figures: true, cell: row => small(row.afterUm) },
+    { id: 'before', head: sentenceCase(first), figures: true, cell: row => small(row.beforeUm) },
+    { id: 'after', head: sentenceCase(second), figures: true, cell: row => small(row.afterUm) },
     {
       id: 'difference',
       head: 'Difference',
@@ -69,7 +70,7 @@ export function Compared({ lines, names: [first, second] }: Props) {
         <CopyTable
           label="Differences"
           cells={() => [
-            ['Place', capital(first), capital(second), 'Difference', 'Uncertainty at 95 %', 'Says'],
+            ['Place', sentenceCase(first), sentenceCase(second), 'Difference', 'Uncertainty at 95 %', 'Says'],
             ...lines.map(row => [
               at(row.positionMm),
               small(row.beforeUm),
@@ -84,8 +85,6 @@ export function Compared({ lines, names: [first, second] }: Props) {
     </chakra.div>
   )
 }
-
-const capital = (word: string) => `${word[0]?.toUpperCase()}${word.slice(1)}`
 
 const said = ({ counts, differenceUm }: Comparison): string =>
   counts ? (differenceUm < 0 ? 'less: it counts' : 'more: it counts') : 'no change that counts'

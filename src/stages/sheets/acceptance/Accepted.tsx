@@ -1,32 +1,28 @@
 import { chakra } from '@chakra-ui/react'
 import { CalendarDays } from 'lucide-react'
 import { useState } from 'react'
-import type { AcceptanceSheet } from '@/core/acceptance/acceptanceOf'
+import { type AcceptanceSheet, openPoints } from '@/core/acceptance/acceptanceOf'
 import { reproofEntries, reproofsOf } from '@/core/acceptance/reproofs'
 import { ACCEPTANCE } from '@/core/document/acceptance'
 import { acceptMachine, REPROOF_WORDS, setAcceptance, setReproved } from '@/core/document/acceptanceEdits'
 import { LONGEST_LINE } from '@/core/document/job'
-import { fileName } from '@/core/formats/fileName'
 import { nowOf } from '@/core/planning/days'
 import { dayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
-import { download } from '../../job/download'
 import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
+import { saveCalendar } from '../../job/saveCalendar'
 
 const today = () => nowOf(new Date()).day
 
 /** What is open of a machine, in a few words for the log. */
-const openWords = ({ axes, open }: AcceptanceSheet): string => {
-  const count = open.length + axes.reduce((sum, one) => sum + one.open.length, 0)
-  return count === 0
+const openWords = (sheet: AcceptanceSheet): string => {
+  const points = openPoints(sheet)
+  return points.length === 0
     ? 'Nothing is open.'
-    : `${count} ${count === 1 ? 'point is' : 'points are'} open: ${[
-        ...axes.flatMap(({ name, open: points }) => points.map(point => `${name}: ${point}`)),
-        ...open,
-      ].join(' ')}`
+    : `${points.length} ${points.length === 1 ? 'point is' : 'points are'} open: ${points.join(' ')}`
 }
 
 /** The day of the acceptance, and the proofs that come after it. */
@@ -50,14 +46,7 @@ export function Accepted({ sheet }: { sheet: AcceptanceSheet }) {
   }
   const save = async () => {
     const { job } = session.getState()
-    if (!job) return
-    const { writeCalendar } = await import('@/core/formats/calendarFile')
-    const stamp = `${new Date().toISOString().slice(0, 19)}Z`
-    download(
-      fileName(`${job.name} proofs`, 'ics'),
-      writeCalendar(`${job.name}, proofs`, reproofEntries(job), stamp),
-      'text/calendar;charset=utf-8',
-    )
+    if (job) await saveCalendar(`${job.name} proofs`, `${job.name}, proofs`, reproofEntries(job))
   }
   return (
     <Panel

@@ -1,6 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown, Printer } from 'lucide-react'
-import type { AcceptanceSheet, AcceptedAxis } from '@/core/acceptance/acceptanceOf'
+import {
+  type AcceptanceSheet,
+  type AcceptedAxis,
+  agreedPoints,
+  openPoints,
+} from '@/core/acceptance/acceptanceOf'
 import { ACCEPTANCE, OPEN_POINTS } from '@/core/document/acceptance'
 import { setAcceptance } from '@/core/document/acceptanceEdits'
 import type { Job } from '@/core/document/job'
@@ -32,7 +37,7 @@ export function AcceptancePanel() {
     <>
       <Terms sheet={sheet} />
       <Results axes={sheet.axes} />
-      <OpenPoints axes={sheet.axes} open={sheet.open} />
+      <OpenPoints sheet={sheet} />
       <Accepted sheet={sheet} />
     </>
   )
@@ -158,16 +163,14 @@ function Results({ axes }: { axes: readonly AcceptedAxis[] }) {
 }
 
 /** What is still open of every axis and of the machine, and what both agreed beside it. */
-function OpenPoints({ axes, open }: Pick<AcceptanceSheet, 'axes' | 'open'>) {
+function OpenPoints({ sheet }: { sheet: AcceptanceSheet }) {
   const units = useUnits()
   const rows = useJobRows(OPEN_POINTS, pointsOf)
-  const own = rows.rows.map(({ what }) => what).filter(what => what !== '')
-  const found = [
-    ...axes.flatMap(({ name, open: points }) => points.map(point => `${name}: ${point}`)),
-    ...open.filter(point => !own.some(what => point.startsWith(what))),
-  ]
+  const all = openPoints(sheet)
+  const agreed = agreedPoints(sheet.terms)
+  const found = all.filter(point => !agreed.includes(point))
   return (
-    <Panel title={`Still open: ${found.length + own.length}`}>
+    <Panel title={`Still open: ${all.length}`}>
       {found.length > 0 && (
         <chakra.ul pl="5" listStyleType="disc" fontSize="14px" mb="3" data-open-points>
           {found.map(point => (

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useMemo, useState } from 'react'
 import { READING } from '@/core/machine/readings'
-import { nextStop, type Stop } from '@/core/sheets/fullTest/course'
+import { nextStop, type Stop, wayWord } from '@/core/sheets/fullTest/course'
 import { retakeReading } from '@/core/sheets/fullTest/edits'
 import { oddStops } from '@/core/sheets/fullTest/judged'
 import type { FullTest, Target } from '@/core/sheets/fullTest/model'
@@ -156,7 +156,7 @@ function Again({ test, stop, onDone }: { test: FullTest; stop: Stop; onDone: () 
   const [problem, setProblem] = useState<string>()
   const wasUm = test.targets.find(({ id }) => id === stop.targetId)?.[stop.way][stop.run] ?? 0
   const unit = readingUnit(typedIn).unit
-  const where = `run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`
+  const where = `run ${stop.run + 1}, going ${wayWord(stop.way)}, at ${say(stop.targetMm, 'length', units, 2)}`
   const put = () => {
     const read = readOne(text, typedIn, READING)
     if (!read.ok) return setProblem(read.message)

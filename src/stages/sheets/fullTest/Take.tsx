@@ -4,7 +4,7 @@ import { useForm } from 'react-hook-form'
 import type { Axis } from '@/core/document/axis'
 import { isPractice, PRACTICE } from '@/core/machine/prove/practice'
 import { READING } from '@/core/machine/readings'
-import { nextStop, progressOf, type Stop } from '@/core/sheets/fullTest/course'
+import { nextStop, progressOf, type Stop, wayWord } from '@/core/sheets/fullTest/course'
 import { changeFullTest, takeReadings } from '@/core/sheets/fullTest/edits'
 import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
 import { readOne, readPasted } from '@/core/units/pasted'
@@ -75,7 +75,7 @@ function Next() {
     <chakra.form onSubmit={submit} display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
       <chakra.div flex="0 1 260px">
         <TextField
-          label={`Next: run ${stop.run + 1}, going ${stop.way === 'positiveUm' ? 'up' : 'down'}, at ${say(stop.targetMm, 'length', units, 2)}`}
+          label={`Next: run ${stop.run + 1}, going ${wayWord(stop.way)}, at ${say(stop.targetMm, 'length', units, 2)}`}
           inputMode="decimal"
           unit={readingUnit(typedIn).unit}
           error={problem}

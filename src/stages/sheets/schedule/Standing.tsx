@@ -2,14 +2,13 @@ import { chakra } from '@chakra-ui/react'
 import { CalendarDays } from 'lucide-react'
 import { reproofEntries } from '@/core/acceptance/reproofs'
 import type { Job } from '@/core/document/job'
-import { fileName } from '@/core/formats/fileName'
 import { entriesOf, greaseEntries, nameOf, type Placed } from '@/core/planning/entries'
 import type { Window } from '@/core/schedule/calendar'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
-import { download } from '../../job/download'
 import { useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
+import { saveCalendar } from '../../job/saveCalendar'
 import { useCatalogue } from '../../job/useEvaluation'
 import { boundWords, lengthWords, spanWords, whenWords, workWords } from './planWords'
 import type { Planning } from './usePlan'
@@ -29,23 +28,12 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
   const { axisId } = useJobContext()
   const catalogue = useCatalogue()
   const next = placed.find(({ way }) => !way.waits)
-  const save = async () => {
-    const { writeCalendar } = await import('@/core/formats/calendarFile')
-    const stamp = `${new Date().toISOString().slice(0, 19)}Z`
-    download(
-      fileName(`${job.name} schedule`, 'ics'),
-      writeCalendar(
-        job.name,
-        [
-          ...entriesOf(job.id, placed, windows, now.day),
-          ...greaseEntries(job, catalogue),
-          ...reproofEntries(job),
-        ],
-        stamp,
-      ),
-      'text/calendar;charset=utf-8',
-    )
-  }
+  const save = () =>
+    saveCalendar(`${job.name} schedule`, job.name, [
+      ...entriesOf(job.id, placed, windows, now.day),
+      ...greaseEntries(job, catalogue),
+      ...reproofEntries(job),
+    ])
   return (
     <Panel
       title="Schedule"

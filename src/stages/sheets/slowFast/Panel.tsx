@@ -11,6 +11,7 @@ import { newReversalTest, setTestConditions, startTest } from '@/core/sheets/rev
 import type { ReversalTest } from '@/core/sheets/reversal/model'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
+import { sentenceCase } from '@/core/units/sentenceCase'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
@@ -95,7 +96,7 @@ function Two({ manner }: { manner: Manner }) {
       now,
       spreadMm(travelMm * 0.15, travelMm * 0.85, 3),
       {
-        label: `${word[0]?.toUpperCase()}${word.slice(1)}`,
+        label: sentenceCase(word),
         startedAt: new Date().toISOString(),
         gaugeStepUm: now.tests.at(-1)?.gaugeStepUm ?? shop.gaugeStepUm,
         ...begin(now),
