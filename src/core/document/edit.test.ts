@@ -163,6 +163,18 @@ test.each(every.map(command => [command.label, command] as const))(
   },
 )
 
+test('a test that begins as the one before has its gauge and places, and no feed that nobody named', () => {
+  const after = reversal.newReversalTest(X, [], { label: 'Again', startedAt: stamp.at }, ids('again'))
+  const before = X.tests.at(-1)
+  expect(after).toMatchObject({
+    gauge: before?.gauge,
+    gaugeStepUm: 1,
+    feedMmPerMin: null,
+    temperatureC: null,
+  })
+  expect(after.stations.map(({ positionMm }) => positionMm)).toEqual([60, 200])
+})
+
 test('the job that a command is run on stays as it was, and what it does not touch stays the same object', () => {
   const before = structuredClone(job)
   const { job: after } = run(commands.setGoal(X, 'topSpeedMmPerMin', 2500))

@@ -73,7 +73,7 @@ export const setTestConditions = (
   mergeKey?: string,
 ): Edit => onRow(axis, 'How a test was taken', draft => testOf(draft, testId), change, { mergeKey })
 
-/** A test set up as the one before: its places, its gauge, who reads; the warmth and the temperature are those of the day. */
+/** A test set up as the one before: its places, its gauge, who reads. Feed, warmth and temperature are those of the day: they are asked. */
 export function newReversalTest(
   axis: Axis,
   places: readonly number[],
@@ -87,7 +87,6 @@ export function newReversalTest(
     gaugeStepUm: before?.gaugeStepUm ?? null,
     gauge: before?.gauge ?? null,
     who: before?.who ?? null,
-    feedMmPerMin: before?.feedMmPerMin ?? null,
     ...given,
     id: newId(),
     stations: (before?.stations.map(({ positionMm }) => positionMm) ?? places).map(positionMm =>
