@@ -8,6 +8,7 @@ import {
   undoingChange,
 } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
+import { doubtSupports } from '@/core/machine/build/supports'
 import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
 
 /** A change that would put back an older value than the one that another tab has saved since. */
@@ -66,6 +67,7 @@ async function commitWithin(
   change: Change,
   entries: LogEntry[],
   ids: string[] = [change.id],
+  takesBack = false,
 ): Promise<JobRow> {
   const row = await rowOf(db, change.jobId)
   if (row.seen?.includes(change.id) || (await db.history.where('id').equals(change.id).first())) return row
@@ -80,7 +82,8 @@ async function commitWithin(
   await setHidden(db, change.hides, true)
   await setHidden(db, change.shows, false)
   const seen = [...(row.seen ?? []), ...ids].slice(-MOST_SEEN)
-  return put(db, { ...row, seen }, applyChange(row.job, change))
+  const made = applyChange(row.job, change)
+  return put(db, { ...row, seen }, takesBack ? doubtSupports(row.job, made, change.at) : made)
 }
 
 /** The part of a job's history after a change: what was taken back. */
@@ -119,7 +122,8 @@ async function step(db: DuskDatabase, jobId: string, direction: 'undo' | 'redo')
     if (!change) return null
     const row = await rowOf(db, jobId)
     const undone = direction === 'undo'
-    const job = undone ? takeBack(row.job, change) : applyChange(row.job, change)
+    const made = undone ? takeBack(row.job, change) : applyChange(row.job, change)
+    const job = doubtSupports(row.job, made, new Date().toISOString())
     // The history came from a file once, perhaps: what it makes of the job must be a job.
     checkJob(job)
     if (job.id !== row.id) throw new Error(`job.id: got ${job.id}, takes ${row.id}`)
@@ -160,6 +164,6 @@ export async function undoOne(
     const undoing = undoingChange(change, stamp)
     if (!stillApplies(row.job, undoing))
       throw new NotUndoneError(`“${change.label}” stays: what it set was changed again since.`)
-    return commitWithin(db, undoing, [])
+    return commitWithin(db, undoing, [], [undoing.id], true)
   })
 }

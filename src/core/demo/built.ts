@@ -7,6 +7,9 @@ type Built = Pick<
   Axis,
   | 'slide'
   | 'ticks'
+  | 'supports'
+  | 'supportDoubtedAt'
+  | 'driveMountedAt'
   | 'stepNotes'
   | 'mishaps'
   | 'buildSchools'
@@ -21,11 +24,25 @@ type Built = Pick<
 >
 
 const nothingBuilt = (): Built => {
-  const { slide, ticks, stepNotes, mishaps, buildSchools, bagged, ownBagged } = blankSheets()
+  const {
+    slide,
+    ticks,
+    supports,
+    supportDoubtedAt,
+    driveMountedAt,
+    stepNotes,
+    mishaps,
+    buildSchools,
+    bagged,
+    ownBagged,
+  } = blankSheets()
   const { switches, cable, lube, lubePoints, greasings, controller } = blankSheets()
   return {
     slide,
     ticks,
+    supports,
+    supportDoubtedAt,
+    driveMountedAt,
     stepNotes,
     mishaps,
     buildSchools,
@@ -79,6 +96,7 @@ const WAYS = ['slide-on', 'gib-in', 'gib-set', 'gib-lock']
 export const BUILT_SKARROW_X: Built = {
   ...NOTHING_BUILT,
   slide: 'table',
+  driveMountedAt: '2026-10-18T17:10:00.000Z',
   ticks: {
     ...ticked('2026-10-17T08:20:00.000Z', 9, APART_TABLE),
     ...ticked('2026-10-18T08:10:00.000Z', 12, [...ON_THE_BENCH, ...WAYS]),
@@ -98,9 +116,14 @@ export const BUILT_SKARROW_X: Built = {
     ...ticked('2026-10-21T18:45:00.000Z', 10, ['aligned', 'torque-blocks']),
     ...ticked('2026-10-24T08:05:00.000Z', 11, ['hub-screw', 'motor-loose', 'motor-face', 'motor-hub']),
     ...ticked('2026-11-07T08:30:00.000Z', 20, ['switches-on', 'cable-run', 'strain-relief', 'switch-tested']),
-    ...ticked('2026-11-12T18:40:00.000Z', 12, [
-      'controller',
+    ...ticked('2026-11-12T18:00:00.000Z', 12, [
       'aids-out',
+      'controller',
+      'estop-off',
+      'estop-on',
+      'motor-alone',
+      'current-set',
+      'steps-set',
       'power-on',
       'direction',
       'measured-move',
@@ -139,13 +162,20 @@ export const BUILT_SKARROW_X: Built = {
     { what: 'Ways', access: 'open', lubricant: 'oil', amount: 'a film, every day it runs' },
   ]),
   greasings: [{ id: 'greasing-1', at: '2026-11-14T10:20:00.000Z', who: 'Wenna' }],
-  controller: { commandedMm: 300, movedMm: 300.12, direction: 'right' },
+  controller: {
+    ...NOTHING_BUILT.controller,
+    commandedMm: 300,
+    movedMm: 300.12,
+    direction: 'right',
+    pulseLimitHz: 100_000,
+  },
 }
 
 /** The saddle: apart, its block and ways done, the screw half in; its motor is late. */
 export const BUILT_SKARROW_Y: Built = {
   ...NOTHING_BUILT,
   slide: 'saddle',
+  driveMountedAt: '2026-11-24T19:05:00.000Z',
   ticks: {
     ...ticked('2026-11-22T08:35:00.000Z', 14, APART_SADDLE),
     ...ticked('2026-11-23T18:30:00.000Z', 17, [...ON_THE_BENCH, ...WAYS]),

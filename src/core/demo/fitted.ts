@@ -44,6 +44,9 @@ const stations = (rows: Row[]): SectionStation[] =>
 
 const section = (rows: Row[], more: Partial<Axis['section']> = {}): Axis['section'] => ({
   ...NOTHING_FITTED.section,
+  // Measured: no wider than the nut, unless it says otherwise.
+  bracketWidthMm: 0,
+  bracketHeightMm: 0,
   stations: stations(rows),
   ...more,
 })
@@ -92,6 +95,7 @@ const joint = (
   threadDepthMm,
   blind: true,
   slotNuts: false,
+  located: false,
   suppliedMm,
   ...more,
 })

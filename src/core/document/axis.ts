@@ -44,6 +44,17 @@ export const DRIVE = record('Drive', {
 })
 export type Drive = ValueOf<typeof DRIVE>
 
+/** What takes weight off an upright axis; its force is a dimension. */
+export const COUNTERBALANCE = record('Counterbalance', {
+  kind: choiceOrNone('What the counterbalance is', ['springs', 'gas-spring', 'weights'], {
+    springs: 'springs that can be slackened',
+    'gas-spring': 'a gas spring',
+    weights: 'weights on a chain',
+  }),
+  /** Whether it is still to be bought and fitted, because it was chosen here. */
+  toFit: flag('To be fitted'),
+})
+
 /** Preload set on the nut; none leaves it as delivered. */
 export const PRELOAD_N = force('Preload of the nut', [0, 50_000], { orNone: true })
 
@@ -67,6 +78,7 @@ export const AXIS_FIELDS = {
   parts: CHOSEN_PARTS,
   ends: ENDS,
   drive: DRIVE,
+  counterbalance: COUNTERBALANCE,
   /** Numbers that belong to a kind of drive, such as how far two screws are apart. */
   driveSizes: record('Sizes of the drive', DRIVE_SIZES),
   /** What a typical hour is made of; none reckons it from the goals. */

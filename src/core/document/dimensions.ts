@@ -58,6 +58,11 @@ export const DIMENSIONS = {
     mass('Moving mass, with the heaviest work', [0.1, 5000]),
     'Bathroom scale under the slide, lifted with help or a hoist; add vice and work.',
   ),
+  lightestMassKg: dimension(
+    'load',
+    mass('Moving mass, with nothing on it', [0.1, 5000]),
+    'The same scale with vice, work and tool taken off; of a head with its spindle or motor off, where that is ever done.',
+  ),
   frictionCoefficient: dimension(
     'load',
     plain('Friction of the ways', [0, 1]),
@@ -72,6 +77,11 @@ export const DIMENSIONS = {
     'load',
     force('Counterbalance', [0, 50_000]),
     'Hang the head from a scale with the counterbalance on and off; the difference. 0 on a level axis.',
+  ),
+  counterbalanceSpreadN: dimension(
+    'load',
+    force('Its force changes over the travel by', [0, 50_000]),
+    'The counterbalance read on the scale at the bottom and at the top of the travel: the difference. 0 for weights on a chain.',
   ),
   shaftParallelMm: dimension(
     'shafts',

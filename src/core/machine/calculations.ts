@@ -27,6 +27,7 @@ import { buckling, criticalSpeed, screwAxialStiffness, screwSag } from './sizing
 import { leadError, thermalGrowth } from './sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from './sizing/screwLife'
 import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './sizing/screwTorque'
+import { shaftEndStress } from './sizing/shaft'
 import { travelBudget } from './travel/calculation'
 
 /** Calculations that several sheets share, in the order of a drive. */
@@ -81,6 +82,7 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   lostMotion,
   positionBudget,
   stallThrust,
+  shaftEndStress,
   unpoweredDrop,
   travelBudget,
   sideForce,

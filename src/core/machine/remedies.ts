@@ -187,25 +187,42 @@ export function driveSize(key: DriveSizeKey): RemedyFinder {
   }
 }
 
+/** A gas spring, or a long one of steel, changes its force by about so much of it over its stroke, until its own is read. */
+const SPREAD_OF_A_SPRING = 0.2
+const COUNTERBALANCE_COSTS = {
+  'gas-spring':
+    'a gas spring of that force to buy and fit: it cannot be set, only exchanged; a fifth of change over its stroke is reckoned with',
+  springs: 'the springs set anew, or others; a fifth of change over their stroke is reckoned with',
+  weights: 'weights on the chain, and their own mass to move',
+} as const
+
 /** A counterbalance nearer to the weight: more of it, or less where it lifts more than there is. */
 export function counterbalance(): RemedyFinder {
   const { label, quantity } = DIMENSIONS.counterbalanceN
   return trial => {
-    const { counterbalanceN, movingMassKg, inclineDeg } = trial.context.axis.dimensions
-    const weightN = (movingMassKg.value ?? 0) * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg.value ?? 0))
+    const { axis } = trial.context
+    const { counterbalanceN, movingMassKg, lightestMassKg, inclineDeg } = axis.dimensions
+    // Between the lightest and the heaviest: beyond that it is over-balanced, or not balanced enough, at one of its ends.
+    const massKg = ((movingMassKg.value ?? 0) + (lightestMassKg.value ?? movingMassKg.value ?? 0)) / 2
+    const weightN = massKg * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg.value ?? 0))
     const from = counterbalanceN.value ?? 0
+    const kind = axis.counterbalance.kind ?? 'gas-spring'
     return solve(trial, {
       from,
       to: weightN,
       quantity,
       change: value => draft => {
         draft.dimensions.counterbalanceN = { value, provenance: 'assumed' }
+        draft.dimensions.counterbalanceSpreadN = {
+          value: kind === 'weights' ? 0 : Math.round(value * SPREAD_OF_A_SPRING),
+          provenance: 'assumed',
+        }
+        draft.counterbalance.kind = kind
+        // Springs and weights that are there are set; a gas spring is exchanged, and what is not there is bought.
+        draft.counterbalance.toFit = kind === 'gas-spring' || from === 0 || axis.counterbalance.toFit
       },
       label,
-      cost:
-        from > weightN
-          ? 'a softer gas spring, or less weight on the chain'
-          : 'a gas spring of that force, or weights to fit and their own mass to move',
+      cost: COUNTERBALANCE_COSTS[kind],
     })
   }
 }

@@ -28,7 +28,7 @@ export interface LeftOn {
 export const leftOn = (job: Job, catalogue: Catalogue): LeftOn[] =>
   job.axes.flatMap(axis => {
     const context = evaluateAxis(axis, catalogue, job.units)
-    const left = leftLoose(knownSteps(context), axis.ticks)
+    const left = leftLoose(knownSteps(context), axis)
     return left.length > 0 ? [{ axisId: axis.id, axisName: axis.name, left }] : []
   })
 

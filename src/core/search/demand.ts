@@ -4,7 +4,7 @@ import type { Catalogue, PartOf } from '../document/parts/types'
 import { EvaluationContext } from '../evaluation/context'
 import { limitsOf } from '../evaluation/limits'
 import { chosenBrake } from '../machine/drive/brake'
-import { forces, loadShare, massKg } from '../machine/drive/load'
+import { forces, loadEnds, loadShare, massKg } from '../machine/drive/load'
 import { onOneFlank } from '../machine/drive/stiffness'
 import { LIMITS } from '../sheets/parts/limits'
 
@@ -27,6 +27,7 @@ const LIMIT_NAMES = {
   stall: 'axis.stallThrust',
   lostMotion: 'axis.lostMotion',
   handwheel: 'axis.handwheel',
+  end: 'shaft.endStress',
   coupler: 'coupler.torque',
   pull: 'belt.pull',
   pretension: 'screw.pretension',
@@ -78,9 +79,7 @@ export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
     maxForceN: maxN,
     oneFlank: onOneFlank(t),
     brake: chosenBrake(t),
-    hangingN:
-      massKg(t) * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg)) -
-      t.dimension('counterbalanceN') * loadShare(t),
+    hangingN: hanging(t, inclineDeg),
     inclineDeg,
     accelerationMmPerS2: axis.goals.accelerationMmPerS2,
     spanMm: t.dimension('supportSpanMm'),
@@ -90,3 +89,13 @@ export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
     handwheelRadiusMm: axis.drive.handwheelKept ? axis.driveSizes.handwheelRadiusMm : null,
   }
 }
+
+/** The load that a drive has to hold without power, at the end of its range where that is most. */
+const hanging = (t: EvaluationContext, inclineDeg: number): number =>
+  inclineDeg === 0
+    ? 0
+    : Math.max(
+        ...loadEnds(t).map(({ massKg: kg, counterbalanceN }) =>
+          Math.abs(kg * GRAVITY_M_PER_S2 * Math.sin(radians(inclineDeg)) - counterbalanceN),
+        ),
+      )

@@ -1,9 +1,11 @@
 import { MOST_MARGIN } from '../evaluation/finding'
 import { FAR_END_SHARE } from '../machine/drive/price'
+import { endBendingNm } from '../machine/drive/strength'
 import { bearingPairShare } from '../machine/sizing/bearing'
 import { ratedLifeHours } from '../machine/sizing/bearingRating'
 import { stepperTorque, tableTorque } from '../machine/sizing/motor'
 import { OPENING_RATIO } from '../machine/sizing/screwLife'
+import { shaftEndStress } from '../machine/sizing/shaft'
 import type { Demand } from './demand'
 import { type BearingLevel, beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
@@ -291,6 +293,18 @@ export function judge(
     if (rms < demand.fails.rms) fails = true
     if (rms < margin) margin = rms
   }
+
+  const endNm = Math.max(drivenNm, demand.brake?.holdingTorqueNm ?? 0) * ratio
+  const bendingNm = link.belt ? endBendingNm(beltPull(link.belt, drivenNm).shaftLoadN, link.hubMm) : 0
+  const { safety } = shaftEndStress.compute({
+    diameterMm: bearing.part.couplerSeatMm,
+    torqueNm: endNm,
+    bendingNm,
+  })
+  const end = Math.min(safety ?? MOST_MARGIN, MOST_MARGIN) / demand.holds.end
+  if (end < demand.fails.end) fails = true
+  if (fails && !whole) return
+  if (end < margin) margin = end
 
   if (link.belt) {
     const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, drivenNm).shaftLoadN)

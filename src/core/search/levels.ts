@@ -5,7 +5,7 @@ import type { Catalogue, PartOf } from '../document/parts/types'
 
 import { EvaluationContext } from '../evaluation/context'
 import { leadAsItRuns } from '../machine/drive/accuracy'
-import { cuttingSpeedRpm, dutyLoads, forces, topSpeedRpm } from '../machine/drive/load'
+import { cuttingSpeedRpm, dutyLoads, forces, hardestN, topSpeedRpm } from '../machine/drive/load'
 import { drivenTorqueNm } from '../machine/drive/motorTorque'
 import { meanDuty, pullN, strut, warmth } from '../machine/drive/strength'
 import { driveTorqueNm, efficiency, loadTorqueNm, preloadDragNm } from '../machine/drive/torque'
@@ -193,8 +193,8 @@ export function screwLevel(
     priceEur: part.priceEur * axis.drive.screws,
     forwardEfficiency: forward,
     backwardEfficiency: backward,
-    acceleratingNm: torque(Math.max(load.accelerateUpN, load.accelerateDownN)),
-    cuttingNm: torque(Math.max(load.cutUpN, load.cutDownN)),
+    acceleratingNm: torque(hardestN(t, 'accelerateUpN', 'accelerateDownN')),
+    cuttingNm: torque(hardestN(t, 'cutUpN', 'cutDownN')),
     frictionNm: torque(load.frictionN),
     handNm: torque(Math.max(load.cruiseUpN, load.cruiseDownN)),
     preloadDragNm: preloadDragNm(t),

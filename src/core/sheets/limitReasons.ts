@@ -39,6 +39,12 @@ export const LIMIT_REASONS: Readonly<Record<LimitKey, string>> = {
   'axis.handwheel': 'A hand turns with 30 N all day; 60 N is work.',
   'axis.lostMotion':
     'Reckoned play is play of new parts, well fitted. A fifth is kept for what the fitting leaves.',
+  'controller.pulses':
+    'A controller that is at its end loses pulses where it works hardest. A fifth is kept for a faster try and for interrupts.',
+  'shaft.endStress':
+    'A shoulder doubles the stress, and a crash comes on top of what the motor gives. Twice is usual where nothing else holds what hangs on it.',
+  'joint.slip':
+    'Oil gets between faces, and screws settle. Half as much again is kept, so that a block never creeps under a crash.',
   'axis.unpoweredDrop':
     'A head that comes down takes a hand or a cutter with it. Detent and drag fall with wear and warmth: twice is kept, and the friction of the ways, a gib setting away from nothing, is not counted.',
   'motor.rmsTorque': 'A servo gives three times its torque for a moment, and overheats when that goes on.',

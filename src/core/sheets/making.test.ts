@@ -67,7 +67,8 @@ const axisWith = (section: Partial<Section>, more: Partial<Axis> = {}): Axis => 
     joints,
     bracketHoles,
     chain,
-    section: { ...NOTHING.section, ...section },
+    // Measured: the nut itself is the widest, unless a test says otherwise.
+    section: { ...NOTHING.section, bracketWidthMm: 0, bracketHeightMm: 0, ...section },
     ...more,
   }
 }
@@ -535,6 +536,7 @@ describe('screws', () => {
     threadDepthMm: 14,
     blind: true,
     slotNuts: false,
+    located: false,
     count: 4,
     suppliedMm: null,
   }

@@ -11,10 +11,10 @@ import { blankOf } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { SHEETS } from '.'
 
-type Assumed = Record<DimensionKey, number>
+type Assumed = Record<DimensionKey, number | null>
 type Goals = Record<GoalKey, number>
 
-const assumed = (value: number): Dimension => ({ value, provenance: 'assumed' })
+const assumed = (value: number | null): Dimension => ({ value, provenance: 'assumed' })
 
 /** What version 2 of the document asks of an axis over version 1, with values to start from. */
 export const DIMENSIONS_OF_A_DRIVE = {
@@ -45,9 +45,11 @@ const DIMENSIONS_OF_A_SMALL_MILL: Assumed = {
   screwToWayMm: 45,
   inclineDeg: 0,
   movingMassKg: 60,
+  lightestMassKg: null,
   frictionCoefficient: 0.1,
   dragN: 40,
   counterbalanceN: 0,
+  counterbalanceSpreadN: null,
   shaftParallelMm: DIMENSIONS_OF_A_DRIVE.shaftParallelMm.value as number,
   shaftAngleDeg: DIMENSIONS_OF_A_DRIVE.shaftAngleDeg.value as number,
   shaftAxialMm: DIMENSIONS_OF_A_DRIVE.shaftAxialMm.value as number,
@@ -166,6 +168,7 @@ export function newAxis(template: AxisTemplate): Axis {
     parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null, brake: null },
     ends: 'fixed-supported',
     drive: { ...DRIVE_TO_START, ...template.drive },
+    counterbalance: { kind: null, toFit: false },
     driveSizes: { ...DRIVE_SIZES_TO_START, ...template.driveSizes },
     duty: null,
     preloadN: null,

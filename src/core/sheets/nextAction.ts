@@ -78,7 +78,7 @@ export function nextOf(context: Evaluation): NextAction | null {
     )
   if (first) return act(placeOfDimension(first), `measure: ${DIMENSIONS[first].label.toLowerCase()}`)
   const steps = procedure(context) ?? []
-  const next = inHand(steps, axis.ticks)
+  const next = inHand(steps, context)
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
   if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)
   if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase())

@@ -5,6 +5,7 @@ import type { PaperBlock, PaperCell } from '../drawing/paper'
 import { STATE_WORDS } from '../evaluation/finding'
 import { procedure } from '../machine/build/procedure'
 import { neededParts } from '../machine/neededParts'
+import { isAsked } from '../machine/stillToMeasure'
 import { dayWords, momentWords } from '../units/dateWords'
 import { say } from '../units/print'
 import type { Evaluation } from './evaluateAxis'
@@ -89,7 +90,7 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
     ),
     pairs(
       'Measured',
-      DIMENSION_KEYS.map(key => {
+      DIMENSION_KEYS.filter(key => isAsked(axis, key)).map(key => {
         const { value, provenance } = axis.dimensions[key]
         return [
           DIMENSIONS[key].label,

@@ -171,6 +171,7 @@ const ENDINGS: Record<string, RegExp> = {
   'N/mm2': /NPerMm2$/,
   'kg/m': /KgPerM$/,
   '1/mm': /PerMm$/,
+  '1/s': /(PerS|Hz)$/,
   'km/h': /KmPerHour$|kmPerHour$/,
   'N m/rad': /NmPerRad$/,
 }

@@ -3,6 +3,7 @@ import { memo, useCallback } from 'react'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
 import { inItsWord } from '@/core/machine/movingPart'
+import { isAsked } from '@/core/machine/stillToMeasure'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
@@ -12,9 +13,16 @@ const SOURCES = SOURCE.of.map(value => ({ value, label: SOURCE.words?.[value] ??
 
 /** The dimensions of a group, each with where it comes from and how to measure it. */
 export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[DimensionKey]['group'] }) {
+  const level = useAxis(axis => axis.dimensions.inclineDeg)
+  const balance = useAxis(axis => axis.dimensions.counterbalanceN)
+  const keys = DIMENSION_KEYS.filter(
+    key =>
+      DIMENSIONS[key].group === group &&
+      isAsked({ dimensions: { inclineDeg: level, counterbalanceN: balance } }, key),
+  )
   return (
     <chakra.div display="grid" gap="3" data-readings>
-      {DIMENSION_KEYS.filter(key => DIMENSIONS[key].group === group).map(key => (
+      {keys.map(key => (
         <DimensionField key={key} dimension={key} />
       ))}
     </chakra.div>

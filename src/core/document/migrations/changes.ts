@@ -6,6 +6,7 @@ import { changeFromV8 } from './v8'
 import { changeFromV9 } from './v9'
 import { changeFromV10 } from './v10'
 import { changeFromV11 } from './v11'
+import { changeFromV12 } from './v12'
 
 /** What brings a change of one version up to the next; before these its rows were found by their places. */
 export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [
@@ -16,6 +17,7 @@ export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain
   { from: 9, up: changeFromV9 },
   { from: 10, up: changeFromV10 },
   { from: 11, up: changeFromV11 },
+  { from: 12, up: changeFromV12 },
 ]
 
 /** A change that was made on a document of an older version, as the present one writes it. */

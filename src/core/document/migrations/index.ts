@@ -11,6 +11,7 @@ import { fromV8 } from './v8'
 import { fromV9 } from './v9'
 import { fromV10 } from './v10'
 import { fromV11 } from './v11'
+import { fromV12 } from './v12'
 
 /** A stored job with the history of its changes, of one version. */
 export interface Stored {
@@ -56,6 +57,7 @@ export const MIGRATIONS: Migration[] = [
   { from: 9, migrate: ({ job, history }) => fromV9(job, history) },
   { from: 10, migrate: ({ job, history }) => fromV10(job, history) },
   { from: 11, migrate: ({ job, history }) => fromV11(job, history) },
+  { from: 12, migrate: ({ job, history }) => fromV12(job, history) },
 ]
 
 /**
@@ -64,7 +66,7 @@ export const MIGRATIONS: Migration[] = [
  * @param steps the migrations to use, and the version they end at
  * @returns the document with its new version; its fields are not checked here
  * @throws Error naming the version found and those that can be read
- * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 12
+ * @example migrate({ job: { schemaVersion: 1 }, history: [] }).job.schemaVersion // 13
  */
 export function migrate(
   stored: Stored,

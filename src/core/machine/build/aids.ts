@@ -1,4 +1,5 @@
 import type { Axis } from '../../document/axis'
+import { SUPPORT_AIDS } from './model'
 import type { Step } from './step'
 
 /** What is put in to help for a while and must come out again. */
@@ -24,16 +25,31 @@ export interface AidIn {
   outBy: Step | null
 }
 
+/** Those of some aids that a step has. */
+export const aidsOf = <A extends Aid>(aids: readonly Aid[] | undefined, among: readonly A[]): A[] =>
+  among.filter(aid => aids?.includes(aid))
+
+/** The step that would take an aid out: the first after the one that put it in, or where nobody knows which did, any. */
+const outOf = (steps: readonly Step[], aid: Aid, by: Step): Step | null =>
+  steps
+    .slice(steps.indexOf(by) + 1)
+    .find(one => one.aidsOut?.includes(aid) && (!by.screw || !one.screw || one.screw === by.screw)) ?? null
+
 /**
- * The aids that are still in, by the steps that are ticked.
+ * The aids that are still in: what supports the load as it is kept, all others by the steps that are ticked.
  *
- * @example aidsIn(steps, { support: '2026-11-02T18:30:00.000Z' }) // [{ aid: 'block', … }]
+ * @example aidsIn(steps, axis) // [{ aid: 'block', … }]
  */
-export function aidsIn(steps: readonly Step[], ticks: Axis['ticks']): AidIn[] {
-  const found: AidIn[] = []
+export function aidsIn(
+  steps: readonly Step[],
+  axis: Pick<Axis, 'ticks' | 'supports' | 'supportDoubtedAt'>,
+): AidIn[] {
+  const { ticks } = axis
+  const found: AidIn[] = supportsKept(steps, axis)
   for (const [index, by] of steps.entries()) {
     if (!ticks[by.id]) continue
     for (const aid of by.aidsIn ?? []) {
+      if (SUPPORT_AIDS.some(one => one === aid)) continue
       const later = steps
         .slice(index + 1)
         .filter(one => one.aidsOut?.includes(aid) && (!by.screw || !one.screw || one.screw === by.screw))
@@ -43,6 +59,20 @@ export function aidsIn(steps: readonly Step[], ticks: Axis['ticks']): AidIn[] {
     }
   }
   return found
+}
+
+/** Supports that may be in, each with the step that last put one in; none where the axis is known to be level by now. */
+function supportsKept(
+  steps: readonly Step[],
+  { ticks, supports }: Pick<Axis, 'ticks' | 'supports'>,
+): AidIn[] {
+  return SUPPORT_AIDS.flatMap(aid => {
+    if (supports[aid] === undefined) return []
+    const by =
+      steps.findLast(one => one.aidsIn?.includes(aid) && ticks[one.id]) ??
+      steps.find(one => one.aidsIn?.includes(aid))
+    return by ? [{ aid, by, outBy: outOf(steps, aid, by) }] : []
+  })
 }
 
 /** An aid in words, with which screw it is on where there are two. */

@@ -1,4 +1,5 @@
 import type { Axis } from '../../document/axis'
+import { hasCounterbalance } from './counterbalance'
 import type { Slide } from './model'
 
 /** What comes off an axis and is kept in a bag. */
@@ -26,7 +27,7 @@ const WHEEL = (kept: boolean): Thing[] => [
 ]
 
 /** What comes off, by what the axis moves. */
-const THINGS: Record<Slide, (kept: boolean) => Thing[]> = {
+const THINGS: Record<Slide, (kept: boolean, balanced: boolean) => Thing[]> = {
   table: kept => [
     ...WHEEL(kept),
     thing(2, 'race', 'Bearing race', 'end bracket'),
@@ -44,13 +45,13 @@ const THINGS: Record<Slide, (kept: boolean) => Thing[]> = {
     thing(4, 'old-screw', 'Old screw and nut', 'base'),
     ...WHEEL(kept).map(one => ({ ...one, bag: 5 })),
   ],
-  head: kept => [
+  head: (kept, balanced) => [
     ...WHEEL(kept),
-    thing(2, 'springs', 'Counterbalance springs and their pins', 'column'),
-    thing(3, 'gib', 'Gib', 'side of the head', 'gib-in'),
-    thing(3, 'gib-screws', 'Gib screws', 'both ends of the gib', 'gib-in'),
+    thing(2, 'springs', 'Counterbalance, its pins and ends', 'column', balanced ? 'balance-loaded' : null),
     thing(4, 'old-screw', 'Old screw, nut and its bracket', 'column'),
   ],
+  quill: kept => [...WHEEL(kept), thing(4, 'old-screw', 'Pinion, old screw and nut', 'head')],
+  knee: kept => [...WHEEL(kept), thing(4, 'old-screw', 'Old screw with its nut and bevel gears', 'base')],
   carriage: kept => [
     thing(1, 'half-nut', 'Half nut, its lever and pins', 'apron'),
     thing(2, 'apron-screws', 'Screws of the apron', 'under the saddle', 'apron-back'),
@@ -74,8 +75,8 @@ const THINGS: Record<Slide, (kept: boolean) => Thing[]> = {
  *
  * @example thingsOf(table).filter(({ bag }) => bag === 3).map(({ id }) => id) // ['gib', 'gib-screws']
  */
-export const thingsOf = ({ slide, drive }: Pick<Axis, 'slide' | 'drive'>): Thing[] =>
-  slide ? THINGS[slide](drive.handwheelKept) : []
+export const thingsOf = (axis: Pick<Axis, 'slide' | 'drive' | 'counterbalance' | 'dimensions'>): Thing[] =>
+  axis.slide ? THINGS[axis.slide](axis.drive.handwheelKept, hasCounterbalance(axis)) : []
 
 /** What a bag is called: the name of its axis, and its number. */
 export const bagName = (axis: Pick<Axis, 'name'>, bag: number): string => `${axis.name}${bag}`

@@ -1,11 +1,15 @@
 import { calculation } from '../../calculation/calculation'
 import { inputOf } from '../../calculation/inputOf'
-import { number } from '../../calculation/spec'
+import { choice as choiceOf, number } from '../../calculation/spec'
+import type { PartOf } from '../../document/parts/types'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
-import { choiceOrNone, length, record, type ValueOf } from '../../field/field'
+import { choice, choiceOrNone, length, plain, record, type ValueOf } from '../../field/field'
 import { ratio } from '../drive/transmission'
 import { fullStepsPerRev } from '../sizing/motor'
 import { travel } from '../travel/placement'
+
+/** Axes that a controller knows by a letter. */
+export const CONTROLLER_LETTERS = ['X', 'Y', 'Z', 'U', 'V', 'W', 'A', 'B', 'C'] as const
 
 /** What was found when the axis first moved. */
 export const CONTROLLER = record('First moves', {
@@ -17,6 +21,22 @@ export const CONTROLLER = record('First moves', {
   movedMm: length('Moved, as measured', [1, 10_000], {
     orNone: true,
     help: 'Calipers, a long rule or a gauge block with an indicator, from where the move began.',
+  }),
+  /** The letter by which the controller knows the axis; where it is left out, its name, if that is such a letter. */
+  letter: choiceOrNone('Letter in the controller', CONTROLLER_LETTERS),
+  /** In what it counts a dwell: nothing in the language says which. */
+  dwellUnit: choice('A dwell counts', ['seconds', 'milliseconds'], {
+    words: { seconds: 'seconds (P1.5)', milliseconds: 'milliseconds (P1500)' },
+  }),
+  countsPerRev: plain('Counts that the servo drive takes a turn', [10, 50_000_000], {
+    orNone: true,
+    whole: true,
+    help: 'As it is set in the drive, after its electronic gear. Empty: as the sheet of the motor has it.',
+  }),
+  pulseLimitHz: plain('Pulses that the controller gives out, at most', [100, 50_000_000], {
+    orNone: true,
+    unit: '1/s',
+    help: 'From its sheet: 25,000, 100,000, 200,000 and 400,000 are usual.',
   }),
   /** Whether plus went the way that the machine calls plus. */
   direction: choiceOrNone('Direction', ['right', 'turned'], {
@@ -32,27 +52,43 @@ declare module '../../document/axis' {
   }
 }
 
+/** A first try goes at this share of the speed, and of the acceleration, that are wanted later. */
+export const FIRST_TRY = { speed: 0.1, acceleration: 0.25 } as const
+
+/** Steps to the thousandth, as controllers take them. */
+export const roundSteps = (steps: number): number => Math.round(steps * 1000) / 1000
+
 /**
- * Steps for a millimetre of travel, as the drive has them.
+ * Steps for a millimetre of travel as the drive has them, and how fast they follow each other at the top speed.
  *
- * @example stepsPerMm({ fullStepsPerRev: 200, microsteps: 8, ratio: 1, leadMm: 5 }) // { stepsPerMm: 320 }
+ * @example controllerSteps({ motor: 'stepper', fullStepsPerRev: 200, microsteps: 8, countsPerRev: 4000, ratio: 1, leadMm: 5,
+ *   topSpeedMmPerS: 50 }) // { stepsPerMm: 320, pulsesPerS: 16000, stepUm: 3.125 }
  */
-export const stepsPerMm = calculation({
-  id: 'controller.stepsPerMm',
+export const controllerSteps = calculation({
+  id: 'controller.steps',
   title: 'Steps a millimetre',
-  formula: 'e = z m r / Ph',
+  formula: 'stepper: e = z m r / Ph; servo: e = c r / Ph; f = e v; s = 1000 / e',
   source: 'Geometry of the drive',
-  validity: 'A lead that is what its sheet says: a measured move tells',
+  validity: 'A lead that is what its sheet says: a measured move tells. A servo has no microsteps',
   inputs: {
+    motor: choiceOf('kind of motor', ['stepper', 'servo']),
     fullStepsPerRev,
     microsteps: number('microsteps to a step', 'm', '1', { min: 1, integer: true }),
+    countsPerRev: number('counts that the drive of a servo takes a turn', 'c', '1', { over: 0 }),
     ratio: number('motor turns per screw turn', 'r', '1', { over: 0 }),
     leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
+    topSpeedMmPerS: number('top speed', 'v', 'mm/s', { min: 0 }),
   },
-  outputs: { stepsPerMm: number('steps a millimetre', 'e', '1/mm', {}) },
-  compute: ({ fullStepsPerRev, microsteps, ratio, leadMm }) => ({
-    stepsPerMm: (fullStepsPerRev * microsteps * ratio) / leadMm,
-  }),
+  outputs: {
+    stepsPerMm: number('steps a millimetre', 'e', '1/mm', {}),
+    pulsesPerS: number('pulses at top speed', 'f', '1/s', {}),
+    stepUm: number('a step at the slide', 's', 'um', {}),
+  },
+  compute: ({ motor, fullStepsPerRev, microsteps, countsPerRev, ratio, leadMm, topSpeedMmPerS }) => {
+    const perTurn = motor === 'servo' ? countsPerRev : fullStepsPerRev * microsteps
+    const stepsPerMm = (perTurn * ratio) / leadMm
+    return { stepsPerMm, pulsesPerS: stepsPerMm * topSpeedMmPerS, stepUm: 1000 / stepsPerMm }
+  },
 })
 
 /**
@@ -77,22 +113,42 @@ export const correctedSteps = calculation({
   }),
 })
 
+/** Whether a motor is a servo: what bears a torque all day takes counts, and has no microsteps. */
+export const isServo = ({ continuousTorqueNm }: PartOf['motor']): boolean => continuousTorqueNm !== null
+
+/** Steps of the drive of an axis, and its pulses at top speed, before any measured move. @throws NotKnown without parts */
+export const driveSteps = remembered((t: EvaluationContext) => {
+  const motor = t.part('motor')
+  return t.figure('controllerSteps', controllerSteps, {
+    motor: isServo(motor) ? 'servo' : 'stepper',
+    fullStepsPerRev: motor.fullStepsPerRev,
+    microsteps: t.axis.drive.microsteps,
+    // The sheet of a servo gives the counts of a turn where a stepper has its steps; its drive may be set to others.
+    countsPerRev: t.axis.controller.countsPerRev ?? motor.fullStepsPerRev,
+    ratio: ratio(t),
+    leadMm: t.part('screw').leadMm,
+    topSpeedMmPerS: t.axis.goals.topSpeedMmPerMin / 60,
+  })
+})
+
+/** Further off than this no lead is: a measured move that says so asks what was set or typed, and corrects nothing. */
+export const MOST_CORRECTION_SHARE = 0.1
+
 /** What the controller of an axis is set to, from what was chosen under Size and measured since. @throws NotKnown without parts */
 export const controllerSettings = remembered((t: EvaluationContext) => {
   const { commandedMm, movedMm } = t.axis.controller
-  const drive = t.figure('stepsPerMm', stepsPerMm, {
-    fullStepsPerRev: t.part('motor').fullStepsPerRev,
-    microsteps: t.axis.drive.microsteps,
-    ratio: ratio(t),
-    leadMm: t.part('screw').leadMm,
-  })
+  const drive = driveSteps(t)
   // A move that nobody has measured corrects nothing.
-  const isMeasured = commandedMm !== null && movedMm !== null
+  const move = commandedMm !== null && movedMm !== null ? { commandedMm, movedMm } : null
+  const offShare = move ? Math.abs(move.movedMm / move.commandedMm - 1) : 0
+  const isMeasured = move !== null && offShare <= MOST_CORRECTION_SHARE
   return {
     stepsPerMm: isMeasured
-      ? t.figure('correctedSteps', correctedSteps, { ...drive, commandedMm, movedMm }).correctedPerMm
+      ? t.figure('correctedSteps', correctedSteps, { stepsPerMm: drive.stepsPerMm, ...move }).correctedPerMm
       : drive.stepsPerMm,
     isMeasured,
+    /** By how much of itself the measured move is off, where that is too much to be a lead; null where it can be meant. */
+    oddShare: offShare > MOST_CORRECTION_SHARE ? offShare : null,
     maxSpeedMmPerMin: t.axis.goals.topSpeedMmPerMin,
     accelerationMmPerS2: t.axis.goals.accelerationMmPerS2,
     softTravelMm: travel(t).travelMm,

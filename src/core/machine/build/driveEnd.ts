@@ -3,13 +3,58 @@ import type { PartOf } from '../../document/parts/types'
 import type { EvaluationContext } from '../../evaluation/context'
 import { printQuantity, say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
+import { chosenBrake } from '../drive/brake'
 import { beltLoad, beltRun } from '../drive/transmission'
 import { type Parts, step, type Written } from './step'
 
-/** The steps from the screw's end to the motor: a coupler, or a belt in its place. */
-export function driveEnd(parts: Parts, context: EvaluationContext): Written[] {
-  if (parts.belt) return beltEnd(parts.motor, context)
-  return parts.coupler ? couplerEnd(parts.coupler, parts.motor, context.units) : []
+/** Steps of which the last joins the motor to its screw. */
+const JOINS: Readonly<Record<'belt' | 'coupler', string>> = { belt: 'motor-face', coupler: 'motor-hub' }
+
+/**
+ * The steps from the screw's end to the motor: a coupler, or a belt in its place, and a brake that was chosen. Two motors that share a
+ * gantry are tried alone before they are joined to their screws: those steps come with the first moves.
+ */
+export function driveEnd(
+  parts: Parts,
+  context: EvaluationContext,
+): { fitting: Written[]; joining: Written[] } {
+  const all = [
+    ...(parts.belt
+      ? beltEnd(parts.motor, context)
+      : parts.coupler
+        ? couplerEnd(parts.coupler, parts.motor, context.units)
+        : []),
+  ]
+  const fitting = [...brakeOn(context), ...all]
+  if (context.axis.drive.screws === 1) return { fitting, joining: [] }
+  const last = JOINS[parts.belt ? 'belt' : 'coupler']
+  return {
+    fitting: fitting.filter(({ id }) => id !== last),
+    joining: fitting
+      .filter(({ id }) => id === last)
+      .map(one => ({ ...one, restsOn: [...one.restsOn, 'motor-alone'] })),
+  }
+}
+
+/** A brake that was chosen, on the motor. */
+function brakeOn(t: EvaluationContext): Written[] {
+  const brake = chosenBrake(t)
+  if (!brake) return []
+  return [
+    step(
+      'brake-on',
+      'Brake on the motor',
+      `${brake.name}: its hub on the rear shaft, its body on the flange, the gap as its sheet says. Without current it grips: turn the shaft by hand, it must not move.`,
+      {
+        hold: true,
+        keepsSafe: true,
+        load: 'fits',
+        tools: ['hex keys', 'feeler gauge'],
+        asks: { parts: ['brake'] },
+        caution: 'Oil or grease on its lining, and it holds nothing.',
+      },
+    ),
+  ]
 }
 
 /** What belt to take and how tight; pulleys that do not go between the centres leave it open. */
@@ -41,6 +86,7 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Written[] {
       'Pulley on the screw',
       'Slide it on and do up its clamp screw, as near to the bearing as it goes.',
       {
+        load: 'fits',
         tools: ['hex keys'],
         asks: { parts: ['belt'] },
         bolts: { screwHub: 'tight' },
@@ -50,7 +96,12 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Written[] {
       'motor-hub',
       'Pulley on the motor shaft',
       'In line with the other: lay a steel rule across both faces, no light under it.',
-      { tools: ['hex keys', 'steel rule'], asks: { parts: ['motor'] }, bolts: { motorHub: 'tight' } },
+      {
+        load: 'fits',
+        tools: ['hex keys', 'steel rule'],
+        asks: { parts: ['motor'] },
+        bolts: { motorHub: 'tight' },
+      },
     ),
     step(
       'motor-loose',
@@ -61,13 +112,14 @@ function beltEnd(motor: PartOf['motor'], t: EvaluationContext): Written[] {
         units,
         1,
       )}.`,
-      { tools: ['hex keys'], asks: { parts: ['motor'] }, bolts: { motorFace: 'loose' } },
+      { load: 'fits', tools: ['hex keys'], asks: { parts: ['motor'] }, bolts: { motorFace: 'loose' } },
     ),
     step(
       'motor-face',
       'Tension the belt and tighten the motor face screws',
       `${howTight} Turn the screw once and pluck again.`.trim(),
       {
+        load: 'fits',
         tools: ['hex keys', 'tuning app or microphone'],
         restsOn: ['motor-loose'],
         bolts: { motorFace: 'tight' },
@@ -88,6 +140,7 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
         coupler.hubGapMm > 0 ? ` Keep ${gap} between the hubs, or the jaws push on the bearings.` : ''
       }`,
       {
+        load: 'fits',
         tools: ['hex keys', ...(coupler.hubGapMm > 0 ? ['feeler gauge'] : [])],
         asks: { parts: ['coupler'] },
         bolts: { screwHub: 'tight' },
@@ -100,6 +153,7 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
         printQuantity(motor.frameMm, 'length', units, 1).figure
       } ${printQuantity(motor.frameMm, 'length', units, 1).unit}.`,
       {
+        load: 'fits',
         tools: ['hex keys'],
         asks: { parts: ['motor'] },
         bolts: { motorFace: 'loose', motorHub: 'loose' },
@@ -110,6 +164,7 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
       'Tighten the motor face screws',
       'Turn the screw by hand while you tighten crosswise: the shaft finds its own centre.',
       {
+        load: 'fits',
         tools: ['hex keys'],
         restsOn: ['motor-loose'],
         bolts: { motorFace: 'tight' },
@@ -117,6 +172,7 @@ function couplerEnd(coupler: PartOf['coupler'], motor: PartOf['motor'], units: U
       },
     ),
     step('motor-hub', 'Tighten the coupler on the motor shaft', `Now its ${seat}.`, {
+      load: 'fits',
       tools: ['hex keys'],
       restsOn: ['motor-face'],
       bolts: { motorHub: 'tight' },

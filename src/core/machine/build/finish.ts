@@ -1,9 +1,13 @@
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
-import { controllerSettings } from './controller'
-import { mayFall } from './lifting'
+import { MM_PER_INCH } from '../../units/quantity'
+import { chosenBrake } from '../drive/brake'
+import { controllerSettings, FIRST_TRY, roundSteps } from './controller'
+import { counterbalanceIn } from './counterbalance'
+import { byHand, loadWord, mayFall, supportAgain, supportOutAgain } from './lifting'
 import { type Asked, type Parts, step, type Written } from './step'
+import { forScrew } from './twoScrews'
 
 /** An axis whose load can fall is held before its support goes. */
 const STAYS: Asked = {
@@ -26,7 +30,9 @@ const SWITCHED: Asked[] = ['switches.fixed', 'switches.far'].map(checkId => ({
 }))
 
 /** Switches, and the cable to the motor. */
-export function wiring({ axis }: EvaluationContext): Written[] {
+export function wiring(context: EvaluationContext): Written[] {
+  const { axis } = context
+  const brake = chosenBrake(context)
   return [
     step(
       'switches-on',
@@ -49,6 +55,24 @@ export function wiring({ axis }: EvaluationContext): Written[] {
       'One face screw of the motor can carry a tie. Pull at the cable: nothing moves at the plug.',
       { tools: ['cable ties'], restsOn: ['cable-run'] },
     ),
+    ...(brake
+      ? [
+          step(
+            'brake-wired',
+            'Brake wired to its supply',
+            'By a relay that the drive’s enable or the emergency stop opens: without either of them there is no current and the brake grips. A diode or varistor across its coil.',
+            {
+              hold: true,
+              keepsSafe: true,
+              load: 'fits' as const,
+              onBench: true as const,
+              tools: ['screwdriver', 'ferrules'],
+              caution:
+                'Its supply is fed from the mains: that, and the circuit of the emergency stop, are for licensed people and follow local codes.',
+            },
+          ),
+        ]
+      : []),
     step(
       'switch-tested',
       'Every switch tested by hand',
@@ -67,27 +91,160 @@ export function wiring({ axis }: EvaluationContext): Written[] {
 
 /** What the controller is set to, in numbers. */
 function settingWords(context: EvaluationContext): string {
-  const settings = attempt(() => controllerSettings(context))
+  const settings = attempt(() => controllerSettings(context), context.units)
   if (!settings.value) return `${settings.ask} Then the settings stand under Build, First moves.`
-  const { stepsPerMm, maxSpeedMmPerMin, accelerationMmPerS2 } = settings.value
+  const { maxSpeedMmPerMin, accelerationMmPerS2 } = settings.value
   const { units } = context
-  return `${Math.round(stepsPerMm * 1000) / 1000} steps a millimetre, at most ${say(maxSpeedMmPerMin, 'speed', units)}, ${say(accelerationMmPerS2, 'acceleration', units)}, switches normally closed, soft limits as under Build, First moves. For a first try half that speed and a quarter of that acceleration.`
+  const share = say(maxSpeedMmPerMin * FIRST_TRY.speed, 'speed', units)
+  return `Switches normally closed, soft limits as under Build, First moves. For the first try ${share}, a tenth of the top speed, and ${say(accelerationMmPerS2 * FIRST_TRY.acceleration, 'acceleration', units)}; later ${say(maxSpeedMmPerMin, 'speed', units)} and ${say(accelerationMmPerS2, 'acceleration', units)}.`
 }
 
-/** From the controller's settings to the first moves under power. */
-export function firstMoves(context: EvaluationContext): Written[] {
+/** Steps a millimetre, or an inch, in words; what they still need while they are not known. */
+export function stepWords(context: EvaluationContext): string {
+  const settings = attempt(() => controllerSettings(context), context.units)
+  if (!settings.value) return settings.ask
+  const { stepsPerMm, isMeasured } = settings.value
+  const set =
+    context.units === 'inch'
+      ? `${roundSteps(stepsPerMm * MM_PER_INCH)} steps an inch`
+      : `${roundSteps(stepsPerMm)} steps a millimetre`
+  return `${set}${isMeasured ? ', as the measured move has it' : ''}`
+}
+
+/** The tries with the emergency stop, and the brake, before anything moves. */
+function beforeAnyMove(context: EvaluationContext): Written[] {
   const { axis } = context
+  const brake = chosenBrake(context)
+  const load = loadWord(axis)
+  const falls = mayFall(axis)
   return [
+    step(
+      'estop-off',
+      'Emergency stop tried with the drives off',
+      'Controller on, drives unplugged. Press it: the controller must say so, and must not come back by itself when the button is let go.',
+      {
+        hold: true,
+        keepsSafe: true,
+        restsOn: ['switch-tested'],
+        caution:
+          'How an emergency stop is wired follows local codes and is for licensed people: it cuts the power of the drives itself, not by a program.',
+      },
+    ),
+    ...(brake
+      ? [
+          step(
+            'brake-tested',
+            `Brake tried, with the ${load} ${falls ? 'on its support' : 'at rest'}`,
+            `Give the brake alone its current: it clicks, and the screw turns by hand. Take the current away: it grips, and the screw does not turn.${falls ? ` The ${load} must rest on its block all the while.` : ''}`,
+            {
+              hold: true,
+              keepsSafe: true,
+              load: 'fits',
+              restsOn: ['brake-on', 'brake-wired'],
+              caution: falls ? `Released, nothing but its support holds the ${load}.` : 'Drives off.',
+            },
+          ),
+        ]
+      : []),
+    step(
+      'estop-on',
+      'Emergency stop tried with the drives on, nothing moving',
+      `Drives on, standing. Press it: the drives lose their power${brake ? ', and the brake is heard to grip' : ''}. They must not come back by themselves.`,
+      {
+        hold: true,
+        keepsSafe: true,
+        load: 'frees',
+        restsOn: ['estop-off', ...(brake ? ['brake-tested'] : [])],
+        caution: falls
+          ? `Without power the drive lets go: the ${load} stays on its support.`
+          : 'Hands off the screw: a drive that comes on may jump.',
+      },
+    ),
+  ]
+}
+
+/** Each motor by itself; the two of a gantry before they are joined to their screws, since one that runs mirrored racks it. */
+function motorsAlone({ axis }: EvaluationContext, joining: readonly Written[]): Written[] {
+  const falls = mayFall(axis)
+  const load = loadWord(axis)
+  if (axis.drive.screws === 2) {
+    const alone = step(
+      'motor-alone',
+      'This motor alone, not joined to its screw',
+      'The other drive unplugged. A short move at a tenth of the speed: it is this motor that turns, and plus turns it the way that drives the gantry to plus. Turn it round in the controller if not; then the other one, and mind which stands mirrored.',
+      {
+        hold: true,
+        keepsSafe: true,
+        load: 'frees',
+        restsOn: ['estop-on'],
+        caution:
+          'Joined to their screws, two motors that turn against each other rack the gantry at full torque.',
+      },
+    )
+    return [1 as const, 2 as const].flatMap(screw => forScrew([alone, ...joining], screw))
+  }
+  return [
+    step(
+      'motor-alone',
+      'The motor alone: the right one, the right way',
+      `A move of a few millimetres at a tenth of the speed${falls ? `, up off its support, the ${load} still hung` : ', from the middle of the travel'}: it is this axis that moves, and plus goes where the machine says plus. Turn it round in the controller if not.`,
+      {
+        hold: true,
+        keepsSafe: true,
+        load: 'frees',
+        restsOn: ['estop-on'],
+        caution:
+          'A wrong direction runs away from the switch that should stop it: hand on the emergency stop.',
+      },
+    ),
+  ]
+}
+
+/** From the controller's settings to the first moves under power, in the order in which a mistake costs least. */
+export function firstMoves(context: EvaluationContext, joining: readonly Written[] = []): Written[] {
+  const { axis } = context
+  const motor = context.catalogue.motor.get(axis.parts.motor ?? '')
+  const load = loadWord(axis)
+  return [
+    ...byHand(
+      axis,
+      'run it through by hand',
+      step(
+        'aids-out',
+        'Everything that was put in to help is out again',
+        `Ties, clamps, shims, props, tape.${mayFall(axis) ? ` What supports the ${load} stays.` : ''} Run the axis once through by hand and look.`,
+        { hold: true, keepsSafe: true, asks: { aidsOut: true } },
+      ),
+    ),
     step('controller', 'Set up the controller', settingWords(context), { hold: true }),
+    ...counterbalanceIn(context),
+    ...beforeAnyMove(context),
+    ...motorsAlone(context, joining),
+    step(
+      'current-set',
+      'Current set on the driver',
+      motor
+        ? `${motor.driveCurrentA} A, ${motor.continuousTorqueNm === null ? `of ${motor.ratedCurrentA} A that the motor bears` : 'as the sheet of the servo has it'}. Every figure under Size goes by that.`
+        : 'As chosen under Size.',
+      { restsOn: ['motor-alone'] },
+    ),
+    step(
+      'steps-set',
+      'Steps set, and a short move looked at',
+      `${stepWords(context)}. Command a short move at a tenth of the speed and lay a rule beside it: a factor of two or ten is seen at once.`,
+      { hold: true, tools: ['rule'], restsOn: ['motor-alone'] },
+    ),
     ...(mayFall(axis)
       ? [
           step(
             'held',
-            'The head stays up without power',
-            'Brake on, current off, the head low over its block: take the weight off the hoist little by little. It must not creep.',
+            `The ${load} stays up without power`,
+            `First on its support: power off, take its weight off the hoist little by little. Then raise it under power by a few centimetres, the hoist a hand’s breadth slack, and switch off: it must not creep in a minute. Both with its heaviest work and with nothing on it.`,
             {
               hold: true,
               keepsSafe: true,
+              provesHold: true,
+              load: 'frees',
               tools: ['hoist'],
               asks: { verdicts: [STAYS] },
               caution: 'Stand beside it, never under it, and keep the hoist hooked on until it has stood.',
@@ -96,40 +253,35 @@ export function firstMoves(context: EvaluationContext): Written[] {
           step(
             'support-off',
             'Take the support away',
-            'Only now, with the head held by its brake or its counterbalance. Put it back for every work under the head.',
-            { hold: true, keepsSafe: true, restsOn: ['torque-blocks'], aidsOut: ['block', 'hoist'] },
+            `Only now, with the ${load} held by its own drive. Put it back for every work under it, and before anything of the drive is loosened.`,
+            { hold: true, keepsSafe: true, restsOn: ['held'], aidsOut: ['block', 'hoist'] },
           ),
         ]
       : []),
     step(
-      'aids-out',
-      'Everything that was put in to help is out again',
-      'Ties, clamps, shims, props, tape. Run the axis once through by hand and look.',
-      { hold: true, keepsSafe: true, asks: { aidsOut: true } },
-    ),
-    step(
       'power-on',
       'First moves under power, slowly',
-      'A tenth of the top speed, the hand on the stop, from the middle of the travel outward.',
+      'At a tenth of the top speed, the hand on the emergency stop, from the middle of the travel outward.',
       {
         hold: true,
         keepsSafe: true,
+        restsOn: ['steps-set', 'current-set'],
         caution: 'Guards on, hands clear, nobody else at the machine. A released axis can run to its end.',
       },
     ),
     step(
       'direction',
-      'Direction, home and limits',
-      'Plus goes where the machine says plus; turn it in the controller if not. Home it slowly. Then run onto each limit, slowly, from a long way off: it must stop before the hard stop.',
+      'Home and limits, at a tenth of the speed',
+      'Home it: it must stop and back off. Then run onto each limit from a long way off: it must stop before the hard stop. Then soft limits on: it stops before the switch.',
       {
         hold: true,
-        caution: 'A wrong direction runs away from the switch that should stop it: hand on the stop.',
+        caution: 'A home that runs the wrong way runs into the end: hand on the emergency stop.',
       },
     ),
     step(
       'measured-move',
       'A long move measured',
-      'Command most of the travel and measure it, under Build, First moves. The steps a millimetre are set by it.',
+      `Command most of the travel at a tenth of the speed and measure it, under Build, First moves: the steps ${context.units === 'inch' ? 'an inch' : 'a millimetre'} are corrected by it. Then raise speed and acceleration in steps to what was wanted.`,
       { tools: ['calipers or rule', 'dial indicator'], restsOn: ['direction'] },
     ),
   ]
@@ -154,6 +306,7 @@ export function finish({ axis }: EvaluationContext, { belt }: Parts): Written[] 
   const far = axis.ends !== 'fixed-free'
   const atOnce = axis.buildSchools.threadlocker === 'at-once'
   return [
+    ...(atOnce ? [] : supportAgain(axis, 'final', 'a screw of its drive comes out')),
     step(
       'locked',
       atOnce
@@ -164,6 +317,7 @@ export function finish({ axis }: EvaluationContext, { belt }: Parts): Written[] 
         : 'Take out one screw, one drop, torque it, mark it; then the next. The rest hold the alignment.',
       {
         tools: [...(atOnce ? [] : ['threadlocker']), 'torque wrench', 'paint pen'],
+        ...(!atOnce && { load: 'frees' }),
         caution: 'Isolate the machine again first. Threadlocker earlier than this is undone with heat.',
         bolts: {
           nut: 'torqued',
@@ -175,6 +329,7 @@ export function finish({ axis }: EvaluationContext, { belt }: Parts): Written[] 
         },
       },
     ),
+    ...(atOnce ? [] : supportOutAgain(axis, 'final', { verdicts: [STAYS] })),
     ...(axis.drive.handwheelKept
       ? [
           step(
@@ -199,12 +354,14 @@ export function finish({ axis }: EvaluationContext, { belt }: Parts): Written[] 
     ),
     ...(belt
       ? [
+          ...supportAgain(axis, 'belt', 'its belt is slackened'),
           step(
             'belt-again',
             'Tension the belt again after ten hours',
             'A new belt gives: pluck it again and bring it back to its note.',
-            { tools: ['hex keys', 'tuning app or microphone'] },
+            { load: 'frees', tools: ['hex keys', 'tuning app or microphone'] },
           ),
+          ...supportOutAgain(axis, 'belt', { verdicts: [STAYS] }),
         ]
       : []),
   ]

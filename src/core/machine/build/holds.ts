@@ -4,6 +4,9 @@ import type { OrderState, Orders } from '../../document/job'
 import type { EvaluationContext } from '../../evaluation/context'
 import { type DriveJoint, JOINTS_OF_DRIVE } from '../joints/model'
 import { aidsIn, aidWords } from './aids'
+import { mayFall } from './lifting'
+import { doneTicks, holdBefore, notHeldWords, supportBefore } from './load'
+import { SUPPORT_AIDS } from './model'
 import { BOLT_STATES, type BoltState, type Step } from './step'
 import { WHOLE_BEFORE } from './subAssemblies'
 
@@ -12,7 +15,7 @@ type Ticks = Axis['ticks']
 const lesser = (a: BoltState, b: BoltState) => (BOLT_STATES.indexOf(a) < BOLT_STATES.indexOf(b) ? a : b)
 
 /** The state of each joint's screws after the steps that are ticked; of two screws, the one that is further behind. */
-export function boltStates(steps: Step[], ticks: Ticks): Record<DriveJoint, BoltState> {
+export function boltStates(steps: readonly Step[], ticks: Ticks): Record<DriveJoint, BoltState> {
   const screws = steps.some(({ screw }) => screw === 2) ? ([1, 2] as const) : ([1] as const)
   const [first, second] = screws.map(screw => {
     const states = Object.fromEntries(JOINTS_OF_DRIVE.map(joint => [joint, 'out'])) as Record<
@@ -44,7 +47,7 @@ const comesBefore = (one: Step, oneAt: number, later: Step, laterAt: number): bo
  *
  * @example a step after the unticked "stop-tie" is blocked by it
  */
-export function blockedBy(steps: Step[], ticks: Ticks, stepId: string): Step | null {
+export function blockedBy(steps: readonly Step[], ticks: Ticks, stepId: string): Step | null {
   const at = steps.findIndex(({ id }) => id === stepId)
   const step = steps[at]
   if (!step) return null
@@ -54,7 +57,7 @@ export function blockedBy(steps: Step[], ticks: Ticks, stepId: string): Step | n
 }
 
 /** The ticked steps that lean on another one, nearest first: they are undone with it. */
-export function leaning(steps: Step[], ticks: Ticks, stepId: string): Step[] {
+export function leaning(steps: readonly Step[], ticks: Ticks, stepId: string): Step[] {
   const leans = new Set([stepId])
   // What leans on something that leans on it, leans on it too; the list is in order, so once through is enough.
   for (const [at, one] of steps.entries())
@@ -67,9 +70,29 @@ export function leaning(steps: Step[], ticks: Ticks, stepId: string): Step[] {
   return steps.filter(({ id }) => id !== stepId && leans.has(id))
 }
 
+/**
+ * The step that is to be done before another may be: what supports the load, where it would free that; else what blocks it.
+ *
+ * @example waitsFor(steps, context, hubScrew)?.id // 'support', on an upright axis that nothing supports
+ */
+export const waitsFor = (steps: readonly Step[], context: EvaluationContext, step: Step): Step | null =>
+  supportBefore(steps, context, step) ??
+  blockedBy(steps, doneTicks(steps, context), step.id) ??
+  holdBefore(steps, context, step)
+
 /** The first step that can be done now; null when all are done, or none can be. */
-export const inHand = (steps: Step[], ticks: Ticks): Step | null =>
-  steps.find(({ id }) => !ticks[id] && !blockedBy(steps, ticks, id)) ?? null
+export function inHand(steps: readonly Step[], context: EvaluationContext): Step | null {
+  const done = doneTicks(steps, context)
+  return (
+    steps.find(
+      step =>
+        !done[step.id] &&
+        !blockedBy(steps, done, step.id) &&
+        !supportBefore(steps, context, step) &&
+        !holdBefore(steps, context, step),
+    ) ?? null
+  )
+}
 
 const NOT_HERE: Partial<Record<OrderState, string>> = {
   ordered: 'is ordered and has not arrived',
@@ -116,24 +139,29 @@ export function askOf(
     if (!at.states.includes(finding.state)) return `${finding.title}: ${finding.sentence}`
   }
   if (step.asks?.aidsOut) {
-    const [still] = aidsIn(steps, axis.ticks)
-    if (still)
-      return `Still in: ${aidWords(still)}.${still.outBy ? ` “${still.outBy.title}” takes it out.` : ''}`
+    // What supports the load stays until it is proved that it holds by itself, and what no step takes out any more was for another school.
+    const still = aidsIn(steps, axis).find(
+      ({ aid, outBy }) => outBy && !SUPPORT_AIDS.some(one => one === aid),
+    )
+    if (still) return `Still in: ${aidWords(still)}. “${still.outBy?.title}” takes it out.`
   }
   return null
 }
 
 /** Why a step cannot be ticked; null where it can. */
 export function refusalOf(
-  steps: Step[],
+  steps: readonly Step[],
   stepId: string,
   context: EvaluationContext,
   orders: Orders,
 ): string | null {
-  const { ticks } = context.axis
   const step = steps.find(({ id }) => id === stepId)
-  if (!step || ticks[stepId]) return null
-  const before = blockedBy(steps, ticks, stepId)
+  if (!step || doneTicks(steps, context)[stepId]) return null
+  const before = waitsFor(steps, context, step)
   if (before) return `First ${before.hold ? 'tick the hold point' : 'do'} “${before.title}”.`
-  return askOf(step, context, orders, steps)
+  return notHeldWords(steps, context, step) ?? askOf(step, context, orders, steps)
 }
+
+/** Whether a step may be skipped: not one that keeps somebody from being hurt, nor one that fits what holds a load. */
+export const maySkip = (step: Step, { axis }: EvaluationContext): boolean =>
+  !step.keepsSafe && !(step.load === 'fits' && mayFall(axis))

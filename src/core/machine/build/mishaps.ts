@@ -2,6 +2,7 @@ import type { Axis } from '../../document/axis'
 import { stockLengthWords } from '../joints/fastener'
 import { judgeJoint } from '../joints/joint'
 import { keyWords } from '../joints/thread'
+import { supportsOutOf } from './load'
 import type { Mishap, MishapKind } from './model'
 import { type Step, step, type Written } from './step'
 import type { SubAssembly } from './subAssemblies'
@@ -149,19 +150,34 @@ export function mishapOrders(axis: Axis): { key: string; what: string; count: nu
   })
 }
 
+/**
+ * Where the steps of a mishap go: before the step that was in hand, and never between a proof that the load stays and the taking-out of
+ * its support, nor after the last of them, since that is proved again after the mending.
+ */
+export function mendedAt(steps: readonly Step[], stepId: string): number {
+  const at = Math.max(
+    0,
+    steps.findIndex(({ id }) => id === stepId),
+  )
+  const outAt = steps.findIndex((step, index) => index >= at && supportsOutOf(step).length > 0)
+  const proofAt = steps.findLastIndex(
+    ({ provesHold }, index) => provesHold === true && (outAt < 0 || index < outAt),
+  )
+  return proofAt < 0 ? at : Math.min(at, proofAt)
+}
+
 /** Steps with those of each mishap before the step that was in hand; of a step that is no more, before the first. */
 export function withMishaps(steps: Step[], axis: Axis): Step[] {
   return axis.mishaps.reduce((all, mishap) => {
-    const at = Math.max(
-      0,
-      all.findIndex(({ id }) => id === mishap.stepId),
-    )
+    const at = mendedAt(all, mishap.stepId)
     const part: SubAssembly = all[at]?.part ?? 'apart'
     const joint = axis.joints.find(({ id }) => id === mishap.jointId)
     const where = joint ? `: ${joint.label}` : ''
     const own = MENDED_BY[mishap.what](where, axis, mishap).map(
       (one): Step => ({
         ...one,
+        // Whatever it was about may have held the load: it is supported while this is mended, and counts as out until it is.
+        load: 'fits',
         id: `mishap.${mishap.id.toLowerCase()}.${one.id}`,
         part,
         screw: all[at]?.screw,

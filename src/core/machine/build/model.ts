@@ -3,6 +3,7 @@ import {
   choiceOrNone,
   map,
   moment,
+  momentOrNone,
   plain,
   type RowOf,
   record,
@@ -108,11 +109,13 @@ export type OwnBagged = RowOf<typeof OWN_BAGGED>
 /** What an axis moves: it decides how that is taken apart and put back. */
 export const SLIDE = choiceOrNone(
   'What it moves',
-  ['table', 'saddle', 'head', 'carriage', 'cross-slide', 'rail-carriage'],
+  ['table', 'saddle', 'head', 'quill', 'knee', 'carriage', 'cross-slide', 'rail-carriage'],
   {
     table: 'a table on a saddle',
     saddle: 'a saddle on its base',
     head: 'a head on a column',
+    quill: 'a quill in its head',
+    knee: 'a knee on its column',
     carriage: 'a lathe carriage with its apron',
     'cross-slide': 'a cross slide',
     'rail-carriage': 'a carriage on rails',
@@ -120,9 +123,27 @@ export const SLIDE = choiceOrNone(
 )
 export type Slide = Exclude<ValueOf<typeof SLIDE>, null>
 
+/** What carries the load for a while, beside its own drive. */
+export const SUPPORT_AIDS = ['block', 'hoist'] as const
+export type SupportAid = (typeof SUPPORT_AIDS)[number]
+
+/**
+ * The supports that are in, with when they went in. Kept, and not read off the ticks: a tick that is taken off again puts no block
+ * back under a head.
+ */
+export const SUPPORTS = map('What supports the load', moment('Put in'), /^(block|hoist)$/)
+/** When a change was last taken back or done again that would have a support in; what went in before is asked for again. */
+export const SUPPORT_DOUBTED_AT = momentOrNone('Asked for again since')
+
+/** When the new drive was first on the machine; from then on what is done again on the bench may free the load. */
+export const DRIVE_MOUNTED_AT = momentOrNone('New drive on the machine since')
+
 declare module '../../document/axis' {
   interface SheetFields {
     ticks: Record<string, string>
+    supports: ValueOf<typeof SUPPORTS>
+    supportDoubtedAt: ValueOf<typeof SUPPORT_DOUBTED_AT>
+    driveMountedAt: ValueOf<typeof DRIVE_MOUNTED_AT>
     stepNotes: Record<string, StepNote>
     mishaps: Mishap[]
     buildSchools: BuildSchools

@@ -1,7 +1,7 @@
 import type { Axis } from '../../document/axis'
 import type { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
-import { mayFall } from './lifting'
+import { loadWord, mayFall } from './lifting'
 import { locknut } from './preload'
 import { type Asked, type Parts, step, type Written } from './step'
 
@@ -14,14 +14,18 @@ const BEARINGS_HOW: Record<Parts['bearing']['arrangement'], string> = {
   'double-row': 'Either way round; press on the inner ring only.',
 }
 
-/** The block carries the head, not the screw. */
-const NO_WEIGHT = 'The block under the head carries it: no weight on a screw whose own screws are loose.'
+/** The block carries the load, not the screw. */
+const noWeight = (axis: Axis) =>
+  `What supports the ${loadWord(axis)} carries it: no weight on a screw whose own screws are loose.`
+/** Put together on the bench: it holds the load once it is on the machine. */
+const BENCH = { load: 'fits', onBench: true } as const
 
 /** The bearings of the fixed block: in, clamped, preloaded, and free to turn. */
 export function bearingBlock(context: EvaluationContext, { bearing }: Parts): Written[] {
   const stack = context.axis.block && context.isHeldTo('room.block') ? context.finding('room.block') : null
   return [
     step('bearings', 'Bearings into the fixed block', BEARINGS_HOW[bearing.arrangement], {
+      ...BENCH,
       tools: ['calipers', 'press or vice with soft jaws'],
       asks: { parts: ['bearing'] },
     }),
@@ -31,6 +35,7 @@ export function bearingBlock(context: EvaluationContext, { bearing }: Parts): Wr
       stack?.sentence ??
         'The cover stands off the block by a hair before its screws are in, so that it clamps the outer rings. Measure by how much under Make room, Bearing block.',
       {
+        ...BENCH,
         tools: ['feeler gauge', 'hex keys'],
         restsOn: ['bearings'],
         ...(context.axis.block && {
@@ -50,6 +55,7 @@ export function bearingBlock(context: EvaluationContext, { bearing }: Parts): Wr
       'Screw into the block: wrap it first',
       'Two turns of tape over the thread, or soft jaws, wherever it is gripped. Push on the inner ring only; the locknut by hand.',
       {
+        ...BENCH,
         tools: ['tape', 'soft jaws'],
         restsOn: ['stack'],
         aidsIn: ['tape'],
@@ -57,6 +63,7 @@ export function bearingBlock(context: EvaluationContext, { bearing }: Parts): Wr
       },
     ),
     step('preload', 'Set the locknut', preloadWords(context), {
+      ...BENCH,
       tools: ['hook spanner', 'soft jaws'],
       restsOn: ['screw-in'],
       caution: 'Rather a little too loose than too tight: too much preload heats and wears the bearings.',
@@ -65,7 +72,7 @@ export function bearingBlock(context: EvaluationContext, { bearing }: Parts): Wr
       'free-turn',
       'Lock it, and see that it turns freely',
       'Set screw of the locknut in, over a slip of brass. Turn the screw by two fingers: even all round, no play when it is pushed and pulled. Take the tape off.',
-      { hold: true, tools: ['hex keys'], restsOn: ['preload'], aidsOut: ['tape'] },
+      { ...BENCH, hold: true, tools: ['hex keys'], restsOn: ['preload'], aidsOut: ['tape'] },
     ),
   ]
 }
@@ -121,22 +128,25 @@ export function loose(axis: Axis, { screw }: Parts): Written[] {
       'All screws in by hand, a turn short of touching.',
       {
         tools: ['hex keys'],
+        load: 'fits',
         bolts: { nut: 'loose' },
         asks: { parts: ['screw'], ...(axis.lubePoints.length > 0 && { verdicts: GREASED }) },
-        ...(mayFall(axis) && { caution: NO_WEIGHT }),
+        ...(mayFall(axis) && { caution: noWeight(axis) }),
       },
     ),
     step('fixed-loose', 'Fixed block on, screws in loose', 'The block can still be pushed about by hand.', {
       tools: ['hex keys'],
+      load: 'fits',
       restsOn: ['bearings'],
       bolts: { fixedBlock: 'loose' },
-      ...(mayFall(axis) && { caution: NO_WEIGHT }),
+      ...(mayFall(axis) && { caution: noWeight(axis) }),
     }),
     ...(free
       ? []
       : [
           step('far-loose', 'Far block on, screws in loose', 'The block can still be pushed about by hand.', {
             tools: ['hex keys'],
+            load: 'fits',
             bolts: { farBlock: 'loose' },
           }),
         ]),
@@ -163,6 +173,7 @@ export function loose(axis: Axis, { screw }: Parts): Written[] {
       {
         aidsIn: screw.kind === 'ball' ? ['clamp', 'shims', 'spacers'] : ['clamp', 'shims'],
         tools: ['flat bar or parallel', 'small clamp', 'hex keys'],
+        load: 'fits',
         restsOn: ['nut-loose'],
         bolts: { nut: 'nipped' },
         caution: 'An unclamped nut turns as its screws go home and fouls the slide.',

@@ -43,6 +43,8 @@ export const procedure = remembered((context): Step[] | null => {
   const { axis, catalogue } = context
   const parts = chosenParts(axis, catalogue)
   if (!parts) return null
+  const twice = axis.drive.screws === 2
+  const { fitting, joining } = driveEnd(parts, context)
   const written: Record<SubAssembly, Written[]> = {
     apart: [],
     block: bearingBlock(context, parts),
@@ -51,20 +53,33 @@ export const procedure = remembered((context): Step[] | null => {
     casting: [...loose(axis, parts), ...tighten(context)],
     setTrue: setTrue(context),
     square: squareAndCouple(context),
-    motor: driveEnd(parts, context),
+    motor: fitting,
     wiring: wiring(context),
-    moves: firstMoves(context),
+    moves: firstMoves(context, joining),
     proof: proof(),
     final: finish(context, parts),
   }
-  const twice = axis.drive.screws === 2
   const steps = SUB_ASSEMBLY_IDS.flatMap(part => {
     const once = written[part]
     const all = twice && TWICE.has(part) ? [...forScrew(once, 1), ...forScrew(once, 2)] : once
     return part === 'apart' ? teardown(context) : madeInto(part, axis, all)
   })
-  return withMishaps(steps, axis)
+  return provedWhole(withMishaps(steps, axis))
 })
+
+/** Each proof that the load stays rests on everything before it that holds it. */
+const provedWhole = (steps: Step[]): Step[] =>
+  steps.map((one, at) =>
+    one.provesHold
+      ? {
+          ...one,
+          restsOn: [
+            ...one.restsOn,
+            ...steps.slice(0, at).flatMap(({ id, load }) => (load === 'fits' ? [id] : [])),
+          ],
+        }
+      : one,
+  )
 
 /** The steps of an axis as far as they are known: while a part is not chosen, those that take it apart. */
 export const knownSteps = (context: EvaluationContext): Step[] => procedure(context) ?? teardown(context)

@@ -20,7 +20,7 @@ const of = (axis: Axis) => {
 test('what is set again is opened, with the proof, and nothing that leans on it', () => {
   const { steps, ticks } = of(X)
   const ids = (what: keyof typeof REDONE, done: Axis['ticks'] = ticks) =>
-    stepsToRedo(steps, done, what).map(({ id }) => id)
+    stepsToRedo(steps, { ...X, ticks: done }, what).map(({ id }) => id)
   expect(ids('locknut')).toEqual(['preload', 'proved'])
   expect(ids('hubs')).toEqual(['hub-screw', 'motor-hub', 'proved'])
   expect(ids('nutScrews', { 'torque-blocks': '2026-11-20T10:00:00.000Z' })).toEqual(['torque-blocks'])
@@ -31,8 +31,15 @@ test('what is set again is opened, with the proof, and nothing that leans on it'
 
 test('of two screws both are set again', () => {
   const { steps, ticks } = of(gantry)
-  expect(stepsToRedo(steps, ticks, 'locknut').map(({ id }) => id)).toEqual(['preload', 'preload.2', 'proved'])
-  expect(stepsToRedo(steps, ticks, 'locknut', 'second').map(({ id }) => id)).toEqual(['preload.2', 'proved'])
+  expect(stepsToRedo(steps, { ...gantry, ticks }, 'locknut').map(({ id }) => id)).toEqual([
+    'preload',
+    'preload.2',
+    'proved',
+  ])
+  expect(stepsToRedo(steps, { ...gantry, ticks }, 'locknut', 'second').map(({ id }) => id)).toEqual([
+    'preload.2',
+    'proved',
+  ])
 })
 
 test('every step that a fault or a share leads to is a step of some drive', () => {

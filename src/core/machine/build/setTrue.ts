@@ -2,8 +2,8 @@ import type { Axis } from '../../document/axis'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
-import { pullN, warmth } from '../drive/strength'
-import { lockBefore, mayFall } from './lifting'
+import { pullN, stretchGapMm } from '../drive/strength'
+import { byHand, loadWord, mayFall } from './lifting'
 import { type Asked, step, type Written } from './step'
 
 const TRUE_FACE =
@@ -24,35 +24,38 @@ function endByEnd(axis: Axis): Written[] {
       ? [
           step(
             'hang',
-            'Hang the head, so that the screw carries nothing',
-            'From a hoist, or balanced, over the block that stays under it. The blocks are still loose: with weight on the screw the nut would set them wrong, and they could slip.',
+            `Hang the ${loadWord(axis)}, so that the screw carries nothing`,
+            'From a hoist, over the block that stays under it. The bearing blocks are still loose: with weight on the screw the nut would set them wrong, and they could slip.',
             {
               hold: true,
               keepsSafe: true,
               aidsIn: ['hoist'],
-              tools: ['hoist or counterbalance'],
-              caution: 'Lifting gear that is rated for the head, and someone trained at it. Nobody under it.',
+              tools: ['hoist'],
+              caution: `Lifting gear that is rated for the ${loadWord(axis)}, and someone trained at it. Nobody under it.`,
             },
           ),
         ]
       : []),
-    ...lockBefore(axis, 'run-fixed', 'run the nut to the fixed end'),
-    step(
-      'run-fixed',
-      'Run the nut to the fixed end by hand',
-      `Turn the screw by hand until the nut stands a few millimetres off the block.${
-        axis.slide === 'table'
-          ? ' Run out that far the table overhangs: a counterweight on its other end, or it lifts off its way.'
-          : ''
-      }`,
-      {
-        restsOn: ['nut-clamp'],
-        ...(axis.slide === 'table' && {
-          aidsIn: ['counterweight'] as const,
-          caution:
-            'A table that overhangs by more than half tips off its way: weight on first, then run it out.',
-        }),
-      },
+    ...byHand(
+      axis,
+      'run the nut to the fixed end',
+      step(
+        'run-fixed',
+        'Run the nut to the fixed end by hand',
+        `Turn the screw by hand until the nut stands a few millimetres off the block.${
+          axis.slide === 'table'
+            ? ' Run out that far the table overhangs: a counterweight on its other end, or it lifts off its way.'
+            : ''
+        }`,
+        {
+          restsOn: ['nut-clamp'],
+          ...(axis.slide === 'table' && {
+            aidsIn: ['counterweight'] as const,
+            caution:
+              'A table that overhangs by more than half tips off its way: weight on first, then run it out.',
+          }),
+        },
+      ),
     ),
     step(
       'tight-fixed',
@@ -62,6 +65,7 @@ function endByEnd(axis: Axis): Written[] {
         : 'Nip it, read height and side under Align, push the block where the readings say, then crosswise in two goes.',
       {
         tools: ['hex keys'],
+        load: 'fits',
         restsOn: ['fixed-loose', 'run-fixed'],
         bolts: { fixedBlock: 'tight' },
         caution: TRUE_FACE,
@@ -77,12 +81,15 @@ function farEnd(axis: Axis): Written[] {
   return [
     ...(inTurn
       ? [
-          ...lockBefore(axis, 'run-far', 'run the nut to the far end'),
-          step(
-            'run-far',
-            'Run the nut to the far end by hand',
-            'Feel for tight places on the way and note where they are.',
-            { restsOn: ['tight-fixed'] },
+          ...byHand(
+            axis,
+            'run the nut to the far end',
+            step(
+              'run-far',
+              'Run the nut to the far end by hand',
+              'Feel for tight places on the way and note where they are.',
+              { restsOn: ['tight-fixed'] },
+            ),
           ),
         ]
       : []),
@@ -94,6 +101,7 @@ function farEnd(axis: Axis): Written[] {
         : 'Where it lies by itself, the nut at the fixed end: crosswise, in two goes. Shim under it what it would be pulled down by.',
       {
         tools: ['hex keys', ...(inTurn ? [] : ['feeler gauge'])],
+        load: 'fits',
         restsOn: ['far-loose', inTurn ? 'run-far' : 'tight-fixed'],
         bolts: { farBlock: 'tight' },
         caution: TRUE_FACE,
@@ -102,19 +110,28 @@ function farEnd(axis: Axis): Written[] {
   ]
 }
 
-/** A screw held at both ends, stretched by what it will grow. */
+/** A screw held at both ends, stretched by what it will grow, once both blocks are torqued. */
 function stretch(context: EvaluationContext): Written[] {
   if (context.axis.ends !== 'fixed-fixed') return []
-  const { value } = attempt(() => ({ pull: pullN(context), growthUm: warmth(context).growthUm }))
-  const by = value
-    ? `until an indicator on the end of the screw has moved ${say(value.growthUm, 'smallLength', context.units)}: that is ${say(value.pull, 'force', context.units)} of pull, which both sets of bearings then carry`
-    : 'by what it will grow'
+  const { units } = context
+  const { value } = attempt(() => ({ pull: pullN(context), gapMm: stretchGapMm(context) }))
+  const gap = value ? say(value.gapMm, 'length', units, units === 'inch' ? 4 : 3) : 'what it will grow by'
+  const pull = value
+    ? ` (${say(value.pull, 'force', units)} of pull, which both sets of bearings then carry)`
+    : ''
   return [
-    step('stretch', 'Stretch the screw', `Turn the locknut of the far end ${by}.`, {
-      hold: true,
-      tools: ['dial indicator', 'hook spanner'],
-      caution: 'No more than that: the pull stands on the bearings day and night.',
-    }),
+    step(
+      'stretch',
+      'Stretch the screw by the gap at its far end',
+      `Both blocks are torqued. Between the shoulder of the far end and its inner ring a gap of ${gap} was left, by a ring ground to it, as the drawing of the screw shows: measure it by feeler gauge. Draw the far locknut up until the gap has just closed: then the screw is stretched by that${pull}, read by an indicator on its end. With no gap a locknut only clamps the ring on its shoulder and stretches nothing: then shift the far block outward by that, by its screws, and torque it again.`,
+      {
+        hold: true,
+        load: 'fits',
+        restsOn: ['torque-blocks'],
+        tools: ['dial indicator', 'feeler gauge', 'hook spanner'],
+        caution: 'No more than that: the pull stands on the bearings day and night.',
+      },
+    ),
   ]
 }
 
@@ -129,17 +146,25 @@ export function tighten({ axis }: EvaluationContext): Written[] {
       'Crosswise, with the nut in the middle of the travel. Then everything off that helped: clamp, shims, spacers, weights.',
       {
         tools: ['hex keys'],
+        load: 'fits',
         restsOn: ['nut-clamp', 'tight-fixed', ...(hasFar ? ['tight-far'] : [])],
         bolts: { nut: 'tight' },
         aidsOut: ['clamp', 'shims', 'spacers', 'counterweight'],
       },
     ),
-    ...lockBefore(axis, 'run-through', 'run the full travel'),
-    step(
-      'run-through',
-      'Run the full travel by hand: no tight place',
-      'Same drag from end to end. A tight place near one block means that block; one that comes every turn means a bent screw.',
-      { hold: true, restsOn: ['nut-tight'] },
+    ...byHand(
+      axis,
+      'run the full travel',
+      step(
+        'run-through',
+        'Run the full travel by hand: no tight place',
+        `Same drag from end to end. ${
+          hasFar
+            ? 'A tight place near one block means that block; one'
+            : 'A tight place near the fixed block means that block; one'
+        } that comes every turn means a bent screw.`,
+        { hold: true, restsOn: ['nut-tight'] },
+      ),
     ),
     ...(hasFar
       ? []
@@ -154,6 +179,23 @@ export function tighten({ axis }: EvaluationContext): Written[] {
   ]
 }
 
+/** Blocks that are to have dowels are reamed for them where they stand now. */
+const dowelled = ({ joints }: Axis): Written[] =>
+  joints.some(({ located, holds }) => located && (holds === 'fixedBlock' || holds === 'farBlock'))
+    ? [
+        step(
+          'dowels',
+          'Dowels through the blocks',
+          'Drill and ream through block and casting where they stand, two to a block, as far apart as can be; drive them in. They take the thrust, so that nothing creeps.',
+          {
+            tools: ['drill', 'reamer', 'soft hammer'],
+            restsOn: ['torque-blocks'],
+            caution: 'No chips into the bearings: cover them. Eye protection.',
+          },
+        ),
+      ]
+    : []
+
 /** In line, stretched where it is held at both ends, and torqued. */
 export function setTrue(context: EvaluationContext): Written[] {
   const { axis } = context
@@ -163,10 +205,9 @@ export function setTrue(context: EvaluationContext): Written[] {
     step(
       'aligned',
       'Take an alignment round',
-      'Go to Align. Both blocks within what you accept, in height and to the side, before anything is torqued.',
-      { hold: true, tools: ['dial indicator', 'shim stock'], asks: { verdicts: IN_LINE } },
+      `Go to Align. ${hasFar ? 'Both blocks' : 'The fixed block'} within what you accept, in height and to the side, before anything is torqued.`,
+      { hold: true, load: 'frees', tools: ['dial indicator', 'shim stock'], asks: { verdicts: IN_LINE } },
     ),
-    ...stretch(context),
     step(
       'torque-blocks',
       'Torque the blocks and the nut',
@@ -175,10 +216,13 @@ export function setTrue(context: EvaluationContext): Written[] {
         : 'Crosswise, to the torque of each joint.',
       {
         tools: ['torque wrench', ...(locker ? ['threadlocker'] : [])],
+        load: 'fits',
         restsOn: ['nut-tight', 'tight-fixed', ...(hasFar ? ['tight-far'] : [])],
         asks: { verdicts: IN_LINE },
         bolts: { fixedBlock: 'torqued', nut: 'torqued', ...(hasFar && { farBlock: 'torqued' }) },
       },
     ),
+    ...dowelled(axis),
+    ...stretch(context),
   ]
 }

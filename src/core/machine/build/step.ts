@@ -34,6 +34,17 @@ export interface Step {
   hold: boolean
   /** It keeps somebody from being hurt: it may be done otherwise, never skipped. */
   keepsSafe?: true
+  /**
+   * What it does to what holds the load of an axis that can fall: "frees" while it is done nothing of the drive holds it, "fits" as
+   * well, and puts in or does up something that holds it afterwards.
+   */
+  load?: 'frees' | 'fits'
+  /** It proves that the load stays by itself. */
+  provesHold?: true
+  /** It is done on the bench, away from the machine, the first time. */
+  onBench?: true
+  /** Steps that lock the load for it, each time that it is done. */
+  lockedBy?: readonly string[]
   /** Steps that must be done before it, though they hold up nothing else. */
   restsOn: readonly string[]
   /** What the thing itself is asked before the step is ticked. */

@@ -1,11 +1,14 @@
 import type { Axis } from '../../document/axis'
-import { lifting, mayFall } from './lifting'
+import { blockWords, lifting, loadWord, mayFall } from './lifting'
 import type { Slide } from './model'
 import { step, type Written } from './step'
 
 const PUNCH = 'A punch slips: hold the key with pliers, keep the other hand away, wear eye protection.'
 const HEAVY =
   'The casting is heavy and its edges are sharp: two people or a hoist, gloves, no fingers under it. It tips as it comes off its way.'
+
+/** Takes out or loosens something that holds the load, where there is one. */
+const FREES = { load: 'frees' } as const
 
 const photo = step(
   'td-photo',
@@ -27,27 +30,101 @@ const gibSlack = step(
   'td-gib',
   'Slacken the gib, and note how far its screw stands in',
   'Measure from the head of the gib screw to the casting and write it on the label of its bag: it goes back to there first.',
-  { tools: ['screwdriver', 'calipers'] },
+  { ...FREES, tools: ['screwdriver', 'calipers'] },
 )
 const wheelOff = (where: string) =>
   step(
     'td-wheel',
     'Handwheel off, key out of the shaft',
     `${where} The key is often stuck: a sharpened punch under its end, away from the hand.`,
-    { tools: ['spanner', 'punch', 'soft hammer'], caution: PUNCH },
+    { ...FREES, tools: ['spanner', 'punch', 'soft hammer'], caution: PUNCH },
   )
 const oldNut = step('td-nut', 'Old nut and screw out', 'Keep them: they tell lengths and threads.', {
+  ...FREES,
   tools: ['hex keys'],
 })
 
+/** The counterbalance of an axis that has one, let go of before anything that hangs on it; nothing of weights that only hang. */
+function unload(axis: Axis): Written[] {
+  const { kind, toFit } = axis.counterbalance
+  const forceN = axis.dimensions.counterbalanceN.value ?? 0
+  // A head usually has springs; of what is not fitted yet nothing is loaded.
+  if (kind === null ? axis.slide !== 'head' && forceN === 0 : toFit && kind !== 'gas-spring') return []
+  const how: Record<Exclude<typeof kind, null>, string> = {
+    springs: 'Springs are loaded: slacken them by their own adjuster, and note how many turns.',
+    'gas-spring':
+      'A gas spring cannot be slackened, and is never opened: bring the axis to where it is longest, then take its ends off their studs.',
+    weights: 'Set the weights down on blocks, then unhook the chain.',
+  }
+  return [
+    step(
+      'td-springs',
+      'Unload the counterbalance',
+      kind
+        ? `${toFit ? 'Where one is on it already. ' : ''}${how[kind]}`
+        : 'If it has one: springs are slackened by their own adjuster, weights let down onto a block. None: say so with “Done otherwise”.',
+      {
+        hold: true,
+        keepsSafe: true,
+        tools: ['spanner'],
+        ...FREES,
+        caution: 'A loaded spring flies when its pin is drawn. Eye protection; stand to the side of it.',
+      },
+    ),
+  ]
+}
+
+/** The steps that take an upright slide off its old drive: it stays on its ways, on its block and its hoist. */
+function upright(axis: Axis): Written[] {
+  const load = loadWord(axis)
+  const isQuill = axis.slide === 'quill'
+  return [
+    photo,
+    lockOthers,
+    step(
+      'td-hang',
+      axis.slide === 'knee'
+        ? 'Set the knee down onto its block, before any screw is touched'
+        : `Hang the ${load}, or let it down onto its block, before any screw is touched`,
+      'The way lock on as well. Rock it: nothing may move.',
+      {
+        hold: true,
+        keepsSafe: true,
+        tools: ['hoist'],
+        caution: `Let go, the ${load} drops. Lifting gear rated for it, with trained help, and nobody under it.`,
+      },
+    ),
+    ...unload(axis),
+    wheelOff(
+      axis.slide === 'knee'
+        ? 'At the crank of the knee.'
+        : isQuill
+          ? 'The fine feed wheel, and the pinion where it goes.'
+          : 'At the side of the column.',
+    ),
+    ...(isQuill ? [] : [gibSlack]),
+    step(
+      'td-nut',
+      'Old nut and screw out',
+      `The ${load} stays on its block and its hoist throughout. Keep them: they tell lengths and threads.`,
+      {
+        tools: ['hex keys'],
+        ...FREES,
+        caution: `Without its screw nothing but block and hoist holds the ${load}.`,
+      },
+    ),
+  ]
+}
+
 /** The steps that take an axis apart, by what it moves. */
-const APART: Record<Slide, Written[]> = {
+const APART: Record<Exclude<Slide, 'head' | 'quill' | 'knee'>, Written[]> = {
   table: [
     photo,
     lockOthers,
     gibSlack,
     wheelOff('At the side with more room.'),
     step('td-race', 'Bearing race off', 'With a puller, straight; never with a hammer on the race.', {
+      ...FREES,
       tools: ['puller'],
       caution: 'A race that lets go flies: eye protection, nobody in line with it.',
     }),
@@ -55,21 +132,20 @@ const APART: Record<Slide, Written[]> = {
       'td-bracket',
       'End bracket off',
       'Screws out, then the two dowels; keep the dowels with their bracket.',
-      {
-        tools: ['hex keys', 'punch'],
-        caution: PUNCH,
-      },
+      { ...FREES, tools: ['hex keys', 'punch'], caution: PUNCH },
     ),
     step(
       'td-back-off',
       'Back the table off by its own screw, and catch the gib',
       'Wind until the table leaves the nut. Catch the gib before it drops or wedges; leave the gib screw of the far side in, so that it stays within reach. If it wedges, wind back.',
       {
+        ...FREES,
         tools: ['crank'],
         caution: 'The table tips as soon as more than half of it hangs out: block it first.',
       },
     ),
     step('td-off', 'Table off', 'Straight up, two people or a hoist, onto wood with its ways up.', {
+      ...FREES,
       hold: true,
       keepsSafe: true,
       tools: ['hoist or a second person'],
@@ -87,76 +163,33 @@ const APART: Record<Slide, Written[]> = {
       'td-nut-screws',
       'Screws of the nut out, from behind',
       'Through the back of the base; a long key and a magnet.',
-      {
-        tools: ['long hex key', 'magnet'],
-      },
+      { ...FREES, tools: ['long hex key', 'magnet'] },
     ),
     step(
       'td-gib',
       'Front and rear gib screws out, and note how far they stood in',
       'A short screwdriver, or slide the saddle forward first. Write both on the label of their bag.',
-      { tools: ['short screwdriver', 'calipers'] },
+      { ...FREES, tools: ['short screwdriver', 'calipers'] },
     ),
     wheelOff('At the front.'),
     step(
       'td-screw-out',
       'Wind the old screw out',
       'By its own thread, until it is free of the nut; then draw it out of the front.',
-      {
-        tools: ['crank'],
-      },
+      { ...FREES, tools: ['crank'] },
     ),
     step(
       'td-off',
       'Slide the saddle off',
       'Two people or a hoist, level, onto wood. The table comes off before it.',
-      {
-        hold: true,
-        keepsSafe: true,
-        tools: ['hoist or a second person'],
-        caution: HEAVY,
-      },
-    ),
-  ],
-  head: [
-    photo,
-    lockOthers,
-    step(
-      'td-hang',
-      'Hang the head, or let it down onto its block, before any screw is touched',
-      'The way lock on as well. Rock it: nothing may move.',
-      {
-        hold: true,
-        keepsSafe: true,
-        tools: ['hoist'],
-        caution:
-          'A head that is let go drops. Lifting gear rated for it, with trained help, and nobody under it.',
-      },
-    ),
-    step(
-      'td-springs',
-      'Unload the counterbalance',
-      'Springs are loaded: slacken them by their own adjuster, or let the weight down onto a block.',
-      {
-        hold: true,
-        keepsSafe: true,
-        tools: ['spanner'],
-        caution: 'A loaded spring flies when its pin is drawn. Eye protection; stand to the side of it.',
-      },
-    ),
-    wheelOff('At the side of the column.'),
-    gibSlack,
-    step(
-      'td-nut',
-      'Old nut and screw out',
-      'The head stays on its block and its hoist throughout. Keep them: they tell lengths and threads.',
-      { tools: ['hex keys'], caution: 'Without its screw nothing but block and hoist holds the head.' },
+      { ...FREES, hold: true, keepsSafe: true, tools: ['hoist or a second person'], caution: HEAVY },
     ),
   ],
   carriage: [
     photo,
     lockOthers,
     step('td-half-nut', 'Half nut and its lever out', 'Pins first; keep both halves together.', {
+      ...FREES,
       tools: ['punch', 'hex keys'],
       caution: PUNCH,
     }),
@@ -165,6 +198,7 @@ const APART: Record<Slide, Written[]> = {
       'Prop or hang the apron, then take its screws out',
       'A block under it before the last screw. Two dowels place it: keep them with their screws.',
       {
+        ...FREES,
         hold: true,
         keepsSafe: true,
         tools: ['hardwood block', 'hex keys'],
@@ -172,15 +206,14 @@ const APART: Record<Slide, Written[]> = {
       },
     ),
     step('td-lead-screw', 'Lead screw off with its bracket', 'Support its far end: it bends by its weight.', {
+      ...FREES,
       tools: ['hex keys'],
     }),
     step(
       'td-keep-plates',
       'Keep plates off, and note their shims',
       'Left and right are not the same: mark them.',
-      {
-        tools: ['hex keys', 'marker'],
-      },
+      { ...FREES, tools: ['hex keys', 'marker'] },
     ),
     wheelOff('At the front of the apron.'),
   ],
@@ -193,11 +226,10 @@ const APART: Record<Slide, Written[]> = {
       'td-nut',
       'Nut off the slide, old screw out',
       'Screws from above. Wind the screw out of the front, with its bush.',
-      {
-        tools: ['hex keys'],
-      },
+      { ...FREES, tools: ['hex keys'] },
     ),
     step('td-off', 'Cross slide off', 'Draw it off to the back, onto wood.', {
+      ...FREES,
       tools: ['second person'],
       caution: 'Its edges are sharp, and the gib drops as it leaves the way.',
     }),
@@ -222,6 +254,22 @@ const APART: Record<Slide, Written[]> = {
       },
     ),
   ],
+}
+
+function apart(axis: Axis): Written[] {
+  switch (axis.slide) {
+    case null:
+      return []
+    case 'head':
+    case 'quill':
+    case 'knee':
+      return upright(axis)
+    default: {
+      const steps = APART[axis.slide]
+      const before = steps.findIndex(({ id }) => id !== 'td-photo' && id !== 'td-lock' && id !== 'td-guards')
+      return mayFall(axis) ? [...steps.slice(0, before), ...unload(axis), ...steps.slice(before)] : steps
+    }
+  }
 }
 
 /**
@@ -256,19 +304,19 @@ export function takeApart(axis: Axis): Written[] {
           step(
             'support',
             'Support the load on a block',
-            'A block or jack under the head, on the table, before any screw comes out. It stays until a later step takes it away.',
+            `${blockWords(axis)}, before any screw comes out. It stays until a later step takes it away.`,
             {
               hold: true,
               keepsSafe: true,
               tools: ['hardwood block or jack'],
               aidsIn: ['block'],
               caution:
-                'A released vertical axis drops. Keep hands out from under it; lift heavy castings with a hoist and trained help.',
+                'A released axis that is not level runs down. Keep hands out from under it; lift heavy castings with a hoist and trained help.',
             },
           ),
         ]
       : []),
-    ...(axis.slide ? APART[axis.slide] : []).map(one =>
+    ...apart(axis).map(one =>
       one.id === 'td-hang' && mayFall(axis) ? { ...one, aidsIn: ['hoist'] as const } : one,
     ),
     step(

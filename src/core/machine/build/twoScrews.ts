@@ -1,5 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
+import { byHand } from './lifting'
 import { step, type Written } from './step'
 
 /**
@@ -29,6 +30,7 @@ export const forScrew = (steps: readonly Written[], screw: 1 | 2): Written[] => 
       title: `${one.title}, ${screw === 1 ? 'first' : 'second'} screw`,
       screw,
       restsOn: one.restsOn.map(name),
+      ...(one.lockedBy && { lockedBy: one.lockedBy.map(name) }),
       // Readings of an axis are kept for its first screw.
       ...(one.asks && { asks: { ...asks, ...(screw === 1 && verdicts && { verdicts }) } }),
     }
@@ -48,29 +50,37 @@ export function squareAndCouple({ axis, units }: EvaluationContext): Written[] {
           rackingMm: axis.goals.rackingTargetUm / 1000,
         })
   return [
-    step(
-      'square',
-      'Square the gantry',
-      `Measure both diagonals of the frame from the same points of the gantry, at one end of the travel. Turn one screw by hand until they differ by no more than ${
-        differMm === null ? 'what the goals allow' : say(differMm, 'length', units)
-      }: then one end leads the other by at most ${say(axis.goals.rackingTargetUm, 'smallLength', units)}.`,
-      {
-        hold: true,
-        tools: ['tape measure', 'trammel or long rule'],
-        caution: 'Turn a little at a time: a gantry that is forced out of square bends its carriages.',
-      },
+    ...byHand(
+      axis,
+      'turn one screw',
+      step(
+        'square',
+        'Square the gantry',
+        `Measure both diagonals of the frame from the same points of the gantry, at one end of the travel. Turn one screw by hand until they differ by no more than ${
+          differMm === null ? 'what the goals allow' : say(differMm, 'length', units)
+        }: then one end leads the other by at most ${say(axis.goals.rackingTargetUm, 'smallLength', units)}.`,
+        {
+          hold: true,
+          tools: ['tape measure', 'trammel or long rule'],
+          caution: 'Turn a little at a time: a gantry that is forced out of square bends its carriages.',
+        },
+      ),
     ),
     step(
       'couple',
       'Couple the two screws',
       'Mark both ends at the same place. From now on both turn together, by one belt or by two motors on one signal; home each side to its own switch.',
-      { hold: true, restsOn: ['square'], tools: ['paint pen'] },
+      { hold: true, load: 'frees', restsOn: ['square'], tools: ['paint pen'] },
     ),
-    step(
-      'square-again',
-      'Run the full travel together, and square again',
-      'Ten times through by hand or at walking pace, then the diagonals once more. After either screw was turned by itself: home and square again.',
-      { hold: true, restsOn: ['couple'], tools: ['tape measure'] },
+    ...byHand(
+      axis,
+      'run the full travel with both',
+      step(
+        'square-again',
+        'Run the full travel together, and square again',
+        'Ten times through by hand, then the diagonals once more. After either screw was turned by itself: home and square again.',
+        { hold: true, restsOn: ['couple'], tools: ['tape measure'] },
+      ),
     ),
   ]
 }

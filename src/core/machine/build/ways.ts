@@ -7,7 +7,9 @@ const HEAVY =
 
 /** The slide back onto ways that are scraped or planed, with its gib. */
 function onGib(axis: Axis): Written[] {
-  return [
+  const stays = axis.slide === 'head' || axis.slide === 'quill' || axis.slide === 'knee'
+  if (axis.slide === 'quill') return []
+  const comesOff: Written[] = [
     step(
       'slide-on',
       'Slide back on its ways',
@@ -16,7 +18,10 @@ function onGib(axis: Axis): Written[] {
         hold: true,
         keepsSafe: true,
         tools: ['hoist or a second person', 'way oil'],
-        caution: mayFall(axis) ? `${HEAVY} Hoist and block carry it until its brake does.` : HEAVY,
+        load: 'frees',
+        caution: mayFall(axis)
+          ? `${HEAVY} What supports it carries it until it is proved that its drive does.`
+          : HEAVY,
       },
     ),
     ...(axis.slide === 'carriage'
@@ -33,17 +38,23 @@ function onGib(axis: Axis): Written[] {
           ),
         ]
       : []),
+  ]
+  const gibIn: Written[] = [
     step(
       'gib-in',
       axis.slide === 'carriage' ? 'Keep plates in' : 'Gib in',
       'The same way round as it came out. Its screw first to where it stood, as the label of its bag has it.',
       { tools: ['screwdriver'], restsOn: ['slide-on'] },
     ),
+  ]
+  return [
+    // What stayed on its ways with its gib only slackened is not put back.
+    ...(stays ? [] : [...comesOff, ...gibIn]),
     step(
       'gib-set',
       axis.slide === 'carriage' ? 'Set the keep plates' : 'Set the gib',
-      'Push and pull at the side of the slide with an indicator on it, at both ends and in the middle. In until the tightest place has 10 to 20 µm; it must still slide by hand.',
-      { tools: ['dial indicator', 'screwdriver'], restsOn: ['gib-in'] },
+      `${stays ? 'Back in to where it stood, as its label has it. ' : ''}Push and pull at the side of the slide with an indicator on it, at both ends and in the middle. In until the tightest place has 10 to 20 µm; it must still slide by hand.`,
+      { tools: ['dial indicator', 'screwdriver'], restsOn: stays ? [] : ['gib-in'] },
     ),
     step(
       'gib-lock',
@@ -88,6 +99,7 @@ function onRails(axis: Axis): Written[] {
       {
         hold: true,
         tools: ['second person'],
+        load: 'frees',
         restsOn: ['rail-second'],
         aidsOut: ['dummyRail', 'props'],
         caution: 'Off both rails a carriage drops its balls. A plate without props falls.',

@@ -54,8 +54,9 @@ const WHY: Readonly<Record<string, string>> = {
   'run-through': 'Whatever binds now is found by loosening one joint, not four.',
   'free-stop': 'Before anybody winds it further than the thread.',
   aligned: 'Only readings tell; and after torque a block no longer moves.',
-  stretch: 'Once it is straight, before the blocks are torqued for good.',
+  stretch: 'Blocks that are torqued do not give way to the pull.',
   'torque-blocks': 'It is straight now: fix it there.',
+  dowels: 'It stands where it belongs now, and torqued: only so are the holes right.',
   square: 'Each end runs freely by itself: only now can they be set to each other.',
   couple: 'Coupled out of square, they would fight each other for good.',
   'square-again': 'Coupling shifts them by a tooth or a step.',
@@ -67,12 +68,28 @@ const WHY: Readonly<Record<string, string>> = {
   'cable-run': 'At both ends of the travel, by hand, before power is on.',
   'strain-relief': 'A pull at the cable must end before the plug.',
   'switch-tested': 'A switch that does not switch is found out now, or by a crash.',
+  'brake-on': 'While the rear of the motor can be got at, and before anything counts on it.',
+  'brake-wired': 'It must grip whenever power goes, for whatever reason.',
+  'balance-fit': 'Everything that it pulls against is in and torqued.',
+  'balance-loaded': 'It was let go of for the work; until its force is read nothing counts on it.',
+  'estop-off': 'The one thing that stops all others is tried before there is anything to stop.',
+  'brake-tested': 'A brake that does not grip is found out while something else holds the load.',
+  'estop-on': 'With power there now: it must go, and take everything with it, before anything moves.',
+  'motor-alone': 'One at a time, a wrong wire shows by a twitch, and not by a crash.',
+  'current-set': 'Too little loses steps, too much heats; both show only later.',
+  'steps-set': 'A move that goes ten times as far is met now by a short one.',
+  'final-support': 'Each screw that comes out may be the one that holds.',
+  'final-held': 'What was loosened may hold less than it did.',
+  'final-off': 'It has stood by itself again.',
+  'belt-support': 'The belt is what joins the motor, and its brake, to the screw.',
+  'belt-held': 'What was loosened may hold less than it did.',
+  'belt-off': 'It has stood by itself again.',
   controller: 'A wrong setting is a wrong move at full torque.',
-  held: 'The screw is in and torqued, its motor coupled: now it must hold by itself.',
+  held: 'Everything that holds it is in and was tried: now it must hold by itself.',
   'support-off': 'It has stood by itself: nothing is left for the block to do.',
   'aids-out': 'What is forgotten in there is run over with full force.',
   'power-on': 'Everything that can be tried by hand has been.',
-  direction: 'Homing the wrong way runs into the end.',
+  direction: 'Homing the wrong way runs into the end, at a tenth of the speed softly.',
   'measured-move': 'Before the lost motion is read: a wrong scale would be read with it.',
   proved: 'Only now does a reading speak of the whole drive.',
   locked: 'It is proved: what holds may be fixed for good.',
@@ -84,5 +101,5 @@ const WHY: Readonly<Record<string, string>> = {
 /** What a step's reason is found by: locks before a hand-turn share one, and so do the two screws of a gantry. */
 export const whyOf = (stepId: string): string => {
   const id = stepId.replace(/\.2$/, '')
-  return WHY[id] ?? (id.startsWith('lock-') ? 'Turned by hand, the screw would let the head down.' : '')
+  return WHY[id] ?? (id.startsWith('lock-') ? 'Turned by hand, the screw would let the load down.' : '')
 }

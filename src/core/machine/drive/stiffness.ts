@@ -3,12 +3,13 @@ import { axisStiffness, lostMotion, naturalFrequency, unpoweredDrop } from '../s
 import { bearingPairStiffness } from '../sizing/bearing'
 import { couplerWindup } from '../sizing/coupler'
 import { handwheelForce } from '../sizing/handwheel'
+import { axialForces } from '../sizing/motion'
 import { frictionLag, stepResolution } from '../sizing/motorSteps'
 import { nutStiffness } from '../sizing/nut'
 import { screwAxialStiffness, screwTorsionNmPerRad } from '../sizing/screw'
 import { nutRange } from '../travel/placement'
 import { chosenBrake } from './brake'
-import { forces, loadShare, massKg } from './load'
+import { forces, type LoadEnd, loadEnds, loadShare, massKg, worstForces } from './load'
 import { drivenTorqueNm } from './motorTorque'
 import { dragNm, driveTorqueNm, efficiency, preloadN } from './torque'
 import { beltEfficiency, beltPlayUm, isBelted, ratio, windUp } from './transmission'
@@ -143,8 +144,25 @@ export interface LostMotionCause {
  * and the bearings stay on one flank. Null on any other axis.
  */
 export const turnsRoundN = remembered((t: EvaluationContext): number | null => {
-  const { holdN, frictionN } = forces(t)
-  return Math.abs(holdN) > frictionN ? Math.abs(holdN) - frictionN : null
+  if (t.dimension('inclineDeg') === 0) return null
+  const { ends } = worstForces(t)
+  // What the lightest weighs closes least; while nobody has measured that, nothing is closed by weight.
+  const { value: lightestKg } = t.axis.dimensions.lightestMassKg
+  if (lightestKg === null) return null
+  const lightest = axialForces.compute({
+    massKg: t.dimension('lightestMassKg') * loadShare(t),
+    inclineDeg: t.dimension('inclineDeg'),
+    frictionCoefficient: t.dimension('frictionCoefficient'),
+    dragN: t.dimension('dragN') * loadShare(t),
+    counterbalanceN: t.dimension('counterbalanceN') * loadShare(t),
+    cuttingForceN: 0,
+    accelerationMPerS2: 0,
+  })
+  const all = [...ends, lightest]
+  // Pushed down at one end of the range and up at the other, it changes flanks.
+  if (all.some(({ holdN }) => Math.sign(holdN) !== Math.sign(lightest.holdN))) return null
+  const liftN = Math.min(...all.map(({ holdN, frictionN }) => Math.abs(holdN) - frictionN))
+  return liftN > 0 ? liftN : null
 })
 
 /** Whether weight keeps the nut and the bearings on one flank also while cutting. */
@@ -183,19 +201,26 @@ export const lostMotionBudget = remembered((t: EvaluationContext) => {
   return { totalUm: budget.totalUm, causes: causes.toSorted((a, b) => b.um - a.um) }
 })
 
-export const powerLoss = remembered((t: EvaluationContext) =>
-  t.figure('unpoweredDrop', unpoweredDrop, {
-    massKg: massKg(t),
+/** What holds an axis without power, at the end of its range of load at which that is least. */
+export const powerLoss = remembered((t: EvaluationContext) => {
+  const inputsAt = ({ massKg: kg, counterbalanceN }: LoadEnd) => ({
+    massKg: kg,
     inclineDeg: t.dimension('inclineDeg'),
-    counterbalanceN: t.dimension('counterbalanceN') * loadShare(t),
+    counterbalanceN,
     leadMm: t.part('screw').leadMm,
     backwardEfficiency: efficiency(t).backward,
     ratio: ratio(t),
     detentTorqueNm: t.part('motor').detentTorqueNm,
     dragTorqueNm: dragNm(t),
     brakeTorqueNm: chosenBrake(t)?.holdingTorqueNm ?? 0,
-  }),
-)
+  })
+  const ends = loadEnds(t).map(end => ({ end, ...unpoweredDrop.compute(inputsAt(end)) }))
+  const least = ends.reduce((a, b) => ((b.reserve ?? Infinity) < (a.reserve ?? Infinity) ? b : a))
+  return {
+    ...t.figure('unpoweredDrop', unpoweredDrop, inputsAt(least.end)),
+    end: ends.length > 1 ? least.end : null,
+  }
+})
 
 /** What the hand feels at a handwheel that is kept, moving the axis the harder way without a cut. */
 export const handDrive = remembered((t: EvaluationContext) =>

@@ -6,11 +6,13 @@ import { ratedLifeHours } from '../sizing/bearingRating'
 import { buckling, criticalSpeed } from '../sizing/screw'
 import { leadError, thermalGrowth } from '../sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from '../sizing/screwLife'
+import { shaftEndStress } from '../sizing/shaft'
 import { freeLengthMm, pushedLengthMm, travel } from '../travel/placement'
-import { duty } from './load'
+import { chosenBrake } from './brake'
+import { duty, forces } from './load'
 import { drivenTorqueNm } from './motorTorque'
 import { efficiency, preloadN } from './torque'
-import { beltLoad, isBelted, ratio } from './transmission'
+import { beltLoad, hubLengthMm, isBelted, ratio } from './transmission'
 
 /** Smooth running with light shocks, as on a small machine tool. */
 const LOAD_FACTOR = 1.2
@@ -83,6 +85,14 @@ export const pullN = remembered((t: EvaluationContext) =>
   t.axis.ends === 'fixed-fixed' ? warmth(t).pretensionN : 0,
 )
 
+/**
+ * The gap between shoulder and inner ring of the far end by which a screw held at both ends is stretched: what it would grow by.
+ * 0 with any other ends.
+ */
+export const stretchGapMm = remembered((t: EvaluationContext) =>
+  t.axis.ends === 'fixed-fixed' ? warmth(t).growthUm / 1000 : 0,
+)
+
 /** Life of the fixed end's bearings in hours, with their preload, the pull of a stretched screw and that of a belt. */
 export const bearingLifeHours = remembered((t: EvaluationContext) =>
   lifeHoursWith(t, t.part('bearing').preloadN, (name, calculate, inputs) =>
@@ -134,6 +144,37 @@ export const stall = remembered((t: EvaluationContext) => {
   ]
   return { thrustN, weakest: bears.reduce((a, b) => (b.bearsN < a.bearsN ? b : a)) }
 })
+
+/** A pulley stands so far off the shoulder of the seat. */
+const OFF_THE_SHOULDER_MM = 6
+
+/** What bends the end of the screw under a belt: its pull, at the middle of the pulley. */
+export const endBendingNm = (shaftLoadN: number, hubMm: number): number =>
+  (shaftLoadN * (hubMm / 2 + OFF_THE_SHOULDER_MM)) / 1000
+
+/**
+ * The end of the screw that the motor turns, at its least diameter, under the largest torque that can come: the motor at a stall, or a
+ * brake that grips while it runs, and a belt that bends it. On an upright axis it is what holds the load.
+ */
+export const screwEnd = remembered((t: EvaluationContext) => {
+  const motorNm = drivenTorqueNm(t.part('motor')) * ratio(t)
+  const brakeNm = (chosenBrake(t)?.holdingTorqueNm ?? 0) * ratio(t)
+  const diameterMm = t.part('bearing').couplerSeatMm
+  const stress = t.figure('endStress', shaftEndStress, {
+    diameterMm,
+    torqueNm: Math.max(motorNm, brakeNm),
+    bendingNm: isBelted(t) ? endBendingNm(beltLoad(t).shaftLoadN, hubLengthMm(t)) : 0,
+  })
+  return {
+    ...stress,
+    diameterMm,
+    torqueNm: Math.max(motorNm, brakeNm),
+    by: brakeNm > motorNm ? 'brake' : 'motor',
+  }
+})
+
+/** What a block, a bracket or a nut must hold along the screw: the largest of cut and stall. */
+export const alongN = remembered((t: EvaluationContext): number => Math.max(forces(t).maxN, stall(t).thrustN))
 
 /** How true the lead is over the travel. */
 export const leadAccuracy = remembered((t: EvaluationContext) =>

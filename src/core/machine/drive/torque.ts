@@ -4,7 +4,7 @@ import { reflectedInertia, requiredTorque } from '../sizing/drive'
 import { rmsTorque, stepperTorque, tableTorque } from '../sizing/motor'
 import { driveTorque, preloadTorque, screwEfficiency } from '../sizing/screwTorque'
 import { chosenBrake } from './brake'
-import { cuttingSpeedRpm, dutyLoads, forces, massKg, topSpeedRpm } from './load'
+import { cuttingSpeedRpm, dutyLoads, hardestN, massKg, topSpeedRpm } from './load'
 import { beltEfficiency, hubLengthMm, isBelted, ratio } from './transmission'
 
 export const preloadN = (t: EvaluationContext) => {
@@ -84,14 +84,14 @@ export const acceleratingTorqueNm = remembered((t: EvaluationContext) =>
   required(
     t,
     'accelerating',
-    Math.max(forces(t).accelerateUpN, forces(t).accelerateDownN),
+    hardestN(t, 'accelerateUpN', 'accelerateDownN'),
     t.axis.goals.accelerationMmPerS2,
   ),
 )
 
 /** Motor torque asked for while cutting, in the harder direction. */
 export const cuttingTorqueNm = remembered((t: EvaluationContext) =>
-  required(t, 'cutting', Math.max(forces(t).cutUpN, forces(t).cutDownN), 0),
+  required(t, 'cutting', hardestN(t, 'cutUpN', 'cutDownN'), 0),
 )
 
 /** Motor torque at a speed of the motor, from the maker's curve or the model of its windings. */

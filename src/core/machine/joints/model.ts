@@ -14,11 +14,15 @@ export const JOINT_WORDS: Readonly<Record<DriveJoint, string>> = {
   motorHub: 'Coupler or pulley on the motor shaft',
 }
 
+/** What a joint may be said to be: one of the drive, or what the nut's bracket hangs on. */
+export const HELD_JOINTS = [...JOINTS_OF_DRIVE, 'bracket'] as const
+const HELD_WORDS = { ...JOINT_WORDS, bracket: 'Nut bracket to the slide' }
+
 /** Bolted joints of the conversion. */
 export const JOINTS = rows('Joint', {
   label: words('What is held', 80, 'Joint'),
   /** Which joint of the drive it is, so that the steps of the build know its screws; none where it is another. */
-  holds: choiceOrNone('In the drive', JOINTS_OF_DRIVE, JOINT_WORDS),
+  holds: choiceOrNone('In the drive', HELD_JOINTS, HELD_WORDS),
   thread: choice('Thread', THREAD_NAMES, { blank: 'M6' }),
   material: choice('Tapped in', TAPPED_MATERIALS, { blank: 'cast-iron' }),
   propertyClass: choice('Property class', PROPERTY_CLASSES, { blank: '8.8' }),
@@ -28,6 +32,8 @@ export const JOINTS = rows('Joint', {
   blind: flag('Blind', true),
   /** Whether it screws into a nut in the slot of an extrusion, one for each screw, instead of a tapped hole. */
   slotNuts: flag('Slot nuts'),
+  /** Whether dowels, a step or a key take the force across it, so that it need not hold by friction. */
+  located: flag('Dowels, a step or a key'),
   count: plain('How many', [1, 200], { whole: true, orNone: true }),
   /** Length of the screws that came with the part; none where none did. */
   suppliedMm: length('Length that came with it', [1, 500], { orNone: true }),

@@ -1,4 +1,5 @@
 import type { EvaluationContext } from '../../evaluation/context'
+import { NotKnown } from '../../evaluation/notKnown'
 
 export const RECESS_ENDS = ['fixed', 'far'] as const
 export type RecessEnd = (typeof RECESS_ENDS)[number]
@@ -39,7 +40,12 @@ export function recessAt(t: EvaluationContext, end: RecessEnd): Recess | null {
   const nutMm = isBody ? screw.nutBodyDiameterMm : screw.nutFlangeDiameterMm
   const entersMm =
     depthMm > standsOutMm
-      ? Math.max(nutMm, screw.nutFlangeDiameterMm, bracketWidthMm, bracketHeightMm)
+      ? Math.max(
+          nutMm,
+          screw.nutFlangeDiameterMm,
+          measuredBracket(bracketWidthMm),
+          measuredBracket(bracketHeightMm),
+        )
       : nutMm
   const diameterMm = entersMm + 2 * minimumGapMm
   const metalMm = metalBefore(t, end)
@@ -51,6 +57,17 @@ export function recessAt(t: EvaluationContext, end: RecessEnd): Recess | null {
     wallAroundMm: (blockHeightMm - diameterMm) / 2,
     wallToKeepMm: minimumWallMm,
   }
+}
+
+/** A size of the bracket. @throws NotKnown while nobody has measured it */
+function measuredBracket(mm: number | null): number {
+  if (mm === null)
+    throw new NotKnown({
+      sheet: 'nutRoom',
+      stage: 'room',
+      what: 'width and height of the bracket, across the screw',
+    })
+  return mm
 }
 
 /** Metal of a block before its bearings: as measured, or what the bore of the measured block leaves of its length. */

@@ -1,7 +1,8 @@
 import type { PaperBlock } from '../../drawing/paper'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { controllerSettings } from '../../machine/build/controller'
+import { controllerSettings, FIRST_TRY, isServo, roundSteps } from '../../machine/build/controller'
+import { procedure } from '../../machine/build/procedure'
 import { say } from '../../units/print'
 import { MM_PER_INCH } from '../../units/quantity'
 
@@ -14,8 +15,6 @@ export interface Setting {
   from: string
 }
 
-const round = (steps: number) => Math.round(steps * 1000) / 1000
-
 /**
  * What the controller is set to, line by line.
  *
@@ -27,16 +26,17 @@ export function settingsOf(context: EvaluationContext): Setting[] {
   const { units, axis } = context
   const speed = (mmPerMin: number) => say(mmPerMin, 'speed', units)
   const acceleration = (mmPerS2: number) => say(mmPerS2, 'acceleration', units)
+  const motor = context.part('motor')
+  const from = isServo(motor)
+    ? `from ${axis.controller.countsPerRev ?? motor.fullStepsPerRev} counts a turn (${axis.controller.countsPerRev === null ? 'as the sheet of the motor has it' : 'as its drive is set'}) and lead`
+    : `from motor, ${axis.drive.microsteps} microsteps and lead`
   return [
     {
-      what: 'Steps a millimetre',
-      set: `${round(stepsPerMm)}`,
+      what: units === 'inch' ? 'Steps an inch' : 'Steps a millimetre',
+      set: `${roundSteps(units === 'inch' ? stepsPerMm * MM_PER_INCH : stepsPerMm)}`,
       first: '',
-      from: isMeasured ? 'measured' : 'from motor, microsteps and lead: a measured move corrects it',
+      from: isMeasured ? 'measured' : `${from}: a measured move corrects it`,
     },
-    ...(units === 'inch'
-      ? [{ what: 'Steps an inch', set: `${round(stepsPerMm * MM_PER_INCH)}`, first: '', from: 'the same' }]
-      : []),
     {
       what: 'Direction',
       set:
@@ -51,13 +51,13 @@ export function settingsOf(context: EvaluationContext): Setting[] {
     {
       what: 'Top speed',
       set: speed(maxSpeedMmPerMin),
-      first: speed(maxSpeedMmPerMin / 10),
+      first: speed(maxSpeedMmPerMin * FIRST_TRY.speed),
       from: 'goals, under Size',
     },
     {
       what: 'Acceleration',
       set: acceleration(accelerationMmPerS2),
-      first: acceleration(accelerationMmPerS2 / 4),
+      first: acceleration(accelerationMmPerS2 * FIRST_TRY.acceleration),
       from: 'goals, under Size',
     },
     {
@@ -75,17 +75,9 @@ export function settingsOf(context: EvaluationContext): Setting[] {
   ]
 }
 
-/** What is tried first under power, in its order. */
-export const FIRST_MOVES = [
-  'Hand on the stop. Guards on, nobody else at the machine, the axis in the middle of its travel.',
-  'Each switch pressed by hand: the controller must say so.',
-  'Jog a little: plus goes where the machine says plus. If not, turn the direction round in the controller.',
-  'Home it slowly. It must stop and back off.',
-  'Slowly onto each limit from a long way off: it stops before the hard stop.',
-  'Soft limits on: jog to both ends. It stops before the switch.',
-  'Half the top speed and a quarter of the acceleration over the full travel, ten times. Then raise both.',
-  'A long move measured: enter what was commanded and what it went.',
-] as const
+/** What is tried first under power, in its order, as the steps of the build have it; none while a part is not chosen. */
+export const firstTries = (context: EvaluationContext): { title: string; how: string; caution?: string }[] =>
+  (procedure(context) ?? []).filter(({ part }) => part === 'moves')
 
 /** The sheet for the first moves. */
 export function firstMovesOnPaper(context: EvaluationContext): PaperBlock {
@@ -101,7 +93,13 @@ export function firstMovesOnPaper(context: EvaluationContext): PaperBlock {
             set,
             first ? `first try: ${first}` : '',
           ]),
-          ...FIRST_MOVES.map((text, index) => ['☐', `${index + 1}. ${text}`]),
+          ...firstTries(context).map(({ title, how, caution }, index) => [
+            '☐',
+            {
+              strong: `${index + 1}. ${title}`,
+              note: caution ? `${how} Caution: ${caution}` : how,
+            },
+          ]),
         ]
       : [],
   }

@@ -1,6 +1,9 @@
 import { defineChecks } from '../../evaluation/check'
 import { filled } from '../../evaluation/filled'
-import { NO_FIGURES } from '../../evaluation/measures'
+import { standing } from '../../evaluation/finding'
+import { defineLimits, limitsOf } from '../../evaluation/limits'
+import { measure, NO_FIGURES } from '../../evaluation/measures'
+import { pullN } from '../../machine/drive/strength'
 import {
   fastenerChooseLength,
   fastenerEngagement,
@@ -17,6 +20,18 @@ import {
   torqueInputs,
 } from '../../machine/joints/joint'
 import { JOINTS } from '../../machine/joints/model'
+import { weakestGrip } from './grip'
+
+/** What the joints of the drive are held to. */
+export const LIMITS = defineLimits({
+  'joint.slip': {
+    sense: 'at-least',
+    holds: 1.5,
+    close: 1.2,
+    of: 'What a joint holds for each newton that goes through it',
+    quantity: 'ratio',
+  },
+})
 
 /** The joint whose thread is used the least, for what it needs. */
 const leastEngaged = (judged: readonly JudgedJoint[]): JudgedJoint | undefined => {
@@ -79,7 +94,32 @@ export const FASTENER_CHECKS = defineChecks({
       return {
         ...NO_FIGURES,
         state: 'holds',
-        sentence: `All ${screws} screws go in far enough, and none stands on the bottom of its hole.`,
+        sentence: `All ${screws} screws go in far enough, and none stands on the bottom of its hole. Whether they hold what goes through them is judged for blocks, bracket and nut.`,
+      }
+    },
+  },
+  'joint.slip': {
+    title: 'Grip of blocks, bracket and nut',
+    subject: 'bearing',
+    judge(t, say) {
+      const weakest = weakestGrip(t)
+      if (!weakest) return null
+      const { joint, forceN, bearsN, safety, by } = weakest
+      const limits = LIMITS['joint.slip']
+      const { holds } = limitsOf(t.axis, limits)
+      const how = {
+        friction: 'its screws press it so that friction holds',
+        dowels: 'its dowels bear',
+        screws: 'its screws are pulled along themselves and hold it shut up to',
+      }[by]
+      const pull = pullN(t)
+      const with_ = pull > 0 && joint.holds !== 'nut' && joint.holds !== 'bracket'
+      return {
+        ...standing(t.axis, limits, safety),
+        figure: measure(forceN, 'force'),
+        limit: measure(bearsN / holds, 'force'),
+        use: holds / safety,
+        sentence: `${joint.label}: ${how} ${say(bearsN, 'force')}, against ${say(forceN, 'force')} of cut or stall${with_ ? `, ${say(pull, 'force')} of it the pull of the stretched screw` : ''}: ${say(safety, 'ratio', 1)} times, ${holds} wanted.${by === 'friction' && safety < holds ? ' Otherwise it creeps at the first crash, and the alignment with it.' : ''}`,
       }
     },
   },

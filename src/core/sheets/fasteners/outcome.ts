@@ -5,10 +5,12 @@ import {
   stockLengthWords,
 } from '../../machine/joints/fastener'
 import { judgedJoints, lacksScrews } from '../../machine/joints/joint'
+import { jointSlip } from '../../machine/joints/slip'
 import { isUnified, keyWords, threadDrills } from '../../machine/joints/thread'
 import { say } from '../../units/print'
 import { outcomeOf } from '../outcome'
-import { screws } from './remedies'
+import { dowelOrders } from './grip'
+import { dowels, larger, more, screws, stronger } from './remedies'
 import { fasteners } from './sheet'
 
 /** Metric drills are sold by tenths of a millimetre, those for unified threads by hundredths. */
@@ -16,10 +18,11 @@ const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
 
 /** Screws that hold, what is bought and drilled for them, and their sheet on paper. */
 export const fastenersOutcome = outcomeOf(fasteners.checks, {
-  calculations: [fastenerEngagement, fastenerChooseLength, fastenerTorque, threadDrills],
-  remedies: { 'room.joints': [screws()] },
-  orders: ({ joints }) =>
-    judgedJoints(joints).flatMap(judged => {
+  calculations: [fastenerEngagement, fastenerChooseLength, fastenerTorque, threadDrills, jointSlip],
+  remedies: { 'room.joints': [screws()], 'joint.slip': [stronger, larger, more, dowels] },
+  orders: ({ joints, drive }) => [
+    ...dowelOrders(joints, drive.screws),
+    ...judgedJoints(joints).flatMap(judged => {
       const { joint, chosenMm, drills } = judged
       const length = chosenMm === null ? '' : stockLengthWords(joint.thread, chosenMm)
       const name = `${joint.thread} x ${isUnified(joint.thread) ? length : chosenMm} ${joint.propertyClass}`
@@ -48,6 +51,7 @@ export const fastenersOutcome = outcomeOf(fasteners.checks, {
       }
       return [thread, bought]
     }),
+  ],
   paper({ axis, units }) {
     const length = (mm: number) => say(mm, 'length', units)
     // Drills are sold by the millimetre: where the job is in inches both are said.

@@ -4,6 +4,7 @@ import { list, number, record } from '../../calculation/spec'
 import type { Axis } from '../../document/axis'
 import { spreadOf } from '../../machine/prove/fewReadings'
 import { READING } from '../../machine/readings'
+import { MM_PER_INCH, type UnitSystem } from '../../units/quantity'
 
 const reading = inputOf(READING, 'x')
 const um = (label: string, symbol: string) => number(label, symbol, 'um', {})
@@ -90,31 +91,54 @@ export function stationOf({ positiveUm, negativeUm }: Read) {
 
 const GOLDEN = (Math.sqrt(5) - 1) / 2
 
+/** A target in an inch job stands on the hundredth of an inch, as one types it; else on the hundredth of a millimetre. */
+const GRID_MM = { mm: 0.01, inch: 0.01 * MM_PER_INCH } as const
+
 /**
  * Targets spread over a travel, unevenly: each stands at another angle of the screw, so that what the screw is off once a
  * turn is not met in the same place every time.
  *
  * @param fromMm first place that the slide may be read at, and `toMm` the last
  * @param leadMm of the screw; where it is not known, a twentieth of the travel is taken
- * @returns rising places, rounded to a hundredth of a millimetre
+ * @returns rising places on round figures of the units
  * @example unevenTargets(10, 390, 5, 5) // [10, 104.93, 201.77, 293.61, 390]
  */
-export function unevenTargets(fromMm: number, toMm: number, count: number, leadMm: number | null): number[] {
+export function unevenTargets(
+  fromMm: number,
+  toMm: number,
+  count: number,
+  leadMm: number | null,
+  units: UnitSystem = 'mm',
+): number[] {
   const turnMm = Math.min(leadMm ?? (toMm - fromMm) / 20, (toMm - fromMm) / count / 2)
   const pitchMm = (toMm - fromMm - turnMm) / Math.max(1, count - 1)
+  const gridMm = GRID_MM[units]
   return Array.from({ length: count }, (_, index) => {
-    // The first and the last stand at the ends.
+    // The first and the last stand at the ends, and no further out.
     const part = index === 0 ? 0 : index === count - 1 ? 1 : ((index + 1) * GOLDEN) % 1
-    return Math.round((fromMm + index * pitchMm + part * turnMm) * 100) / 100
+    const placeMm = (fromMm + index * pitchMm + part * turnMm) / gridMm
+    const steps =
+      index === 0
+        ? Math.ceil(placeMm - 1e-9)
+        : index === count - 1
+          ? Math.floor(placeMm + 1e-9)
+          : Math.round(placeMm)
+    return Math.round(steps * gridMm * 1e6) / 1e6
   })
 }
 
 /** So much of the travel is left at either end: room to come to the first and the last target from their own sides. */
 const LEFT_MM = 5
 
-/** Targets for an axis, over its travel as it was measured, or as it is wanted. */
-export function targetsFor(axis: Axis, count: number, leadMm: number | null): number[] {
-  const travelMm = axis.dimensions.wayTravelMm.value ?? axis.goals.wantedTravelMm
-  const leftMm = Math.min(LEFT_MM, travelMm / 20)
-  return unevenTargets(leftMm, travelMm - leftMm, count, leadMm)
+/** Targets for an axis, over its travel as ways and screw leave it, or while nobody has measured that, as it is wanted. */
+export function targetsFor(
+  axis: Axis,
+  travelMm: number | null,
+  count: number,
+  leadMm: number | null,
+  units: UnitSystem,
+): number[] {
+  const overMm = travelMm ?? axis.goals.wantedTravelMm
+  const leftMm = Math.min(LEFT_MM, overMm / 20)
+  return unevenTargets(leftMm, overMm - leftMm, count, leadMm, units)
 }

@@ -7,12 +7,12 @@ import { numbered } from '../../field/field'
 import { catalogueOf } from '../../machine/parts'
 import type { CheckId } from '..'
 import { evaluateAxis } from '../evaluateAxis'
-import { bidirectional, unevenTargets } from './calculation'
+import { bidirectional, targetsFor, unevenTargets } from './calculation'
 import { courseOf, nextStop, progressOf } from './course'
 import { newFullTest, removeFullTest, retakeReading, setTargets, startFullTest, takeReadings } from './edits'
 import { isQuick, oddStops } from './judged'
 import type { FullTest } from './model'
-import { testProgram } from './program'
+import { letterOf, programRefusal, testProgram } from './program'
 import { readingLines } from './readingsCsv'
 
 const { job } = skarrow()
@@ -124,44 +124,94 @@ describe('the course of a test', () => {
 
 describe('the program', () => {
   const plan = { ...fresh([0, 100]), runs: 2, overrunMm: 2, feedMmPerMin: 1270, dwellS: 4 }
-  const of = (units: 'mm' | 'inch', axis = 'Y') =>
-    testProgram({ machine: 'Shed “mill” (8)', axis, units, test: plan })
+  const of = (units: 'mm' | 'inch', axis = 'Y', dwellUnit: 'seconds' | 'milliseconds' = 'seconds') =>
+    testProgram({ machine: 'Shed “mill” (8)', axis, letter: 'Y', dwellUnit, units, test: plan })
 
   test('comes to every target from its own side, stands, and ends where it began', () => {
     const lines = of('mm').trimEnd().split('\n')
-    expect(lines.slice(2)).toEqual([
+    expect(lines.slice(4)).toEqual([
       'N10 G21 G90 G94',
-      'N20 G0 Y-2.000',
-      'N30 G1 Y0.000 F1270.000',
-      'N40 G4 P4.0 (run 1 up: read)',
-      'N50 G1 Y100.000 F1270.000',
-      'N60 G4 P4.0 (run 1 up: read)',
-      'N70 G1 Y102.000 F1270.000',
-      'N80 G1 Y100.000 F1270.000',
-      'N90 G4 P4.0 (run 1 down: read)',
-      'N100 G1 Y0.000 F1270.000',
-      'N110 G4 P4.0 (run 1 down: read)',
-      'N120 G1 Y-2.000 F1270.000',
-      'N130 G1 Y0.000 F1270.000',
-      'N140 G4 P4.0 (run 2 up: read)',
-      'N150 G1 Y100.000 F1270.000',
-      'N160 G4 P4.0 (run 2 up: read)',
-      'N170 G1 Y102.000 F1270.000',
-      'N180 G1 Y100.000 F1270.000',
-      'N190 G4 P4.0 (run 2 down: read)',
-      'N200 G1 Y0.000 F1270.000',
-      'N210 G4 P4.0 (run 2 down: read)',
-      'N220 G1 Y-2.000 F1270.000',
-      'N230 M2',
+      'N20 G17 G40 G49 G80 G54',
+      'N30 G1 Y-2.000 F1270.000',
+      'N40 G1 Y0.000 F1270.000',
+      'N50 G4 P4.0 (run 1 up: read)',
+      'N60 G1 Y100.000 F1270.000',
+      'N70 G4 P4.0 (run 1 up: read)',
+      'N80 G1 Y102.000 F1270.000',
+      'N90 G1 Y100.000 F1270.000',
+      'N100 G4 P4.0 (run 1 down: read)',
+      'N110 G1 Y0.000 F1270.000',
+      'N120 G4 P4.0 (run 1 down: read)',
+      'N130 G1 Y-2.000 F1270.000',
+      'N140 G1 Y0.000 F1270.000',
+      'N150 G4 P4.0 (run 2 up: read)',
+      'N160 G1 Y100.000 F1270.000',
+      'N170 G4 P4.0 (run 2 up: read)',
+      'N180 G1 Y102.000 F1270.000',
+      'N190 G1 Y100.000 F1270.000',
+      'N200 G4 P4.0 (run 2 down: read)',
+      'N210 G1 Y0.000 F1270.000',
+      'N220 G4 P4.0 (run 2 down: read)',
+      'N230 G1 Y-2.000 F1270.000',
+      'N240 M2',
     ])
     // What a controller would trip over is not in a comment.
     expect(lines[0]).toBe('(Shed  mill   8 , axis Y: Again)')
   })
 
-  test('is in inches for a job in inches, and of an axis that has no letter, X', () => {
-    expect(of('inch')).toContain('N10 G20 G90 G94\nN20 G0 Y-0.0787\n')
+  test('is in inches for a job in inches, its targets on round figures, and says in what a dwell counts', () => {
+    expect(of('inch')).toContain('N10 G20 G90 G94\nN20 G17 G40 G49 G80 G54\nN30 G1 Y-0.0787 F50.0000\n')
     expect(of('inch')).toContain('Y3.9370 F50.0000')
-    expect(of('mm', 'Spindle')).toContain('G1 X100.000')
+    const places = targetsFor(X, 412.6, 9, 5, 'inch').map(mm => mm / 25.4)
+    for (const place of places) expect(place * 100).toBeCloseTo(Math.round(place * 100), 6)
+    expect(of('mm')).toContain('G4 P4.0 (run')
+    expect(of('mm', 'Y', 'milliseconds')).toContain('G4 P4000 (run')
+    expect(of('mm', 'Y', 'milliseconds')).toContain('(A dwell counts milliseconds here')
+  })
+
+  test('moves at the feed of the test alone: no rapid, not even the first', () => {
+    expect(of('mm')).not.toMatch(/G0\b/)
+  })
+
+  test('is refused for an axis whose letter nobody has said, and is never written for another one', () => {
+    const context = (axis: Axis) => evaluateAxis(axis, catalogueOf(job), 'mm')
+    const gantry: Axis = { ...X, name: 'Gantry' }
+    expect(letterOf(gantry)).toBeNull()
+    expect(programRefusal(context(gantry), plan)).toMatch(/by which letter.*“Gantry” is none/)
+    const named: Axis = { ...gantry, controller: { ...gantry.controller, letter: 'U' } }
+    expect(letterOf(named)).toBe('U')
+    expect(letterOf({ ...X, name: ' z ' })).toBe('Z')
+  })
+
+  test('goes nowhere beyond the travel: targets, the turns before and past them; unmeasured, it is refused', () => {
+    const refused = (change: Partial<FullTest>, axis = X, units: 'mm' | 'inch' = 'mm') =>
+      programRefusal(evaluateAxis(axis, catalogueOf(job), units), { ...fresh([5, 200, 404]), ...change })
+    expect(refused({})).toBeNull()
+    expect(refused({ overrunMm: 90 })).toMatch(
+      /^The turn before the first target, at -85 mm, lies outside the travel/,
+    )
+    expect(refused({ overrunMm: 90 }, X, 'inch')).toMatch(/at -3\.3465 in/)
+    expect(refused({ targets: fresh([5, 200, 450]).targets })).toMatch(/^A target, at 450 mm/)
+    expect(refused({ targets: fresh([5, 200, 411.5]).targets })).toMatch(/^The turn past the last target/)
+    const unmeasured: Axis = {
+      ...X,
+      dimensions: { ...X.dimensions, wayTravelMm: { value: null, provenance: 'assumed' } },
+    }
+    expect(refused({}, unmeasured)).toMatch(/^Measure first/)
+    // The targets that are offered lie where the slide may go, whatever limits it.
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 3000, noNaN: true }),
+        fc.integer({ min: 3, max: 25 }),
+        (travelMm, many) => {
+          for (const units of ['mm', 'inch'] as const) {
+            const places = targetsFor(X, travelMm, many, 5, units)
+            expect(Math.min(...places)).toBeGreaterThanOrEqual(0)
+            expect(Math.max(...places)).toBeLessThanOrEqual(travelMm)
+          }
+        },
+      ),
+    )
   })
 })
 

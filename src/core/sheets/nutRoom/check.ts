@@ -1,7 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
 import { NotKnown } from '../../evaluation/notKnown'
 import { SECTION_SIDES, SIDE_WORDS } from './model'
-import { openStation, stationGaps, unmeasuredMm, worstSection } from './sections'
+import { isBracketKnown, openStation, stationGaps, unmeasuredMm, worstSection } from './sections'
 
 const PLACE = { sheet: 'nutRoom', stage: 'room' } as const
 
@@ -20,6 +20,11 @@ export const NUT_ROOM_CHECKS = defineChecks({
         const open = openStation(t)
         if (open)
           throw new NotKnown({ ...PLACE, what: `at ${length(open.positionMm)}, ${stationGaps(open)}` })
+        if (!isBracketKnown(t))
+          throw new NotKnown({
+            ...PLACE,
+            what: 'width and height of the bracket, across the screw; 0 where the nut itself is the widest',
+          })
         const bare = protrusions.find(({ standsOutMm }) => standsOutMm === null)
         if (bare) throw new NotKnown({ ...PLACE, what: `how far the ${bare.what} stands out` })
         const gap = unmeasuredMm(t)

@@ -42,9 +42,9 @@ export type Protrusion = RowOf<typeof PROTRUSIONS>
 /** What is around the nut, and what must be kept. */
 export const SECTION = record('Room around the nut', {
   stations: STATIONS,
-  /** The nut's bracket or housing, across; 0 where the nut itself is the widest. */
-  bracketWidthMm: length('Bracket, width across the screw', [0, 1000]),
-  bracketHeightMm: length('Bracket, height across the screw', [0, 1000]),
+  /** The nut's bracket or housing, across; none while it is not measured, 0 where the nut itself is the widest. */
+  bracketWidthMm: length('Bracket, width across the screw', [0, 1000], { orNone: true }),
+  bracketHeightMm: length('Bracket, height across the screw', [0, 1000], { orNone: true }),
   protrusions: PROTRUSIONS,
   /** Spacers under the carriages, which raise the table off the screw. */
   spacersMm: length('Spacers under the carriages', [0, 200]),

@@ -35,9 +35,12 @@ const COSTS: Partial<Record<SectionField, string>> = {
 /** Higher spacers, or a bracket down to the size of the nut. */
 export function section(field: SectionField): RemedyFinder {
   const { label, max } = SECTION.of[field]
-  return trial =>
-    solve(trial, {
-      from: trial.context.axis.section[field],
+  return trial => {
+    const from = trial.context.axis.section[field]
+    // What nobody has measured is not made smaller.
+    if (from === null) return []
+    return solve(trial, {
+      from,
       to: field === 'spacersMm' ? max : 0,
       quantity: 'length',
       change: value => draft => {
@@ -46,4 +49,5 @@ export function section(field: SectionField): RemedyFinder {
       label,
       cost: COSTS[field] ?? '',
     })
+  }
 }

@@ -7,12 +7,15 @@ import { SECTION_SIDES, type SectionSide, type SectionStation, STATIONS } from '
 type Inputs = Parameters<typeof clearanceSection>[0]
 type Side = ReturnType<typeof clearanceSection>['left'] & { wallKnown: boolean }
 
-/** The nut's outline across the screw: what is widest of body, flange and bracket, without what stands out of those. */
+/**
+ * The nut's outline across the screw: what is widest of body, flange and bracket, without what stands out of those. While the
+ * bracket is not measured it is that of the nut alone, and nothing holds by it.
+ */
 export function nutEnvelope(t: EvaluationContext): { widthMm: number; heightMm: number } {
   const { nutBodyDiameterMm, nutFlangeDiameterMm } = t.part('screw')
   const { bracketWidthMm, bracketHeightMm } = t.axis.section
   const nutMm = Math.max(nutBodyDiameterMm, nutFlangeDiameterMm)
-  return { widthMm: Math.max(nutMm, bracketWidthMm), heightMm: Math.max(nutMm, bracketHeightMm) }
+  return { widthMm: Math.max(nutMm, bracketWidthMm ?? 0), heightMm: Math.max(nutMm, bracketHeightMm ?? 0) }
 }
 
 /** One station as the nut meets it. */
@@ -106,16 +109,42 @@ export const sweptMm = remembered((t: EvaluationContext) => {
  */
 export const sections = remembered((t: EvaluationContext): SectionAt[] => {
   const { fromMm, toMm } = sweptMm(t)
-  return t.axis.section.stations
+  return measuredSections(t).filter(
+    ({ station: { positionMm } }) => positionMm >= fromMm && positionMm <= toMm,
+  )
+})
+
+/** Every measured station as the nut would meet it, also where it does not come. */
+const measuredSections = remembered((t: EvaluationContext): SectionAt[] =>
+  t.axis.section.stations
     .filter(station => isFilled(station, STATION_NEEDS))
-    .filter(({ positionMm }) => positionMm >= fromMm && positionMm <= toMm)
     .map(station => sectionAt(t, station))
-    .toSorted((a, b) => a.station.positionMm - b.station.positionMm)
+    .toSorted((a, b) => a.station.positionMm - b.station.positionMm),
+)
+
+/**
+ * Where stations speak for the travel: those that the nut comes past, and those no further than its own length beyond its ends, at
+ * which it would be clear. The natural places to measure are the faces of the blocks, and the nut stops short of those.
+ */
+const spokenForMm = remembered((t: EvaluationContext): number[] => {
+  const { fromMm, toMm } = sweptMm(t)
+  const { nutAheadMm, nutBehindMm } = nutReach(t)
+  const nutMm = nutAheadMm + nutBehindMm
+  return measuredSections(t)
+    .filter(({ station: { positionMm }, sides, worst }) => {
+      const beyondMm = Math.max(fromMm - positionMm, positionMm - toMm)
+      return beyondMm <= 0 || (beyondMm <= nutMm && sides[worst].verdict === 'clear')
+    })
+    .map(({ station }) => Math.min(Math.max(station.positionMm, fromMm), toMm))
 })
 
 /** A station that is begun and not measured all round; null where none is. */
 export const openStation = ({ axis: { section } }: EvaluationContext): SectionStation | null =>
   section.stations.find(station => !isFilled(station, STATION_NEEDS)) ?? null
+
+/** Whether the bracket is measured across the screw: 0 says that it is no wider than its nut. */
+export const isBracketKnown = ({ axis: { section } }: EvaluationContext): boolean =>
+  section.bracketWidthMm !== null && section.bracketHeightMm !== null
 
 /** What such a station still needs, in words. */
 export const stationGaps = (station: SectionStation): string => gapWords(station, STATION_NEEDS, STATIONS.of)
@@ -133,7 +162,7 @@ export const unmeasuredMm = remembered((t: EvaluationContext): { fromMm: number;
   const { fromMm, toMm } = sweptMm(t)
   const { nutAheadMm, nutBehindMm } = nutReach(t)
   const nutMm = nutAheadMm + nutBehindMm
-  const places = sections(t).map(({ station }) => station.positionMm)
+  const places = spokenForMm(t)
   const apartMm = Math.max(NUTS_APART * nutMm, (toMm - fromMm) / 2)
   const gaps = [fromMm, ...places].map((placeMm, index) => ({
     fromMm: placeMm,
@@ -149,8 +178,8 @@ export const unmeasuredMm = remembered((t: EvaluationContext): { fromMm: number;
 
 /** The station at which the nut is worst off, with its working; null where the nut comes past none. */
 export const worstSection = remembered((t: EvaluationContext): SectionAt | null => {
-  const [first, ...more] = sections(t)
-  if (!first) return null
+  const [first, ...more] = sections(t).length > 0 ? sections(t) : measuredSections(t)
+  if (!first || (sections(t).length === 0 && spokenForMm(t).length === 0)) return null
   const worst = more.reduce((a, b) => (isWorse(b.sides[b.worst], a.sides[a.worst]) ? b : a), first)
   t.figure('section', clearanceSection, inputsAt(t, worst.station, standsOutOn(t, worst.worst)))
   return worst

@@ -5,7 +5,7 @@ import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { budget, correctionEveryMm, leadAsItRuns } from '../../machine/drive/accuracy'
 import { chosenBrake } from '../../machine/drive/brake'
-import { loadShare } from '../../machine/drive/load'
+import { endWords, loadShare } from '../../machine/drive/load'
 import {
   driveStiffness,
   handDrive,
@@ -84,7 +84,7 @@ export const DRIVE_CHECKS = defineChecks({
     subject: 'axis',
     judge(t, say) {
       if (t.dimension('inclineDeg') === 0) return null
-      const { backdriveTorqueNm, holdingTorqueNm, reserve, runs } = powerLoss(t)
+      const { backdriveTorqueNm, holdingTorqueNm, reserve, runs, end } = powerLoss(t)
       const limits = limitsOf(t.axis, LIMITS['axis.unpoweredDrop'])
       const brake = chosenBrake(t)
       const holdsIt = brake ? 'detent, drag and brake' : 'detent and drag'
@@ -101,10 +101,11 @@ export const DRIVE_CHECKS = defineChecks({
           sentence: `Nothing turns the screw when power goes: ${efficiency(t).backward === 0 ? 'it locks itself' : 'the counterbalance takes the whole weight'}. Vibration can still let it creep: ${support.toLowerCase()}`,
         }
       const { state, ...rest } = standing(t.axis, LIMITS['axis.unpoweredDrop'], reserve)
+      const at = end ? `, ${endWords(end, say)}` : ''
       const against = `the load turns the motor with ${say(backdriveTorqueNm, 'torque')}, against ${say(
         holdingTorqueNm,
         'torque',
-      )} of ${holdsIt}: ${reserve > 100 ? 'more than 100' : say(reserve, 'ratio', 1)} times, ${say(limits.holds, 'ratio', 1)} wanted. The friction of the ways is not counted on`
+      )} of ${holdsIt}: ${reserve > 100 ? 'more than 100' : say(reserve, 'ratio', 1)} times${at}, ${say(limits.holds, 'ratio', 1)} wanted. The friction of the ways is not counted on`
       const goes = runs === 'up' ? 'runs up, over-balanced' : 'runs down'
       return {
         state,

@@ -1,7 +1,10 @@
 import { defineChecks } from '../../evaluation/check'
+import { MOST_MARGIN, standing } from '../../evaluation/finding'
+import { limitsOf } from '../../evaluation/limits'
 import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
-import { forces, topSpeedRpm } from '../../machine/drive/load'
-import { nutLifeHours, strut, warmth, whip } from '../../machine/drive/strength'
+import { forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
+import { nutLifeHours, screwEnd, strut, warmth, whip } from '../../machine/drive/strength'
+import { saySold } from '../../units/print'
 import { LIMITS } from './limits'
 
 export const LEADSCREW_CHECKS = defineChecks({
@@ -36,7 +39,7 @@ export const LEADSCREW_CHECKS = defineChecks({
         measure(allowableLoadN, 'force'),
         `The largest push is ${say(pushN, 'force')}; ${say(allowableLoadN, 'force')} is allowed, half of what bends it out (${
           regime === 'euler' ? 'slender' : 'short'
-        } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : `held ${t.axis.ends}`}).`,
+        } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : `held ${t.axis.ends}`}).${worstEndWords(t, say)}`,
       )
     },
   },
@@ -57,6 +60,22 @@ export const LEADSCREW_CHECKS = defineChecks({
         wantedLifeHours,
         `The nut is good for ${lifeWords(hours, say)} of this work, against ${say(wantedLifeHours, 'hours')} wanted, ${work}.`,
       )
+    },
+  },
+  'shaft.endStress': {
+    title: 'End of the screw',
+    subject: 'screw',
+    judge(t, say) {
+      const { safety, diameterMm, torqueNm, by, equivalentMpa } = screwEnd(t)
+      const { holds } = limitsOf(t.axis, LIMITS['shaft.endStress'])
+      const over = safety ?? MOST_MARGIN
+      return {
+        ...standing(t.axis, LIMITS['shaft.endStress'], Math.min(over, MOST_MARGIN)),
+        figure: measure(torqueNm, 'torque'),
+        limit: measure((torqueNm * over) / holds, 'torque'),
+        use: holds / over,
+        sentence: `Its end of ${saySold(diameterMm, t.units)} is twisted with up to ${say(torqueNm, 'torque')} by the ${by}${t.axis.drive.transmission === 'belt' ? ', and bent by the belt' : ''}: ${say(equivalentMpa, 'pressure')} at its shoulder, ${say(over, 'ratio', 1)} times below where it yields, ${holds} wanted.${t.dimension('inclineDeg') > 0 ? ' It is what holds the load.' : ''}`,
+      }
     },
   },
   'screw.pretension': {

@@ -135,6 +135,13 @@ export const LIMITS = defineLimits({
     of: 'Lost motion as a share of what is accepted',
     quantity: 'share',
   },
+  'shaft.endStress': {
+    sense: 'at-least',
+    holds: 2,
+    close: 1.5,
+    of: 'Yield strength of the end of the screw for each of its stress',
+    quantity: 'ratio',
+  },
   'axis.unpoweredDrop': {
     sense: 'at-least',
     holds: 2,

@@ -1,5 +1,6 @@
 import type { Axis } from '../../document/axis'
 import type { Catalogue, PartOf } from '../../document/parts/types'
+import { counterbalanceOrders } from '../../machine/build/counterbalance'
 import { farBoreMm, fixedEnds, hasPlainFarEnd, locknutPitchMm } from '../../machine/drive/ends'
 import { FAR_END_SHARE } from '../../machine/drive/price'
 import { neededParts } from '../../machine/neededParts'
@@ -35,8 +36,32 @@ export function driveOrders(axis: Axis, catalogue: Catalogue, units: UnitSystem)
     ...parts,
     ...bearingOrders(axis, catalogue, item, units),
     ...(motor ? motorOrders(motor, axis, item) : []),
+    ...(catalogue.brake.has(axis.parts.brake ?? '')
+      ? [
+          item(
+            'supply:brake',
+            'Supply for the brake, as its sheet says, with a relay and a diode or varistor for its coil',
+            screws,
+          ),
+          item('cable:brake', 'Brake cable with its connectors', screws),
+        ]
+      : []),
+    ...counterbalanceOrders(axis).map(({ key, what, count }) => item(key, what, count)),
+    ...(axis.ends === 'fixed-fixed'
+      ? [
+          item(
+            `ring:${bearingOf(axis, catalogue)}`,
+            'Ring to be ground, between shoulder and inner ring of the far end: it sets the stretch of the screw',
+            screws,
+          ),
+        ]
+      : []),
   ]
 }
+
+/** The bore of the bearings, in the words of an order key. */
+const bearingOf = (axis: Axis, catalogue: Catalogue) =>
+  catalogue.bearing.get(axis.parts.bearing ?? '')?.boreMm ?? 'bore open'
 
 type Make = (key: string, what: string, count: number, sheetEur?: number | null) => Item
 

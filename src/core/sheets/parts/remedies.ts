@@ -40,6 +40,7 @@ export const REMEDIES = {
     part('motor'),
     goal('backlashTargetUm'),
   ],
+  'shaft.endStress': [part('bearing'), part('motor'), part('belt'), part('brake')],
   'axis.unpoweredDrop': [part('brake'), counterbalance(), part('screw')],
   'brake.bore': [part('brake'), part('motor')],
   'axis.positionBudget': [

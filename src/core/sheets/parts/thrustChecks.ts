@@ -3,7 +3,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
-import { cuttingSpeedRpm, forces, topSpeedRpm } from '../../machine/drive/load'
+import { cuttingSpeedRpm, forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { bearingLifeHours, pullN } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
 import { bearingPairShare } from '../../machine/sizing/bearing'
@@ -34,7 +34,7 @@ function keepsClosed(
     use: loadN / opensAtN,
     sentence: `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
       ratio >= 1 ? `${percent(ratio - 1, say)} in hand` : 'play comes back under load'
-    }, because its preload is ${say(preload, 'force')}.`,
+    }, because its preload is ${say(preload, 'force')}.${worstEndWords(t, say)}`,
   }
 }
 
@@ -83,7 +83,7 @@ export const THRUST_CHECKS = defineChecks({
           safety,
           'ratio',
           1,
-        )} times, against ${wanted} wanted.`,
+        )} times, against ${wanted} wanted.${worstEndWords(t, say)}`,
       }
     },
   },

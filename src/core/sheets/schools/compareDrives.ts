@@ -40,6 +40,7 @@ function backDrive(t: EvaluationContext): string {
   const turns = `the load can turn it, at ${say(backward, 'share', 'mm', 0)}`
   if (t.dimension('inclineDeg') === 0) return turns
   const { state } = t.finding('axis.unpoweredDrop') ?? { state: 'holds' }
+  if (state === 'unknown') return `${turns}: whether it is held without power is not known yet`
   return state === 'holds' ? `${turns}: it is held without power` : `${turns}: it runs away without power`
 }
 

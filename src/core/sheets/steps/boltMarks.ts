@@ -44,7 +44,7 @@ export const boltMarks: Lays = context => {
         part: hubPart(axis, JOINT_PART[joint]),
         text: `screws ${states[joint]}`,
       })),
-      ...aidsIn(all, axis.ticks).map(aid => ({
+      ...aidsIn(all, axis).map(aid => ({
         part: AID_PART[aid.aid],
         text: `still in: ${aidWords(aid)}`,
         state: 'close' as const,

@@ -38,7 +38,22 @@ const allTicked = (steps: readonly Step[]) =>
 const without = (ticks: Axis['ticks'], ...out: string[]) =>
   Object.fromEntries(Object.entries(ticks).filter(([id]) => !out.includes(id)))
 
-const SLIDES = ['table', 'saddle', 'head', 'carriage', 'cross-slide', 'rail-carriage'] as const
+/** An axis with a step of it ticked, as the sheet does it. */
+const ticked = (axis: Axis, step: Step, steps: readonly Step[], at = '2026-11-27T08:00:00.000Z'): Axis =>
+  runEdit({ ...skarrow().job, axes: [axis] }, tickStep(axis, step, at, {}, steps), { id: 'c', at }).job
+    .axes[0] as Axis
+const inHandOf = (axis: Axis, ticks: Axis['ticks']) => inHand(stepsOf(axis), contextOf({ ...axis, ticks }))
+
+const SLIDES = [
+  'table',
+  'saddle',
+  'head',
+  'quill',
+  'knee',
+  'carriage',
+  'cross-slide',
+  'rail-carriage',
+] as const
 /** Axes of all kinds: what they move, how they stand, one screw or two, both ways to hold and to turn them. */
 const KINDS_OF_AXIS: Axis[] = SLIDES.flatMap(slide =>
   [0, 90].flatMap(inclineDeg =>
@@ -50,6 +65,8 @@ const KINDS_OF_AXIS: Axis[] = SLIDES.flatMap(slide =>
           ends,
           ticks: {},
           drive: { ...X.drive, screws, handwheelKept },
+          // What stands upright is held by a brake.
+          parts: { ...X.parts, brake: inclineDeg === 90 ? 'brake-60' : null },
           dimensions: { ...X.dimensions, inclineDeg: { value: inclineDeg, provenance: 'measured' as const } },
         })),
       ),
@@ -73,15 +90,16 @@ describe('whatever an axis moves', () => {
   test('done one after another as they come up, the steps reach the end with nothing loose and nothing left in', () => {
     for (const axis of KINDS_OF_AXIS) {
       const steps = stepsOf(axis)
-      const ticks: Axis['ticks'] = {}
+      let now: Axis = axis
       for (let count = 0; count < steps.length; count++) {
-        const next = inHand(steps, ticks)
+        const next = inHand(steps, contextOf(now))
         if (!next) throw new Error(`stuck after ${count} steps`)
-        ticks[next.id] = 'now'
+        now = ticked(now, next, steps)
       }
-      expect(aidsIn(steps, ticks)).toEqual([])
-      expect(leftLoose(steps, ticks)).toEqual([])
-      const { farBlock, ...states } = boltStates(steps, ticks)
+      expect(aidsIn(steps, now)).toEqual([])
+      expect(leftLoose(steps, now)).toEqual([])
+      expect(inHand(steps, contextOf(now))).toBeNull()
+      const { farBlock, ...states } = boltStates(steps, now.ticks)
       expect(new Set(Object.values(states))).toEqual(new Set(['torqued']))
       expect(farBlock).toBe(axis.ends === 'fixed-free' ? 'out' : 'torqued')
     }
@@ -102,7 +120,8 @@ describe('whatever an axis moves', () => {
               (!step.screw || !one.screw || one.screw === step.screw),
           )
           expect(out).toBeGreaterThan(index)
-          expect(out).toBeLessThan(power)
+          // What supports a load again for the last assembly goes in and out after that.
+          if (index < power) expect(out).toBeLessThan(power)
         }
     }
     expect([...used].toSorted()).toEqual(Object.keys(AIDS).toSorted())
@@ -153,7 +172,7 @@ describe('sub-assemblies', () => {
       { id: 'c', at: '2026-11-26T19:00:00.000Z' },
     ).job.axes[0] as Axis
     expect(Object.keys(opened.ticks).length).toBe(steps.length - leans.length - 1)
-    expect(inHand(steps, opened.ticks)?.id).toBe('nut-clamp')
+    expect(inHandOf(X, opened.ticks)?.id).toBe('nut-clamp')
   })
 })
 
@@ -287,7 +306,7 @@ describe('a mishap', () => {
       const axis = after.axes[0] as Axis
       const steps = stepsOf(axis)
       const [row] = axis.mishaps
-      const next = inHand(steps, axis.ticks)
+      const next = inHand(steps, contextOf(axis))
       expect(next).toMatchObject({ mishapId: row?.id, part: 'casting' })
       expect(blockedBy(steps, axis.ticks, 'far-loose')?.mishapId).toBe(row?.id)
       const lines = neededItems(after, catalogueOf(after)).filter(({ key }) => key.startsWith('mend:'))
@@ -296,7 +315,7 @@ describe('a mishap', () => {
         expect(lines[0]).toMatchObject({ count: 2, what: expect.stringContaining('M6') })
       // Mended, the work goes on where it stood; taken back, it never was.
       const mended = { ...axis.ticks, ...allTicked(steps.filter(({ mishapId }) => mishapId)) }
-      expect(inHand(steps, mended)?.id).toBe('far-loose')
+      expect(inHandOf(axis, mended)?.id).toBe('far-loose')
       const back = runEdit(after, removeMishap({ ...axis, ticks: mended }, row as never), {
         id: 'd',
         at: '2026-11-26T19:10:00.000Z',
@@ -389,9 +408,12 @@ describe('a step asks what stands beside the drive', () => {
       dimensions: { ...X.dimensions, inclineDeg: { value: 90, provenance: 'measured' } },
     }
     const steps = stepsOf(head)
-    const ticks = without(allTicked(steps), 'support-off')
+    const supported = ['support', 'td-hang', 'hang'].reduce<Axis>(
+      (now, id) => ticked(now, stepIn(head, id), steps),
+      { ...head, ticks: {} },
+    )
     expect(
-      aidsIn(steps, ticks)
+      aidsIn(steps, supported)
         .map(({ aid }) => aid)
         .toSorted(),
     ).toEqual(['block', 'hoist'])

@@ -2,10 +2,15 @@ import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
 import { newId } from '../../document/id'
+import { mayFall } from '../../machine/build/lifting'
+import { endOfSupport, lastEndOfSupport, supportsOf, supportsOutOf } from '../../machine/build/load'
+import { mendedAt } from '../../machine/build/mishaps'
 import { MISHAPS, type Mishap, type StepNote } from '../../machine/build/model'
 import type { Step } from '../../machine/build/step'
+import { afterDoubt } from '../../machine/build/supports'
 
 type Named = Pick<Step, 'id' | 'title'>
+type Done = Named & Pick<Step, 'aidsIn' | 'aidsOut' | 'load' | 'onBench'>
 
 const OUTCOME_WORDS: Record<StepNote['how'], string> = {
   done: 'Done',
@@ -13,12 +18,25 @@ const OUTCOME_WORDS: Record<StepNote['how'], string> = {
   skipped: 'Skipped',
 }
 
+/** Steps that put something of the new drive onto the machine; those that take the old one off are called otherwise. */
+const NEW_DRIVE = /^(?!td-)/
+
 /**
  * Ticks a step of the build, with how it was done.
  *
+ * A step that supports the load, or takes the support away, says so from then on; where every support was out, the last proof and
+ * taking-out are opened for it.
+ *
  * @param note what is known of it beside when; nothing but a plain tick leaves none
+ * @param steps all of the axis, where they are known
  */
-export function tickStep(axis: Axis, step: Named, at: string, note: Partial<StepNote> = {}): Edit {
+export function tickStep(
+  axis: Axis,
+  step: Done,
+  at: string,
+  note: Partial<StepNote> = {},
+  steps: readonly Step[] = [],
+): Edit {
   const { how = 'done', why = '', who = '', tookMinutes = null } = note
   const isPlain = how === 'done' && why === '' && who === '' && tookMinutes === null
   const more = [why, who && `by ${who}`, tookMinutes && `${tookMinutes} min`].filter(Boolean).join(', ')
@@ -26,7 +44,16 @@ export function tickStep(axis: Axis, step: Named, at: string, note: Partial<Step
     axis,
     `${step.title}: ${OUTCOME_WORDS[how].toLowerCase()}`,
     draft => {
-      draft.ticks[step.id] = at
+      const supports = how === 'skipped' ? [] : supportsOf(step)
+      if (supports.length > 0)
+        for (const { id } of lastEndOfSupport(steps, draft)) {
+          delete draft.ticks[id]
+          delete draft.stepNotes[id]
+        }
+      for (const aid of supports) draft.supports[aid] = afterDoubt(draft, at)
+      if (how !== 'skipped') for (const aid of supportsOutOf(step)) delete draft.supports[aid]
+      if (step.load && step.onBench === undefined && NEW_DRIVE.test(step.id)) draft.driveMountedAt ??= at
+      draft.ticks[step.id] = afterDoubt(draft, at)
       if (isPlain) delete draft.stepNotes[step.id]
       else draft.stepNotes[step.id] = { how, why, who, tookMinutes }
     },
@@ -40,15 +67,17 @@ export function tickStep(axis: Axis, step: Named, at: string, note: Partial<Step
   )
 }
 
-/** Takes the ticks off steps: one, and those that lean on it. */
-export const openSteps = (axis: Axis, steps: readonly Named[]): Edit =>
+/** Takes the ticks off steps: one, and those that are opened with it. What was taken out does not come back by that. */
+export const openSteps = (axis: Axis, steps: readonly Done[]): Edit =>
   onAxis(
     axis,
     steps.length === 1 ? `${steps[0]?.title}: open again` : `${steps.length} steps open again`,
     draft => {
-      for (const { id } of steps) {
-        delete draft.ticks[id]
-        delete draft.stepNotes[id]
+      for (const step of steps) {
+        delete draft.ticks[step.id]
+        delete draft.stepNotes[step.id]
+        // Whoever opens it does not say that it stands.
+        for (const aid of supportsOf(step)) delete draft.supports[aid]
       }
     },
     {
@@ -66,7 +95,10 @@ export const addMishap = (
   step: Named,
   at: string,
   { what, jointId, count }: Pick<Mishap, 'what' | 'jointId' | 'count'>,
+  steps: readonly Step[] = [],
 ): Edit => {
+  // Where the load may hang on what went wrong, that it holds is proved again after the mending.
+  const proofs = mayFall(axis) ? endOfSupport(steps, mendedAt(steps, step.id) - 1) : []
   const words = MISHAPS.of.what.words?.[what] ?? what
   const joint = axis.joints.find(({ id }) => id === jointId)
   return onAxis(
@@ -75,6 +107,10 @@ export const addMishap = (
     draft => {
       if (draft.mishaps.length < MISHAPS.most)
         draft.mishaps.push({ id: newId(), what, at, stepId: step.id, jointId, count })
+      for (const { id } of proofs) {
+        delete draft.ticks[id]
+        delete draft.stepNotes[id]
+      }
     },
     {
       entry: {

@@ -1,4 +1,12 @@
-import { BUILD_SCHOOLS, MISHAPS, STEP_NOTES, TICKS } from '../../machine/build/model'
+import {
+  BUILD_SCHOOLS,
+  DRIVE_MOUNTED_AT,
+  MISHAPS,
+  STEP_NOTES,
+  SUPPORT_DOUBTED_AT,
+  SUPPORTS,
+  TICKS,
+} from '../../machine/build/model'
 import { defineSheet } from '../sheet'
 
 /** The ordered steps that build the axis, and how far each joint is done up. */
@@ -6,6 +14,14 @@ export const steps = defineSheet({
   id: 'steps',
   stage: 'build',
   title: 'Steps of the build',
-  fields: { ticks: TICKS, stepNotes: STEP_NOTES, mishaps: MISHAPS, buildSchools: BUILD_SCHOOLS },
+  fields: {
+    ticks: TICKS,
+    stepNotes: STEP_NOTES,
+    mishaps: MISHAPS,
+    buildSchools: BUILD_SCHOOLS,
+    supports: SUPPORTS,
+    supportDoubtedAt: SUPPORT_DOUBTED_AT,
+    driveMountedAt: DRIVE_MOUNTED_AT,
+  },
   overlayLater: () => import('./boltMarks').then(module => module.boltMarks),
 })

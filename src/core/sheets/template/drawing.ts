@@ -12,17 +12,17 @@ export const isPlaced = (hole: BracketHole): hole is Filled<BracketHole, 'xMm' |
 /**
  * A drilling template of the nut bracket about the screw axis: outline, bore, every hole with its cross.
  *
- * @param outline of the bracket, even about the axis; none where both are 0
+ * @param outline of the bracket, even about the axis; none where it is not measured, or 0
  * @param boreMm of the nut's body through the bracket
  */
 export function bracketTemplate(
   title: string,
   holes: readonly BracketHole[],
-  outline: { widthMm: number; heightMm: number },
+  outline: { widthMm: number | null; heightMm: number | null },
   boreMm: number,
   units: UnitSystem,
 ): Drawing {
-  const { widthMm, heightMm } = outline
+  const [widthMm, heightMm] = [outline.widthMm ?? 0, outline.heightMm ?? 0]
   const marks: Mark[] = [
     ...(widthMm > 0 && heightMm > 0 ? box('edge', -widthMm / 2, -heightMm / 2, widthMm, heightMm) : []),
     circle('edge', 0, 0, boreMm / 2),

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { Check, Hand, TriangleAlert } from 'lucide-react'
 import { useState } from 'react'
-import { askOf, blockedBy } from '@/core/machine/build/holds'
+import { askOf, maySkip, waitsFor } from '@/core/machine/build/holds'
 import type { Step } from '@/core/machine/build/step'
 import { SUB_ASSEMBLIES } from '@/core/machine/build/subAssemblies'
 import { sheetOf } from '@/core/sheets'
@@ -29,10 +29,10 @@ export function InHand({ build }: { build: Build }) {
         {steps.length > 0 ? 'All steps are done.' : 'No steps yet.'}
       </chakra.p>
     )
-  const { ticks, stepNotes } = context.axis
-  const tickedAt = ticks[shown.id]
+  const { stepNotes } = context.axis
+  const tickedAt = build.done[shown.id]
   const note = stepNotes[shown.id]
-  const before = tickedAt ? null : blockedBy(steps, ticks, shown.id)
+  const before = tickedAt ? null : waitsFor(steps, context, shown)
   const ask = tickedAt || before ? null : askOf(shown, context, orders, steps)
   return (
     <chakra.section
@@ -133,7 +133,7 @@ function WhereItStands({ step }: { step: Step }) {
 function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: boolean }) {
   const [asked, setAsked] = useState<Asked>(null)
   const leaning = isDone ? build.leansOn(step) : []
-  if (asked === 'mishap') return <MishapForm step={step} onDone={() => setAsked(null)} />
+  if (asked === 'mishap') return <MishapForm step={step} steps={build.steps} onDone={() => setAsked(null)} />
   if (asked)
     return (
       <OtherwiseForm
@@ -173,7 +173,7 @@ function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: bo
           <Button variant="outline" onClick={() => setAsked('otherwise')}>
             Done otherwise
           </Button>
-          {!step.keepsSafe && (
+          {maySkip(step, build.context) && (
             <Button variant="quiet" onClick={() => setAsked('skipped')}>
               Skip it
             </Button>

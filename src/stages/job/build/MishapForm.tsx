@@ -21,7 +21,16 @@ const schema = object({
 const NONE = ''
 
 /** What went wrong: it gets steps of its own before this one, and what they need goes onto the order list. */
-export function MishapForm({ step, onDone }: { step: Step; onDone: () => void }) {
+export function MishapForm({
+  step,
+  steps,
+  onDone,
+}: {
+  step: Step
+  /** All of the axis. */
+  steps: readonly Step[]
+  onDone: () => void
+}) {
   const joints = useAxis(axis => axis.joints)
   const axisNow = useAxisNow()
   const edit = useEdit()
@@ -35,11 +44,17 @@ export function MishapForm({ step, onDone }: { step: Step; onDone: () => void })
     <chakra.form
       onSubmit={handleSubmit(given => {
         edit(
-          addMishap(axisNow(), step, new Date().toISOString(), {
-            what: given.what,
-            jointId: ofScrews && given.jointId !== NONE ? given.jointId : null,
-            count: given.count,
-          }),
+          addMishap(
+            axisNow(),
+            step,
+            new Date().toISOString(),
+            {
+              what: given.what,
+              jointId: ofScrews && given.jointId !== NONE ? given.jointId : null,
+              count: given.count,
+            },
+            steps,
+          ),
         )
         onDone()
       })}

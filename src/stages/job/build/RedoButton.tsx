@@ -13,7 +13,7 @@ export function RedoButton({ what, screw }: { what: Redone; screw?: WhichScrew }
   const context = useSettledEvaluation()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const steps = stepsToRedo(attempt(() => procedure(context)).value ?? [], context.axis.ticks, what, screw)
+  const steps = stepsToRedo(attempt(() => procedure(context)).value ?? [], context.axis, what, screw)
   const [first] = steps
   if (!first) return null
   return (

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Circle, CircleCheck, CircleSlash, Hand } from 'lucide-react'
-import { blockedBy } from '@/core/machine/build/holds'
+import { waitsFor } from '@/core/machine/build/holds'
 import type { Step } from '@/core/machine/build/step'
 import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS } from '@/core/machine/build/subAssemblies'
 import { momentWords } from '@/core/units/dateWords'
@@ -15,7 +15,7 @@ export function StepList({
   /** Those to list, of all that there are. */
   steps: readonly Step[]
 }) {
-  const { ticks } = build.context.axis
+  const ticks = build.done
   const open = build.shown?.part
   return (
     <>
@@ -56,10 +56,10 @@ const PartMark = ({ done, of }: { done: number; of: number }) =>
 
 /** One step in a line: its mark, its title, and when it was done; it is shown large when it is pressed. */
 function Line({ step, build }: { step: Step; build: Build }) {
-  const { ticks, stepNotes } = build.context.axis
-  const tickedAt = ticks[step.id]
+  const { stepNotes } = build.context.axis
+  const tickedAt = build.done[step.id]
   const how = stepNotes[step.id]?.how ?? 'done'
-  const blocked = !tickedAt && blockedBy(build.steps, ticks, step.id) !== null
+  const blocked = !tickedAt && waitsFor(build.steps, build.context, step) !== null
   const isShown = build.shown?.id === step.id
   const Mark = tickedAt ? (how === 'skipped' ? CircleSlash : CircleCheck) : Circle
   return (

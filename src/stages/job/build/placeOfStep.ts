@@ -25,7 +25,9 @@ const PLACES: Readonly<Record<string, Place>> = {
   'switches-on': { stage: 'build', sheet: 'switches' },
   'cable-run': { stage: 'build', sheet: 'switches' },
   controller: { stage: 'build', sheet: 'controller' },
+  'steps-set': { stage: 'build', sheet: 'controller' },
   'measured-move': { stage: 'build', sheet: 'controller' },
+  'balance-loaded': { stage: 'survey', sheet: 'loads' },
   proved: { stage: 'prove', sheet: 'reversal' },
   greased: { stage: 'build', sheet: 'grease' },
 }
@@ -36,6 +38,6 @@ export const placeOfStep = (stepId: string): Place | null => PLACES[stepId.repla
 /** The figures that a step goes by, by the names under which the context knows them. */
 const FIGURES: Readonly<Record<string, readonly string[]>> = {
   preload: ['locknutTurn', 'locknutLoose', 'locknutMatched'],
-  controller: ['stepsPerMm', 'correctedSteps'],
+  'steps-set': ['controllerSteps', 'correctedSteps'],
 }
 export const figuresOfStep = (stepId: string): readonly string[] => FIGURES[stepId.replace(/\.2$/, '')] ?? []

@@ -1,5 +1,7 @@
 import { useCallback, useState } from 'react'
+import type { Axis } from '@/core/document/axis'
 import { inHand, leaning, refusalOf } from '@/core/machine/build/holds'
+import { doneTicks, loadState, openedWith } from '@/core/machine/build/load'
 import type { StepNote } from '@/core/machine/build/model'
 import { procedure, teardown } from '@/core/machine/build/procedure'
 import type { Step } from '@/core/machine/build/step'
@@ -14,6 +16,12 @@ export interface Refusal {
   text: string
 }
 
+/** A step with all that is opened with it: what leans on it, and what keeps its load supported meanwhile. */
+function openedBy(steps: readonly Step[], axis: Axis, step: Step): Step[] {
+  const opened = [step, ...leaning(steps, axis.ticks, step.id)]
+  return [...opened, ...openedWith(steps, axis, opened)]
+}
+
 /** The steps of the axis at work with what can be done with them. */
 export function useBuild() {
   const context = useEvaluation()
@@ -23,7 +31,7 @@ export function useBuild() {
   const steps = whole ?? teardown(context)
   const [refusal, setRefusal] = useState<Refusal | null>(null)
   const [looked, look] = useState<string | null>(null)
-  const next = inHand(steps, axis.ticks)
+  const next = inHand(steps, context)
   const shown = steps.find(({ id }) => id === looked) ?? next
   const finish = useCallback(
     (step: Step, note: Partial<StepNote> = {}) => {
@@ -35,11 +43,13 @@ export function useBuild() {
       look(null)
       const at = new Date().toISOString()
       session.edit(
-        tickStep(axis, step, at, {
-          ...note,
-          who: sittingNow(job.plan)?.who ?? '',
-          tookMinutes: minutesSinceLast(job, at),
-        }),
+        tickStep(
+          axis,
+          step,
+          at,
+          { ...note, who: sittingNow(job.plan)?.who ?? '', tookMinutes: minutesSinceLast(job, at) },
+          steps,
+        ),
       )
     },
     [axis, context, session, steps],
@@ -49,7 +59,7 @@ export function useBuild() {
     (step: Step) => {
       setRefusal(null)
       look(null)
-      session.edit(openSteps(axis, [step, ...leaning(steps, axis.ticks, step.id)]))
+      session.edit(openSteps(axis, openedBy(steps, axis, step)))
     },
     [axis, session, steps],
   )
@@ -64,7 +74,10 @@ export function useBuild() {
     refusal,
     finish,
     open,
-    leansOn: (step: Step) => leaning(steps, axis.ticks, step.id),
+    /** The ticks that still say something. */
+    done: doneTicks(steps, context),
+    load: loadState(steps, context),
+    leansOn: (step: Step) => openedBy(steps, axis, step).filter(({ id }) => id !== step.id),
   }
 }
 export type Build = ReturnType<typeof useBuild>

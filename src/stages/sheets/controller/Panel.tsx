@@ -3,7 +3,7 @@ import { Printer } from 'lucide-react'
 import { attempt } from '@/core/evaluation/attempt'
 import { numberFields } from '@/core/field/field'
 import { CONTROLLER } from '@/core/machine/build/controller'
-import { FIRST_MOVES, type Setting, settingsOf } from '@/core/sheets/controller/paper'
+import { firstTries, type Setting, settingsOf } from '@/core/sheets/controller/paper'
 import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { FieldInput } from '@/ui/fields/FieldInput'
@@ -16,8 +16,12 @@ import { useAxis } from '../../job/useAxis'
 import { useWorkedOut } from '../../job/useEvaluation'
 import { useChange } from '../../job/useRows'
 
-const FIGURES = numberFields(CONTROLLER.of)
+const { commandedMm, movedMm, countsPerRev, pulseLimitHz } = numberFields(CONTROLLER.of)
+const SETTINGS = { countsPerRev, pulseLimitHz }
+const MOVE = { commandedMm, movedMm }
 const worked = (evaluation: Evaluation) => attempt(() => settingsOf(evaluation), evaluation.units)
+const tries = (evaluation: Evaluation) =>
+  firstTries(evaluation).map(({ title, how, caution = null }) => ({ title, how, caution }))
 const COLUMNS: TableColumn<Setting>[] = [
   { id: 'what', head: 'Setting', cell: ({ what }) => what },
   { id: 'set', head: 'Set to', cell: ({ set }) => <chakra.b>{set}</chakra.b> },
@@ -28,11 +32,20 @@ const COLUMNS: TableColumn<Setting>[] = [
 /** What the controller is set to, what is tried first, and what the first long move came to. */
 export function ControllerPanel() {
   const settings = useWorkedOut(worked)
+  const first = useWorkedOut(tries)
   const values = useAxis(axis => axis.controller)
   const units = useUnits()
   const change = useChange()
   const { axisId } = useJobContext()
   const jobId = useJob(job => job.id)
+  const setField = (key: keyof typeof values, value: unknown, mergeKey?: string) =>
+    change(
+      CONTROLLER.of[key].label,
+      axis => {
+        Object.assign(axis.controller, { [key]: value })
+      },
+      mergeKey,
+    )
   return (
     <>
       <Panel
@@ -42,7 +55,7 @@ export function ControllerPanel() {
             <FiguresButton
               of="the steps a millimetre"
               sentence="Steps that move the axis a millimetre, corrected by the measured move where there is one."
-              names={['stepsPerMm', 'correctedSteps']}
+              names={['controllerSteps', 'correctedSteps']}
             />
             <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'evening', asked: 'moves' }}>
               <Printer size={16} aria-hidden /> First-moves sheet
@@ -61,37 +74,46 @@ export function ControllerPanel() {
           <chakra.p color="quiet">{settings.ask}</chakra.p>
         )}
       </Panel>
-      <Panel title="A long move, measured">
+      <Panel title="How the controller counts">
         <FieldGrid
-          fields={FIGURES}
+          fields={SETTINGS}
           values={values}
           units={units}
-          onValue={(key, value, mergeKey) =>
-            change(
-              FIGURES[key].label,
-              axis => {
-                Object.assign(axis.controller, { [key]: value })
-              },
-              mergeKey,
-            )
-          }
+          onValue={(key, value, mergeKey) => setField(key, value, mergeKey)}
+        >
+          {(['letter', 'dwellUnit'] as const).map(key => (
+            <FieldInput
+              key={key}
+              field={CONTROLLER.of[key]}
+              value={values[key]}
+              units={units}
+              onValue={value => setField(key, value)}
+            />
+          ))}
+        </FieldGrid>
+      </Panel>
+      <Panel title="A long move, measured">
+        <FieldGrid
+          fields={MOVE}
+          values={values}
+          units={units}
+          onValue={(key, value, mergeKey) => setField(key, value, mergeKey)}
         >
           <FieldInput
             field={CONTROLLER.of.direction}
             value={values.direction}
             units={units}
-            onValue={value =>
-              change(CONTROLLER.of.direction.label, axis => {
-                Object.assign(axis.controller, { direction: value })
-              })
-            }
+            onValue={value => setField('direction', value)}
           />
         </FieldGrid>
       </Panel>
       <Panel title="First moves, in this order">
         <chakra.ol pl="5" listStyleType="decimal" display="grid" gap="1">
-          {FIRST_MOVES.map(text => (
-            <li key={text}>{text}</li>
+          {first.map(({ title, how, caution }) => (
+            <li key={title}>
+              <b>{title}.</b> {how}
+              {caution && <chakra.span color="close"> {caution}</chakra.span>}
+            </li>
           ))}
         </chakra.ol>
         <chakra.p mt="2" fontSize="14px" color="quiet">

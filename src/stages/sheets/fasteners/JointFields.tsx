@@ -80,6 +80,7 @@ export function JointFields({ joint, onGone }: { joint: BoltedJoint; onGone: () 
           {field('propertyClass')}
           {field('holds')}
           {field('suppliedMm')}
+          {field('located')}
         </chakra.div>
         <Button
           variant="quiet"

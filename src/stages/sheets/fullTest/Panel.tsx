@@ -2,15 +2,17 @@ import { chakra } from '@chakra-ui/react'
 import { useForm } from 'react-hook-form'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { EvaluationContext } from '@/core/evaluation/context'
 import { targetsFor } from '@/core/sheets/fullTest/calculation'
 import { newFullTest, startFullTest } from '@/core/sheets/fullTest/edits'
 import { FULL_TESTS } from '@/core/sheets/fullTest/model'
+import { travelFor } from '@/core/sheets/fullTest/program'
 import { dayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
-import { useEdit, useJob } from '../../job/JobContext'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { Advice } from '../../job/rounds/Advice'
 import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
@@ -53,6 +55,7 @@ function Start({ first }: { first: boolean }) {
   const axisNow = useAxisNow()
   const edit = useEdit()
   const shop = useJob(job => job.shop)
+  const units = useUnits()
   const catalogue = useCatalogue()
   const { register, handleSubmit, reset } = useForm({ defaultValues: { label: '' } })
   const submit = handleSubmit(({ label }) => {
@@ -61,7 +64,13 @@ function Start({ first }: { first: boolean }) {
     const leadMm = catalogue.screw.get(axis.parts.screw ?? '')?.leadMm ?? null
     const test = newFullTest(
       before,
-      targetsFor(axis, FIRST_TARGETS, leadMm),
+      targetsFor(
+        axis,
+        travelFor(new EvaluationContext(axis, catalogue, units)),
+        FIRST_TARGETS,
+        leadMm,
+        units,
+      ),
       {
         label: label.trim().slice(0, FULL_TESTS.of.label.most) || `Full test ${axis.fullTests.length + 1}`,
         startedAt: new Date().toISOString(),

@@ -2,19 +2,21 @@ import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { EvaluationContext } from '@/core/evaluation/context'
 import { fileName } from '@/core/formats/fileName'
 import { targetsFor } from '@/core/sheets/fullTest/calculation'
 import { changeFullTest, setTargets } from '@/core/sheets/fullTest/edits'
 import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
-import { testProgram } from '@/core/sheets/fullTest/program'
+import { letterOf, programRefusal, testProgram, travelFor } from '@/core/sheets/fullTest/program'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { CopyTable } from '@/ui/table/CopyTable'
 import { download } from '../../job/download'
 import { ReadingUnitField } from '../../job/GaugeFields'
-import { useEdit, useJob, useUnits } from '../../job/JobContext'
-import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
+import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
+import { useAxisDigest, useAxisNow, useSettledAxis } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 
 const FIELDS = [
@@ -55,7 +57,8 @@ export const Plan = memo(function Plan() {
   const spread = (count: number) => {
     const axis = axisNow()
     const leadMm = catalogue.screw.get(axis.parts.screw ?? '')?.leadMm ?? null
-    edit(setTargets(axis, test.id, targetsFor(axis, count, leadMm), newId))
+    const travelMm = travelFor(new EvaluationContext(axis, catalogue, units))
+    edit(setTargets(axis, test.id, targetsFor(axis, travelMm, count, leadMm, units), newId))
   }
   return (
     <chakra.div>
@@ -101,16 +104,39 @@ export const Plan = memo(function Plan() {
 function Program({ test }: { test: FullTest }) {
   const units = useUnits()
   const machine = useJob(job => job.name)
-  const axis = useAxis(one => one.name)
-  const text = testProgram({ machine, axis, units, test })
+  const axis = useSettledAxis()
+  const catalogue = useCatalogue()
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const letter = letterOf(axis)
+  const refusal = programRefusal(new EvaluationContext(axis, catalogue, units), test)
+  if (letter === null || refusal !== null)
+    return (
+      <chakra.section aria-label="Program of the test" mt="3" data-program-refused>
+        <chakra.h3 fontSize="15px" fontWeight={700}>
+          No program yet
+        </chakra.h3>
+        <chakra.p role="alert" color="fails" fontWeight={700} maxW="72ch" my="1">
+          {refusal}
+        </chakra.p>
+        {letter === null && (
+          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'build', sheet: 'controller' }}>
+            Go to First moves
+          </PlaceButton>
+        )}
+      </chakra.section>
+    )
+  const { dwellUnit } = axis.controller
+  const text = testProgram({ machine, axis: axis.name, letter, dwellUnit, units, test })
   return (
     <chakra.section aria-label="Program of the test" mt="3">
       <chakra.h3 fontSize="15px" fontWeight={700}>
         Program, ISO 6983
       </chakra.h3>
       <chakra.p color="quiet" fontSize="14px" maxW="72ch" my="1">
-        Zero the axis where its travel begins, dry run it with the spindle off, and keep a hand at the stop: a
-        wrong zero runs the slide into its end. It stands still at each target for the gauge to be read.
+        It moves {letter} at the feed of the test alone, and counts a dwell in {dwellUnit}: both are set under
+        Build, First moves. Zero the axis where its travel begins, run it dry with the spindle off, and keep a
+        hand at the stop: a wrong zero runs the slide into its end.
       </chakra.p>
       <chakra.pre
         tabIndex={0}
@@ -129,7 +155,9 @@ function Program({ test }: { test: FullTest }) {
       <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="center" mt="1">
         <Button
           variant="outline"
-          onClick={() => download(fileName(`${machine} ${axis} ${test.label}`, 'nc'), text, 'text/plain')}
+          onClick={() =>
+            download(fileName(`${machine} ${axis.name} ${test.label}`, 'nc'), text, 'text/plain')
+          }
         >
           Save the program
         </Button>

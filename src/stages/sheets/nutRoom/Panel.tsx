@@ -12,7 +12,7 @@ import {
   SIDE_WORDS,
   STATIONS,
 } from '@/core/sheets/nutRoom/model'
-import { sections, worstSection } from '@/core/sheets/nutRoom/sections'
+import { type SectionAt, sections, worstSection } from '@/core/sheets/nutRoom/sections'
 import { say } from '@/core/units/print'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { Panel } from '@/ui/Panel'
@@ -28,6 +28,9 @@ import { SectionView } from './SectionView'
 
 const FIGURES = numberFields(SECTION.of)
 const STATE_OF = { clear: 'holds', cut: 'close', 'too-thin': 'fails' } as const
+/** How a side stands: what must be cut into a wall that nobody has measured is not known. */
+const stateOf = ({ verdict, cutMm, wallKnown }: SectionAt['sides'][SectionSide]) =>
+  cutMm > 0 && !wallKnown ? 'unknown' : STATE_OF[verdict]
 const stationsOf = (axis: Axis) => axis.section.stations
 const protrusionsOf = (axis: Axis) => axis.section.protrusions
 
@@ -98,7 +101,10 @@ function Worst() {
   const { worst, count, screw } = found.value
   if (!worst)
     return (
-      <chakra.p color="quiet">The nut comes past none of the places that are measured all round.</chakra.p>
+      <chakra.p color="quiet">
+        The nut comes past none of the places that are measured all round: measure where it goes, from the
+        first place of its travel to the last.
+      </chakra.p>
     )
   const { station, sides } = worst
   const length = (mm: number) => say(mm, 'length', units, 1)
@@ -115,7 +121,7 @@ function Worst() {
     {
       id: 'verdict',
       head: 'Verdict',
-      cell: ({ side }) => <StateMark state={STATE_OF[sides[side].verdict]} />,
+      cell: ({ side }) => <StateMark state={stateOf(sides[side])} />,
     },
   ]
   return (

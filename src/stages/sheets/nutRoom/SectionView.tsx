@@ -36,11 +36,11 @@ export function SectionView({ section, at: { station, sides }, screw, units }: P
       }}
       screwMm={screw.nominalDiameterMm}
       nutMm={Math.max(screw.nutBodyDiameterMm, screw.nutFlangeDiameterMm)}
-      bracket={{ widthMm: section.bracketWidthMm, heightMm: section.bracketHeightMm }}
+      bracket={{ widthMm: section.bracketWidthMm ?? 0, heightMm: section.bracketHeightMm ?? 0 }}
       protrusions={section.protrusions.flatMap(({ standsOutMm, ...one }) =>
         standsOutMm === null ? [] : [{ ...one, standsOutMm }],
       )}
-      cuts={SECTION_SIDES.filter(side => sides[side].cutMm > 0).map(side => ({
+      cuts={SECTION_SIDES.filter(side => sides[side].cutMm > 0 && sides[side].wallKnown).map(side => ({
         side,
         depthMm: sides[side].cutMm,
         fit: sides[side].verdict !== 'too-thin',
