@@ -84,6 +84,7 @@ const Z = () =>
       bracketThicknessMm: 15,
       inclineDeg: 90,
       movingMassKg: 9.5,
+      lightestMassKg: 9,
       frictionCoefficient: 0.01,
       dragN: 15,
     },

@@ -189,9 +189,22 @@ test('a figure beyond all use is said in round words: a life without any cut, a 
   expect(life?.figure?.value).toBe(1_000_000)
   const balanced = dimension(
     dimension(
-      parts(Z, { screw: 'ball-20-5-double', bearing: 'back-12', coupler: 'bellows-32', motor: 'step-57-22' }),
-      'movingMassKg',
-      30,
+      dimension(
+        dimension(
+          parts(Z, {
+            screw: 'ball-20-5-double',
+            bearing: 'back-12',
+            coupler: 'bellows-32',
+            motor: 'step-57-22',
+          }),
+          'movingMassKg',
+          30,
+        ),
+        'lightestMassKg',
+        30,
+      ),
+      'counterbalanceSpreadN',
+      0,
     ),
     'counterbalanceN',
     294.2,

@@ -45,6 +45,7 @@ const SIZING = [
   'motor.rmsTorque',
   'nut.pressureSpeed',
   'screw.pretension',
+  'shaft.endStress',
 ]
 
 /** Where it fits, is straight and holds what it promised: known to pass or fail, or with something between. */
@@ -55,6 +56,9 @@ const MAKING = {
   'room.block': ['holds', 'close', 'fails'],
   'room.joints': ['holds', 'close', 'fails'],
   'room.chain': ['holds', 'close'],
+  'joint.slip': ['holds', 'close', 'fails'],
+  'controller.pulses': ['holds', 'close', 'fails'],
+  'controller.measuredMove': ['holds', 'unknown'],
   'recess.fixed': ['holds', 'fails'],
   'recess.far': ['holds', 'fails'],
   'stopping.fixed': ['holds', 'close', 'fails'],
@@ -96,6 +100,7 @@ const MAKING = {
 const BY_HAND = [
   'room.holes',
   'room.chain',
+  'controller.measuredMove',
   'align.height',
   'align.side',
   'align.preload',

@@ -186,6 +186,6 @@ test('ids are a group and a name, and stand once', () => {
   expect(new Set(ids).size).toBe(ids.length)
   for (const id of ids)
     expect(id).toMatch(
-      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove|diagnose|schedule|cable|lube|controller|survey|drag|gib)\.[a-z][A-Za-z]+$/,
+      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove|diagnose|schedule|cable|lube|controller|survey|drag|gib|shaft|joint)\.[a-z][A-Za-z]+$/,
     )
 })

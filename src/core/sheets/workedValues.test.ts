@@ -51,7 +51,6 @@ describe('worked values', () => {
       'drive.gantryShare',
       'drive.handwheelForce',
       'axis.positionBudget',
-      'controller.stepsPerMm',
       'controller.correctedSteps',
     ])
   })

@@ -312,7 +312,7 @@ test('bench work needs no support before the machine is touched, and does once i
  * carries it. An undo may have been a slip of the mouse or of the hand: what it speaks of may then be in or out.
  */
 const FREES =
-  /^(td-(?!photo|lock|guards|hang)|nut-(loose|clamp|tight)|fixed-loose|far-loose|tight-|torque-blocks|stretch|hub-screw|motor-(loose|face|hub)|brake-(on|tested)|balance-|square|couple$|run-|estop-on|aids-out|locked$|belt-again|mishap\.)/
+  /^(td-(?!photo|lock|guards|hang|dummy|props)|nut-(loose|clamp|tight)|fixed-loose|far-loose|tight-|torque-blocks|stretch|hub-screw|motor-(loose|face|hub)|brake-(on|tested)|balance-|square|couple$|run-|estop-on|aids-out|locked$|belt-again|mishap\.)/
 const BENCH = /^(bearings|stack|screw-in|preload|free-turn)/
 const SUPPORTS: Readonly<Record<string, 'block' | 'hoist'>> = {
   support: 'block',

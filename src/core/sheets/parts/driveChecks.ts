@@ -105,7 +105,7 @@ export const DRIVE_CHECKS = defineChecks({
       const against = `the load turns the motor with ${say(backdriveTorqueNm, 'torque')}, against ${say(
         holdingTorqueNm,
         'torque',
-      )} of ${holdsIt}: ${reserve > 100 ? 'more than 100' : say(reserve, 'ratio', 1)} times${at}, ${say(limits.holds, 'ratio', 1)} wanted. The friction of the ways is not counted on`
+      )} of ${holdsIt}: ${reserve > 100 ? 'more than 100' : say(reserve, 'ratio', 1)} times, ${say(limits.holds, 'ratio', 1)} wanted${at}. The friction of the ways is not counted on`
       const goes = runs === 'up' ? 'runs up, over-balanced' : 'runs down'
       return {
         state,
