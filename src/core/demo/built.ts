@@ -168,6 +168,7 @@ export const BUILT_SKARROW_X: Built = {
     movedMm: 300.12,
     direction: 'right',
     pulseLimitHz: 100_000,
+    leadTableIn: true,
   },
 }
 

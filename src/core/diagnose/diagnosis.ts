@@ -66,9 +66,10 @@ function before(searches: readonly FaultSearch[]): FaultSearch[] {
   return chain
 }
 
-/** Faults that cannot be on this drive: no belt to be slack, no coupler to have play, a motor that knows where it is. */
+/** Faults that cannot be on this drive: no belt to be slack, no coupler to have play, no far block, a motor that knows where it is. */
 function impossible(t: EvaluationContext): Set<FaultId> {
   const none = new Set<FaultId>(isBelted(t) ? ['coupler-play'] : ['belt-slack'])
+  if (t.axis.ends === 'fixed-free') none.add('far-block-off')
   if (t.catalogue.motor.get(t.axis.parts.motor ?? '')?.loop === 'closed') none.add('lost-steps')
   return none
 }
@@ -127,7 +128,7 @@ export function diagnosis(
       .filter(({ informationBits }) => informationBits > LEAST_BITS)
       .toSorted((a, b) => b.bitsPerMinute - a.bitsPerMinute)
       .map(({ testId, bitsPerMinute }) =>
-        nextCheck(faults, probabilityOf, testId as CheckName, bitsPerMinute),
+        nextCheck(faults, probabilityOf, testId as CheckName, bitsPerMinute, t.axis.ends === 'fixed-free'),
       ),
   }
 }
@@ -150,8 +151,11 @@ function nextCheck(
   probabilityOf: ReadonlyMap<string, number>,
   check: CheckName,
   bitsPerMinute: number,
+  isFarFree: boolean,
 ): NextCheck {
-  const outcomes = outcomesOf(check).map(outcome => {
+  // Where no block stands nothing binds near one.
+  const possible = outcomesOf(check).filter(outcome => !isFarFree || outcome !== 'far-end')
+  const outcomes = possible.map(outcome => {
     const joint = faults.map(({ id }) => ({
       id,
       share: (probabilityOf.get(id) ?? 0) * likelihoodOf(check, outcome, id),

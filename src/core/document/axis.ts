@@ -39,8 +39,8 @@ export const DRIVE = record('Drive', {
   microsteps: plain('Microsteps', [1, 256], { whole: true, blank: 8 }),
   /** Whether a handwheel stays on the far end of the screw. */
   handwheelKept: flag('Handwheel kept'),
-  /** Whether the lead is measured and the controller corrects it from a table. */
-  leadTable: flag('Lead corrected from a table'),
+  /** Whether the lead is to be measured, and corrected by the controller from a table. */
+  leadTable: flag('Lead to be corrected from a table'),
 })
 export type Drive = ValueOf<typeof DRIVE>
 

@@ -70,8 +70,8 @@ export const leadTable = (): RemedyFinder =>
           label: 'Measure the lead and correct it from a table in the controller',
           cost: 'a controller that takes such a table, and an evening with a scale',
           done: {
-            label: 'Lead corrected from a table',
-            entry: 'The lead is measured and corrected from a table.',
+            label: 'Lead to be corrected from a table',
+            entry: 'The lead is to be measured, and corrected from a table in the controller.',
           },
         },
   )

@@ -9,6 +9,12 @@ import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
 import { useAxis, useAxisNow } from './useAxis'
 
+/** A screw whose far end is free has no second block to measure to. */
+const FREE_SPAN = {
+  label: 'Fixed block to the free end of the screw',
+  help: 'From the inner face of the fixed block to where the thread ends, by a tape or calipers.',
+}
+
 const SOURCES = SOURCE.of.map(value => ({ value, label: SOURCE.words?.[value] ?? value }))
 
 /** The dimensions of a group, each with where it comes from and how to measure it. */
@@ -35,7 +41,10 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const units = useUnits()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const { label, quantity, min, max, help } = DIMENSIONS[key]
+  const { quantity, min, max, help: usual } = DIMENSIONS[key]
+  const isFarFree = useAxis(axis => axis.ends === 'fixed-free') && key === 'supportSpanMm'
+  const label = isFarFree ? FREE_SPAN.label : DIMENSIONS[key].label
+  const help = isFarFree ? FREE_SPAN.help : usual
   const open = provenance === 'assumed' || value === null
   const onValue = useCallback(
     (next: number | null, mergeKey: string) => edit(setDimension(axisNow(), key, next, 'measured', mergeKey)),

@@ -4,6 +4,7 @@ import { type SheetId, sheetOf } from '@/core/sheets'
 import { WordsHere } from '@/ui/terms/WordsHere'
 import { focusWanted } from '../job/place'
 import { PANELS } from '../sheets'
+import { LoadNotice } from './LoadNotice'
 
 /** Whether a sheet was open before this one: only then does it take the focus. */
 let opened = false
@@ -11,6 +12,7 @@ let opened = false
 /** One sheet. Whoever came here from another one finds the keyboard at its head. */
 export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId }) {
   const Panel = PANELS[sheet]
+  const { stage } = sheetOf(sheet)
   const box = useRef<HTMLDivElement>(null)
   useEffect(() => {
     if (opened) {
@@ -34,6 +36,7 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
         gridTemplateColumns="minmax(0, 1fr)"
         _focusVisible={{ outline: 'none' }}
       >
+        {(stage === 'align' || stage === 'prove') && <LoadNotice />}
         <Panel />
       </chakra.div>
       <div data-frame>

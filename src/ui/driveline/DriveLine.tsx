@@ -56,7 +56,13 @@ export function DriveLine({ line, title, names, marks, spans, zones, bend, picke
     const to = Math.max(...own.map(box => box.xMm + box.widthMm))
     return part === 'screw' ? x(line.spanMm * 0.8) : x((from + to) / 2)
   }
-  const placed = placeMarks(marks, middle, widthPx, rows)
+  // What is not drawn has no place for a mark.
+  const placed = placeMarks(
+    marks.filter(({ part }) => parts.includes(part)),
+    middle,
+    widthPx,
+    rows,
+  )
   const topOf = (part: DrivePart) => y(Math.max(...boxesOf(part).map(box => box.yMm + box.heightMm)))
 
   return (

@@ -4,7 +4,13 @@ import { type Added, changeWith, givenWhat, isPlain, type Plain } from './plain'
 // which letter its controller knows it, and whether a joint is located by dowels; a bracket that nobody measured has no size.
 
 const UNKNOWN: Plain = { value: null, provenance: 'assumed' }
-const CONTROLLER: Plain = { letter: null, dwellUnit: 'seconds', countsPerRev: null, pulseLimitHz: null }
+const CONTROLLER: Plain = {
+  letter: null,
+  dwellUnit: 'seconds',
+  countsPerRev: null,
+  pulseLimitHz: null,
+  leadTableIn: false,
+}
 
 /** What objects are known by, and what they have from version 13 on; fields that stand there already stay. */
 const ADDED: Added = [

@@ -25,6 +25,8 @@ export type Half = (typeof HALVES)[number]
 
 export interface DragRead {
   along: readonly DragReading[]
+  /** Whether the far end of the screw is free: no block stands there. */
+  isFarFree?: boolean
   spanMm: number
   /** How far a block off the line is felt along the screw. */
   reachMm: number
@@ -86,23 +88,36 @@ interface Fit {
 }
 
 /** The model of drag along the travel, without the places left out; null where it cannot be told. */
-function fitAlong({ along, spanMm, reachMm, stepNm }: DragRead, leaveOutMm: number | null): Fit | null {
+function fitAlong(
+  { along, spanMm, reachMm, stepNm, isFarFree = false }: DragRead,
+  leaveOutMm: number | null,
+): Fit | null {
   const used = along.filter(({ positionMm }) => positionMm !== leaveOutMm)
+  // At a free end no block can bind.
+  const columns = [0, 1, 2, ...(isFarFree ? [] : [3]), 4]
   const fitted = leastSquares(
-    used.map(({ positionMm, direction }) => dragShares(positionMm, direction, spanMm, reachMm)),
+    used.map(({ positionMm, direction }) => {
+      const shares = dragShares(positionMm, direction, spanMm, reachMm)
+      return columns.map(column => shares[column] as number)
+    }),
     used.map(({ torqueNm }) => torqueNm),
   )
   if (!fitted || fitted.spread === null) return null
   // Readings that happen to lie alike are not known better than their step.
   const spreadNm = Math.max(fitted.spread, stepNm / Math.sqrt(12))
-  const of = (index: number) => ({
-    torqueNm: fitted.coefficients[index] as number,
-    standardErrorNm: spreadNm * Math.hypot(...(fitted.inverse[index] as number[])),
-  })
+  const of = (column: number) => {
+    const index = columns.indexOf(column)
+    return index < 0
+      ? { torqueNm: 0, standardErrorNm: 0 }
+      : {
+          torqueNm: fitted.coefficients[index] as number,
+          standardErrorNm: spreadNm * Math.hypot(...(fitted.inverse[index] as number[])),
+        }
+  }
   return {
     levelNm: fitted.coefficients[0] as number,
     spreadNm,
-    spare: used.length - 5,
+    spare: used.length - columns.length,
     of: { gib: of(1), fixed: of(2), far: of(3), ways: of(4) },
   }
 }
@@ -157,7 +172,7 @@ export function tightSpots(read: DragRead): TightSpots | null {
       counts: true,
       atMm: null,
     })
-  else felt.push(fixed, far)
+  else felt.push(fixed, ...(read.isFarFree ? [] : [far]))
   for (const cause of ['gib', 'ways'] as const) {
     const { torqueNm, standardErrorNm } = fit.of[cause]
     felt.push({ cause, torqueNm, standardErrorNm, counts: counts(torqueNm, standardErrorNm), atMm: null })
@@ -278,7 +293,8 @@ export function nextReading(read: DragRead, map: TightSpots): NextReading {
     const fromFar = read.spanMm - Math.max(...places)
     const wantedMm = FELT_REACHES * read.reachMm
     if (fromFixed > wantedMm) return { kind: 'nearer', end: 'fixed', atMm: wantedMm }
-    if (fromFar > wantedMm) return { kind: 'nearer', end: 'far', atMm: read.spanMm - wantedMm }
+    if (!read.isFarFree && fromFar > wantedMm)
+      return { kind: 'nearer', end: 'far', atMm: read.spanMm - wantedMm }
     if (!read.turn) return { kind: 'turn' }
     return named === 'preload' ? { kind: 'halve' } : { kind: 'none' }
   }

@@ -3,7 +3,7 @@ import { inputOf } from '../../calculation/inputOf'
 import { choice as choiceOf, number } from '../../calculation/spec'
 import type { PartOf } from '../../document/parts/types'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
-import { choice, choiceOrNone, length, plain, record, type ValueOf } from '../../field/field'
+import { choice, choiceOrNone, flag, length, plain, record, type ValueOf } from '../../field/field'
 import { ratio } from '../drive/transmission'
 import { fullStepsPerRev } from '../sizing/motor'
 import { travel } from '../travel/placement'
@@ -38,6 +38,8 @@ export const CONTROLLER = record('First moves', {
     unit: '1/s',
     help: 'From its sheet: 25,000, 100,000, 200,000 and 400,000 are usual.',
   }),
+  /** Whether the table that corrects the lead is made and stands in the controller. */
+  leadTableIn: flag('The table of the lead stands in it'),
   /** Whether plus went the way that the machine calls plus. */
   direction: choiceOrNone('Direction', ['right', 'turned'], {
     right: 'as it was wired',

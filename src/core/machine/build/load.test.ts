@@ -401,7 +401,7 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
       const letsGo = LETS_GO.test(step.id)
       if ((!frees && !letsGo) || bench.axis.ticks[step.id] !== undefined) continue
       if (frees && truth.supports.size > 0) continue
-      if (letsGo && (truth.proved || truth.supports.size === 0)) continue
+      if (letsGo && ((truth.proved && truth.loose.size === 0) || truth.supports.size === 0)) continue
       if (refusalOf(steps, step.id, context, {}) === null)
         throw new Error(
           `${step.id} is offered after ${why}: ${JSON.stringify({ ...truth, loose: [...truth.loose], supports: [...truth.supports] })}`,
@@ -413,6 +413,7 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
     if (LETS_GO.test(id)) truth.supports.clear()
     if (FREES.test(id) && !id.startsWith('td-')) truth.mounted = true
     if (carries(id)) truth.loose.delete(id)
+    if (id.startsWith('mishap.')) truth.proved = false
     if (/^(locked|belt-again)$/.test(id))
       truth.proved = of.threadlocker === 'at-once' && id === 'locked' && truth.proved
     if (/^(held|final-held|belt-held)$/.test(id)) {
@@ -472,7 +473,6 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
       keep(null, true)
       const kind = MISHAP_KINDS[which % MISHAP_KINDS.length] as (typeof MISHAP_KINDS)[number]
       bench.do(addMishap(axis, at, bench.now(), { what: kind, jointId: null, count: 1 }, steps))
-      truth.proved = false
       for (const { id } of bench.steps)
         if (id.startsWith('mishap.') && !bench.axis.ticks[id]) truth.loose.add(id)
     } else if (what === 'noMishap') {

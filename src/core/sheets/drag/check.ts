@@ -21,7 +21,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
 }
 
 /** What each cause means and what mends it. */
-function remedyWords({ cause, torqueNm, atMm }: Felt, say: Say): string {
+function remedyWords({ cause, torqueNm, atMm }: Felt, say: Say, isFarFree: boolean): string {
   switch (cause) {
     case 'fixed':
     case 'far':
@@ -29,7 +29,7 @@ function remedyWords({ cause, torqueNm, atMm }: Felt, say: Say): string {
     case 'nut':
       return 'it binds alike near both blocks: the nut stands off the line, or both blocks do. Slacken the screws of the nut at one end of the travel, tighten them there, and wind it through.'
     case 'ways':
-      return `it grows evenly towards the ${torqueNm > 0 ? 'far' : 'motor'} end: rails or ways close up there, or are worn at the other end. Read Rails, or the gib along the travel.`
+      return `it grows evenly towards the ${torqueNm > 0 ? (isFarFree ? 'free' : 'far') : 'motor'} end: rails or ways close up there, or are worn at the other end. Read Rails, or the gib along the travel.`
     case 'gib':
       return `it is tighter ${torqueNm > 0 ? 'going away from the motor' : 'coming towards the motor'} all along: the gib walks with the slide and wedges, or a weight pulls. Set the gib, and lock it.`
     case 'spot':
@@ -86,7 +86,9 @@ export const DRAG_CHECKS = defineChecks({
       const found = atMachine(t, say)
       if (!read || !found)
         return noAdvice(
-          'Read both ways at four places or more: near both blocks, and between them. One reading more than that shows how sure they are.',
+          t.axis.ends === 'fixed-free'
+            ? 'Read both ways at four places or more: near the fixed block, and on to where the nut turns back. One reading more than that shows how sure they are.'
+            : 'Read both ways at four places or more: near both blocks, and between them. One reading more than that shows how sure they are.',
         )
       const { map, next } = found
       const torque = (nm: number) => say(nm, 'torque', 2)
@@ -102,7 +104,7 @@ export const DRAG_CHECKS = defineChecks({
         'fails',
         'torque',
         [Math.abs(named.torqueNm), map.levelNm / 10],
-        `Most of all it is ${CAUSE_WORDS[map.named]}, ${torque(Math.abs(named.torqueNm))} ± ${torque(3 * named.standardErrorNm)} on a level of ${torque(map.levelNm)}: ${remedyWords(named, say)} ${next}`.trim(),
+        `Most of all it is ${CAUSE_WORDS[map.named]}, ${torque(Math.abs(named.torqueNm))} ± ${torque(3 * named.standardErrorNm)} on a level of ${torque(map.levelNm)}: ${remedyWords(named, say, t.axis.ends === 'fixed-free')} ${next}`.trim(),
       )
     }),
   },

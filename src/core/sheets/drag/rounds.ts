@@ -94,6 +94,7 @@ export const dragRead = remembered((t: EvaluationContext): DragRead | null => {
   return {
     along: readingsOf(round, shop),
     spanMm: t.dimension('supportSpanMm'),
+    isFarFree: t.axis.ends === 'fixed-free',
     reachMm: reachOf(t.part('screw').rootDiameterMm, SUPPORT_STIFFNESS_N_PER_UM),
     turn: turnReadings(
       lastOf(axis.turnRounds, ({ coupled }) => coupled === 'on'),

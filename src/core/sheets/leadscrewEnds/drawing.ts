@@ -1,6 +1,7 @@
 import { boundsOf, box, type Drawing, line, type Mark, words } from '../../drawing/drawing'
 import type { EvaluationContext } from '../../evaluation/context'
 import { farBoreMm, locknutPitchMm } from '../../machine/drive/ends'
+import { stretchGapMm } from '../../machine/drive/strength'
 import { say, saySold } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 
@@ -11,6 +12,8 @@ export interface ScrewStep {
   lengthMm: number
   tolerance: string
   note: string
+  /** Left open at its shoulder until the locknut draws it shut, where that stretches the screw. */
+  gapMm?: number
 }
 
 /** Diameters that a handwheel and its nut sit on. */
@@ -19,6 +22,10 @@ const WHEEL_NUTS_MM = [4, 5, 6, 8, 10, 12, 16]
 
 /** A locknut is about this wide for its bore, and needs as much thread again to be set. */
 const locknutThreadMm = (boreMm: number) => Math.ceil(boreMm * 0.6 + 5)
+
+/** The gap by which a screw is stretched, as finely as it is ground. */
+const gapWords = (t: EvaluationContext): string =>
+  say(stretchGapMm(t), 'length', t.units, t.units === 'inch' ? 4 : 3)
 
 /**
  * The steps that the ends of a screw are turned to, from the coupler to the far end, out of the parts that are chosen.
@@ -42,7 +49,14 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
       case 'fixed-free':
         return []
       case 'fixed-fixed':
-        return [seat('Bearing seat, far end'), locknut('Thread for the locknut, far end')]
+        return [
+          {
+            ...seat('Bearing seat, far end'),
+            gapMm: stretchGapMm(t),
+            note: `as the other; a ring between its shoulder and the inner ring, ground so that ${gapWords(t)} is left open until the locknut draws it shut: that stretches the screw`,
+          },
+          locknut('Thread for the locknut, far end'),
+        ]
       default:
         return [
           {
@@ -147,6 +161,11 @@ function labels(all: readonly Label[], firstMm: number, nextMm: number): Mark[] 
   })
 }
 
+/** A ring on a seat, as it is drawn: off the shoulder, so wide, and so much over the seat. */
+const RING_OFF_MM = 0.8
+const RING_MM = 3
+const RING_OVER_MM = 2.5
+
 /** The screw's ends at full size, the thread between them broken off. */
 export function screwDrawing(title: string, steps: readonly ScrewStep[], units: UnitSystem): Drawing {
   const length = (mm: number) => say(mm, 'length', units)
@@ -155,7 +174,7 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[], units: 
   const across: Label[] = []
   const along: Label[] = []
   let x = 0
-  for (const { name, diameterMm, lengthMm, tolerance } of steps) {
+  for (const { name, diameterMm, lengthMm, tolerance, gapMm } of steps) {
     const thread = name === 'Screw thread'
     const shownMm = thread ? Math.min(lengthMm, BROKEN_MM) : lengthMm
     marks.push(...box('edge', x, -diameterMm / 2, shownMm, diameterMm))
@@ -166,6 +185,20 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[], units: 
     }
     across.push({ x: x + 1, text: `Ø ${saySold(diameterMm, units)} ${tolerance}`, fromMm: diameterMm / 2 })
     along.push({ x: x + 1, text: length(lengthMm), fromMm: -diameterMm / 2 })
+    if (gapMm) {
+      // The ring on its seat, off the shoulder: not to scale, as nobody would see the gap.
+      const [fromMm, toMm, halfMm] = [
+        x + RING_OFF_MM,
+        x + RING_OFF_MM + RING_MM,
+        diameterMm / 2 + RING_OVER_MM,
+      ]
+      marks.push(...box('edge', fromMm, -halfMm, toMm - fromMm, 2 * halfMm))
+      across.push({
+        x: toMm + 1,
+        text: `ring, gap ${say(gapMm, 'length', units, units === 'inch' ? 4 : 3)}: drawn shut, it stretches the screw`,
+        fromMm: halfMm,
+      })
+    }
     x += shownMm
   }
   const widestMm = Math.max(...steps.map(({ diameterMm }) => diameterMm))

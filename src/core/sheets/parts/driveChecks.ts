@@ -145,10 +145,11 @@ export const DRIVE_CHECKS = defineChecks({
       const { travelMm } = travel(t)
       const { toleranceClass } = t.part('screw')
       const { leadTable } = t.axis.drive
+      const { leadTableIn } = t.axis.controller
       const target = t.axis.goals.accuracyTargetUm
       const um = (value: number) => say(value, 'smallLength')
       const parts = [
-        `lead ${um(leadUm)} (${leadTable ? 'corrected from a table' : `as class ${toleranceClass} allows`})`,
+        `lead ${um(leadUm)} (${leadTable ? (leadTableIn ? 'corrected from the table in the controller' : 'once it is corrected from a table, which nobody has made yet') : `as class ${toleranceClass} allows`})`,
         ...(growthUm > 0 ? [`growth of the screw ${um(growthUm)}`] : []),
         ...(lostMotionUm > 0 ? [`half of the lost motion ${um(lostMotionUm / 2)}`] : []),
         ...(fullStepUm > 0 ? [`half a full step ${um(fullStepUm / 2)}`] : []),

@@ -1,11 +1,29 @@
-import { defineChecks } from '../../evaluation/check'
+import { radians } from '../../calculation/constants'
+import { defineChecks, type Say } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
 import { MOST_MARGIN, standing } from '../../evaluation/finding'
 import { limitsOf } from '../../evaluation/limits'
 import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
 import { forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { nutLifeHours, screwEnd, strut, warmth, whip } from '../../machine/drive/strength'
+import { screwSag } from '../../machine/sizing/screw'
+import { freeLengthMm } from '../../machine/travel/placement'
 import { saySold } from '../../units/print'
 import { LIMITS } from './limits'
+
+/** How far a free end hangs by its own weight, with the nut where it has left most of the screw behind it. */
+function freeEndWords(t: EvaluationContext, say: Say): string {
+  if (t.axis.ends !== 'fixed-free') return ''
+  const lengthMm = freeLengthMm(t)
+  const { sagUm } = t.figure('freeEndSag', screwSag, {
+    rootDiameterMm: t.part('screw').rootDiameterMm,
+    lengthMm,
+    ends: 'fixed-free',
+    positionMm: lengthMm,
+  })
+  const level = sagUm * Math.cos(radians(t.dimension('inclineDeg')))
+  return ` Nothing holds its far end: with the nut back, ${say(lengthMm, 'length', 0)} of it stand free and hang by ${say(level, 'smallLength')}.`
+}
 
 export const LEADSCREW_CHECKS = defineChecks({
   'screw.criticalSpeed': {
@@ -22,7 +40,7 @@ export const LEADSCREW_CHECKS = defineChecks({
         `Top speed turns the screw at ${say(rpm, 'rotation')}; it may turn at ${say(
           allowableSpeedRpm,
           'rotation',
-        )} before it whips, being ${say(t.part('screw').rootDiameterMm, 'length', 1)} at the root and held ${t.axis.ends}.`,
+        )} before it whips, being ${say(t.part('screw').rootDiameterMm, 'length', 1)} at the root and held ${t.axis.ends}.${freeEndWords(t, say)}`,
       )
     },
   },

@@ -65,7 +65,7 @@ const alignCheck = (plane: Plane): Check => ({
       return {
         ...none,
         state: 'unknown',
-        sentence: `The ${block} block is off by ${small(Math.abs(moveUm))} ± ${small(uncertainUm)}, against ${target} accepted: these readings cannot tell. Read at places further apart, near both blocks, or at more of them.`,
+        sentence: `The ${block} block is off by ${small(Math.abs(moveUm))} ± ${small(uncertainUm)}, against ${target} accepted: these readings cannot tell. Read at places further apart, ${setting.ends === 'fixed-free' ? 'from the fixed block on' : 'near both blocks'}, or at more of them.`,
       }
     }
     const largestUm = Math.max(...advice.moves.map(({ moveUm }) => Math.abs(moveUm)))
@@ -85,7 +85,7 @@ const alignCheck = (plane: Plane): Check => ({
       use: largestUm / targetUm,
       sentence:
         advice.kind === 'in-line'
-          ? `Both blocks are within ${small(largestUm)} (± ${small(unsureUm)}) of the line, against ${target} accepted.${third}`
+          ? `${setting.ends === 'fixed-free' ? 'The fixed block is' : 'Both blocks are'} within ${small(largestUm)} (± ${small(unsureUm)}) of the line, against ${target} accepted.${third}`
           : `${advice.moves.map(move => `${moveInWords(plane === 'height' && isUpright(t.axis) ? 'out' : plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${worth}${third}`,
     }
   }),

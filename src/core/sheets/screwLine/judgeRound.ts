@@ -161,11 +161,16 @@ export function judgePlane(
       moveUm: line.correctionFixedUm,
       uncertainUm: slope * Math.abs(inputs.referenceMm - inputs.fixedBlockMm),
     },
-    {
-      block: 'far',
-      moveUm: line.correctionFarUm,
-      uncertainUm: slope * Math.abs(inputs.referenceMm - inputs.farBlockMm),
-    },
+    // A free end has no block to move.
+    ...(setting.ends === 'fixed-free'
+      ? []
+      : [
+          {
+            block: 'far' as const,
+            moveUm: line.correctionFarUm,
+            uncertainUm: slope * Math.abs(inputs.referenceMm - inputs.farBlockMm),
+          },
+        ]),
   ]
   const largestUm = Math.max(...moves.map(({ moveUm }) => Math.abs(moveUm)))
   // Residuals as large as the target itself would hide a screw that is out of line or bent.
@@ -188,7 +193,9 @@ export function worstCorrectionUm(round: AlignRound, setting: LineSetting): numb
     const inputs = lineInputs(round, plane, setting)
     if (!inputs) return []
     const line = screwLine(inputs)
-    return [Math.abs(line.correctionFixedUm), Math.abs(line.correctionFarUm)]
+    return setting.ends === 'fixed-free'
+      ? [Math.abs(line.correctionFixedUm)]
+      : [Math.abs(line.correctionFixedUm), Math.abs(line.correctionFarUm)]
   })
   return sizes.length ? Math.max(...sizes) : null
 }

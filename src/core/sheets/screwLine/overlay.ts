@@ -30,7 +30,7 @@ export const screwLineOverlay: Lays = context => {
     },
     marks: [
       { part: 'bearing', text: stands(correctionFixedUm) },
-      { part: 'far', text: stands(correctionFarUm) },
+      ...(axis.ends === 'fixed-free' ? [] : [{ part: 'far' as const, text: stands(correctionFarUm) }]),
     ],
   }
 }

@@ -49,7 +49,10 @@ export const screwRounds = defineRounds<AlignRound>({
   tells: ({ axis }, { gaugeStepUm, stations, clampedAtMm }) => {
     const spanMm = axis.dimensions.supportSpanMm.value
     if (gaugeStepUm === null || spanMm === null) return null
-    const armMm = Math.max(Math.abs(clampedAtMm), Math.abs(spanMm - clampedAtMm))
+    const armMm =
+      axis.ends === 'fixed-free'
+        ? Math.abs(clampedAtMm)
+        : Math.max(Math.abs(clampedAtMm), Math.abs(spanMm - clampedAtMm))
     const places = stations.map(({ positionMm }) => positionMm)
     const leastUm = leastOnLineUm(gaugeStepUm, places, armMm)
     return leastUm === null ? null : { leastUm, countsUm: axis.goals.alignmentTargetUm }

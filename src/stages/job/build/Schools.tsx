@@ -10,6 +10,8 @@ export function Schools({ keys }: { keys: readonly (keyof BuildSchools)[] }) {
   const schools = useAxis(axis => axis.buildSchools)
   const axisNow = useAxisNow()
   const edit = useEdit()
+  // A free end has no block to be set in turn.
+  const isFarFree = useAxis(axis => axis.ends === 'fixed-free')
   return (
     <chakra.div
       display="grid"
@@ -17,26 +19,30 @@ export function Schools({ keys }: { keys: readonly (keyof BuildSchools)[] }) {
       pb="2"
       gridTemplateColumns={{ base: '1fr', lg: 'repeat(2, minmax(0, 1fr))' }}
     >
-      {keys.map(key => {
-        const { label, of, words } = schoolField(key)
-        const { why, rounds, risk } = (SCHOOLS[key] as Record<string, School>)[schools[key]] as School
-        return (
-          <div key={key}>
-            <SelectField<string>
-              label={label}
-              value={schools[key]}
-              options={of.map(one => ({
-                value: one,
-                label: (words as Record<string, string> | undefined)?.[one] ?? one,
-              }))}
-              onChange={next => edit(setBuildSchool(axisNow(), key, next as BuildSchools[typeof key], label))}
-            />
-            <chakra.p fontSize="14px" color="quiet" mt="1">
-              {why} {rounds && `Costs ${rounds}. `}Risk: {risk}.
-            </chakra.p>
-          </div>
-        )
-      })}
+      {keys
+        .filter(key => key !== 'ends' || !isFarFree)
+        .map(key => {
+          const { label, of, words } = schoolField(key)
+          const { why, rounds, risk } = (SCHOOLS[key] as Record<string, School>)[schools[key]] as School
+          return (
+            <div key={key}>
+              <SelectField<string>
+                label={label}
+                value={schools[key]}
+                options={of.map(one => ({
+                  value: one,
+                  label: (words as Record<string, string> | undefined)?.[one] ?? one,
+                }))}
+                onChange={next =>
+                  edit(setBuildSchool(axisNow(), key, next as BuildSchools[typeof key], label))
+                }
+              />
+              <chakra.p fontSize="14px" color="quiet" mt="1">
+                {why} {rounds && `Costs ${rounds}. `}Risk: {risk}.
+              </chakra.p>
+            </div>
+          )
+        })}
     </chakra.div>
   )
 }

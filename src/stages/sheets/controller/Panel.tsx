@@ -81,7 +81,7 @@ export function ControllerPanel() {
           units={units}
           onValue={(key, value, mergeKey) => setField(key, value, mergeKey)}
         >
-          {(['letter', 'dwellUnit'] as const).map(key => (
+          {(['letter', 'dwellUnit', 'leadTableIn'] as const).map(key => (
             <FieldInput
               key={key}
               field={CONTROLLER.of[key]}

@@ -21,13 +21,15 @@ interface Props {
   /** What each cause takes, where that can be told, and the one that takes most. */
   bands?: readonly Band[]
   named?: Cause | null
+  /** Whether the far end of the screw is free: no block is drawn there. */
+  isFarFree?: boolean
 }
 
 /**
  * What it took to turn the screw along the travel: one line going away from the motor, one coming back, and beneath them
  * what each cause takes of it.
  */
-export function DragCurve({ along, spanMm, bands = [], named = null }: Props) {
+export function DragCurve({ along, spanMm, bands = [], named = null, isFarFree = false }: Props) {
   const units = useUnits()
   if (along.length < 2) return null
   const most = Math.max(...along.map(({ torqueNm }) => torqueNm), 1e-9)
@@ -48,7 +50,9 @@ export function DragCurve({ along, spanMm, bands = [], named = null }: Props) {
     >
       <line x1={LEFT} x2={LEFT + WIDTH} y1={TOP + TALL} y2={TOP + TALL} stroke={token('quiet')} />
       <rect x={LEFT - 8} y={TOP + TALL - 18} width={8} height={18} fill={token('quiet')} />
-      <rect x={LEFT + WIDTH} y={TOP + TALL - 18} width={8} height={18} fill={token('quiet')} />
+      {!isFarFree && (
+        <rect x={LEFT + WIDTH} y={TOP + TALL - 18} width={8} height={18} fill={token('quiet')} />
+      )}
       {bands.map(({ cause, points }) => (
         <polygon
           key={cause ?? 'level'}
@@ -106,7 +110,7 @@ export function DragCurve({ along, spanMm, bands = [], named = null }: Props) {
         fixed block
       </text>
       <text x={LEFT + WIDTH} y={154} fontSize={12} textAnchor="end" fill={token('quiet')}>
-        far block
+        {isFarFree ? 'free end' : 'far block'}
       </text>
     </svg>
   )

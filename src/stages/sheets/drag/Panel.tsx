@@ -136,6 +136,7 @@ function DragMap({ round }: { round: DragRound }) {
         spanMm={spanMm}
         bands={shown ? bandsOf(shown.map, shown.read) : undefined}
         named={shown?.map.named}
+        isFarFree={context.axis.ends === 'fixed-free'}
       />
       {shown && <CauseBars map={shown.map} />}
     </>

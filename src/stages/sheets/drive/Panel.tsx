@@ -21,7 +21,7 @@ const HANDWHEEL_OPTIONS = [
 ] as const
 const LEAD_OPTIONS = [
   { value: 'class', label: 'as its class allows' },
-  { value: 'table', label: 'measured, corrected from a table' },
+  { value: 'table', label: 'to be measured, and corrected from a table' },
 ] as const
 const MICROSTEPS = ['1', '2', '4', '8', '10', '16', '32', '64', '128', '256'] as const
 
@@ -100,7 +100,7 @@ export function DrivePanel() {
               setDrive(
                 axis,
                 { leadTable: value === 'table' },
-                value === 'table' ? 'Lead corrected from a table' : 'Lead as its class allows',
+                value === 'table' ? 'Lead to be corrected from a table' : 'Lead as its class allows',
               ),
             )
           }

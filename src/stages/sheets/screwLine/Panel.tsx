@@ -34,6 +34,9 @@ const SCENE = {
   words: [{ at: [200, 44], text: 'slide along →' }],
 } as const
 
+/** A free end has no block. */
+const FREE_SCENE = { ...SCENE, boxes: SCENE.boxes.filter(({ label }) => label !== 'far') }
+
 const CHECKS = ['align.height', 'align.side'] as const
 const FIELDS = ['gaugeStepUm', 'clampedAtMm'] as const
 const fieldsOf = () => FIELDS
@@ -43,6 +46,7 @@ const SCHOOLS_HERE = ['ends', 'setBy'] as const
 export function ScrewLinePanel() {
   const axis = useAxis(whole)
   const spanMm = axis.dimensions.supportSpanMm.value
+  const isFree = axis.ends === 'fixed-free'
   const stations = useMemo(() => {
     // A place of a round lies between the blocks.
     const { positionMm, ...readings } = ALIGN_STATIONS.of
@@ -68,7 +72,7 @@ export function ScrewLinePanel() {
       addLabel="Another place"
       how={
         <>
-          <How scene={SCENE} words={inItsWord(HOW_WORDS, axis)} />
+          <How scene={isFree ? FREE_SCENE : SCENE} words={inItsWord(HOW_WORDS, axis)} />
           <Schools keys={SCHOOLS_HERE} />
         </>
       }
