@@ -8,6 +8,9 @@ export type Compensable =
   | { ok: false; why: string }
   | { ok: true; untested: string; figures: ReturnType<typeof compensationOf> }
 
+/** What is off by more than this is a wrong unit, a wrong lead or something loose, and nothing that a table takes out. */
+const MOST_COMPENSATED_UM = 1000
+
 /** What play may change with, by the check that tells it. */
 const CHANGING = [
   ['prove.slowFast', 'the feed'],
@@ -61,6 +64,11 @@ export function compensable(t: Evaluation): Compensable {
   if (t.finding('prove.steps')?.state === 'fails')
     return refused(
       'It does not come back to zero after fast moves: what it lost there no table knows. Mend that first.',
+    )
+  const most = Math.max(figures.reversalUm, figures.meanDeviationRangeUm)
+  if (most > MOST_COMPENSATED_UM)
+    return refused(
+      `It would take out ${small(most)}, and no sound drive needs more than ${small(MOST_COMPENSATED_UM)}: were the readings typed in another unit, or is something loose, or another lead set? Nothing is to be entered by it.`,
     )
   const untested = [
     ...(pushed ? [] : ['whether the play changes with force (push and pull)']),

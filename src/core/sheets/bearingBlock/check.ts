@@ -1,4 +1,5 @@
 import { defineChecks } from '../../evaluation/check'
+import { notMeant } from '../../machine/align/meant'
 import { shimsFor } from '../../machine/align/shims'
 import { bearingStack } from './calculation'
 import { blockInputs, spacersDifferMm } from './inputs'
@@ -38,6 +39,8 @@ export const BLOCK_CHECKS = defineChecks({
         }
       if (verdict === 'clamps')
         return { ...figures, state: 'holds', sentence: `${stands}, ${band}: it clamps the outer rings.` }
+      const absurdly = notMeant('cover', proudMm - targetProudMm, 'The cover would stand off by', say)
+      if (absurdly) return absurdly
       if (verdict === 'too-proud')
         return {
           ...figures,
@@ -48,6 +51,8 @@ export const BLOCK_CHECKS = defineChecks({
               : `Take ${say(proudMm - targetProudMm, 'length')} off the spigot of the cover.`
           }`,
         }
+      const absurd = notMeant('cover', shimMm, 'Under the spigot would go', say)
+      if (absurd) return absurd
       const shims = shimsFor(shimMm, maximumProudMm - proudMm, t.shop.shimStockMm)
       return {
         ...figures,

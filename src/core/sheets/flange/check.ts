@@ -3,6 +3,7 @@ import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { reachOf } from '../../machine/align/dragShares'
 import { against, clockOf, expanded, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
@@ -79,6 +80,8 @@ export const FLANGE_CHECKS = defineChecks({
       )
       const unchecked =
         spareReadings === 0 ? ' Three readings always make a plane: a fourth would check it.' : ''
+      const absurd = notMeant('shim', shimUm, 'It would be out of square over the bolt circle by', say)
+      if (absurd) return absurd
       const figures = [shimUm, acceptedUm] as const
       switch (told(shimUm, uncertainUm, acceptedUm)) {
         case 'within':

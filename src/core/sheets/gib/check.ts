@@ -1,5 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf, turnWords } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { gibSet } from './calculation'
@@ -65,6 +66,8 @@ export const GIB_CHECKS = defineChecks({
             )
       }
       const inward = advanceMm > 0
+      const absurd = notMeant('gib', advanceMm, 'The gib would go by', say)
+      if (absurd) return absurd
       const moves =
         kind === 'straight'
           ? `${inward ? 'Turn its screws in' : 'Back its screws off'}, one after another from the middle outward, until the gauge shows ${small(targetUm)} at ${at(tightest.positionMm)}; then the lock nuts, holding each screw.`

@@ -1,5 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { lastRound } from '../../machine/align/rounds'
 import { shimWords } from '../../machine/align/shims'
 import { finerThanGauge } from '../../machine/plausible'
@@ -80,6 +81,8 @@ export const OVERHANG_CHECKS = defineChecks({
         return noAdvice(
           'With the motor on it reads higher. Were the two typed the other way round, or does the tip stand underneath?',
         )
+      const absurd = notMeant('shim', um, 'The motor would draw the bracket down by', say)
+      if (absurd) return absurd
       return against(
         'fails',
         'smallLength',

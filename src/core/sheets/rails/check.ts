@@ -1,5 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { boltSequence } from '../../machine/build/boltSequence'
@@ -56,6 +57,10 @@ export const RAILS_CHECKS = defineChecks({
       })
       const screws = `Then its screws in the order ${order.slice(0, SAID).join(', ')}${order.length > SAID ? ' and so on' : ''}, half the torque first.`
       const leanUm = (slopeUmPerM / 1000) * lengthMm
+      const absurd =
+        notMeant('shim', widthUm, 'From least to most it would be', say) ??
+        (how === 'second' ? notMeant('shim', leanUm, 'The second rail would lean by', say) : null)
+      if (absurd) return absurd
       if (how === 'second' && Math.abs(leanUm) > LEANS * widthUm) {
         const [near, far] = [
           at(Math.min(...heights.map(one => one.positionMm))),

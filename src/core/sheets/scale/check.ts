@@ -3,7 +3,9 @@ import { defineChecks } from '../../evaluation/check'
 import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
+import { MOST_CORRECTION_SHARE } from '../../machine/build/controller'
 import { narrows } from '../../machine/prove/uncertainty'
+import { MM_PER_INCH } from '../../units/quantity'
 import { measuredScale, scaleRounds } from './rounds'
 
 /** Further off than this it is no scale: another lead, microstep or unit was set. */
@@ -30,7 +32,13 @@ export const SCALE_CHECKS = defineChecks({
       const put =
         setPerMm === null
           ? ''
-          : ` Set ${say(stepsPerMm, 'ratio', 3)} steps a millimetre in place of ${say(setPerMm, 'ratio', 3)}.`
+          : t.units === 'inch'
+            ? ` Set ${say(stepsPerMm * MM_PER_INCH, 'ratio', 3)} steps an inch in place of ${say(setPerMm * MM_PER_INCH, 'ratio', 3)}.`
+            : ` Set ${say(stepsPerMm, 'ratio', 3)} steps a millimetre in place of ${say(setPerMm, 'ratio', 3)}.`
+      if (Math.abs(scaleErrorUmPerM) > MOST_CORRECTION_SHARE * 1e6)
+        return noAdvice(
+          `It would go ${say(1 + scaleErrorUmPerM / 1e6, 'ratio', 4)} of what is commanded, and no lead is off by more than ${say(MOST_CORRECTION_SHARE, 'share', 0)}: was it measured in another unit, or are lead, microsteps, counts or the unit of the controller set for another drive? Look at those; no steps are to be set by it.`,
+        )
       if (Math.abs(scaleErrorUmPerM) > ANOTHER_SETTING_UM_PER_M)
         return against(
           'fails',

@@ -2,6 +2,7 @@ import { attempt } from '../../evaluation/attempt'
 import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { NotKnown } from '../../evaluation/notKnown'
 import { finely } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
@@ -68,6 +69,10 @@ const alignCheck = (plane: Plane): Check => ({
         sentence: `The ${block} block is off by ${small(Math.abs(moveUm))} ± ${small(uncertainUm)}, against ${target} accepted: these readings cannot tell. Read at places further apart, ${setting.ends === 'fixed-free' ? 'from the fixed block on' : 'near both blocks'}, or at more of them.`,
       }
     }
+    const absurd = advice.moves
+      .map(({ block, moveUm }) => notMeant('shim', moveUm, `The ${block} block would be off by`, say))
+      .find(one => one !== null)
+    if (absurd) return absurd
     const largestUm = Math.max(...advice.moves.map(({ moveUm }) => Math.abs(moveUm)))
     const unsureUm = Math.max(...advice.moves.map(({ uncertainUm }) => uncertainUm))
     const [costly] = advice.moves.toSorted((a, b) => Math.abs(b.moveUm) - Math.abs(a.moveUm))

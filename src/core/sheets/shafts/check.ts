@@ -1,6 +1,7 @@
 import { degrees, radians } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { against, clockOf, finely, noAdvice, stepOf } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { oddAdvice } from '../../machine/align/odd'
 import { lastRound } from '../../machine/align/rounds'
 import { eachScrew } from '../../machine/align/screws'
@@ -60,6 +61,10 @@ export const SHAFTS_CHECKS = defineChecks({
       const rightMm = parallelMm * Math.sin(radians(parallelTowardsDeg))
       const shimUm = Math.tan(radians(angularDeg)) * round.plateBoltsMm * 1000
       const shimAtDeg = (openAtDeg + 180) % 360
+      const absurd =
+        notMeant('push', parallelMm * 1000, 'The shafts would stand beside each other by', say) ??
+        notMeant('shim', shimUm, 'Between plate and motor would go', say)
+      if (absurd) return absurd
       return against(
         use <= 1 ? 'close' : 'fails',
         'share',
@@ -87,6 +92,8 @@ export const SHAFTS_CHECKS = defineChecks({
       const all = besideDeg + tiltDeg
       const said = `The pulleys stand ${say(Math.abs(line.besideUm), 'smallLength')} beside each other and ${say(tiltDeg, 'angle', 2)} at an angle: the belt runs ${say(all, 'angle', 2)} off, against ${say(BELT_DEG, 'angle', 2)} it bears`
       if (all <= BELT_DEG) return against('holds', 'angle', [all, BELT_DEG], `${said}.`)
+      const absurd = notMeant('push', line.besideUm, 'The pulleys would stand beside each other by', say)
+      if (absurd) return absurd
       const moves = [
         besideDeg > BELT_DEG / 2 &&
           `move the screw's pulley ${say(Math.abs(line.besideUm), 'smallLength')} ${line.besideUm > 0 ? 'towards' : 'away from'} the straightedge's face`,

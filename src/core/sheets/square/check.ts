@@ -1,13 +1,43 @@
 import { defineChecks } from '../../evaluation/check'
 import { against, noAdvice, stepOf, told, turnWords } from '../../machine/align/judging'
+import { notMeant } from '../../machine/align/meant'
 import { lastRound } from '../../machine/align/rounds'
 import { doneSince } from '../../machine/align/screws'
 import { finerThanGauge } from '../../machine/plausible'
+import { SQUARE_ROUNDS, type SquareRound } from './model'
 import { squareOf, squareRounds } from './rounds'
 
 /** Rounds this far apart along the rails tell the leads of the two screws apart. */
 const FAR_APART_MM = 100
 const M_PER_FOOT = 0.3048
+
+/** A tape or a rule along a side is read to so much. */
+const SIDE_READ_MM = 3
+
+/**
+ * What two diagonals of a rectangle are off by against its sides: in a parallelogram, however far out of square, the squares of both
+ * come to those of all four sides. Null where they go together.
+ */
+export function diagonalsApart({
+  diagonalAMm: a,
+  diagonalBMm: b,
+  sideAMm,
+  sideBMm,
+  readingUncertaintyMm,
+}: Pick<SquareRound, 'diagonalAMm' | 'diagonalBMm' | 'sideAMm' | 'sideBMm' | 'readingUncertaintyMm'>): {
+  eachMm: number
+  offMm: number
+} | null {
+  if (a === null || b === null) return null
+  const eachMm = Math.hypot(sideAMm, sideBMm)
+  const meanMm = Math.sqrt((a ** 2 + b ** 2) / 2)
+  const mayMm = ((sideAMm + sideBMm) * SIDE_READ_MM) / eachMm + 2 * readingUncertaintyMm
+  return Math.abs(meanMm - eachMm) > mayMm ? { eachMm, offMm: Math.abs(meanMm - eachMm) } : null
+}
+
+/** Whether the sides are those that a new round starts with. */
+const isUsual = ({ sideAMm, sideBMm }: SquareRound) =>
+  sideAMm === SQUARE_ROUNDS.of.sideAMm.blank && sideBMm === SQUARE_ROUNDS.of.sideBMm.blank
 
 export const SQUARE_CHECKS = defineChecks({
   'align.square': {
@@ -25,6 +55,11 @@ export const SQUARE_CHECKS = defineChecks({
             `A rise of ${say(fine, 'smallLength')} is finer than the gauge can show: was it typed in another unit?`,
           )
       }
+      const apart = how === 'diagonals' ? diagonalsApart(round) : null
+      if (apart)
+        return noAdvice(
+          `These are no two diagonals of such a rectangle: with sides of ${say(round.sideAMm, 'length', 1)} and ${say(round.sideBMm, 'length', 1)}${isUsual(round) ? ' (as they were filled in: measure them)' : ''} the squares of both come to what two of ${say(apart.eachMm, 'length', 1)} do, and these are ${say(apart.offMm, 'length', 1)} off that. Was one of the four mistyped? Nothing is to be turned by it.`,
+        )
       const found = squareOf(t, round)
       if (!found)
         return noAdvice(
@@ -54,6 +89,8 @@ export const SQUARE_CHECKS = defineChecks({
             `${said}: these readings cannot tell. ${how === 'diagonals' ? 'A larger rectangle, or a trammel bar instead of a tape, would.' : 'A longer square would.'}`,
           )
         case 'beyond': {
+          const absurd = notMeant('gantry', shiftMm, 'One side would be ahead by', say)
+          if (absurd) return absurd
           if (t.axis.drive.screws !== 2)
             return against(
               'fails',
