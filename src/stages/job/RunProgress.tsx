@@ -14,7 +14,7 @@ interface Props {
 /** Where work beside the screen stands, said as it changes. */
 export function RunProgress({ run, doing, children }: Props) {
   return (
-    <div role="status" aria-live="polite">
+    <div role="status" aria-live="polite" aria-busy={run.kind === 'running' || undefined}>
       {run.kind === 'running' && (
         <chakra.div fontSize="14px">
           {doing}

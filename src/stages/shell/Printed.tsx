@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { STATE_WORDS } from '@/core/evaluation/finding'
@@ -82,34 +82,85 @@ function Findings({ stage }: { stage: Stage }) {
   )
 }
 
-/** So long the sheets of a stage may take to come; those that are there then are printed. */
-const LONGEST_MS = 30_000
 const LOOK_EVERY_MS = 100
+
+/** What is not worked out or drawn yet, of a part of the page. */
+const UNDER_WAY = ':is([role=img]:empty, [aria-busy=true])'
+
+/**
+ * Prints as soon as nothing of it is under way, however long that takes.
+ *
+ * @param isReady looks whether all of it is there
+ * @returns whether it still waits
+ */
+function usePrintWhen(isReady: () => boolean, wanted: boolean, onAsked?: () => void): boolean {
+  const [waits, setWaits] = useState(false)
+  useEffect(() => {
+    if (!wanted) return
+    setWaits(true)
+    const timer = setInterval(() => {
+      if (!isReady()) return
+      clearInterval(timer)
+      // What says that it waits is gone before the page is laid out for paper.
+      flushSync(() => setWaits(false))
+      window.print()
+      onAsked?.()
+    }, LOOK_EVERY_MS)
+    return () => {
+      clearInterval(timer)
+      setWaits(false)
+    }
+  }, [wanted, isReady, onAsked])
+  return waits
+}
+
+/** Paper that waits for what it prints, with the ways not to wait. */
+function Waiting({ onNow, onLeave }: { onNow: () => void; onLeave: () => void }) {
+  return (
+    <chakra.div
+      data-frame
+      data-paper-waits
+      role="status"
+      display="flex"
+      flexWrap="wrap"
+      gap="2"
+      alignItems="center"
+      mb="3"
+    >
+      <chakra.span fontWeight={700}>Paper waits for what is still being worked out…</chakra.span>
+      <Button variant="outline" onClick={onNow}>
+        Print without it
+      </Button>
+      <Button variant="quiet" onClick={onLeave}>
+        Do not print
+      </Button>
+    </chakra.div>
+  )
+}
 
 /** Every sheet of a stage under one another, for as long as it takes to print them. */
 export function StageOnPaper({ stage, onPrinted }: { stage: Stage; onPrinted: () => void }) {
   const sheets = sheetsOf(stage)
+  const isReady = useCallback(
+    () =>
+      document.querySelectorAll('[data-paper] > * > section').length >= sheets.length &&
+      document.querySelector(`[data-paper] ${UNDER_WAY}`) === null,
+    [sheets.length],
+  )
   useEffect(() => {
     addEventListener('afterprint', onPrinted)
-    const start = performance.now()
-    const timer = setInterval(() => {
-      const here = document.querySelectorAll('[data-paper] > * > section').length
-      const undrawn = document.querySelector(`[data-paper] :is([role=img]:empty, [aria-busy=true])`) !== null
-      if ((here < sheets.length || undrawn) && performance.now() - start < LONGEST_MS) return
-      clearInterval(timer)
-      window.print()
-    }, LOOK_EVERY_MS)
-    return () => {
-      clearInterval(timer)
-      removeEventListener('afterprint', onPrinted)
-    }
-  }, [sheets.length, onPrinted])
+    return () => removeEventListener('afterprint', onPrinted)
+  }, [onPrinted])
+  const waits = usePrintWhen(isReady, true)
   return (
-    <div data-paper>
-      {sheets.map(({ id }) => (
-        <PaperOf key={id} sheet={id} />
-      ))}
-    </div>
+    <>
+      {waits && <Waiting onNow={() => window.print()} onLeave={onPrinted} />}
+      <div data-paper>
+        {sheets.map(({ id }) => (
+          <PaperOf key={id} sheet={id} />
+        ))}
+      </div>
+    </>
   )
 }
 
@@ -122,18 +173,26 @@ function PaperOf({ sheet }: { sheet: SheetId }) {
   )
 }
 
+const isSheetReady = () => document.querySelector(`#sheet ${UNDER_WAY}`) === null
+
 /** The two ways to put on paper what one looks at. */
 export function PrintButtons({ stage, onStage }: { stage: Stage; onStage: () => void }) {
+  const [wanted, setWanted] = useState(false)
+  const leave = useCallback(() => setWanted(false), [])
+  const waits = usePrintWhen(isSheetReady, wanted, leave)
   return (
-    <chakra.div display="flex" flexWrap="wrap" gap="1">
-      <Button variant="quiet" onClick={() => window.print()}>
-        Print this sheet
-      </Button>
-      {sheetsOf(stage).length > 1 && (
-        <Button variant="quiet" onClick={onStage}>
-          Print all sheets of {STAGE_WORDS[stage].label}
+    <>
+      {waits && <Waiting onNow={() => window.print()} onLeave={leave} />}
+      <chakra.div display="flex" flexWrap="wrap" gap="1">
+        <Button variant="quiet" onClick={() => (isSheetReady() ? window.print() : setWanted(true))}>
+          Print this sheet
         </Button>
-      )}
-    </chakra.div>
+        {sheetsOf(stage).length > 1 && (
+          <Button variant="quiet" onClick={onStage}>
+            Print all sheets of {STAGE_WORDS[stage].label}
+          </Button>
+        )}
+      </chakra.div>
+    </>
   )
 }

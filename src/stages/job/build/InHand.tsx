@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Check, Hand, TriangleAlert } from 'lucide-react'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { askOf, maySkip, waitsFor } from '@/core/machine/build/holds'
 import type { Step } from '@/core/machine/build/step'
 import { SUB_ASSEMBLIES } from '@/core/machine/build/subAssemblies'
@@ -22,6 +22,7 @@ type Asked = 'otherwise' | 'skipped' | 'mishap' | null
 /** The step in hand, large: what it needs, why now, what must not happen, and what can be said of it. */
 export function InHand({ build }: { build: Build }) {
   const { shown, next, context, steps, refusal } = build
+  const card = useHeadInSight(shown?.id)
   const orders = useJob(job => job.orders)
   if (!shown)
     return (
@@ -36,6 +37,7 @@ export function InHand({ build }: { build: Build }) {
   const ask = tickedAt || before ? null : askOf(shown, context, orders, steps)
   return (
     <chakra.section
+      ref={card}
       aria-label="The step in hand"
       data-step-in-hand={shown.id}
       bg="raised"
@@ -110,6 +112,19 @@ export function InHand({ build }: { build: Build }) {
   )
 }
 
+/** A card whose head is scrolled back into sight when another step comes into it. */
+function useHeadInSight(stepId: string | undefined) {
+  const card = useRef<HTMLElement>(null)
+  const shown = useRef(stepId)
+  useEffect(() => {
+    if (shown.current === stepId) return
+    shown.current = stepId
+    const { top = 0 } = card.current?.getBoundingClientRect() ?? {}
+    if (top < 0) card.current?.scrollIntoView({ block: 'start' })
+  }, [stepId])
+  return card
+}
+
 /** The sheet where its readings are taken, and the working of its figures. */
 function WhereItStands({ step }: { step: Step }) {
   const { axisId } = useJobContext()
@@ -146,7 +161,19 @@ function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: bo
       />
     )
   return (
-    <chakra.div display="flex" flexWrap="wrap" gap="2" mt="4" alignItems="center">
+    // In sight however long the step is: what is pressed most.
+    <chakra.div
+      display="flex"
+      flexWrap="wrap"
+      gap="2"
+      mt="3"
+      py="2"
+      alignItems="center"
+      position="sticky"
+      bottom={{ base: '56px', xl: '0' }}
+      bg="raised"
+      zIndex={1}
+    >
       {isDone ? (
         <>
           <Button variant="outline" onClick={() => build.open(step)}>

@@ -79,7 +79,14 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
         </chakra.p>
       )}
       {plan?.kind === 'none' && plan.reason === 'done' && <p>Everything is done.</p>}
-      <chakra.div role="status" aria-live="polite" display="flex" alignItems="center" gap="3">
+      <chakra.div
+        role="status"
+        aria-live="polite"
+        aria-busy={isLooking || undefined}
+        display="flex"
+        alignItems="center"
+        gap="3"
+      >
         {isLooking && plan && (
           <>
             <chakra.span color="quiet" fontSize="14px">

@@ -113,7 +113,12 @@ function Answer({ job, whatIf, plan }: { job: Job; whatIf: WhatIf; plan: Planned
     return `Everything would be done on ${whenWords(now.day, then.finishMinute)}: ${change}.`
   }
   return (
-    <chakra.p mt="2" role="status" data-what-if>
+    <chakra.p
+      mt="2"
+      role="status"
+      data-what-if
+      aria-busy={(!failed && (!otherwise || isLooking)) || undefined}
+    >
       {failed
         ? `It could not be planned: ${failed}`
         : otherwise?.kind === 'plan'
