@@ -464,9 +464,12 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
       bench.open(ticked.id)
       opened([...before].filter(id => !bench.axis.ticks[id]))
     } else if (what === 'redo') {
-      keep(null)
       const before = new Set(Object.keys(axis.ticks))
+      const changes = bench.history.length
+      keep(null)
       bench.redo(pick(Object.keys(REDONE) as Redone[]) as Redone)
+      // Nothing of it was done: nothing is opened, and nothing can be taken back.
+      if (bench.history.length === changes) past.pop()
       opened([...before].filter(id => !bench.axis.ticks[id]))
     } else if (what === 'mishap') {
       const at = pick(steps)

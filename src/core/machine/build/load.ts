@@ -1,7 +1,7 @@
 import type { Axis } from '../../document/axis'
 import type { EvaluationContext } from '../../evaluation/context'
-import { aidsOf } from './aids'
-import { mayFall } from './lifting'
+import { AIDS, aidsOf } from './aids'
+import { loadWord, mayFall } from './lifting'
 import { SUPPORT_AIDS, type SupportAid } from './model'
 import type { Step } from './step'
 import { type Kept, supportsIn } from './supports'
@@ -74,6 +74,29 @@ export function loadState(steps: readonly Step[], context: EvaluationContext): L
   if (isSupported(axis)) return 'supported'
   if (isHeld(steps, context)) return 'held'
   return isUntouched(steps, axis) ? 'old-drive' : 'free'
+}
+
+/**
+ * What carries the load now, in a sentence; null of a level axis.
+ *
+ * @example loadWords('held', axis) // 'The head is held by its own drive, as it was proved.'
+ */
+export function loadWords(state: LoadState, axis: Axis): string | null {
+  const load = loadWord(axis)
+  switch (state) {
+    case 'level':
+      return null
+    case 'old-drive':
+      return `The ${load} hangs on its old drive still: support it before the first screw.`
+    case 'supported':
+      return `The ${load} is supported: ${supportsIn(axis)
+        .map(aid => AIDS[aid])
+        .join(', ')}.`
+    case 'held':
+      return `The ${load} is held by its own drive, as it was proved.`
+    case 'free':
+      return `Nothing that is proved holds the ${load}: support it before anything else is done.`
+  }
 }
 
 /** Nothing of the load's was ever taken out, and no new drive was ever on the machine. */

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
 import { boltStates, partsFor } from '@/core/machine/build/holds'
+import { loadWords } from '@/core/machine/build/load'
 import { SCHOOL_KEYS } from '@/core/machine/build/schools'
 import { BOLT_STATES, type BoltState, type Step } from '@/core/machine/build/step'
 import { torqueShare } from '@/core/machine/build/stepScrews'
@@ -57,6 +58,7 @@ export function StepsPanel() {
           </chakra.p>
         )}
         <NotHere build={build} />
+        <LoadState build={build} />
         <InHand build={build} />
         <AtTheMachine />
         <chakra.div mt="3">
@@ -93,6 +95,22 @@ export function StepsPanel() {
         </Fold>
       </Panel>
     </>
+  )
+}
+
+/** What carries the load of an axis that can fall, at this moment. */
+function LoadState({ build: { load, context } }: { build: Build }) {
+  const words = loadWords(load, context.axis)
+  if (words === null) return null
+  return (
+    <chakra.p
+      data-load={load}
+      mb="3"
+      fontWeight={700}
+      color={load === 'free' ? 'fails' : load === 'old-drive' ? 'close' : 'holds'}
+    >
+      {words}
+    </chakra.p>
   )
 }
 
