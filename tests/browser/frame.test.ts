@@ -78,7 +78,7 @@ test('every entry of the rail has an address: back, forward, a bookmark, a secon
 
 test('the line on top says what is next on the axis, and goes there', async () => {
   const bench = await at(addressOf({ jobId: X.jobId, axisId: 'skarrow-z', stage: 'room' }))
-  await bench.sees(/Next\s+Z: 6 dimensions to measure/, '[data-next]')
+  await bench.sees(/Next\s+Z: 7 dimensions to measure/, '[data-next]')
   await bench.page.click('[data-next]')
   await bench.page.waitForSelector('[data-sheet="geometry"]')
   for (const [label, value] of [
@@ -88,7 +88,7 @@ test('the line on top says what is next on the axis, and goes there', async () =
   ] as const)
     await bench.fill(label, value)
   await bench.page.waitForSelector('[data-next="loads"]')
-  await bench.sees('Z: 3 dimensions to measure', '[data-next]')
+  await bench.sees('Z: 4 dimensions to measure', '[data-next]')
   await bench.page.click('[data-next]')
   await bench.page.waitForSelector('[data-sheet="loads"]')
   // The drive line shows which way is up, with the motor of this head on top.

@@ -173,7 +173,7 @@ test('a full test: its plan and program, readings in the order of the moves, bro
   await bench.fill('Runs each way', '2', 'Tab')
   await bench.choose('Targets, spread unevenly', '5')
   await bench.sees('0 of 20 readings')
-  await bench.sees(/N10 G21 G90 G94\s+N20 G0 X3\.000/, '[data-program]')
+  await bench.sees(/N10 G21 G90 G94\s+N20 G17 G40 G49 G80 G54\s+N30 G1 X3\.000 F/, '[data-program]')
   const next = 'Next: run 1, going up, at 5 mm'
   await (await bench.find('textbox', next)).focus()
   await bench.page.keyboard.type('soon')

@@ -166,7 +166,6 @@ function beforeAnyMove(context: EvaluationContext): Written[] {
 /** Each motor by itself; the two of a gantry before they are joined to their screws, since one that runs mirrored racks it. */
 function motorsAlone({ axis }: EvaluationContext, joining: readonly Written[]): Written[] {
   const falls = mayFall(axis)
-  const load = loadWord(axis)
   if (axis.drive.screws === 2) {
     const alone = step(
       'motor-alone',
@@ -187,7 +186,7 @@ function motorsAlone({ axis }: EvaluationContext, joining: readonly Written[]): 
     step(
       'motor-alone',
       'The motor alone: the right one, the right way',
-      `A move of a few millimetres at a tenth of the speed${falls ? `, up off its support, the ${load} still hung` : ', from the middle of the travel'}: it is this axis that moves, and plus goes where the machine says plus. Turn it round in the controller if not.`,
+      `A move of a few millimetres at a tenth of the speed${falls ? `, up off its support, with what would catch it just below` : ', from the middle of the travel'}: it is this axis that moves, and plus goes where the machine says plus. Turn it round in the controller if not.`,
       {
         hold: true,
         keepsSafe: true,
@@ -239,15 +238,16 @@ export function firstMoves(context: EvaluationContext, joining: readonly Written
           step(
             'held',
             `The ${load} stays up without power`,
-            `First on its support: power off, take its weight off the hoist little by little. Then raise it under power by a few centimetres, the hoist a hand’s breadth slack, and switch off: it must not creep in a minute. Both with its heaviest work and with nothing on it.`,
+            `First on its support: power off, take its weight off that little by little. Then raise it under power by a few centimetres, with what would catch it a hand’s breadth below, and switch off: it must not creep in a minute. Both with its heaviest work and with nothing on it.`,
             {
               hold: true,
               keepsSafe: true,
               provesHold: true,
               load: 'frees',
-              tools: ['hoist'],
+              tools: ['hoist or jack'],
               asks: { verdicts: [STAYS] },
-              caution: 'Stand beside it, never under it, and keep the hoist hooked on until it has stood.',
+              caution:
+                'Stand beside it, never under it, and keep what would catch it there until it has stood.',
             },
           ),
           step(

@@ -245,10 +245,15 @@ describe('an upright axis with a brake, built to its end', () => {
     bench.tick('support')
     bench.undo()
     bench.undo()
+    // Under that support something may have been loosened: it is supported and tried again.
+    expect(bench.state()).toBe('free')
+    expect(bench.next()?.id).toBe('support')
+    bench.allTo(null)
     expect(bench.state()).toBe('held')
-    bench.open('final-off')
+    // Opened and taken back, with nothing supported between, nothing can have been.
+    bench.redo('hubs')
     bench.undo()
-    expect(supportsIn(bench.axis)).toEqual([])
+    expect(bench.state()).toBe('held')
     // The taking-out taken back: whether the block stands there only a look tells.
     const other = new Bench(axisOf(HEAD))
     other.allTo('support-off')
@@ -279,6 +284,14 @@ describe('an upright axis with a brake, built to its end', () => {
     const once: Axis = { ...axis, stepNotes: { ...axis.stepNotes, 'motor-hub': skipped } }
     expect(loadState(bench.steps, contextOf(once))).toBe('free')
   })
+})
+
+test('what is loosened once more is tried after that, and not before', () => {
+  const bench = new Bench(axisOf(HEAD))
+  bench.allTo(null)
+  bench.open('final-support')
+  bench.tick('final-support')
+  expect(refusalOf(bench.steps, 'final-held', contextOf(bench.axis), {})).toContain('threadlocker')
 })
 
 test('a level axis is asked for none of this', () => {

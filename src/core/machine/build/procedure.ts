@@ -67,7 +67,7 @@ export const procedure = remembered((context): Step[] | null => {
   return provedWhole(withMishaps(steps, axis))
 })
 
-/** Each proof that the load stays rests on everything before it that holds it. */
+/** Each proof that the load stays rests on everything before it that holds it, and on what frees it in its own sub-assembly. */
 const provedWhole = (steps: Step[]): Step[] =>
   steps.map((one, at) =>
     one.provesHold
@@ -75,7 +75,11 @@ const provedWhole = (steps: Step[]): Step[] =>
           ...one,
           restsOn: [
             ...one.restsOn,
-            ...steps.slice(0, at).flatMap(({ id, load }) => (load === 'fits' ? [id] : [])),
+            ...steps
+              .slice(0, at)
+              .flatMap(({ id, load, part }) =>
+                load === 'fits' || (load === 'frees' && part === one.part) ? [id] : [],
+              ),
           ],
         }
       : one,

@@ -24,13 +24,15 @@ function endByEnd(axis: Axis): Written[] {
       ? [
           step(
             'hang',
-            `Hang the ${loadWord(axis)}, so that the screw carries nothing`,
-            'From a hoist, over the block that stays under it. The bearing blocks are still loose: with weight on the screw the nut would set them wrong, and they could slip.',
+            axis.slide === 'knee'
+              ? 'Jack the knee up a little, so that the screw carries nothing'
+              : `Hang the ${loadWord(axis)}, so that the screw carries nothing`,
+            `${axis.slide === 'knee' ? 'By a jack, beside the block that stays under it.' : 'From a hoist, over the block that stays under it.'} The bearing blocks are still loose: with weight on the screw the nut would set them wrong, and they could slip.`,
             {
               hold: true,
               keepsSafe: true,
               aidsIn: ['hoist'],
-              tools: ['hoist'],
+              tools: [axis.slide === 'knee' ? 'jack' : 'hoist'],
               caution: `Lifting gear that is rated for the ${loadWord(axis)}, and someone trained at it. Nobody under it.`,
             },
           ),

@@ -1,10 +1,14 @@
+import { longTom } from '../../demo/longTom'
 import { ostrey } from '../../demo/ostrey'
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
+import { remedied } from '../../evaluation/remedy'
 import { controllerSettings, controllerSteps, correctedSteps } from '../../machine/build/controller'
+import { procedure } from '../../machine/build/procedure'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
-import { firstMovesOnPaper, settingsOf } from './paper'
+import { remediesFor } from '../remedies'
+import { firstMovesOnPaper, firstTries, settingsOf } from './paper'
 
 const [X] = skarrow().job.axes as [Axis]
 const at = (axis: Axis, what: string, units: 'mm' | 'inch' = 'mm') =>
@@ -68,4 +72,72 @@ test('without parts its sheet asks for them, with them it lists what is tried in
   })
   const { rows } = firstMovesOnPaper(evaluateAxis(X, CATALOGUE, 'mm'))
   expect(JSON.stringify(rows.at(-1))).toContain('A long move measured')
+})
+
+describe('a servo', () => {
+  const servo: Axis = {
+    ...X,
+    drive: { ...X.drive, microsteps: 8 },
+    parts: { ...X.parts, motor: 'servo-60-400' },
+    controller: untried,
+  }
+  test('takes counts and no microsteps: those of its sheet, or as its drive is set', () => {
+    expect(at(servo, 'Steps a millimetre')).toMatchObject({
+      set: '2000',
+      from: expect.stringContaining('10000 counts a turn (as the sheet of the motor has it)'),
+    })
+    const geared: Axis = { ...servo, controller: { ...untried, countsPerRev: 4000 } }
+    expect(at(geared, 'Steps a millimetre')).toMatchObject({
+      set: '800',
+      from: expect.stringContaining('4000 counts a turn (as its drive is set)'),
+    })
+    for (const microsteps of [1, 16, 256])
+      expect(at({ ...servo, drive: { ...servo.drive, microsteps } }, 'Steps a millimetre')?.set).toBe('2000')
+  })
+  test('is held to the pulses that the controller gives out, and slowed or geared where those are too few', () => {
+    const given = (pulseLimitHz: number | null): Axis => ({
+      ...servo,
+      controller: { ...untried, pulseLimitHz },
+    })
+    const state = (axis: Axis) =>
+      evaluateAxis(axis, CATALOGUE, 'mm').findings.find(({ checkId }) => checkId === 'controller.pulses')
+        ?.state
+    // 3,000 mm/min are 50 mm/s: 100,000 counts a second.
+    expect(state(given(25_000))).toBe('fails')
+    expect(state(given(105_000))).toBe('close')
+    expect(state(given(200_000))).toBe('holds')
+    expect(state(given(null))).toBeUndefined()
+    const ways = remediesFor(given(25_000), CATALOGUE, 'mm', 'controller.pulses')
+    expect(ways.map(({ label }) => label)[0]).toMatch(/counts a turn/)
+    for (const way of ways) expect(state(remedied(given(25_000), way))).toBe('holds')
+  })
+})
+
+test('the first moves come in the order in which a mistake costs least, all at a tenth of the speed', () => {
+  const tries = firstTries(evaluateAxis(X, CATALOGUE, 'mm'))
+  const order = [
+    /stop tried with the drives off/,
+    /stop tried with the drives on/,
+    /motor alone/,
+    /Current/,
+    /Steps set/,
+    /Home and limits/,
+    /long move/,
+  ].map(words => tries.findIndex(({ title }) => words.test(title)))
+  expect(order).not.toContain(-1)
+  expect(order).toEqual(order.toSorted((a, b) => a - b))
+  const text = tries.map(({ title, how, caution = '' }) => `${title} ${how} ${caution}`).join(' ')
+  expect(text).not.toMatch(/[Hh]alf (the|that|of the) (top )?speed|walking pace/)
+  expect(text).toMatch(/tenth/)
+})
+
+test('two motors of a gantry are tried alone before either is joined to its screw', () => {
+  const [gantry] = longTom().job.axes as [Axis]
+  const ids = (procedure(evaluateAxis(gantry, CATALOGUE, 'mm')) ?? []).map(({ id }) => id)
+  const joins = gantry.drive.transmission === 'belt' ? 'motor-face' : 'motor-hub'
+  for (const end of ['', '.2']) {
+    expect(ids.indexOf(`motor-alone${end}`)).toBeGreaterThan(ids.indexOf('estop-on'))
+    expect(ids.indexOf(`${joins}${end}`)).toBeGreaterThan(ids.indexOf(`motor-alone${end}`))
+    expect(ids.indexOf(`${joins}${end}`)).toBeLessThan(ids.indexOf('power-on'))
+  }
 })

@@ -87,7 +87,10 @@ export const RUN_OUT_CHECKS = defineChecks({
       if (!round) return null
       const odd = oddAdvice(runOutRounds, round, say)
       if (odd) return odd
-      const wobbles = wobblesOf(round)
+      // Read when a block stood there, the end of a screw whose far end is free now.
+      const wobbles = wobblesOf(round).map(one =>
+        t.axis.ends === 'fixed-free' && one.where === 'far' ? { ...one, where: 'free' as const } : one,
+      )
       if (wobbles.length === 0)
         return noAdvice(
           'Turn the screw slowly once round with the tip on the journal: read how far the needle goes from least to most.',

@@ -15,6 +15,7 @@ import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { LongTextField } from '@/ui/fields/LongTextField'
 import { Panel } from '@/ui/Panel'
+import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
@@ -172,11 +173,13 @@ function OpenPoints({ sheet }: { sheet: AcceptanceSheet }) {
   return (
     <Panel title={`Still open: ${all.length}`}>
       {found.length > 0 && (
-        <chakra.ul pl="5" listStyleType="disc" fontSize="14px" mb="3" data-open-points>
-          {found.map(point => (
-            <li key={point}>{point}</li>
-          ))}
-        </chakra.ul>
+        <ScrollBox label="Open points">
+          <chakra.ul pl="5" listStyleType="disc" fontSize="14px" mb="3" data-open-points>
+            {found.map(point => (
+              <li key={point}>{point}</li>
+            ))}
+          </chakra.ul>
+        </ScrollBox>
       )}
       <chakra.p color="quiet" fontSize="14px" mb="2">
         What both agree is still to be done, with the day by which it is:

@@ -8,6 +8,7 @@ import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
+import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { FiguresButton } from '../../job/FiguresButton'
 import { useJob, useJobContext, useUnits } from '../../job/JobContext'
@@ -108,14 +109,16 @@ export function ControllerPanel() {
         </FieldGrid>
       </Panel>
       <Panel title="First moves, in this order">
-        <chakra.ol pl="5" listStyleType="decimal" display="grid" gap="1">
-          {first.map(({ title, how, caution }) => (
-            <li key={title}>
-              <b>{title}.</b> {how}
-              {caution && <chakra.span color="close"> {caution}</chakra.span>}
-            </li>
-          ))}
-        </chakra.ol>
+        <ScrollBox label="First moves, in their order">
+          <chakra.ol pl="5" listStyleType="decimal" display="grid" gap="1">
+            {first.map(({ title, how, caution }) => (
+              <li key={title}>
+                <b>{title}.</b> {how}
+                {caution && <chakra.span color="close"> {caution}</chakra.span>}
+              </li>
+            ))}
+          </chakra.ol>
+        </ScrollBox>
         <chakra.p mt="2" fontSize="14px" color="quiet">
           Drives, mains and guarding are for licensed people and follow local codes.
         </chakra.p>
