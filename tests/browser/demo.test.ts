@@ -73,7 +73,7 @@ test('the demo in inches, from survey to printed record', async () => {
 
   // Build: three steps are open, the next one is a hold point.
   await bench.stage('Build')
-  await bench.sees('47 of 50 done')
+  await bench.sees('52 of 55 done')
   await bench.sees('Measure the lost motion', '[data-step-in-hand]')
   await bench.page.click('[data-part="final"] summary')
   await bench.page.click('[data-step="locked"] button')

@@ -108,3 +108,56 @@ test('the whole machine, the record and the work sheet print so too; a name with
   }
   for (const { text } of machine) expect(text).toContain(odd)
 })
+
+test('paper waits for the plan however long that takes, and shows no work that is under way', async () => {
+  const bench = await app.open('/', async page => {
+    await page.evaluateOnNewDocument(() => {
+      // Work beside the screen gets nothing to do before it is let go.
+      const held: (() => void)[] = []
+      const { postMessage } = Worker.prototype
+      Worker.prototype.postMessage = function (this: Worker, ...args: unknown[]) {
+        const send = () => (postMessage as (...all: unknown[]) => void).apply(this, args)
+        if (document.documentElement.hasAttribute('data-let-go')) send()
+        else held.push(send)
+      } as typeof postMessage
+      addEventListener('let-go', () => {
+        document.documentElement.setAttribute('data-let-go', '')
+        for (const send of held) send()
+      })
+    })
+  })
+  await bench.go('/job/demo-skarrow-8/machine/schedule')
+  await bench.page.waitForSelector('[data-sheet] section')
+  await bench.page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-asked', '')
+  })
+  await bench.sees('Laying the plan…')
+  // One sheet waits, and so do all of them; what is printed by force says what is missing.
+  await bench.click('button', 'Print this sheet')
+  await bench.page.waitForSelector('[data-paper-waits]')
+  await bench.click('button', 'Do not print')
+  await bench.click('button', `Print all sheets of ${STAGE_WORDS.machine.label}`)
+  await bench.page.waitForSelector('[data-paper-waits]')
+  await bench.page.waitForFunction(
+    count => document.querySelectorAll('[data-paper] > * > section').length >= count,
+    {},
+    sheetsOf('machine').length,
+  )
+  expect(await bench.page.$('[data-asked]')).toBeNull()
+  const early = pages(await bench.page.pdf({ format: 'a4', printBackground: true }))
+  const said = early.map(({ text }) => text).join(' ')
+  expect(said).not.toContain('Laying the plan')
+  expect(said).toContain('Not worked out yet when this was printed')
+  await bench.page.waitForSelector('#sheet')
+
+  await bench.click('button', `Print all sheets of ${STAGE_WORDS.machine.label}`)
+  await bench.page.waitForSelector('[data-paper-waits]')
+  await bench.page.evaluate(() => dispatchEvent(new Event('let-go')))
+  await bench.page.waitForSelector('[data-asked]', { timeout: 0 })
+  const words = pages(await bench.page.pdf({ format: 'a4', printBackground: true }))
+    .map(({ text }) => text)
+    .join(' ')
+  expect(words).toContain('Everything is done on')
+  expect(words).not.toMatch(/Laying the plan|Looking (for|further)|Not worked out yet/)
+  expect(bench.errors).toEqual([])
+})

@@ -16,14 +16,14 @@ test('a search over the whole parts list fills the axis, and one undo takes it b
   await bench.page.click(`${SEARCH} summary`)
   await bench.page.waitForSelector(`${SEARCH} .recharts-scatter-symbol`)
 
-  // The one with most in hand: everything that the axis asks of its drive holds.
+  // The one with most in hand: everything that the axis asks of its drive holds; whether its nut goes into the casting is another thing.
   await bench.choose('First', 'margin')
   const most = '[aria-label="Drives that nothing beats"]'
   const first = await bench.page.$eval(`${most} tbody td`, cell => cell.textContent ?? '')
   await bench.page.click(`${most} tbody button`)
   await bench.find('button', `Take the drive: ${first}`)
   await bench.sheet('In plain words')
-  await bench.sees('Everything holds.', WORDS)
+  await bench.sees(/Everything holds\.|This drive works, but is close in room around the nut\./, WORDS)
   // The result is there when one comes back.
   await bench.sheet('Search the parts list')
   await bench.sees('are beaten by nothing', SEARCH)
@@ -120,7 +120,8 @@ test('a belt, a kept handwheel and a second screw are judged, drawn and built', 
   await bench.becomes('screw.buckling', 'holds')
 
   await bench.stage('Build')
-  await (await bench.page.waitForSelector('[data-part="motor"] summary'))?.click()
+  // Two motors are tried alone before their belts join them to their screws.
+  await (await bench.page.waitForSelector('[data-part="moves"] summary'))?.click()
   await bench.sees('Tension the belt and tighten the motor face screws')
   expect(bench.errors).toEqual([])
 })
