@@ -1,6 +1,6 @@
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
-import { DIMENSION_KEYS } from '../document/dimensions'
+import { DIMENSION_KEYS, DIMENSIONS } from '../document/dimensions'
 import { type Edit, runEdit } from '../document/edit'
 import type { LogEntry } from '../document/job'
 import type { PartKind } from '../document/kinds'
@@ -89,6 +89,20 @@ describe('what an axis needs next', () => {
       sheet: 'loads',
       text: 'A: measure: friction of the ways',
     })
+  })
+
+  test('is a load that nothing holds before all, whatever is unmeasured or not chosen', () => {
+    const head = newAxis({ name: 'Z', title: 'Head', slide: 'head' })
+    expect(next(head)?.stage).not.toBe('build')
+    const loose = { ...head, driveMountedAt: '2026-11-01T08:00:00.000Z' }
+    expect(next(loose)).toMatchObject({ stage: 'build', sheet: 'steps', text: 'Z: support the head' })
+    expect(next({ ...loose, supports: { block: '2026-11-02T08:00:00.000Z' } })).toEqual(next(head))
+    const table = newAxis({ name: 'X', title: 'Table', slide: 'table' })
+    const mounted = { ...table, driveMountedAt: loose.driveMountedAt }
+    expect(next(mounted)?.text).toBe(`X: measure: ${DIMENSIONS.inclineDeg.label.toLowerCase()}`)
+    const inclineDeg = { value: 0, provenance: 'measured' as const }
+    const level = { ...mounted, dimensions: { ...mounted.dimensions, inclineDeg } }
+    expect(next(level)).toEqual(next({ ...level, driveMountedAt: null }))
   })
 
   test('is to measure how the motor stands as soon as it is in, and never on a belt', () => {

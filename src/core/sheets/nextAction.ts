@@ -4,6 +4,8 @@ import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
 import { inHand } from '../machine/build/holds'
+import { loadWord, maybeLevel } from '../machine/build/lifting'
+import { loadState } from '../machine/build/load'
 import { procedure } from '../machine/build/procedure'
 import type { Step } from '../machine/build/step'
 import { neededParts } from '../machine/neededParts'
@@ -50,6 +52,12 @@ export function nextOf(context: Evaluation): NextAction | null {
     sheet: place.sheet,
     text: `${axis.name}: ${text}`,
   })
+  const steps = procedure(context) ?? []
+  // A load that nothing holds comes before everything, whatever is still to be measured or chosen.
+  if (loadState(steps, context) === 'free')
+    return maybeLevel(axis)
+      ? act(placeOfDimension('inclineDeg'), `measure: ${DIMENSIONS.inclineDeg.label.toLowerCase()}`)
+      : act({ stage: 'build', sheet: 'steps' }, `support the ${loadWord(axis)}`)
   const unmeasured = stillToMeasure(axis)
   const [first] = unmeasured
   const needed = neededParts(axis)
@@ -77,7 +85,6 @@ export function nextOf(context: Evaluation): NextAction | null {
       `to mend: ${failing.title.toLowerCase()}`,
     )
   if (first) return act(placeOfDimension(first), `measure: ${DIMENSIONS[first].label.toLowerCase()}`)
-  const steps = procedure(context) ?? []
   const next = inHand(steps, context)
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
   if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)

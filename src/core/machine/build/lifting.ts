@@ -12,6 +12,13 @@ export function lifting({ dimensions }: Pick<Axis, 'dimensions'>): 'level' | 'li
 /** Until it is known to be level, an axis is built as one that lifts. */
 export const mayFall = (axis: Pick<Axis, 'dimensions'>): boolean => lifting(axis) !== 'level'
 
+/** Slides that go up and down, whatever anybody measured. */
+const UPRIGHT: readonly Axis['slide'][] = ['head', 'quill', 'knee']
+
+/** Whether an axis is built as one that lifts only because nobody has measured how it stands: it may well be level. */
+export const maybeLevel = (axis: Pick<Axis, 'dimensions' | 'slide'>): boolean =>
+  lifting(axis) === 'ask' && !axis.dimensions.inclineDeg.value && !UPRIGHT.includes(axis.slide)
+
 type Named = Pick<Axis, 'title' | 'slide'>
 
 const SLIDE_WORDS: Readonly<Record<Exclude<Axis['slide'], null>, string>> = {

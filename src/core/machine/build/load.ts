@@ -1,7 +1,7 @@
 import type { Axis } from '../../document/axis'
 import type { EvaluationContext } from '../../evaluation/context'
 import { AIDS, aidsOf } from './aids'
-import { loadWord, mayFall } from './lifting'
+import { loadWord, maybeLevel, mayFall } from './lifting'
 import { SUPPORT_AIDS, type SupportAid } from './model'
 import type { Step } from './step'
 import { type Kept, supportsIn } from './supports'
@@ -95,7 +95,9 @@ export function loadWords(state: LoadState, axis: Axis): string | null {
     case 'held':
       return `The ${load} is held by its own drive, as it was proved.`
     case 'free':
-      return `Nothing that is proved holds the ${load}: support it before anything else is done.`
+      return maybeLevel(axis)
+        ? `Nobody has measured whether the ${load} stands level: measure it, or support it before anything else is done.`
+        : `Nothing that is proved holds the ${load}: support it before anything else is done.`
   }
 }
 

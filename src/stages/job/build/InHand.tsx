@@ -120,7 +120,9 @@ function useHeadInSight(stepId: string | undefined) {
     if (shown.current === stepId) return
     shown.current = stepId
     const { top = 0 } = card.current?.getBoundingClientRect() ?? {}
-    if (top < 0) card.current?.scrollIntoView({ block: 'start' })
+    // What stands still at the top of the window covers as much as the page is padded for when it scrolls.
+    const covered = Number.parseFloat(getComputedStyle(document.documentElement).scrollPaddingTop) || 0
+    if (top < covered) card.current?.scrollIntoView({ block: 'start' })
   }, [stepId])
   return card
 }

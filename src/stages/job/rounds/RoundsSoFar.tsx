@@ -104,7 +104,7 @@ function TemporaryShim({ about }: { about: string }) {
       <chakra.div flex="0 1 380px">
         <TextField
           label="Put in for now, to be done properly later"
-          placeholder="two layers of foil under the far block"
+          placeholder="two layers of foil under the block"
           maxLength={LONGEST_FIX}
           value={text}
           onChange={event => setText(event.currentTarget.value)}
