@@ -99,4 +99,11 @@ test('no fault is sought in a block that is not there, and no answer offers one'
 test('it says how far it hangs, and how fast it may turn', () => {
   const sentence = evaluateAxis(free(X), CATALOGUE, 'mm').finding('screw.criticalSpeed')?.sentence
   expect(sentence).toMatch(/Nothing holds its far end.*stand free and hang by [\d.]+ µm/)
+  const upright: Axis = {
+    ...free(X),
+    dimensions: { ...X.dimensions, inclineDeg: { value: 90, provenance: 'measured' } },
+  }
+  expect(evaluateAxis(upright, CATALOGUE, 'mm').finding('screw.criticalSpeed')?.sentence).toMatch(
+    /of it stand free\./,
+  )
 })

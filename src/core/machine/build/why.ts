@@ -45,7 +45,7 @@ const WHY: Readonly<Record<string, string>> = {
   'far-loose': 'Loose: the nut will show where it belongs.',
   'tie-off': 'Only once something else keeps the nut on its screw.',
   'nut-clamp': 'A nut that turns while it is tightened ends up askew.',
-  hang: 'Weight on the screw would set both blocks wrong.',
+  hang: 'Weight on the screw would set its blocks wrong.',
   'run-fixed': 'Near the block the nut holds the screw where it belongs.',
   'tight-fixed': 'The fixed end first: all lengths are counted from it.',
   'run-far': 'Near the block the nut holds the screw where it belongs.',

@@ -51,7 +51,7 @@ export function nextWords(next: NextReading, say: Say): string {
     case 'between':
       return 'Next: read at two more places between, to see how fast it fades from the block.'
     case 'slack-nut':
-      return 'Next: slack the nut’s screws and read both ends again. If it is gone, it is the nut; if it stays at both ends, both blocks.'
+      return 'Next: slack the nut’s screws and read both ends again. If it is gone, it is the nut; if it stays at both ends, what holds the screw.'
     case 'slack-gib':
       return 'Next: slack the gib and read two places again, both ways. If the difference is gone, it is the gib; if it stays, a weight pulls.'
     case 'nut-off':

@@ -96,7 +96,7 @@ export const FAULT_WORDS = {
     'drag-along',
   ),
   'nut-off-line': fault(
-    'The nut is off the line of both blocks, or its flange is not square',
+    'The nut is off the line of the screw, or its flange is not square',
     'Sweep the face under the flange and shim it; shim the bracket to the height of the screw.',
     'align',
     'flange',

@@ -11,6 +11,9 @@ import { freeLengthMm } from '../../machine/travel/placement'
 import { saySold } from '../../units/print'
 import { LIMITS } from './limits'
 
+/** What hangs by less, or stands upright, does not hang. */
+const LEAST_SAG_UM = 0.1
+
 /** How far a free end hangs by its own weight, with the nut where it has left most of the screw behind it. */
 function freeEndWords(t: EvaluationContext, say: Say): string {
   if (t.axis.ends !== 'fixed-free') return ''
@@ -22,7 +25,8 @@ function freeEndWords(t: EvaluationContext, say: Say): string {
     positionMm: lengthMm,
   })
   const level = sagUm * Math.cos(radians(t.dimension('inclineDeg')))
-  return ` Nothing holds its far end: with the nut back, ${say(lengthMm, 'length', 0)} of it stand free and hang by ${say(level, 'smallLength')}.`
+  const hangs = level < LEAST_SAG_UM ? '' : ` and hang by ${say(level, 'smallLength')}`
+  return ` Nothing holds its far end: with the nut back, ${say(lengthMm, 'length', 0)} of it stand free${hangs}.`
 }
 
 export const LEADSCREW_CHECKS = defineChecks({
