@@ -11,7 +11,7 @@ import { say } from '../units/print'
 import type { Evaluation } from './evaluateAxis'
 import { paperOf } from './paper'
 
-const LINES_OF_LOG = 12
+const LINES_OF_LOG = 8
 const LONGEST_LINE = 240
 const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', assumed: ' (assumed)' }
 

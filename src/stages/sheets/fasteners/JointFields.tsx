@@ -7,6 +7,7 @@ import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useUnits } from '../../job/JobContext'
+import { useAxis } from '../../job/useAxis'
 import { useChange } from '../../job/useRows'
 
 const FIELDS = JOINTS.of
@@ -33,6 +34,9 @@ const inHole = (kind: HoleKind, thread: Thread): Partial<BoltedJoint> =>
 export function JointFields({ joint, onGone }: { joint: BoltedJoint; onGone: () => void }) {
   const change = useChange()
   const units = useUnits()
+  const isFarFree = useAxis(({ ends }) => ends === 'fixed-free')
+  // A free far end has no block, unless one was named before the ends were changed.
+  const joints = FIELDS.holds.of.filter(one => one === joint.holds || !isFarFree || one !== 'farBlock')
   const put = (label: string, to: Partial<BoltedJoint>, mergeKey?: string) =>
     change(
       label,
@@ -78,7 +82,14 @@ export function JointFields({ joint, onGone }: { joint: BoltedJoint; onGone: () 
           {field('washerMm')}
           {field('threadDepthMm')}
           {field('propertyClass')}
-          {field('holds')}
+          <FieldInput
+            field={{ ...FIELDS.holds, of: joints }}
+            value={joint.holds}
+            units={units}
+            onValue={(holds, mergeKey) =>
+              put(FIELDS.holds.label, { holds } as Partial<BoltedJoint>, mergeKey)
+            }
+          />
           {field('suppliedMm')}
           {field('located')}
         </chakra.div>

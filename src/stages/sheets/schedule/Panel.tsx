@@ -54,7 +54,10 @@ export function SchedulePanel() {
     <>
       <Standing job={job} planning={planning} placed={placed} windows={windows} notes={notes} />
       {plan?.kind === 'none' && plan.reason !== 'done' && <NoPlanPanel plan={plan} tasks={tasks} />}
-      <Below {...below} />
+      {/* What follows one step behind is not put on paper before it is there. */}
+      <chakra.div display="contents" aria-busy={below !== shown || undefined}>
+        <Below {...below} />
+      </chakra.div>
     </>
   )
 }
