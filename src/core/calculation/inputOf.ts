@@ -22,6 +22,7 @@ const UNIT: { readonly [K in QuantityKind]: string } = {
   inertia: 'kg m2',
   hours: 'h',
   rotation: 'rpm',
+  stepsPerLength: '1/mm',
   ratio: '1',
   share: '1',
 }

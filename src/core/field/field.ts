@@ -178,6 +178,7 @@ export const speed = numberOf('speed')
 export const share = numberOf('share')
 export const angle = numberOf('angle')
 export const torque = numberOf('torque')
+export const stepsPerLength = numberOf('stepsPerLength')
 export const plain = numberOf('ratio')
 
 export const choice = <

@@ -11,7 +11,7 @@ import { say } from '../units/print'
 import type { Evaluation } from './evaluateAxis'
 import { paperOf } from './paper'
 
-const LINES_OF_LOG = 8
+const LINES_OF_LOG = 6
 const LONGEST_LINE = 240
 const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', assumed: ' (assumed)' }
 
@@ -24,7 +24,7 @@ export const recordTitle = (job: Pick<Job, 'name'>, { axis }: Evaluation): strin
   `${job.name}, axis ${axis.name}: ${axis.title}`
 
 /**
- * The record of an axis on paper: what was found, what it is, what was wanted and measured, what was read, what is still
+ * The record of an axis on paper: what was found, what was wanted and measured, what it is, what was read, what is still
  * open, and the last of its log.
  *
  * @param entries of the whole job, oldest first
@@ -76,14 +76,6 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
       ],
       'None.',
     ),
-    pairs('Parts', [
-      ...neededParts(axis).map((kind): [string, string] => [
-        kind,
-        catalogue[kind].get(axis.parts[kind] ?? '')?.name ?? 'not chosen',
-      ]),
-      ['ends', axis.ends],
-      ['built', open[0] && steps.length > 0 ? `${done} Next: ${open[0].title.toLowerCase()}.` : done],
-    ]),
     pairs(
       'Wanted',
       GOAL_KEYS.map(key => [GOALS[key].label, say(axis.goals[key], GOALS[key].quantity, units)]),
@@ -101,6 +93,14 @@ export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[]
       }),
     ),
     // Narrow ones fill the room beside what was measured.
+    pairs('Parts', [
+      ...neededParts(axis).map((kind): [string, string] => [
+        kind,
+        catalogue[kind].get(axis.parts[kind] ?? '')?.name ?? 'not chosen',
+      ]),
+      ['ends', axis.ends],
+      ['built', open[0] && steps.length > 0 ? `${done} Next: ${open[0].title.toLowerCase()}.` : done],
+    ]),
     ...read.filter(({ half }) => half),
     ...read.filter(({ half }) => !half),
     block(

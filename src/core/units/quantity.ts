@@ -166,6 +166,12 @@ export const QUANTITIES = {
   hours: { ...same('h', 0), accepts: { h: 1, hours: 1 } },
   /** Base: rpm. */
   rotation: { ...same('rpm', 0), accepts: { rpm: 1 } },
+  /** Steps of a controller along an axis. Base: steps/mm. */
+  stepsPerLength: {
+    mm: { unit: 'steps/mm', perUnit: 1, decimals: 3 },
+    inch: { unit: 'steps/in', perUnit: 1 / MM_PER_INCH, decimals: 3 },
+    accepts: { 'steps/mm': 1, 'steps/in': 1 / MM_PER_INCH, '1/mm': 1, '1/in': 1 / MM_PER_INCH },
+  },
   /** Base: a plain number. */
   ratio: { ...same('', 3), accepts: {} },
   /** Base: a share from 0 to 1, shown in per cent. */

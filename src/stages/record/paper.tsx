@@ -128,7 +128,6 @@ const OneBlock = ({ title, rows, empty, half }: PaperBlock) => (
                 <Td
                   // biome-ignore lint/suspicious/noArrayIndexKey: paper does not change
                   key={column}
-                  minW={half || column > 0 ? undefined : '160px'}
                   textAlign={
                     column > (half ? 0 : 1) &&
                     column === cells.length - 1 &&

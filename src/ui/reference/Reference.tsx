@@ -1,9 +1,8 @@
 'use client'
 
 import { chakra } from '@chakra-ui/react'
+import type { CalculationFacts } from '@/core/calculation/calculation'
 import { describe, type Spec, type Specs } from '@/core/calculation/spec'
-import type { Registered } from '@/core/sheets/registry'
-import { registry } from '@/core/sheets/registry'
 import { unitWords } from '@/core/units/unitWords'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
@@ -38,12 +37,18 @@ const groupOf = (id: string) => id.split('.')[0] ?? ''
 /**
  * Every calculation of the app, made from the registry that the working and the command line are made from.
  *
+ * @param calculations what is said of each
  * @param formulas each formula as the server set it, by the id of its calculation: what sets them is large
  */
-export function Reference({ formulas }: { formulas: Record<string, string[][]> }) {
-  const all = [...registry.values()]
+export function Reference({
+  calculations,
+  formulas,
+}: {
+  calculations: readonly CalculationFacts[]
+  formulas: Record<string, string[][]>
+}) {
   const groups = [...new Set(Object.values(GROUPS))].flatMap(title => {
-    const members = all.filter(({ id }) => GROUPS[groupOf(id)] === title)
+    const members = calculations.filter(({ id }) => GROUPS[groupOf(id)] === title)
     return members[0] ? [{ title, group: groupOf(members[0].id), members }] : []
   })
   return (
@@ -92,7 +97,7 @@ function Entry({
   calculation: { id, title, formula, source, validity, inputs, outputs },
   lines,
 }: {
-  calculation: Registered
+  calculation: CalculationFacts
   lines: string[][]
 }) {
   return (

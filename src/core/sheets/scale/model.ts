@@ -1,4 +1,4 @@
-import { length, plain, type RowOf, rows } from '../../field/field'
+import { length, type RowOf, rows, stepsPerLength } from '../../field/field'
 import { ROUND } from '../../machine/align/rounds'
 import { GAUGE_STEP } from '../../machine/readings'
 
@@ -15,7 +15,7 @@ export const MOVES = rows(
 export const SCALE_ROUNDS = rows('Round', {
   ...ROUND,
   gaugeStepUm: { ...GAUGE_STEP, label: 'Measured to a step of' },
-  stepsPerMm: plain('Steps a millimetre, as set in the controller', [0.01, 1_000_000], { orNone: true }),
+  stepsPerMm: stepsPerLength('Steps, as set in the controller', [0.01, 1_000_000], { orNone: true }),
   stations: MOVES,
 })
 export type ScaleRound = RowOf<typeof SCALE_ROUNDS>
