@@ -94,7 +94,7 @@ export function DragPanel() {
           how={
             <How
               scene={SCENE}
-              words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to both blocks as the nut will. Then, if something binds, take it apart by halves and begin a round each time."
+              words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to each end as the nut will. Then, if something binds, take it apart by halves and begin a round each time."
             />
           }
           picture={round => <DragMap round={round} />}
@@ -111,7 +111,7 @@ export function DragPanel() {
           how={
             <How
               scene={SCENE}
-              words="Make a mark on the screw. With the nut at one place, well away from both blocks, turn slowly and note what it takes at each eighth of a turn. Once with the coupler on, once with it off: what is gone with the coupler off was the coupler."
+              words="Make a mark on the screw. With the nut at one place, well away from what holds the screw, turn slowly and note what it takes at each eighth of a turn. Once with the coupler on, once with it off: what is gone with the coupler off was the coupler."
             />
           }
         />
