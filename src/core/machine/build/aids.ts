@@ -29,30 +29,25 @@ export interface AidIn {
 export const aidsOf = <A extends Aid>(aids: readonly Aid[] | undefined, among: readonly A[]): A[] =>
   among.filter(aid => aids?.includes(aid))
 
-/** The step that would take an aid out: the first after the one that put it in, or where nobody knows which did, any. */
-const outOf = (steps: readonly Step[], aid: Aid, by: Step): Step | null =>
+/** The steps after the one that put an aid in that would take it out, the next first. */
+const outsOf = (steps: readonly Step[], aid: Aid, by: Step): Step[] =>
   steps
     .slice(steps.indexOf(by) + 1)
-    .find(one => one.aidsOut?.includes(aid) && (!by.screw || !one.screw || one.screw === by.screw)) ?? null
+    .filter(one => one.aidsOut?.includes(aid) && (!by.screw || !one.screw || one.screw === by.screw))
 
 /**
  * The aids that are still in: what supports the load as it is kept, all others by the steps that are ticked.
  *
  * @example aidsIn(steps, axis) // [{ aid: 'block', … }]
  */
-export function aidsIn(
-  steps: readonly Step[],
-  axis: Pick<Axis, 'ticks' | 'supports' | 'supportDoubtedAt'>,
-): AidIn[] {
+export function aidsIn(steps: readonly Step[], axis: Pick<Axis, 'ticks' | 'supports'>): AidIn[] {
   const { ticks } = axis
   const found: AidIn[] = supportsKept(steps, axis)
-  for (const [index, by] of steps.entries()) {
+  for (const by of steps) {
     if (!ticks[by.id]) continue
     for (const aid of by.aidsIn ?? []) {
       if (SUPPORT_AIDS.some(one => one === aid)) continue
-      const later = steps
-        .slice(index + 1)
-        .filter(one => one.aidsOut?.includes(aid) && (!by.screw || !one.screw || one.screw === by.screw))
+      const later = outsOf(steps, aid, by)
       // Put in a second time, it is there once.
       const isKnown = found.some(one => one.aid === aid && one.by.screw === by.screw)
       if (!isKnown && !later.some(({ id }) => ticks[id])) found.push({ aid, by, outBy: later[0] ?? null })
@@ -61,7 +56,7 @@ export function aidsIn(
   return found
 }
 
-/** Supports that may be in, each with the step that last put one in; none where the axis is known to be level by now. */
+/** Supports that are kept as in, each with the step that last put one in. */
 function supportsKept(
   steps: readonly Step[],
   { ticks, supports }: Pick<Axis, 'ticks' | 'supports'>,
@@ -71,7 +66,7 @@ function supportsKept(
     const by =
       steps.findLast(one => one.aidsIn?.includes(aid) && ticks[one.id]) ??
       steps.find(one => one.aidsIn?.includes(aid))
-    return by ? [{ aid, by, outBy: outOf(steps, aid, by) }] : []
+    return by ? [{ aid, by, outBy: outsOf(steps, aid, by)[0] ?? null }] : []
   })
 }
 

@@ -83,15 +83,7 @@ export const waitsFor = (steps: readonly Step[], context: EvaluationContext, ste
 /** The first step that can be done now; null when all are done, or none can be. */
 export function inHand(steps: readonly Step[], context: EvaluationContext): Step | null {
   const done = doneTicks(steps, context)
-  return (
-    steps.find(
-      step =>
-        !done[step.id] &&
-        !blockedBy(steps, done, step.id) &&
-        !supportBefore(steps, context, step) &&
-        !holdBefore(steps, context, step),
-    ) ?? null
-  )
+  return steps.find(step => !done[step.id] && !waitsFor(steps, context, step)) ?? null
 }
 
 const NOT_HERE: Partial<Record<OrderState, string>> = {
