@@ -16,6 +16,7 @@ import { pagesOf } from '@/core/drawing/pages'
 import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { EvaluationContext } from '@/core/evaluation/context'
+import { changedAxis } from '@/core/evaluation/remedy'
 import { numbered } from '@/core/field/field'
 import { tightSpots } from '@/core/machine/align/tightSpots'
 import { CATALOGUE, catalogueOf } from '@/core/machine/parts'
@@ -78,6 +79,58 @@ const line = (name: string, us: number, limit?: string) =>
     `${name.padEnd(52)} ${us.toFixed(us < 10 ? 2 : 0).padStart(8)} us  ${(us / plainUs).toFixed(0).padStart(8)} x plain${limit ? `   (limit ${limit})` : ''}`,
   )
 
+/** Every number and every chosen part of an axis, as the steps that lead to it. */
+function placesOf(value: object, path: string[] = []): string[][] {
+  return Object.entries(value).flatMap(([key, inner]) => {
+    const at = [...path, key]
+    if (typeof inner === 'object' && inner !== null) return placesOf(inner, at)
+    return typeof inner === 'number' || (path[0] === 'parts' && inner !== null) ? [at] : []
+  })
+}
+
+/** The axis with one value other than it was: a number a little off, a part the next in the list. */
+const editedAt = (of: Axis, path: string[]): Axis =>
+  changedAxis(of, draft => {
+    let at = draft as unknown as Record<string, unknown>
+    for (const step of path.slice(0, -1)) at = at[step] as Record<string, unknown>
+    const last = path.at(-1) as string
+    const ids = [...(CATALOGUE[last as 'screw' | 'motor']?.keys() ?? [])]
+    at[last] =
+      typeof at[last] === 'number'
+        ? (at[last] as number) * 1.001 || 1
+        : ids[(ids.indexOf(at[last] as string) + 1) % ids.length]
+  })
+
+/** After an edit of every field in turn: what is judged again, as a share of judging all, each beside the other. */
+function reportEdits(of: Axis) {
+  const cold = () => {
+    const evaluation = evaluateAxis(of, CATALOGUE, 'mm')
+    sink += evaluation.findings.length
+    return evaluation
+  }
+  const before = cold()
+  const edits = placesOf(of).map(path => ({ path, after: editedAt(of, path) }))
+  const timeOf = (work: () => unknown) => {
+    const start = performance.now()
+    work()
+    return performance.now() - start
+  }
+  const warm = (after: Axis) => {
+    sink += before.next(after).findings.length
+  }
+  for (const { after } of edits) for (let i = 0; i < 3; i++) warm(after)
+  const shares = edits.map(({ path, after }) => ({
+    path,
+    share: Array.from({ length: 9 }, () => timeOf(() => warm(after)) / timeOf(cold)).toSorted(
+      (a, b) => a - b,
+    )[4] as number,
+  }))
+  const most = shares.reduce((worst, one) => (one.share > worst.share ? one : worst))
+  console.log(
+    `after an edit of any of ${shares.length} fields, judging again against judging all: ${(shares.reduce((sum, { share }) => sum + share, 0) / shares.length).toFixed(3)} on average (limit 0.25), at most ${most.share.toFixed(2)}, at ${most.path.join('.')} (limit 0.6)`,
+  )
+}
+
 console.log('core')
 line('one plain calculation (critical speed), the yardstick', plainUs)
 line(
@@ -91,6 +144,7 @@ line(
   medianUs(() => evaluateAxis(axis, CATALOGUE, 'mm').findings, 300),
   '1000 us',
 )
+reportEdits(axis)
 line(
   'check and apply one change to the job',
   medianUs(() => stillApplies(job, change) && applyChange(job, change), 300),

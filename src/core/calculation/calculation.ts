@@ -1,5 +1,5 @@
 import { InputError } from './inputError'
-import { checkAll, type InputsOf, type OutputsOf, type Specs } from './spec'
+import { checkOf, type InputsOf, type OutputsOf, type Specs } from './spec'
 
 /** What the registry knows of a calculation: enough for the working panel, the shell and a reference page. */
 export interface CalculationFacts {
@@ -35,10 +35,13 @@ export function calculation<const I extends Specs, const O extends Specs>(
     compute: (inputs: InputsOf<I>) => OutputsOf<O>
   },
 ): Calculation<InputsOf<I>, OutputsOf<O>> {
+  const check = checkOf(facts.inputs)
+  const names = Object.keys(facts.outputs)
   const checked = (inputs: InputsOf<I>) => {
-    checkAll(facts.inputs, inputs as Record<string, unknown>)
+    check(inputs as Record<string, unknown>)
     const outputs = facts.compute(inputs)
-    refuseEndless(outputs as Record<string, unknown>)
+    for (let index = 0; index < names.length; index++)
+      refuseEndless(names[index] as string, (outputs as Record<string, unknown>)[names[index] as string])
     return outputs
   }
   return Object.assign(checked, facts)
@@ -49,12 +52,10 @@ export function calculation<const I extends Specs, const O extends Specs>(
  *
  * @throws InputError naming the output that comes out without end
  */
-function refuseEndless(outputs: Record<string, unknown>): void {
-  // Without making a list of them: this runs for every figure at every key stroke.
-  for (const name in outputs) {
-    const value = outputs[name]
-    if (typeof value === 'number' && !Number.isFinite(value))
-      throw new InputError(name, value, 'inputs that are less far apart')
-    if (typeof value === 'object' && value !== null) refuseEndless(value as Record<string, unknown>)
-  }
+function refuseEndless(name: string, value: unknown): void {
+  if (typeof value === 'number') {
+    if (!Number.isFinite(value)) throw new InputError(name, value, 'inputs that are less far apart')
+  } else if (Array.isArray(value)) for (const one of value) refuseEndless(name, one)
+  else if (typeof value === 'object' && value !== null)
+    for (const inner in value) refuseEndless(inner, (value as Record<string, unknown>)[inner])
 }

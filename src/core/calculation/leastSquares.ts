@@ -25,25 +25,27 @@ export function leastSquares(rows: readonly (readonly number[])[], values: reado
   const readings = rows.length
   const unknowns = rows[0]?.length ?? 0
   if (unknowns === 0 || readings < unknowns) return null
-  const dot = (a: readonly number[], b: readonly number[]) =>
-    a.reduce((sum, one, index) => sum + one * (b[index] as number), 0)
-  const columns = Array.from({ length: unknowns }, (_, at) => rows.map(row => row[at] as number))
-  const longest = Math.max(...columns.map(column => Math.sqrt(dot(column, column))))
-  const upper = columns.map(() => new Array<number>(unknowns).fill(0))
   const base: number[][] = []
-  for (const [at, column] of columns.entries()) {
-    const left = [...column]
+  for (let at = 0; at < unknowns; at++) base.push(rows.map(row => row[at] as number))
+  let longest = 0
+  for (const column of base) longest = Math.max(longest, Math.sqrt(dot(column, column)))
+  const upper = base.map(() => new Array<number>(unknowns).fill(0))
+  for (let at = 0; at < unknowns; at++) {
+    // Made orthogonal where it stands: what stood there before is not needed again.
+    const left = base[at] as number[]
     for (let round = 0; round < 2; round++)
-      for (const [before, unit] of base.entries()) {
+      for (let before = 0; before < at; before++) {
+        const unit = base[before] as number[]
         const along = dot(unit, left)
-        ;(upper[before] as number[])[at] = ((upper[before] as number[])[at] as number) + along
+        const row = upper[before] as number[]
+        row[at] = (row[at] as number) + along
         for (let index = 0; index < readings; index++)
           left[index] = (left[index] as number) - along * (unit[index] as number)
       }
     const length = Math.sqrt(dot(left, left))
     if (!(length > DEPENDENT * longest)) return null
     ;(upper[at] as number[])[at] = length
-    base.push(left.map(one => one / length))
+    for (let index = 0; index < readings; index++) left[index] = (left[index] as number) / length
   }
   const inverse = inverseOf(upper)
   const along = base.map(unit => dot(unit, values))
@@ -58,6 +60,12 @@ export function leastSquares(rows: readonly (readonly number[])[], values: reado
     residuals,
     inverse,
   }
+}
+
+function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0
+  for (let index = 0; index < a.length; index++) sum += (a[index] as number) * (b[index] as number)
+  return sum
 }
 
 /** The inverse of an upper triangle. */

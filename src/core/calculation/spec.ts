@@ -135,6 +135,18 @@ export function describe(spec: Spec): string {
   }
 }
 
+/** Most inputs are numbers with no more than a lower end: they are let through at a glance. */
+const isPlainlyWithin = (spec: Spec, value: unknown): boolean =>
+  spec.kind === 'number' &&
+  typeof value === 'number' &&
+  spec.max === undefined &&
+  spec.below === undefined &&
+  spec.integer === undefined &&
+  spec.oneOf === undefined &&
+  (spec.over !== undefined
+    ? value > spec.over && value < Number.POSITIVE_INFINITY
+    : value >= (spec.min ?? Number.NEGATIVE_INFINITY) && Number.isFinite(value))
+
 const isNumberWithin = (spec: NumberSpec, value: unknown): boolean =>
   value === null
     ? spec.orNone === true
@@ -166,33 +178,51 @@ export function fits(spec: Spec, value: unknown): boolean {
   }
 }
 
+interface Checked {
+  readonly name: string
+  readonly spec: Spec
+  /** Checks what is inside of it, where something is. */
+  readonly inside: ((value: unknown, place: string) => void) | null
+}
+
 /**
- * Checks every value of a set against its spec, cheaply enough for every call.
+ * What checks every value of a set against its spec; it is made once, so that it costs little at every call.
  *
- * @param prefix the place of the set in what it is part of, such as `phases[1].`
- * @throws InputError naming the input with its place, what was got and what is accepted
+ * @returns a check that throws InputError naming the input with its place, what was got and what is accepted
  */
-export function checkAll(specs: Specs, values: Record<string, unknown>, prefix = ''): void {
-  for (const name in specs) {
-    const spec = specs[name] as Spec
-    const value = values[name]
-    if (!fits(spec, value)) throw new InputError(prefix + name, value, describe(spec))
-    if (spec.kind === 'list') checkItems(prefix + name, spec.of, value as unknown[])
-    else if (spec.kind === 'record') checkAll(spec.of, value as Record<string, unknown>, `${prefix}${name}.`)
+export function checkOf(specs: Specs): (values: Record<string, unknown>, place?: string) => void {
+  const all = Object.entries(specs).map(([name, spec]): Checked => ({ name, spec, inside: insideOf(spec) }))
+  return (values, place = '') => {
+    for (let index = 0; index < all.length; index++) {
+      const { name, spec, inside } = all[index] as Checked
+      const value = values[name]
+      if (isPlainlyWithin(spec, value)) continue
+      if (!fits(spec, value)) throw new InputError(place + name, value, describe(spec))
+      inside?.(value, place + name)
+    }
   }
 }
 
-function checkItems(name: string, spec: Spec, items: unknown[]): void {
-  for (let i = 0; i < items.length; i++) {
-    const item = items[i]
-    if (!fits(spec, item)) throw new InputError(`${name}[${i}]`, item, describe(spec))
-    if (spec.kind === 'record') {
+function insideOf(spec: Spec): Checked['inside'] {
+  if (spec.kind === 'record') {
+    const check = checkOf(spec.of)
+    return (value, place) => check(value as Record<string, unknown>, `${place}.`)
+  }
+  if (spec.kind !== 'list') return null
+  const { of } = spec
+  const inside = insideOf(of)
+  return (value, place) => {
+    const items = value as unknown[]
+    for (let index = 0; index < items.length; index++) {
+      const item = items[index]
+      if (isPlainlyWithin(of, item)) continue
+      // The place is put together only when there is something to say.
+      if (!fits(of, item)) throw new InputError(`${place}[${index}]`, item, describe(of))
       try {
-        checkAll(spec.of, item as Record<string, unknown>)
+        inside?.(item, '')
       } catch (error) {
-        // The place is put together only when there is something to say.
         if (error instanceof InputError)
-          throw new InputError(`${name}[${i}].${error.input}`, error.got, error.takes)
+          throw new InputError(`${place}[${index}]${error.input}`, error.got, error.takes)
         throw error
       }
     }

@@ -83,7 +83,8 @@ function pointWith(share: number, { outside, density }: Law): number {
 /** With this many degrees of freedom a Student law is the normal one, as far as anyone can tell. */
 const ENDLESS = 1e7
 
-const known = new Map<string, number>()
+/** By degrees, then by confidence: asked for at every key stroke. */
+const known = new Map<number | null, Map<number, number>>()
 
 /**
  * How many standard uncertainties to each side hold a share of the cases: Student's for few readings, the normal
@@ -94,12 +95,12 @@ const known = new Map<string, number>()
  * @example coverageFactor(0.95, null) // 1.959964
  */
 export function coverageFactor(confidence: number, degrees: number | null): number {
-  const key = `${confidence} ${degrees}`
-  const found = known.get(key)
+  const ofDegrees = known.get(degrees) ?? new Map<number, number>()
+  const found = ofDegrees.get(confidence)
   if (found !== undefined) return found
   const law = degrees === null || degrees > ENDLESS ? NORMAL : student(degrees)
   const factor = pointWith(1 - confidence, law)
   if (known.size > 1000) known.clear()
-  known.set(key, factor)
+  known.set(degrees, ofDegrees.set(confidence, factor))
   return factor
 }

@@ -1,10 +1,11 @@
 import { InputError } from '../calculation/inputError'
-import type { OwnLimits } from '../document/axis'
+import type { Axis, OwnLimits } from '../document/axis'
 import { DIMENSIONS } from '../document/dimensions'
 import type { PartKind } from '../document/kinds'
 import type { Stage } from '../document/stages'
 import { say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
+import type { Reads } from './axisReads'
 import type { EvaluationContext } from './context'
 import { type Finding, type Measure, MOST_MARGIN, type Subject } from './finding'
 import { inputErrorWords } from './inputErrorWords'
@@ -20,8 +21,13 @@ export interface Judgement {
   /** The margin that drives are ranked by, where it is another: null leaves the check out. */
   rankMargin?: number | null
   limitKey?: string | null
-  sentence: string
+  /** What, compared with what, because of what; a function where it is worth putting together only when it is read. */
+  sentence: string | (() => string)
 }
+
+/** The sentence of a judgement, put together now. */
+export const inWords = ({ sentence }: Pick<Judgement, 'sentence'>): string =>
+  typeof sentence === 'string' ? sentence : sentence()
 
 export type Say = (value: number, quantity: QuantityKind, decimals?: number) => string
 
@@ -61,43 +67,24 @@ export const askFor = (missing: Missing): string =>
 /**
  * Judges one check of an axis.
  *
+ * @param axis the state that is judged
+ * @param reads what is noted of it while it is judged
  * @returns its finding; "not known yet" with what is missing when a figure cannot be had; null when the
  *   check does not apply to this axis
  */
-export function judgeCheck(t: EvaluationContext, check: ListedCheck): Finding | null {
-  const { value: judgement, reads } = t.watch(() => judgeOrAsk(t, check))
-  if (!judgement) return null
-  const restsOn: Finding['restsOn'] = []
-  for (const dimension of reads.dimensions)
-    restsOn.push({ dimension, provenance: t.axis.dimensions[dimension].provenance })
-  // Written out field by field: this runs for every check at every key stroke.
-  return {
-    checkId: check.checkId,
-    title: check.title,
-    subject: check.subject,
-    sheet: check.sheet,
-    stage: check.stage,
-    ofDrive: isOfDrive(check),
-    state: judgement.state,
-    figure: judgement.figure,
-    limit: judgement.limit,
-    // What is nothing at all of what is wanted has no end of use.
-    use: judgement.use === null ? null : Math.min(judgement.use, MOST_MARGIN),
-    margin: judgement.margin ?? null,
-    rankMargin: judgement.rankMargin === undefined ? (judgement.margin ?? null) : judgement.rankMargin,
-    limitKey: judgement.limitKey ?? null,
-    ownLimits: ownLimitsOf(t, judgement.limitKey),
-    sentence: judgement.sentence,
-    missing: judgement.missing ?? null,
-    because: [...reads.figures],
-    restsOn,
-  }
+export function judgeCheck(
+  t: EvaluationContext,
+  check: ListedCheck,
+  axis: Axis,
+  reads: Reads,
+): JudgedFinding | null {
+  const judgement = judgeOrAsk(t, check)
+  return judgement && new JudgedFinding(t, check, judgement, axis, reads)
 }
 
-const ownLimitsOf = (t: EvaluationContext, limitKey: string | null | undefined): OwnLimits | null =>
-  (limitKey && t.axis.limits[limitKey]) || null
+type Judged = Judgement & { missing?: Missing | null }
 
-function judgeOrAsk(t: EvaluationContext, check: Check): (Judgement & { missing?: Missing | null }) | null {
+function judgeOrAsk(t: EvaluationContext, check: Check): Judged | null {
   try {
     return check.judge(t, (value, quantity, decimals) => say(value, quantity, t.units, decimals))
   } catch (error) {
@@ -105,14 +92,132 @@ function judgeOrAsk(t: EvaluationContext, check: Check): (Judgement & { missing?
   }
 }
 
-function unknown(error: unknown, units: UnitSystem): Judgement & { missing: Missing | null } {
-  const nothing = { state: 'unknown' as const, figure: null, limit: null, use: null }
-  if (error instanceof NotKnown)
-    return { ...nothing, missing: error.missing, sentence: askFor(error.missing) }
+function unknown(error: unknown, units: UnitSystem): Judged {
+  if (error instanceof NotKnown) {
+    const { missing } = error
+    return {
+      state: 'unknown',
+      figure: null,
+      limit: null,
+      use: null,
+      missing,
+      sentence: () => askFor(missing),
+    }
+  }
   if (error instanceof InputError)
-    return { ...nothing, missing: null, sentence: inputErrorWords(error, units) }
+    return {
+      state: 'unknown',
+      figure: null,
+      limit: null,
+      use: null,
+      missing: null,
+      sentence: () => inputErrorWords(error, units),
+    }
   throw error
 }
+
+/** A finding whose words, and what stands behind it, are put together when somebody looks. */
+export class JudgedFinding implements Finding {
+  readonly state: Finding['state']
+  readonly use: number | null
+  readonly ownLimits: OwnLimits | null
+  private words: string | null = null
+
+  constructor(
+    private readonly t: EvaluationContext,
+    private readonly check: ListedCheck,
+    private readonly judgement: Judged,
+    private readonly axis: Axis,
+    private readonly reads: Reads,
+  ) {
+    const { state, use, limitKey } = judgement
+    this.state = state
+    // What is nothing at all of what is wanted has no end of use.
+    this.use = use === null ? null : Math.min(use, MOST_MARGIN)
+    this.ownLimits = (limitKey && t.ownLimits(limitKey)) || null
+  }
+
+  get checkId(): string {
+    return this.check.checkId
+  }
+  get title(): string {
+    return this.check.title
+  }
+  get subject(): Subject {
+    return this.check.subject
+  }
+  get sheet(): string {
+    return this.check.sheet
+  }
+  get stage(): Stage {
+    return this.check.stage
+  }
+  get ofDrive(): boolean {
+    return isOfDrive(this.check)
+  }
+  get figure(): Measure | null {
+    return this.judgement.figure
+  }
+  get limit(): Measure | null {
+    return this.judgement.limit
+  }
+  get margin(): number | null {
+    return this.judgement.margin ?? null
+  }
+  get rankMargin(): number | null {
+    const { rankMargin } = this.judgement
+    return rankMargin === undefined ? this.margin : rankMargin
+  }
+  get limitKey(): string | null {
+    return this.judgement.limitKey ?? null
+  }
+  get missing(): Missing | null {
+    return this.judgement.missing ?? null
+  }
+  get sentence(): string {
+    this.words ??= this.t.noting(this.reads, () => inWords(this.judgement))
+    return this.words
+  }
+  get because(): string[] {
+    return [...this.reads.figures.keys()]
+  }
+  get restsOn(): Finding['restsOn'] {
+    return this.reads.dimensions.map(dimension => ({
+      dimension,
+      provenance: this.axis.dimensions[dimension].provenance,
+    }))
+  }
+
+  /** The finding as plain data: as it is written, sent and compared. */
+  toJSON(): Finding {
+    const { checkId, title, subject, sheet, stage, ofDrive, state, figure, limit, use, margin } = this
+    const { rankMargin, limitKey, ownLimits, sentence, because, restsOn, missing } = this
+    return {
+      checkId,
+      title,
+      subject,
+      sheet,
+      stage,
+      ofDrive,
+      state,
+      figure,
+      limit,
+      use,
+      margin,
+      rankMargin,
+      limitKey,
+      ownLimits,
+      sentence,
+      because,
+      restsOn,
+      missing,
+    }
+  }
+}
+
+/** Findings as plain data, for what takes no more: a message to another thread. */
+export const plainFindings = (findings: readonly Finding[]): Finding[] =>
+  findings.map(finding => (finding instanceof JudgedFinding ? finding.toJSON() : finding))
 
 /** Whether a check is about the drive: all that is sized is, and what says so. */
 export const isOfDrive = ({ ofDrive, stage }: ListedCheck): boolean => ofDrive ?? stage === 'size'

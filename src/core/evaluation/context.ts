@@ -1,28 +1,37 @@
 import type { Calculation } from '../calculation/calculation'
-import type { Axis } from '../document/axis'
+import type { Axis, OwnLimits } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import type { PartKind } from '../document/kinds'
 import type { Catalogue, PartOf, PartsList } from '../document/parts/types'
 import type { Shop } from '../document/shop'
 import type { UnitSystem } from '../units/quantity'
-import { isOfDrive, judgeCheck, type ListedCheck } from './check'
+import {
+  type Figure,
+  meet,
+  type PartSet,
+  partsChanged,
+  Reads,
+  readDimension,
+  readerOf,
+  readLimit,
+  readWhole,
+} from './axisReads'
+import { isOfDrive, type JudgedFinding, judgeCheck, type ListedCheck } from './check'
 import { byUrgency, type Finding } from './finding'
+import { type LimitFacts, type Limits, limitsOf } from './limits'
 import { NotKnown } from './notKnown'
 
-/** One worked figure: which calculation, what went in and what came out. */
-export interface Figure {
-  calculation: string
-  inputs: Record<string, unknown>
-  outputs: Record<string, unknown>
-}
-
-interface Reads {
-  dimensions: Set<DimensionKey>
-  figures: Set<string>
-}
-const noReads = (): Reads => ({ dimensions: new Set(), figures: new Set() })
-
 type Work<T> = (context: EvaluationContext) => T
+
+/** What was worked out, or why it could not be, with what was read for it. */
+type Known = { reads: Reads } & (
+  | { value: unknown; error?: undefined }
+  | { value?: undefined; error: unknown }
+)
+interface Judged {
+  finding: JudgedFinding | null
+  reads: Reads
+}
 
 const NO_CHECKS: ReadonlyMap<string, ListedCheck> = new Map()
 
@@ -30,29 +39,71 @@ const NO_CHECKS: ReadonlyMap<string, ListedCheck> = new Map()
  * One state of an axis with everything that is worked out for it, each thing once: figures, and findings by the name of
  * their check or all of them. It goes to checks, drawings, what lies on the drive line, paper and the shell alike.
  *
- * `watch` runs a piece of work and tells which dimensions were read and which figures were worked out for
- * it, also those that an earlier piece of work had already worked out.
+ * It takes note of the parts of the axis that each check and each remembered figure reads: `next` takes over all whose parts
+ * are still the same objects.
  */
 export class EvaluationContext {
-  readonly figures: Record<string, Figure> = {}
-  private readonly memo = new Map<Work<unknown>, { value: unknown; reads: Reads }>()
-  private readonly judged = new Map<string, Finding | null>()
-  private sorted: Finding[] | null = null
-  private open: Reads = noReads()
+  /** What was worked out without being remembered. */
+  private readonly besides = new Reads()
+  private readonly memo = new Map<Work<unknown>, Known>()
+  private readonly judged = new Map<string, Judged>()
+  /** What is taken over of an earlier state when it is asked for: all that read nothing of what has changed since. */
+  private earlier: { context: EvaluationContext; changed: PartSet } | null = null
+  private sorted: { findings: Finding[]; reads: Reads } | null = null
+  private readonly log: { open: Reads | null } = { open: null }
+  private readonly reader: Axis
 
-  /** @param checks those that this axis is held to; a context for figures alone needs none */
+  /**
+   * @param state the axis as it stands
+   * @param checks those that this axis is held to; a context for figures alone needs none
+   */
   constructor(
-    readonly axis: Axis,
+    private readonly state: Axis,
     readonly catalogue: Catalogue,
     readonly units: UnitSystem = 'mm',
-    private readonly checks = NO_CHECKS,
-  ) {}
+    readonly checks = NO_CHECKS,
+  ) {
+    this.reader = readerOf(state, this.log)
+  }
+
+  /**
+   * The axis. While something is worked out or judged, what is read of it is noted: then it can be read, but neither spread
+   * nor gone through; `whole` can.
+   */
+  get axis(): Axis {
+    return this.log.open ? this.reader : this.state
+  }
+
+  /** The axis for what needs all of it, whatever it holds: it is worked out anew at every change. */
+  get whole(): Axis {
+    readWhole(this.log.open)
+    return this.state
+  }
+
+  /** Every worked figure by its name. */
+  get figures(): Record<string, Figure> {
+    this.takeAllOver()
+    const all = new Reads()
+    all.join(this.besides)
+    for (const { reads } of this.memo.values()) all.join(reads)
+    for (const { reads } of this.judged.values()) all.join(reads)
+    return Object.fromEntries(all.figures)
+  }
 
   dimension(key: DimensionKey): number {
-    this.open.dimensions.add(key)
-    const { value } = this.axis.dimensions[key]
+    const { value } = readDimension(this.axis, key, this.log.open)
     if (value === null) throw new NotKnown({ dimension: key })
     return value
+  }
+
+  /** The limits that the builder has set in place of the usual ones. */
+  ownLimits(key: string): OwnLimits | undefined {
+    return readLimit(this.state, key, this.log.open)
+  }
+
+  /** What a check is held to here. */
+  limits(facts: LimitFacts): Limits {
+    return limitsOf(this.ownLimits(facts.key), facts)
   }
 
   /** Tools and stock at hand. */
@@ -71,37 +122,73 @@ export class EvaluationContext {
   /** Runs a calculation under a name, so that its working can be shown. */
   figure<I, O>(name: string, calculate: Calculation<I, O>, inputs: I): O {
     const outputs = calculate(inputs)
-    this.figures[name] = {
+    const reads = this.log.open ?? this.besides
+    reads.add(name, {
       calculation: calculate.id,
       inputs: inputs as Record<string, unknown>,
       outputs: outputs as Record<string, unknown>,
-    }
-    this.open.figures.add(name)
+    })
     return outputs
   }
 
   /** Works something out the first time it is asked for; the function itself is what it is known by. */
   remember<T>(work: Work<T>): T {
-    const known = this.memo.get(work)
-    if (known) {
-      this.join(known.reads)
-      return known.value as T
+    let known = this.memo.get(work) ?? this.takenOver(work)
+    if (known) this.log.open?.join(known.reads)
+    else {
+      const reads = new Reads()
+      known = this.tried(work, reads)
+      this.memo.set(work, known)
     }
-    const { value, reads } = this.watch(() => work(this))
-    this.memo.set(work, { value, reads })
-    return value
+    if (known.error !== undefined) throw known.error
+    return known.value as T
   }
 
-  /** Runs work and tells what it read; also when it fails, the reads count for whoever asked. */
-  watch<T>(work: () => T): { value: T; reads: Reads } {
-    const outer = this.open
-    const reads = noReads()
-    this.open = reads
+  private takenOver(work: Work<unknown>): Known | undefined {
+    const known = this.earlier?.context.memo.get(work)
+    if (!known || meet(known.reads.parts, this.earlier?.changed as PartSet)) return undefined
+    this.memo.set(work, known)
+    return known
+  }
+
+  private judgedBefore(checkId: string): Judged | undefined {
+    const { earlier } = this
+    const known = earlier?.context.judged.get(checkId)
+    // What the words of a finding read is known once they are made.
+    known?.finding?.sentence
+    if (!known || meet(known.reads.parts, earlier?.changed as PartSet)) return undefined
+    if (this.checks.get(checkId) !== earlier?.context.checks.get(checkId)) return undefined
+    this.judged.set(checkId, known)
+    return known
+  }
+
+  /** Takes over what is left of the earlier state, and lets go of it. */
+  private takeAllOver() {
+    const { earlier } = this
+    if (!earlier) return
+    for (const work of earlier.context.memo.keys()) this.memo.get(work) ?? this.takenOver(work)
+    for (const checkId of earlier.context.judged.keys())
+      this.judged.get(checkId) ?? this.judgedBefore(checkId)
+    this.earlier = null
+  }
+
+  private tried(work: Work<unknown>, reads: Reads): Known {
     try {
-      return { value: work(), reads }
+      return { value: this.noting(reads, () => work(this)), error: undefined, reads }
+    } catch (error) {
+      return { value: undefined, error, reads }
+    }
+  }
+
+  /** Runs work and notes what it reads; also when it fails, that counts for whoever asked. */
+  noting<T>(reads: Reads, work: () => T): T {
+    const outer = this.log.open
+    this.log.open = reads
+    try {
+      return work()
     } finally {
-      this.open = outer
-      this.join(reads)
+      this.log.open = outer
+      outer?.join(reads)
     }
   }
 
@@ -111,12 +198,16 @@ export class EvaluationContext {
    * @throws Error when this context holds no such check
    */
   finding(checkId: string): Finding | null {
-    const known = this.judged.get(checkId)
-    if (known !== undefined) return known
+    const known = this.judged.get(checkId) ?? this.judgedBefore(checkId)
+    if (known) {
+      this.log.open?.join(known.reads)
+      return known.finding
+    }
     const check = this.checks.get(checkId)
     if (!check) throw new Error(`finding: got ${checkId}, takes one of ${[...this.checks.keys()].join(', ')}`)
-    const finding = judgeCheck(this, check)
-    this.judged.set(checkId, finding)
+    const reads = new Reads()
+    const finding = this.noting(reads, () => judgeCheck(this, check, this.state, reads))
+    this.judged.set(checkId, { finding, reads })
     return finding
   }
 
@@ -132,31 +223,29 @@ export class EvaluationContext {
 
   /** Every finding, worst first; checks that do not apply are left out. */
   get findings(): Finding[] {
-    if (!this.sorted) {
-      const all: Finding[] = []
-      for (const checkId of this.checks.keys()) {
-        const finding = this.finding(checkId)
-        if (finding) all.push(finding)
-      }
-      this.sorted = byUrgency(all)
+    if (this.sorted) this.log.open?.join(this.sorted.reads)
+    else {
+      const reads = new Reads()
+      const findings = this.noting(reads, () => this.findingsOf(() => true))
+      this.sorted = { findings: byUrgency(findings), reads }
     }
-    return this.sorted
+    return this.sorted.findings
   }
 
-  /** Works something out of this axis with other readings: what that reads and works out counts as this one's. */
-  aside<T>(axis: Axis, name: string, work: Work<T>): T {
-    const other = this.with(axis)
-    const reads = noReads()
-    other.open = reads
+  /**
+   * Works something out of this axis with other readings: what that reads and works out counts as this one's.
+   *
+   * @param change makes each part of the other axis of the same part of this one, and of nothing else
+   */
+  aside<T>(change: (axis: Axis) => Axis, name: string, work: Work<T>): T {
+    const other = this.with(change(this.state))
+    const reads = new Reads()
     try {
-      return work(other)
+      return other.noting(reads, () => work(other))
     } finally {
-      for (const dimension of reads.dimensions) this.open.dimensions.add(dimension)
-      for (const figure of reads.figures) {
-        const own = `${name}.${figure}`
-        this.figures[own] = other.figures[figure] as Figure
-        this.open.figures.add(own)
-      }
+      const own = this.log.open ?? this.besides
+      own.joinParts(reads)
+      for (const [figure, worked] of reads.figures) own.add(`${name}.${figure}`, worked)
     }
   }
 
@@ -165,21 +254,32 @@ export class EvaluationContext {
     return new EvaluationContext(axis, this.catalogue, this.units, this.checks)
   }
 
+  /**
+   * The next state of the axis, or another that was made of it: every figure and finding whose parts are the same is taken
+   * over, only the others are worked out when they are asked for.
+   *
+   * @param checks those that it is held to, where they are others
+   */
+  next(axis: Axis, checks = this.checks): EvaluationContext {
+    if (axis === this.state && checks === this.checks) return this
+    const next = new EvaluationContext(axis, this.catalogue, this.units, checks)
+    this.takeAllOver()
+    next.earlier = { context: this, changed: partsChanged(this.state, axis) }
+    return next
+  }
+
   /** Findings about the drive and the parts it is made of alone: what a search and a choice of parts go by. */
   get driveFindings(): Finding[] {
+    return this.findingsOf(isOfDrive)
+  }
+
+  private findingsOf(is: (check: ListedCheck) => boolean): Finding[] {
     const found: Finding[] = []
     for (const [checkId, check] of this.checks) {
-      const finding = isOfDrive(check) ? this.finding(checkId) : null
+      const finding = is(check) ? this.finding(checkId) : null
       if (finding) found.push(finding)
     }
     return found
-  }
-
-  private join(reads: Reads) {
-    const { dimensions, figures } = this.open
-    // Asking for the size first is cheaper than an iterator that has nothing to give: most reads are few.
-    if (reads.dimensions.size) for (const key of reads.dimensions) dimensions.add(key)
-    if (reads.figures.size) for (const name of reads.figures) figures.add(name)
   }
 }
 

@@ -1,8 +1,9 @@
-import type { Axis, OwnLimits } from '../document/axis'
+import type { OwnLimits } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import type { Provenance } from '../document/kinds'
 import type { Stage } from '../document/stages'
 import type { QuantityKind } from '../units/quantity'
+import type { EvaluationContext } from './context'
 import { type LimitFacts, type Limits, limitsOf } from './limits'
 import type { Missing } from './notKnown'
 
@@ -99,11 +100,11 @@ export const MOST_MARGIN = 1000
 
 /** The state of a figure against the limits that an axis is held to, and how many times over the holding one it stands. */
 export function standing(
-  axis: Axis,
+  t: Pick<EvaluationContext, 'ownLimits'>,
   facts: LimitFacts,
   ratio: number,
 ): Pick<Finding, 'margin' | 'limitKey'> & { state: GradedState } {
-  const limits = limitsOf(axis, facts)
+  const limits = limitsOf(t.ownLimits(facts.key), facts)
   const margin = limits.sense === 'at-most' ? limits.holds / ratio : ratio / limits.holds
   return {
     limitKey: facts.key,

@@ -1,5 +1,4 @@
-import type { Axis } from '../document/axis'
-import { OWN_LIMITS } from '../document/axis'
+import { OWN_LIMITS, type OwnLimits } from '../document/axis'
 import type { QuantityKind } from '../units/quantity'
 
 /** Where a check stops to hold, and where being close ends; beyond that it fails. */
@@ -44,11 +43,10 @@ export function limitsProblem(
 }
 
 /**
- * What a check is held to on an axis: the usual limits, or those that the builder has set.
+ * What a check is held to: the limits that the builder has set, or the usual ones.
  *
- * @example limitsOf(axis, LIMITS['screw.buckling']) // { sense: 'at-most', holds: 0.8, close: 1, … }
+ * @param own those of `axis.limits[facts.key]`
+ * @example limitsOf(undefined, LIMITS['screw.buckling']) // { sense: 'at-most', holds: 0.8, close: 1, … }
  */
-export function limitsOf(axis: Pick<Axis, 'limits'>, facts: LimitFacts): Limits {
-  const own = axis.limits[facts.key]
-  return own ? { sense: facts.sense, holds: own.holds, close: own.close } : facts
-}
+export const limitsOf = (own: OwnLimits | undefined, facts: LimitFacts): Limits =>
+  own ? { sense: facts.sense, holds: own.holds, close: own.close } : facts

@@ -14,10 +14,11 @@ export function atMost(
   facts: LimitFacts,
   figure: Measure,
   limit: Measure,
-  sentence: string,
+  sentence: Judgement['sentence'],
 ): Judgement {
   const use = figure.value / limit.value
-  return { ...standing(t.axis, facts, use), figure, limit, use, sentence }
+  const { state, margin, limitKey } = standing(t, facts, use)
+  return { state, margin, limitKey, figure, limit, use, sentence }
 }
 
 /** A finding whose figure must reach what is wanted. */
@@ -26,11 +27,13 @@ export function atLeast(
   facts: LimitFacts,
   figure: Measure,
   wanted: Measure,
-  sentence: string,
+  sentence: Judgement['sentence'],
 ): Judgement {
-  const ratio = figure.value / wanted.value
+  const { state, margin, limitKey } = standing(t, facts, figure.value / wanted.value)
   return {
-    ...standing(t.axis, facts, ratio),
+    state,
+    margin,
+    limitKey,
     figure,
     limit: wanted,
     use: wanted.value / figure.value,
@@ -51,7 +54,7 @@ export const livesAtLeast = (
   facts: LimitFacts,
   hours: number,
   wantedHours: number,
-  sentence: string,
+  sentence: Judgement['sentence'],
 ): Judgement => ({
   ...atLeast(t, facts, measure(hours, 'hours'), measure(wantedHours, 'hours'), sentence),
   figure: measure(Math.min(hours, LONGEST_LIFE_HOURS), 'hours'),

@@ -67,9 +67,9 @@ export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
   const { frictionN, maxN } = forces(t)
   const inclineDeg = t.dimension('inclineDeg')
   return {
-    holds: each(key => limitsOf(axis, LIMITS[key]).holds),
+    holds: each(key => limitsOf(axis.limits[key], LIMITS[key]).holds),
     fails: each(key => {
-      const { sense, holds, close } = limitsOf(axis, LIMITS[key])
+      const { sense, holds, close } = limitsOf(axis.limits[key], LIMITS[key])
       return (sense === 'at-most' ? holds / close : close / holds) * (1 - TOLERANCE)
     }),
     screws: axis.drive.screws,

@@ -1,6 +1,6 @@
 import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
-import type { ListedCheck } from '../evaluation/check'
+import { type ListedCheck, plainFindings } from '../evaluation/check'
 import { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
 import type { UnitSystem } from '../units/quantity'
@@ -36,4 +36,6 @@ export const evaluateAxis = (axis: Axis, catalogue: Catalogue, units: UnitSystem
 
 /** What an axis is found to be in the stages whose checks come later, for a screen that does not have them yet. */
 export const laterFindings = (axis: Axis, catalogue: Catalogue, units: UnitSystem): Finding[] =>
-  evaluateAxis(axis, catalogue, units).findings.filter(({ sheet }) => Object.hasOwn(LATER, sheet))
+  plainFindings(
+    evaluateAxis(axis, catalogue, units).findings.filter(({ sheet }) => Object.hasOwn(LATER, sheet)),
+  )

@@ -58,10 +58,11 @@ export function judgeParts(
   kind: PartKind,
   units: UnitSystem,
 ): PartVerdict[] {
-  const before = evaluateAxis(axis, catalogue, units).driveFindings
+  const now = evaluateAxis(axis, catalogue, units)
+  const before = now.driveFindings
   const judged = [...catalogue[kind].keys()].map(partId => {
     const taken = changedAxis(axis, draft => putPart(draft, kind, partId))
-    const drive = byUrgency(evaluateAxis(taken, catalogue, units).driveFindings)
+    const drive = byUrgency(now.next(taken).driveFindings)
     const worst = worstState(drive) ?? 'unknown'
     const worstOnes = drive.filter(({ state }) => state === worst)
     const count = (state: State) => drive.filter(one => one.state === state).length

@@ -592,7 +592,7 @@ describe('screws', () => {
   test('the working is that of the joint that is shown: the wrong one, else the one least engaged', () => {
     const deep = { ...joint, threadDepthMm: 40, blind: false, label: 'Deep' }
     const worked = (joints: BoltedJoint[]) => {
-      const { figures, findings } = evaluateAxis(axisWith({}, { joints }), CATALOGUE, 'mm')
+      const { findings, figures } = evaluateAxis(axisWith({}, { joints }), CATALOGUE, 'mm')
       const { because = [] } = findings.find(({ checkId }) => checkId === 'room.joints') ?? {}
       expect(because).toContain('jointLength')
       return figures.joint

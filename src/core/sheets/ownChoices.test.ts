@@ -90,7 +90,7 @@ describe('limits of checks', () => {
       const { holds, close, of } = LIMITS[key]
       expect({ key, problem: limitsProblem(LIMITS[key], holds, close) }).toEqual({ key, problem: null })
       expect({ key, said: LIMIT_REASONS[key].length > 30 && of.length > 10 }).toEqual({ key, said: true })
-      expect(limitsOf(axisOf(job), LIMITS[key])).toMatchObject({ holds, close })
+      expect(limitsOf(axisOf(job).limits[key], LIMITS[key])).toMatchObject({ holds, close })
     }
     expect(limitWords(LIMITS['axis.handwheel'], LIMITS['axis.handwheel'], 'inch')).toBe(
       'holds up to 6.7 lbf, close up to 13.5 lbf',

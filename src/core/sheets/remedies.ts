@@ -31,7 +31,9 @@ const FINDERS = new Map<string, readonly RemedyFinder[]>(
  */
 export function remediesFor(axis: Axis, catalogue: Catalogue, units: UnitSystem, checkId: CheckId): Remedy[] {
   const context = evaluateAxis(axis, catalogue, units)
-  const after = (change: Recipe) => context.with(changedAxis(axis, change))
+  // Judged in full first: then each trial takes over all that it does not change.
+  context.findings
+  const after = (change: Recipe) => context.next(changedAxis(axis, change))
   return (FINDERS.get(checkId) ?? []).flatMap(find =>
     find({ context, checkId, after }).flatMap(({ change, label, cost, done }): Remedy[] => {
       const tried = after(change)

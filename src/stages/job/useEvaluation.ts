@@ -25,13 +25,11 @@ export function useTask(axis: Axis): AxisTask {
   return useMemo(() => ({ axis, ownParts, shop, units }), [axis, ownParts, shop, units])
 }
 
-interface Judged {
-  checks: typeof FIRST_CHECKS
-  catalogue: Catalogue
-  units: UnitSystem
-  evaluation: Evaluation
-}
-const evaluations = new WeakMap<Axis, Judged>()
+/** By the state of an axis; and the latest of each axis, of which the next state takes over what has not changed. */
+const evaluations = new WeakMap<Axis, Evaluation>()
+const latest = new Map<string, Evaluation>()
+/** Axes of a job or two: others are judged afresh. */
+const MOST_KEPT = 24
 
 /**
  * The evaluation of an axis, one for each state of it: it remembers what was worked out, for all who ask. It has the checks
@@ -40,10 +38,15 @@ const evaluations = new WeakMap<Axis, Judged>()
 export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation {
   const checks = laterNow()?.checks ?? FIRST_CHECKS
   const known = evaluations.get(axis)
-  if (known?.catalogue === catalogue && known.units === units && known.checks === checks)
-    return known.evaluation
-  const evaluation = new EvaluationContext(axis, catalogue, units, checks) as Evaluation
-  evaluations.set(axis, { checks, catalogue, units, evaluation })
+  const before = known ?? latest.get(axis.id)
+  const isAlike = before?.catalogue === catalogue && before.units === units
+  if (known && isAlike && known.checks === checks) return known
+  const evaluation = (
+    isAlike ? before.next(axis, checks) : new EvaluationContext(axis, catalogue, units, checks)
+  ) as Evaluation
+  evaluations.set(axis, evaluation)
+  if (latest.size >= MOST_KEPT && !latest.has(axis.id)) latest.clear()
+  latest.set(axis.id, evaluation)
   return evaluation
 }
 
@@ -59,19 +62,21 @@ export function useSettledEvaluation(): Evaluation {
   return evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
 }
 
-/**
- * Every finding of the axis when the typing rests, worst first: those whose checks are not here are judged beside the
- * screen and come after the others.
- */
-export function useFindings(): Finding[] {
-  const { axis, findings } = useSettledEvaluation()
-  const { ownParts, shop, units } = useTask(axis)
+/** What the checks find that are not here yet, as they are judged beside the screen when the typing rests. */
+function useLaterFindings(): Finding[] | null {
   const isHere = useLater() !== null
+  const task = useTask(useSettledAxis())
   const ask = useCallback(async () => {
     const { askJudge } = await import('@/workers/client')
-    return askJudge(judge => judge.later({ axis, ownParts, shop, units }))
-  }, [axis, ownParts, shop, units])
-  const later = useAnswer(isHere ? null : ask, axis.id)
+    return askJudge(judge => judge.later(task))
+  }, [task])
+  return useAnswer(isHere ? null : ask, task.axis.id)
+}
+
+/** Every finding of the axis as it stands, worst first. */
+export function useFindings(): Finding[] {
+  const { findings } = useEvaluation()
+  const later = useLaterFindings()
   return useMemo(() => (later ? byUrgency([...findings, ...later]) : findings), [findings, later])
 }
 

@@ -29,7 +29,7 @@ export function LimitDialog({ limitKey, title, onClose }: Props) {
   const units = useUnits()
   const edit = useEdit()
   const facts = LIMITS[limitKey]
-  const { holds, close } = limitsOf(axisNow(), facts)
+  const { holds, close } = limitsOf(axisNow().limits[facts.key], facts)
   const put = (limits: OwnLimits | null) => {
     edit(setLimits(axisNow(), facts, title, limits, units))
     onClose()

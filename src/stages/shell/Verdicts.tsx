@@ -17,8 +17,8 @@ import type { Place } from '../job/address'
 import { useEdit, useJobContext, useUnits } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
 import { PlaceLink, placeLink } from '../job/PlaceLink'
-import { useAxisNow } from '../job/useAxis'
-import { useEvaluation, useFindings, useSettledEvaluation, useTask } from '../job/useEvaluation'
+import { useAxisNow, useSettledAxis } from '../job/useAxis'
+import { useEvaluation, useFindings, useTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
 
 const LimitDialog = dynamic(() => import('./LimitDialog').then(module => module.LimitDialog), { ssr: false })
@@ -33,19 +33,18 @@ interface Props {
 
 /**
  * The verdicts of the axis: those of the sheet in hand and of its stage in full, the rest in a line each; what holds is
- * folded, and what is not known yet stands by what it waits for. Where each stands follows when the typing rests, so that
- * none jumps away under the eye. What those of the sheet in hand say follows at once, and the others when the typing
- * rests; on a sheet without verdicts of its own all follow at once, for they are its answer.
+ * folded, and what is not known yet stands by what it waits for. What each says follows every key; where it stands follows
+ * when the typing rests, so that none jumps away under the eye.
  */
 export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
-  const settled = useSettledEvaluation()
-  const { axis } = settled
+  const axis = useSettledAxis()
   const findings = useFindings()
+  const placed = usePlaced(findings, axis)
   const units = useUnits()
   const [working, setWorking] = useState<string | null>(null)
   const [limited, setLimited] = useState<string | null>(null)
   const [opened, setOpened] = useState<string | null>(null)
-  const groups = useMemo(() => verdictGroups(findings, sheet, stage), [findings, sheet, stage])
+  const groups = useMemo(() => verdictGroups(placed, sheet, stage), [placed, sheet, stage])
   const found = (id: string) => findings.find(({ checkId }) => checkId === id)
   const openedState = opened === null ? null : found(opened)?.state
   const mendable = openedState === 'fails' || openedState === 'close'
@@ -89,22 +88,21 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
   )
   const limitedFinding = limited === null ? null : found(limited)
   const nothingHere = groups.sheet.open.length + groups.sheet.holds.length === 0
-  const Others = nothingHere ? AtOnce : AtRest
   return (
     <section aria-label="Verdicts of this axis" className={styles.list}>
       <h2 className={styles.heading}>Verdicts</h2>
       {!nothingHere && <h3 className={styles.near}>Of this sheet</h3>}
-      <AtOnce group={groups.sheet} each={card} />
+      <Group group={groups.sheet} each={card} />
       {groups.stage.open.length + groups.stage.holds.length > 0 && (
         <h3 className={styles.near}>
           {nothingHere ? STAGE_WORDS[stage].label : `Else under ${STAGE_WORDS[stage].label}`}
         </h3>
       )}
-      <Others group={groups.stage} each={card} />
+      <Group group={groups.stage} each={card} />
       {groups.rest.open.length + groups.rest.holds.length > 0 && (
         <h3 className={styles.near}>The rest of axis {axis.name}</h3>
       )}
-      <Others group={groups.rest} each={line} as="ul" />
+      <Group group={groups.rest} each={line} as="ul" />
       {groups.waiting.length > 0 && (
         <>
           <h3 className={styles.near}>
@@ -141,7 +139,7 @@ interface GroupProps {
 }
 
 /** The findings of a group in their order: what needs a look, then what holds, folded. */
-function AtRest({ group: { open, holds }, each, as: List = Fragment }: GroupProps) {
+function Group({ group: { open, holds }, each, as: List = Fragment }: GroupProps) {
   return (
     <>
       {open.length > 0 && <List>{open.map(each)}</List>}
@@ -150,14 +148,6 @@ function AtRest({ group: { open, holds }, each, as: List = Fragment }: GroupProp
       </Fold>
     </>
   )
-}
-
-/** A group with what its findings say now. */
-function AtOnce({ group, ...rest }: GroupProps) {
-  const live = useEvaluation()
-  const now = (of: readonly Finding[]) =>
-    of.flatMap(one => (live.isHeldTo(one.checkId) ? (live.finding(one.checkId as CheckId) ?? []) : one))
-  return <AtRest group={{ open: now(group.open), holds: now(group.holds) }} {...rest} />
 }
 
 /** The working of a finding as it stands now. */
@@ -201,6 +191,19 @@ function WaitingLine({ waiting, place, onGone }: { waiting: Waiting; place: Plac
       </p>
     </li>
   )
+}
+
+/** Findings in the order in which they stood when the typing last rested, or when one came or went. */
+function usePlaced(findings: Finding[], atRest: Axis): Finding[] {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what they say may change without their moving
+  const places = useMemo(
+    () => new Map(findings.map(({ checkId }, index) => [checkId, index])),
+    [atRest, findings.length],
+  )
+  return useMemo(() => {
+    const placeOf = ({ checkId }: Finding) => places.get(checkId) ?? places.size
+    return findings.toSorted((a, b) => placeOf(a) - placeOf(b))
+  }, [findings, places])
 }
 
 /** Applies a remedy and says so, with the one click that takes just that back, whatever was done since. */

@@ -18,7 +18,7 @@ export const against = (
   state: State,
   quantity: QuantityKind,
   [figure, limit, expanded]: readonly [figure: number, limit: number, expanded?: number],
-  sentence: string,
+  sentence: Judgement['sentence'],
 ): Judgement => ({
   state,
   figure: { value: figure, quantity, ...(expanded !== undefined && { expanded }) },

@@ -1,5 +1,5 @@
 import type { Axis } from '../../document/axis'
-import type { Check, Judgement } from '../../evaluation/check'
+import { type Check, inWords, type Judgement } from '../../evaluation/check'
 import type { State } from '../../evaluation/finding'
 import { noAdvice } from './judging'
 import { type Round, SCREWS, type WhichScrew } from './rounds'
@@ -13,7 +13,7 @@ const isOfOther = (row: unknown, screw: WhichScrew) =>
   typeof row === 'object' && row !== null && 'screw' in row && row.screw === otherThan(screw)
 
 /** The axis with the rounds of one of its screws alone. */
-export const axisOfScrew = (axis: Axis, screw: WhichScrew): Axis =>
+export const axisOfScrew = <T extends Partial<Axis>>(axis: T, screw: WhichScrew): T =>
   Object.fromEntries(
     Object.entries(axis).map(([key, value]) => [
       key,
@@ -21,7 +21,7 @@ export const axisOfScrew = (axis: Axis, screw: WhichScrew): Axis =>
         ? value.filter(row => !isOfOther(row, screw))
         : value,
     ]),
-  ) as unknown as Axis
+  ) as T
 
 /** Rounds as if each screw had them: judged so, an axis of two screws says what those of one say. */
 export const onBothScrews = <R extends Round>(rounds: readonly R[]): R[] =>
@@ -43,7 +43,14 @@ export const eachScrew =
     if (t.axis.drive.screws !== 2 || rounds.length === 0) return judge(t, say)
     const judged = SCREWS.flatMap(screw => {
       if (!rounds.some(round => round.screw === screw)) return []
-      const judgement = t.aside(axisOfScrew(t.axis, screw), screw, of => judge(of, say))
+      const judgement = t.aside(
+        axis => axisOfScrew(axis, screw),
+        screw,
+        of => {
+          const found = judge(of, say)
+          return found && { ...found, sentence: inWords(found) }
+        },
+      )
       return judgement ? [{ screw, judgement }] : []
     }).toSorted((a, b) => urgency(a.judgement) - urgency(b.judgement))
     const [worse, better] = judged

@@ -12,14 +12,18 @@ export const nutReach = remembered((t: EvaluationContext) => {
 })
 
 /** The travel that is left, from the survey, the nut and what is chosen to make room. */
-export const travel = remembered((t: EvaluationContext) =>
-  t.figure('travel', travelBudget, {
+export const travel = remembered((t: EvaluationContext) => {
+  const { recessFixedMm, recessFarMm, safetyFixedMm, safetyFarMm } = t.axis.recesses
+  return t.figure('travel', travelBudget, {
     supportSpanMm: t.dimension('supportSpanMm'),
     wayTravelMm: t.dimension('wayTravelMm'),
     ...nutReach(t),
-    ...t.axis.recesses,
-  }),
-)
+    recessFixedMm,
+    recessFarMm,
+    safetyFixedMm,
+    safetyFarMm,
+  })
+})
 
 /** Where the bracket face stands at the two ends of what the screw allows, from the fixed block's face. */
 export const nutRange = remembered((t: EvaluationContext) => {

@@ -32,24 +32,29 @@ export const BLOCK_CHECKS = defineChecks({
         return {
           ...figures,
           state: 'fails',
-          sentence:
+          sentence: () =>
             differMm > 0
               ? `The spacer between the outer rings is ${say(differMm, 'length')} longer than the one between the inner rings: the locknut crushes the pair. Grind both to one length, together.`
               : `The spacer between the inner rings is ${say(-differMm, 'length')} longer than the one between the outer rings: the pair stays loose. Grind both to one length, together.`,
         }
       if (verdict === 'clamps')
-        return { ...figures, state: 'holds', sentence: `${stands}, ${band}: it clamps the outer rings.` }
+        return {
+          ...figures,
+          state: 'holds',
+          sentence: () => `${stands}, ${band}: it clamps the outer rings.`,
+        }
       const absurdly = notMeant('cover', proudMm - targetProudMm, 'The cover would stand off by', say)
       if (absurdly) return absurdly
       if (verdict === 'too-proud')
         return {
           ...figures,
           state: 'fails',
-          sentence: `${stands}, ${band}: it would bend. ${
-            block.coverShimMm > 0
-              ? 'Take shims out from under the spigot.'
-              : `Take ${say(proudMm - targetProudMm, 'length')} off the spigot of the cover.`
-          }`,
+          sentence: () =>
+            `${stands}, ${band}: it would bend. ${
+              block.coverShimMm > 0
+                ? 'Take shims out from under the spigot.'
+                : `Take ${say(proudMm - targetProudMm, 'length')} off the spigot of the cover.`
+            }`,
         }
       const absurd = notMeant('cover', shimMm, 'Under the spigot would go', say)
       if (absurd) return absurd
@@ -57,11 +62,12 @@ export const BLOCK_CHECKS = defineChecks({
       return {
         ...figures,
         state: shims ? 'close' : 'fails',
-        sentence: `${stands}, ${band}: the outer rings are loose. ${
-          shims
-            ? `Shim under the spigot, onto the outer ring, with ${shims.map(um).join(' + ')}.`
-            : `Shim ${um(shimMm)} under the spigot: the stock at hand does not make that.`
-        }`,
+        sentence: () =>
+          `${stands}, ${band}: the outer rings are loose. ${
+            shims
+              ? `Shim under the spigot, onto the outer ring, with ${shims.map(um).join(' + ')}.`
+              : `Shim ${um(shimMm)} under the spigot: the stock at hand does not make that.`
+          }`,
       }
     },
   },

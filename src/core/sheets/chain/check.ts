@@ -25,7 +25,7 @@ export const CHAIN_CHECKS = defineChecks({
         figure: { value: probabilityWithin, quantity: 'share' },
         limit: { value: MACHINE_TO_SIZE_FROM, quantity: 'share' },
         use: null,
-        sentence:
+        sentence: () =>
           advice === 'machine-to-size'
             ? `${comesTo}. Make the parts to size.`
             : `${comesTo}. Leave it adjustable: slots or shims over ${say(adjustmentRangeMm, 'length')}.`,

@@ -50,9 +50,9 @@ const ofCircle =
     const figures = [atIt(umPerM), atIt(limitUmPerM), atIt(found.uncertainUmPerM)] as const
     switch (told(umPerM, found.uncertainUmPerM, limitUmPerM)) {
       case 'within':
-        return against('holds', 'smallLength', figures, `${said}.`)
+        return against('holds', 'smallLength', figures, () => `${said}.`)
       case 'beyond':
-        return against('fails', 'smallLength', figures, `${said}: ${mend}`)
+        return against('fails', 'smallLength', figures, () => `${said}: ${mend}`)
       case 'cannot-tell':
         return noAdvice(`${said}: these readings cannot tell. ${narrow}`)
     }
@@ -97,9 +97,14 @@ export const CIRCLE_CHECKS = defineChecks({
       const said = `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over a side of ${say(sideMm, 'length', 0)}, against ${small(acceptedUmPerM)} accepted there`
       switch (told(umPerM, uncertainUmPerM, acceptedUmPerM)) {
         case 'within':
-          return against('holds', 'smallLength', figures, `${said}.`)
+          return against('holds', 'smallLength', figures, () => `${said}.`)
         case 'beyond':
-          return against('fails', 'smallLength', figures, `${said}: ${leaning(t.axis.name, round, umPerM)}`)
+          return against(
+            'fails',
+            'smallLength',
+            figures,
+            () => `${said}: ${leaning(t.axis.name, round, umPerM)}`,
+          )
         case 'cannot-tell':
           return noAdvice(`${said}: these diagonals cannot tell. Cut a larger square, or measure over pins.`)
       }

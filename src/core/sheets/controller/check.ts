@@ -27,7 +27,8 @@ export const CONTROLLER_CHECKS = defineChecks({
         LIMITS['controller.pulses'],
         measure(pulsesPerS, 'frequency'),
         measure(pulseLimitHz, 'frequency'),
-        `At ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the drive wants ${say(pulsesPerS, 'frequency', 0)} of pulses; the controller gives out ${say(pulseLimitHz, 'frequency', 0)}. Beyond that it skips some, and the axis comes short.`,
+        () =>
+          `At ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the drive wants ${say(pulsesPerS, 'frequency', 0)} of pulses; the controller gives out ${say(pulseLimitHz, 'frequency', 0)}. Beyond that it skips some, and the axis comes short.`,
       )
     },
   },
@@ -42,7 +43,7 @@ export const CONTROLLER_CHECKS = defineChecks({
       return {
         ...NO_FIGURES,
         state: oddShare === null ? 'holds' : 'unknown',
-        sentence:
+        sentence: () =>
           oddShare === null
             ? `${said}: the steps are corrected by it.`
             : `${said} is off by ${say(oddShare, 'share', 0)}: no lead is. Was it typed in another unit, or are microsteps, counts, lead or the unit of the controller set for another drive? Nothing is corrected by it.`,

@@ -128,13 +128,14 @@ export const DRAG_CHECKS = defineChecks({
             'fails',
             'torque',
             figures,
-            `Tight once a turn: ${torque(amplitudeNm)} about ${torque(meanNm)}, tightest with the mark at ${say(tightestDeg, 'angle', 0)} (${clockOf(tightestDeg)}).`,
+            () =>
+              `Tight once a turn: ${torque(amplitudeNm)} about ${torque(meanNm)}, tightest with the mark at ${say(tightestDeg, 'angle', 0)} (${clockOf(tightestDeg)}).`,
           )
         : against(
             'holds',
             'torque',
             figures,
-            `Even over the turn: ${torque(meanNm)}, up and down by ${torque(amplitudeNm)}.`,
+            () => `Even over the turn: ${torque(meanNm)}, up and down by ${torque(amplitudeNm)}.`,
           )
     }),
   },

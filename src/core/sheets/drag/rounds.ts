@@ -77,13 +77,17 @@ const meanOf = (readings: readonly DragReading[]): number | null =>
 const lastOf = <T>(rounds: readonly T[], is: (round: T) => boolean) => rounds.filter(is).at(-1)
 
 /** The last round along the travel with nothing taken apart. */
-export const wholeRound = ({ dragRounds }: Axis) => lastOf(dragRounds, ({ half }) => half === 'whole')
+export const wholeRound = ({ dragRounds }: Pick<Axis, 'dragRounds'>) =>
+  lastOf(dragRounds, ({ half }) => half === 'whole')
 
 /** Everything that was read of the drag of an axis, as torques; null before anything was. @throws NotKnown without a screw, or a calibration */
 export const dragRead = remembered((t: EvaluationContext): DragRead | null => {
   const { shop } = t
   // Of two screws, the one that was read last.
-  const axis = axisOfScrew(t.axis, lastRound(dragRounds, t.axis)?.screw ?? 'first')
+  const axis = axisOfScrew(
+    { dragRounds: t.axis.dragRounds, turnRounds: t.axis.turnRounds },
+    lastRound(dragRounds, t.axis)?.screw ?? 'first',
+  )
   const round = wholeRound(axis)
   if (!round) return null
   const halves = HALVES.flatMap(half => {

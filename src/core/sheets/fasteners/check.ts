@@ -1,7 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
 import { filled } from '../../evaluation/filled'
 import { standing } from '../../evaluation/finding'
-import { defineLimits, limitsOf } from '../../evaluation/limits'
+import { defineLimits } from '../../evaluation/limits'
 import { measure, NO_FIGURES } from '../../evaluation/measures'
 import { pullN } from '../../machine/drive/strength'
 import {
@@ -67,7 +67,8 @@ export const FASTENER_CHECKS = defineChecks({
         return {
           ...NO_FIGURES,
           state: 'fails',
-          sentence: `${hopeless.joint.label}: no screw that is sold holds in it. Tap deeper, thin the grip, or bolt through.`,
+          sentence: () =>
+            `${hopeless.joint.label}: no screw that is sold holds in it. Tap deeper, thin the grip, or bolt through.`,
         }
       const [first] = wrong
       if (first) {
@@ -76,25 +77,29 @@ export const FASTENER_CHECKS = defineChecks({
         return {
           ...NO_FIGURES,
           state: 'close',
-          sentence: `${joint.label}: the ${joint.thread} screws of ${words(joint.suppliedMm ?? 0)} that came with it ${
-            supplied?.verdict === 'short'
-              ? `reach only ${say(supplied.engagementMm, 'length', 1)} of the ${say(supplied.requiredMm, 'length', 1)} needed`
-              : 'would stand on the bottom of the hole before they clamp'
-          }. Take ${words(chosenMm ?? 0)}.${wrong.length > 1 ? ` ${wrong.length - 1} more joints are wrong.` : ''}`,
+          sentence: () =>
+            `${joint.label}: the ${joint.thread} screws of ${words(joint.suppliedMm ?? 0)} that came with it ${
+              supplied?.verdict === 'short'
+                ? `reach only ${say(supplied.engagementMm, 'length', 1)} of the ${say(supplied.requiredMm, 'length', 1)} needed`
+                : 'would stand on the bottom of the hole before they clamp'
+            }. Take ${words(chosenMm ?? 0)}.${wrong.length > 1 ? ` ${wrong.length - 1} more joints are wrong.` : ''}`,
         }
       }
       const [weak] = back
-      if (weak?.chosen)
+      const chosen = weak?.chosen
+      if (chosen)
         return {
           ...NO_FIGURES,
           state: 'close',
-          sentence: `${weak.joint.label}: its thread takes ${say(weak.chosen.engagementMm, 'length', 1)} of the ${say(weak.chosen.requiredMm, 'length', 1)} wanted. Held back to ${say(weak.tight?.torqueNm ?? 0, 'torque', 1)}, which that much thread bears, it holds; tap deeper for the full strength.`,
+          sentence: () =>
+            `${weak.joint.label}: its thread takes ${say(chosen.engagementMm, 'length', 1)} of the ${say(chosen.requiredMm, 'length', 1)} wanted. Held back to ${say(weak.tight?.torqueNm ?? 0, 'torque', 1)}, which that much thread bears, it holds; tap deeper for the full strength.`,
         }
       const screws = judged.reduce((sum, { joint }) => sum + joint.count, 0)
       return {
         ...NO_FIGURES,
         state: 'holds',
-        sentence: `All ${screws} screws go in far enough, and none stands on the bottom of its hole. Whether they hold what goes through them is judged for blocks, bracket and nut.`,
+        sentence: () =>
+          `All ${screws} screws go in far enough, and none stands on the bottom of its hole. Whether they hold what goes through them is judged for blocks, bracket and nut.`,
       }
     },
   },
@@ -106,7 +111,7 @@ export const FASTENER_CHECKS = defineChecks({
       if (!weakest) return null
       const { joint, forceN, bearsN, safety, by } = weakest
       const limits = LIMITS['joint.slip']
-      const { holds } = limitsOf(t.axis, limits)
+      const { holds } = t.limits(limits)
       const how = {
         friction: 'its screws press it so that friction holds',
         dowels: 'its dowels bear',
@@ -115,11 +120,12 @@ export const FASTENER_CHECKS = defineChecks({
       const pull = pullN(t)
       const with_ = pull > 0 && joint.holds !== 'nut' && joint.holds !== 'bracket'
       return {
-        ...standing(t.axis, limits, safety),
+        ...standing(t, limits, safety),
         figure: measure(forceN, 'force'),
         limit: measure(bearsN / holds, 'force'),
         use: holds / safety,
-        sentence: `${joint.label}: ${how} ${say(bearsN, 'force')}, against ${say(forceN, 'force')} of cut or stall${with_ ? `, ${say(pull, 'force')} of it the pull of the stretched screw` : ''}: ${say(safety, 'ratio', 1)} times, ${holds} wanted.${by === 'friction' && safety < holds ? ' Otherwise it creeps at the first crash, and the alignment with it.' : ''}`,
+        sentence: () =>
+          `${joint.label}: ${how} ${say(bearsN, 'force')}, against ${say(forceN, 'force')} of cut or stall${with_ ? `, ${say(pull, 'force')} of it the pull of the stretched screw` : ''}: ${say(safety, 'ratio', 1)} times, ${holds} wanted.${by === 'friction' && safety < holds ? ' Otherwise it creeps at the first crash, and the alignment with it.' : ''}`,
       }
     },
   },

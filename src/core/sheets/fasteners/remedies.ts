@@ -1,4 +1,3 @@
-import { limitsOf } from '../../evaluation/limits'
 import { mends, type Option, type Recipe, type RemedyFinder, type Trial } from '../../evaluation/remedy'
 import { PROPERTY_CLASSES, type PropertyClass } from '../../machine/joints/fastener'
 import { judgedJoints } from '../../machine/joints/joint'
@@ -49,7 +48,7 @@ function mendJoints(
   return short.length > 0 && mends(trial, change) ? [{ change, label: words.join('; '), cost }] : []
 }
 
-const holdsFrom = ({ context }: Trial) => limitsOf(context.axis, LIMITS['joint.slip']).holds
+const holdsFrom = ({ context }: Trial) => context.limits(LIMITS['joint.slip']).holds
 
 /** Screws of a higher class in the same holes. */
 export const stronger: RemedyFinder = trial =>

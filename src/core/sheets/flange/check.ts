@@ -72,7 +72,8 @@ export const FLANGE_CHECKS = defineChecks({
           'fails',
           'smallLength',
           [spreadOver, acceptedUm],
-          `It is no plane: the readings lie ${small(residualUm)} about the best one. A shim would rock. Machine it, scrape it, or bed it in filled resin under the screws' light pull.`,
+          () =>
+            `It is no plane: the readings lie ${small(residualUm)} about the best one. A shim would rock. Machine it, scrape it, or bed it in filled resin under the screws' light pull.`,
         )
       const uncertainUm = expanded(
         (spreadUm * Math.sqrt(2 / readings.length) * boltCircleMm) / radiusMm,
@@ -89,7 +90,8 @@ export const FLANGE_CHECKS = defineChecks({
             'holds',
             'smallLength',
             figures,
-            `Square within ${small(shimUm)} over the bolt circle, against ${small(acceptedUm)} accepted.${unchecked}`,
+            () =>
+              `Square within ${small(shimUm)} over the bolt circle, against ${small(acceptedUm)} accepted.${unchecked}`,
           )
         case 'cannot-tell':
           return noAdvice(
@@ -100,7 +102,8 @@ export const FLANGE_CHECKS = defineChecks({
             'fails',
             'smallLength',
             figures,
-            `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${worthWords(t, round, tiltUmPerMm, say)}${unchecked}`,
+            () =>
+              `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${worthWords(t, round, tiltUmPerMm, say)}${unchecked}`,
           )
       }
     }),

@@ -59,16 +59,16 @@ const judged =
     switch (told(um, expandedUm, limitUm)) {
       case 'within':
         return quick
-          ? against('unknown', 'smallLength', [um, limitUm, expandedUm], `${said}.${quick}`)
-          : against('holds', 'smallLength', [um, limitUm, expandedUm], `${said}.`)
+          ? against('unknown', 'smallLength', [um, limitUm, expandedUm], () => `${said}.${quick}`)
+          : against('holds', 'smallLength', [um, limitUm, expandedUm], () => `${said}.`)
       case 'beyond':
-        return against('fails', 'smallLength', [um, limitUm, expandedUm], `${said}. ${mend}${quick}`)
+        return against('fails', 'smallLength', [um, limitUm, expandedUm], () => `${said}. ${mend}${quick}`)
       case 'cannot-tell':
         return against(
           'unknown',
           'smallLength',
           [um, limitUm, expandedUm],
-          `${said}: these readings cannot tell. ${narrows(most)}${quick}`,
+          () => `${said}: these readings cannot tell. ${narrows(most)}${quick}`,
         )
     }
   }

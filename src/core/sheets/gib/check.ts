@@ -57,12 +57,13 @@ export const GIB_CHECKS = defineChecks({
             `The play is right, ${small(tightest.playUm)} at the tightest place, and still it locks: slack the gib wholly and wind again. If it stays, the gib is not what binds: see Drag and tight spots.`,
           )
         return isWorn
-          ? against('close', 'smallLength', figures, `Set for its tightest place. ${worn}`)
+          ? against('close', 'smallLength', figures, () => `Set for its tightest place. ${worn}`)
           : against(
               'holds',
               'smallLength',
               figures,
-              `${small(tightest.playUm)} at the tightest place, ${at(tightest.positionMm)}, as wanted. Lock it, and read once more.`,
+              () =>
+                `${small(tightest.playUm)} at the tightest place, ${at(tightest.positionMm)}, as wanted. Lock it, and read once more.`,
             )
       }
       const inward = advanceMm > 0
@@ -79,7 +80,8 @@ export const GIB_CHECKS = defineChecks({
         'fails',
         'smallLength',
         figures,
-        `${small(tightest.playUm)} at the tightest place, ${at(tightest.positionMm)}; ${small(targetUm)} wanted. ${moves} ${worth}${isWorn ? ` ${worn}` : ''}`,
+        () =>
+          `${small(tightest.playUm)} at the tightest place, ${at(tightest.positionMm)}; ${small(targetUm)} wanted. ${moves} ${worth}${isWorn ? ` ${worn}` : ''}`,
       )
     },
   },

@@ -14,7 +14,8 @@ export const GREASE_CHECKS = defineChecks({
         return {
           ...NO_FIGURES,
           state: 'fails',
-          sentence: `${shut.what} cannot be reached once everything is together: give it a fitting or a hole before assembly.`,
+          sentence: () =>
+            `${shut.what} cannot be reached once everything is together: give it a fitting or a hole before assembly.`,
         }
       const open = lubePoints.find(({ access }) => access === null)
       if (open)
@@ -26,7 +27,7 @@ export const GREASE_CHECKS = defineChecks({
       return {
         ...NO_FIGURES,
         state: 'holds',
-        sentence: `All ${lubePoints.length} points are reached when the axis is together.`,
+        sentence: () => `All ${lubePoints.length} points are reached when the axis is together.`,
       }
     },
   },

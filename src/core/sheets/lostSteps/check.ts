@@ -37,7 +37,7 @@ export const LOST_STEPS_CHECKS = defineChecks({
           'holds',
           'smallLength',
           figures,
-          `It comes back: ${off} ${after}, against ${small(acceptedUm)} accepted.`,
+          () => `It comes back: ${off} ${after}, against ${small(acceptedUm)} accepted.`,
         )
       if (verdict === 'cannot-tell')
         return noAdvice(
@@ -48,7 +48,8 @@ export const LOST_STEPS_CHECKS = defineChecks({
           'fails',
           'smallLength',
           figures,
-          `${off} ${after}: ${Math.abs(cycles)} whole ${Math.abs(cycles) === 1 ? 'cycle' : 'cycles'} of ${small(cycleUm)}, so the motor lost ${STEPS_OF_CYCLE * Math.abs(cycles)} full steps. Less acceleration or speed, more current if the drive allows it, and see that nothing binds.`,
+          () =>
+            `${off} ${after}: ${Math.abs(cycles)} whole ${Math.abs(cycles) === 1 ? 'cycle' : 'cycles'} of ${small(cycleUm)}, so the motor lost ${STEPS_OF_CYCLE * Math.abs(cycles)} full steps. Less acceleration or speed, more current if the drive allows it, and see that nothing binds.`,
         )
       if (standing === 'cannot-tell')
         return noAdvice(
@@ -58,7 +59,8 @@ export const LOST_STEPS_CHECKS = defineChecks({
         'fails',
         'smallLength',
         figures,
-        `${off} ${after}, which is no whole cycle of ${small(cycleUm)} (${small(Math.abs(restUm))} over): no steps are lost, something slips. Mark hubs and shafts, and look which line parts.`,
+        () =>
+          `${off} ${after}, which is no whole cycle of ${small(cycleUm)} (${small(Math.abs(restUm))} over): no steps are lost, something slips. Mark hubs and shafts, and look which line parts.`,
       )
     },
   },

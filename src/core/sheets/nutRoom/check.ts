@@ -49,7 +49,8 @@ export const NUT_ROOM_CHECKS = defineChecks({
           figure: { value: gapMm, quantity: 'length' },
           limit: { value: minimumGapMm, quantity: 'length' },
           use: null,
-          sentence: `The nut comes no closer to the casting than ${length(gapMm)}, against ${length(minimumGapMm)} to keep: ${where}.`,
+          sentence: () =>
+            `The nut comes no closer to the casting than ${length(gapMm)}, against ${length(minimumGapMm)} to keep: ${where}.`,
         }
       const left = `${length(cutMm)} must go ${where}; that leaves ${length(Math.max(0, wallAfterMm))} of wall, against ${length(minimumWallMm)} to keep`
       return {
@@ -57,7 +58,7 @@ export const NUT_ROOM_CHECKS = defineChecks({
         figure: { value: Math.max(0, wallAfterMm), quantity: 'length' },
         limit: { value: minimumWallMm, quantity: 'length' },
         use: null,
-        sentence: verdict === 'cut' ? `${left}.` : `Not fit to cut: ${left}. Take another way.`,
+        sentence: () => (verdict === 'cut' ? `${left}.` : `Not fit to cut: ${left}. Take another way.`),
       }
     },
   },

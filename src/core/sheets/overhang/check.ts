@@ -36,13 +36,15 @@ export const OVERHANG_CHECKS = defineChecks({
           'holds',
           'mass',
           figures,
-          `${kg(weightOnKg)} at ${say(weightArmMm, 'length', 0)} hold it down; ${kg(counterweightKg)} are enough. Tie it, and take it off before the slide goes back: run in, it would hang over on the other side.`,
+          () =>
+            `${kg(weightOnKg)} at ${say(weightArmMm, 'length', 0)} hold it down; ${kg(counterweightKg)} are enough. Tie it, and take it off before the slide goes back: run in, it would hang over on the other side.`,
         )
       return against(
         liftsOff ? 'fails' : 'close',
         'mass',
         figures,
-        `${liftsOff ? 'It tips off its ways' : 'It lifts at one end and reads false'}: lay ${kg(Math.ceil(counterweightKg))} on at ${say(weightArmMm, 'length', 0)}, on the other side of the middle of the way, and tie it. Keep hands and feet from under the overhang until it lies there.`,
+        () =>
+          `${liftsOff ? 'It tips off its ways' : 'It lifts at one end and reads false'}: lay ${kg(Math.ceil(counterweightKg))} on at ${say(weightArmMm, 'length', 0)}, on the other side of the middle of the way, and tie it. Keep hands and feet from under the overhang until it lies there.`,
       )
     },
   },
@@ -71,7 +73,7 @@ export const OVERHANG_CHECKS = defineChecks({
           'holds',
           'smallLength',
           figures,
-          `The motor draws it down by ${small(um)}: less than the ${small(acceptedUm)} accepted.`,
+          () => `The motor draws it down by ${small(um)}: less than the ${small(acceptedUm)} accepted.`,
         )
       if (Math.abs(um) <= acceptedUm)
         return noAdvice(
@@ -87,7 +89,8 @@ export const OVERHANG_CHECKS = defineChecks({
         'fails',
         'smallLength',
         figures,
-        `The motor draws the bracket down by ${small(um)}. Raise its outer edge by that with the motor off: ${shimWords(um, t.shop.shimStockMm, say)}; or prop it. Then set coupler and screw line with the motor on.`,
+        () =>
+          `The motor draws the bracket down by ${small(um)}. Raise its outer edge by that with the motor off: ${shimWords(um, t.shop.shimStockMm, say)}; or prop it. Then set coupler and screw line with the motor on.`,
       )
     },
   },

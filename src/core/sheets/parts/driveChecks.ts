@@ -1,7 +1,6 @@
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { MOST_MARGIN, standing } from '../../evaluation/finding'
-import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { budget, correctionEveryMm, leadAsItRuns } from '../../machine/drive/accuracy'
 import { chosenBrake } from '../../machine/drive/brake'
@@ -56,9 +55,10 @@ export const DRIVE_CHECKS = defineChecks({
         LIMITS['axis.lostMotion'],
         measure(totalUm, 'smallLength'),
         measure(target, 'smallLength'),
-        `A reversal should lose ${say(totalUm, 'smallLength')}, against ${say(target, 'smallLength')} accepted. Most of it: ${(
-          first?.label ?? 'nothing'
-        ).toLowerCase()}, ${say(first?.um ?? 0, 'smallLength')}.${flankWords(t, say)}`,
+        () =>
+          `A reversal should lose ${say(totalUm, 'smallLength')}, against ${say(target, 'smallLength')} accepted. Most of it: ${(
+            first?.label ?? 'nothing'
+          ).toLowerCase()}, ${say(first?.um ?? 0, 'smallLength')}.${flankWords(t, say)}`,
       )
     },
   },
@@ -72,10 +72,11 @@ export const DRIVE_CHECKS = defineChecks({
         LIMITS['axis.stallThrust'],
         measure(thrustN, 'force'),
         measure(weakest.bearsN, 'force'),
-        `Run into a stop, the motor pushes with ${say(thrustN, 'force')}; the weakest that this meets is ${weakest.what}, which bears ${say(
-          weakest.bearsN,
-          'force',
-        )}.`,
+        () =>
+          `Run into a stop, the motor pushes with ${say(thrustN, 'force')}; the weakest that this meets is ${weakest.what}, which bears ${say(
+            weakest.bearsN,
+            'force',
+          )}.`,
       )
     },
   },
@@ -85,7 +86,7 @@ export const DRIVE_CHECKS = defineChecks({
     judge(t, say) {
       if (t.dimension('inclineDeg') === 0) return null
       const { backdriveTorqueNm, holdingTorqueNm, reserve, runs, end } = powerLoss(t)
-      const limits = limitsOf(t.axis, LIMITS['axis.unpoweredDrop'])
+      const limits = t.limits(LIMITS['axis.unpoweredDrop'])
       const brake = chosenBrake(t)
       const holdsIt = brake ? 'detent, drag and brake' : 'detent and drag'
       const figures = {
@@ -95,12 +96,13 @@ export const DRIVE_CHECKS = defineChecks({
       const support = 'Support the load before working under it.'
       if (reserve === null)
         return {
-          ...standing(t.axis, LIMITS['axis.unpoweredDrop'], MOST_MARGIN),
+          ...standing(t, LIMITS['axis.unpoweredDrop'], MOST_MARGIN),
           ...figures,
           use: 0,
-          sentence: `Nothing turns the screw when power goes: ${efficiency(t).backward === 0 ? 'it locks itself' : 'the counterbalance takes the whole weight'}. Vibration can still let it creep: ${support.toLowerCase()}`,
+          sentence: () =>
+            `Nothing turns the screw when power goes: ${efficiency(t).backward === 0 ? 'it locks itself' : 'the counterbalance takes the whole weight'}. Vibration can still let it creep: ${support.toLowerCase()}`,
         }
-      const { state, ...rest } = standing(t.axis, LIMITS['axis.unpoweredDrop'], reserve)
+      const { state, ...rest } = standing(t, LIMITS['axis.unpoweredDrop'], reserve)
       const at = end ? `, ${endWords(end, say)}` : ''
       const against = `the load turns the motor with ${say(backdriveTorqueNm, 'torque')}, against ${say(
         holdingTorqueNm,
@@ -112,7 +114,7 @@ export const DRIVE_CHECKS = defineChecks({
         ...rest,
         ...figures,
         use: limits.holds / reserve,
-        sentence:
+        sentence: () =>
           state === 'holds'
             ? `The axis stays: ${against}. ${support}`
             : `The axis ${reserve < 1 ? goes : `may ${runs === 'up' ? 'run up, over-balanced' : 'run down'}`}: ${against}. ${
@@ -132,7 +134,8 @@ export const DRIVE_CHECKS = defineChecks({
       return {
         ...NO_FIGURES,
         state: fits ? 'holds' : 'fails',
-        sentence: `The brake takes shafts of ${saySold(brake.smallestBoreMm, t.units)} to ${saySold(brake.largestBoreMm, t.units)}; that of the motor is ${saySold(shaftMm, t.units)}.`,
+        sentence: () =>
+          `The brake takes shafts of ${saySold(brake.smallestBoreMm, t.units)} to ${saySold(brake.largestBoreMm, t.units)}; that of the motor is ${saySold(shaftMm, t.units)}.`,
       }
     },
   },
@@ -159,18 +162,19 @@ export const DRIVE_CHECKS = defineChecks({
         LIMITS['axis.positionBudget'],
         measure(totalUm, 'smallLength'),
         measure(target, 'smallLength'),
-        `A place may be off by ${um(totalUm)} over the travel, against ${um(target)} accepted: ${parts.join(', ')}.${
-          leadTable || lead.classUm - lead.leftUm < 1
-            ? ''
-            : ` Measured, and corrected in the controller from a table every ${say(correctionEveryMm(t), 'length', 1)}, the lead is off by ${um(lead.leftUm)}.`
-        }${
-          toleranceClass.startsWith('P') && travelMm > TABLED_UP_TO_MM
-            ? ` The class is tabled up to ${say(TABLED_UP_TO_MM, 'length', 0)}: beyond, it goes on in proportion.`
-            : ''
-        }`,
+        () =>
+          `A place may be off by ${um(totalUm)} over the travel, against ${um(target)} accepted: ${parts.join(', ')}.${
+            leadTable || lead.classUm - lead.leftUm < 1
+              ? ''
+              : ` Measured, and corrected in the controller from a table every ${say(correctionEveryMm(t), 'length', 1)}, the lead is off by ${um(lead.leftUm)}.`
+          }${
+            toleranceClass.startsWith('P') && travelMm > TABLED_UP_TO_MM
+              ? ` The class is tabled up to ${say(TABLED_UP_TO_MM, 'length', 0)}: beyond, it goes on in proportion.`
+              : ''
+          }`,
       )
       const asCorrected = (totalUm - leadUm + lead.leftUm) / target
-      return { ...judged, rankMargin: standing(t.axis, LIMITS['axis.positionBudget'], asCorrected).margin }
+      return { ...judged, rankMargin: standing(t, LIMITS['axis.positionBudget'], asCorrected).margin }
     },
   },
   'axis.cutDeflection': {
@@ -187,7 +191,8 @@ export const DRIVE_CHECKS = defineChecks({
         LIMITS['axis.cutDeflection'],
         measure(forceN / stiffnessNPerUm, 'smallLength'),
         measure(accuracyTargetUm, 'smallLength'),
-        `A cut of ${say(forceN, 'force')} pushes the ${movingPart(t.axis)} ${say(forceN / stiffnessNPerUm, 'smallLength')} along on its drive, against ${say(accuracyTargetUm, 'smallLength')} of position accepted. The softest part is ${SOFT_WORDS[softest?.[0] as keyof typeof parts]}.`,
+        () =>
+          `A cut of ${say(forceN, 'force')} pushes the ${movingPart(t.axis)} ${say(forceN / stiffnessNPerUm, 'smallLength')} along on its drive, against ${say(accuracyTargetUm, 'smallLength')} of position accepted. The softest part is ${SOFT_WORDS[softest?.[0] as keyof typeof parts]}.`,
       )
     },
   },
@@ -204,11 +209,12 @@ export const DRIVE_CHECKS = defineChecks({
         LIMITS['drive.racking'],
         measure(2 * runsUm, 'smallLength'),
         measure(target, 'smallLength'),
-        `The leads of two screws may differ by ${say(2 * runsUm, 'smallLength')} over the travel, which pulls the gantry out of square by that, against ${say(target, 'smallLength')} accepted.${
-          leadTable
-            ? ' Each screw needs a table of its own.'
-            : ` Each measured and corrected from a table of its own, ${say(2 * leftUm, 'smallLength')} is left.`
-        }`,
+        () =>
+          `The leads of two screws may differ by ${say(2 * runsUm, 'smallLength')} over the travel, which pulls the gantry out of square by that, against ${say(target, 'smallLength')} accepted.${
+            leadTable
+              ? ' Each screw needs a table of its own.'
+              : ` Each measured and corrected from a table of its own, ${say(2 * leftUm, 'smallLength')} is left.`
+          }`,
       )
     },
   },
@@ -225,17 +231,18 @@ export const DRIVE_CHECKS = defineChecks({
             'A handwheel needs a far end that is held: on a free end it swings the screw. Hold the far end, or let the wheel go.',
         }
       const { rimForceN, motorShare } = handDrive(t)
-      const { holds } = limitsOf(t.axis, LIMITS['axis.handwheel'])
+      const { holds } = t.limits(LIMITS['axis.handwheel'])
       return {
-        ...standing(t.axis, LIMITS['axis.handwheel'], rimForceN),
+        ...standing(t, LIMITS['axis.handwheel'], rimForceN),
         figure: measure(rimForceN, 'force'),
         limit: measure(holds, 'force'),
         use: rimForceN / holds,
-        sentence: `The handwheel takes ${say(rimForceN, 'force')} at its grip, against ${say(holds, 'force')} that a hand turns all day; ${say(
-          motorShare,
-          'share',
-          0,
-        )} of it turns the motor along. Cut the motor's current first: a powered motor holds against the hand, and a running one turns the handle.`,
+        sentence: () =>
+          `The handwheel takes ${say(rimForceN, 'force')} at its grip, against ${say(holds, 'force')} that a hand turns all day; ${say(
+            motorShare,
+            'share',
+            0,
+          )} of it turns the motor along. Cut the motor's current first: a powered motor holds against the hand, and a running one turns the handle.`,
       }
     },
   },

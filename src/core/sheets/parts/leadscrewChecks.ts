@@ -2,7 +2,6 @@ import { radians } from '../../calculation/constants'
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { MOST_MARGIN, standing } from '../../evaluation/finding'
-import { limitsOf } from '../../evaluation/limits'
 import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
 import { forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { nutLifeHours, screwEnd, strut, warmth, whip } from '../../machine/drive/strength'
@@ -41,10 +40,11 @@ export const LEADSCREW_CHECKS = defineChecks({
         LIMITS['screw.criticalSpeed'],
         measure(rpm, 'rotation'),
         measure(allowableSpeedRpm, 'rotation'),
-        `Top speed turns the screw at ${say(rpm, 'rotation')}; it may turn at ${say(
-          allowableSpeedRpm,
-          'rotation',
-        )} before it whips, being ${say(t.part('screw').rootDiameterMm, 'length', 1)} at the root and held ${t.axis.ends}.${freeEndWords(t, say)}`,
+        () =>
+          `Top speed turns the screw at ${say(rpm, 'rotation')}; it may turn at ${say(
+            allowableSpeedRpm,
+            'rotation',
+          )} before it whips, being ${say(t.part('screw').rootDiameterMm, 'length', 1)} at the root and held ${t.axis.ends}.${freeEndWords(t, say)}`,
       )
     },
   },
@@ -59,9 +59,10 @@ export const LEADSCREW_CHECKS = defineChecks({
         LIMITS['screw.buckling'],
         measure(pushN, 'force'),
         measure(allowableLoadN, 'force'),
-        `The largest push is ${say(pushN, 'force')}; ${say(allowableLoadN, 'force')} is allowed, half of what bends it out (${
-          regime === 'euler' ? 'slender' : 'short'
-        } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : `held ${t.axis.ends}`}).${worstEndWords(t, say)}`,
+        () =>
+          `The largest push is ${say(pushN, 'force')}; ${say(allowableLoadN, 'force')} is allowed, half of what bends it out (${
+            regime === 'euler' ? 'slender' : 'short'
+          } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : `held ${t.axis.ends}`}).${worstEndWords(t, say)}`,
       )
     },
   },
@@ -80,7 +81,8 @@ export const LEADSCREW_CHECKS = defineChecks({
         LIMITS['screw.life'],
         hours,
         wantedLifeHours,
-        `The nut is good for ${lifeWords(hours, say)} of this work, against ${say(wantedLifeHours, 'hours')} wanted, ${work}.`,
+        () =>
+          `The nut is good for ${lifeWords(hours, say)} of this work, against ${say(wantedLifeHours, 'hours')} wanted, ${work}.`,
       )
     },
   },
@@ -89,14 +91,15 @@ export const LEADSCREW_CHECKS = defineChecks({
     subject: 'screw',
     judge(t, say) {
       const { safety, diameterMm, torqueNm, by, equivalentMpa } = screwEnd(t)
-      const { holds } = limitsOf(t.axis, LIMITS['shaft.endStress'])
+      const { holds } = t.limits(LIMITS['shaft.endStress'])
       const over = safety ?? MOST_MARGIN
       return {
-        ...standing(t.axis, LIMITS['shaft.endStress'], Math.min(over, MOST_MARGIN)),
+        ...standing(t, LIMITS['shaft.endStress'], Math.min(over, MOST_MARGIN)),
         figure: measure(torqueNm, 'torque'),
         limit: measure((torqueNm * over) / holds, 'torque'),
         use: holds / over,
-        sentence: `Its end of ${saySold(diameterMm, t.units)} is twisted with up to ${say(torqueNm, 'torque')} by the ${by}${t.axis.drive.transmission === 'belt' ? ', and bent by the belt' : ''}: ${say(equivalentMpa, 'pressure')} at its shoulder, ${say(over, 'ratio', 1)} times below where it yields, ${holds} wanted.${t.dimension('inclineDeg') > 0 ? ' It is what holds the load.' : ''}`,
+        sentence: () =>
+          `Its end of ${saySold(diameterMm, t.units)} is twisted with up to ${say(torqueNm, 'torque')} by the ${by}${t.axis.drive.transmission === 'belt' ? ', and bent by the belt' : ''}: ${say(equivalentMpa, 'pressure')} at its shoulder, ${say(over, 'ratio', 1)} times below where it yields, ${holds} wanted.${t.dimension('inclineDeg') > 0 ? ' It is what holds the load.' : ''}`,
       }
     },
   },
@@ -113,10 +116,11 @@ export const LEADSCREW_CHECKS = defineChecks({
         LIMITS['screw.pretension'],
         measure(loadN, 'force'),
         measure(bearsN, 'force'),
-        `Held at both ends, the screw needs ${say(pretensionN, 'force')} of pull, ${say(
-          growthUm,
-          'smallLength',
-        )} of stretch set when fitting, to keep its length ${say(t.axis.goals.temperatureRiseK, 'temperatureRise')} warmer. With the largest load on top that is ${say(loadN, 'force')}; each set of bearings carries ${say(bearsN, 'force')} at rest.`,
+        () =>
+          `Held at both ends, the screw needs ${say(pretensionN, 'force')} of pull, ${say(
+            growthUm,
+            'smallLength',
+          )} of stretch set when fitting, to keep its length ${say(t.axis.goals.temperatureRiseK, 'temperatureRise')} warmer. With the largest load on top that is ${say(loadN, 'force')}; each set of bearings carries ${say(bearsN, 'force')} at rest.`,
       )
     },
   },

@@ -1,6 +1,5 @@
 import { defineChecks, type Judgement } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
-import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure } from '../../evaluation/measures'
 import { NotKnown } from '../../evaluation/notKnown'
 import { drivenTorqueNm } from '../../machine/drive/motorTorque'
@@ -29,7 +28,7 @@ function bores(shafts: Shaft[], takes: string, units: UnitSystem): Judgement {
     figure: null,
     limit: null,
     use: null,
-    sentence: `${takes}; ${named}.`,
+    sentence: () => `${takes}; ${named}.`,
   }
 }
 
@@ -48,10 +47,11 @@ export const LINK_CHECKS = defineChecks({
         LIMITS['coupler.torque'],
         measure(peakNm * serviceFactor, 'torque'),
         measure(ratedTorqueNm, 'torque'),
-        `The motor can put ${say(peakNm, 'torque')} into the coupler, ${say(
-          peakNm * serviceFactor,
-          'torque',
-        )} with the service factor of ${serviceFactor}; it is rated ${say(ratedTorqueNm, 'torque')}.`,
+        () =>
+          `The motor can put ${say(peakNm, 'torque')} into the coupler, ${say(
+            peakNm * serviceFactor,
+            'torque',
+          )} with the service factor of ${serviceFactor}; it is rated ${say(ratedTorqueNm, 'torque')}.`,
       )
     },
   },
@@ -88,15 +88,16 @@ export const LINK_CHECKS = defineChecks({
         axialLimitMm,
       })
       return {
-        ...standing(t.axis, LIMITS['coupler.misalignment'], use),
+        ...standing(t, LIMITS['coupler.misalignment'], use),
         figure: measure(use, 'share'),
         limit: measure(1, 'share'),
         use,
-        sentence: `${say(parallelMm, 'length')} beside, ${say(angularDeg, 'angle')} at an angle and what it is pushed along use ${say(
-          use,
-          'share',
-          0,
-        )} of what the coupler bears${hubGapMm > 0 ? `. Keep ${say(hubGapMm, 'length')} between its hubs` : ''}.`,
+        sentence: () =>
+          `${say(parallelMm, 'length')} beside, ${say(angularDeg, 'angle')} at an angle and what it is pushed along use ${say(
+            use,
+            'share',
+            0,
+          )} of what the coupler bears${hubGapMm > 0 ? `. Keep ${say(hubGapMm, 'length')} between its hubs` : ''}.`,
       }
     },
   },
@@ -114,13 +115,14 @@ export const LINK_CHECKS = defineChecks({
         LIMITS['belt.pull'],
         measure(pullN, 'force'),
         measure(ratedPullN, 'force'),
-        `The motor can pull the belt with ${say(effectivePullN, 'force')}, ${say(pullN, 'force')} with the service factor of ${serviceFactor}; it is rated ${say(
-          ratedPullN,
-          'force',
-        )}. Take ${beltTeeth} teeth at ${say(centreDistanceMm, 'length', 1)} and tension each strand to ${say(
-          strandTensionN,
-          'force',
-        )}: plucked, it sounds at ${say(spanFrequencyHz, 'frequency')}.`,
+        () =>
+          `The motor can pull the belt with ${say(effectivePullN, 'force')}, ${say(pullN, 'force')} with the service factor of ${serviceFactor}; it is rated ${say(
+            ratedPullN,
+            'force',
+          )}. Take ${beltTeeth} teeth at ${say(centreDistanceMm, 'length', 1)} and tension each strand to ${say(
+            strandTensionN,
+            'force',
+          )}: plucked, it sounds at ${say(spanFrequencyHz, 'frequency')}.`,
       )
     },
   },
@@ -142,7 +144,8 @@ export const LINK_CHECKS = defineChecks({
         LIMITS['belt.motorShaft'],
         measure(shaftLoadN, 'force'),
         measure(shaftLoadLimitN, 'force'),
-        `Tensioned for the motor's greatest torque, the belt pulls its shaft sideways with ${say(shaftLoadN, 'force')}, against ${say(shaftLoadLimitN, 'force')} that its bearings take. Set the pulley close to the motor's face.`,
+        () =>
+          `Tensioned for the motor's greatest torque, the belt pulls its shaft sideways with ${say(shaftLoadN, 'force')}, against ${say(shaftLoadLimitN, 'force')} that its bearings take. Set the pulley close to the motor's face.`,
       )
     },
   },
@@ -152,13 +155,14 @@ export const LINK_CHECKS = defineChecks({
     judge(t, say) {
       if (!isBelted(t)) return null
       const { teethInMesh } = beltRun(t)
-      const wanted = limitsOf(t.axis, LIMITS['belt.mesh']).holds
+      const wanted = t.limits(LIMITS['belt.mesh']).holds
       return {
-        ...standing(t.axis, LIMITS['belt.mesh'], teethInMesh),
+        ...standing(t, LIMITS['belt.mesh'], teethInMesh),
         figure: measure(teethInMesh, 'ratio'),
         limit: measure(wanted, 'ratio'),
         use: wanted / teethInMesh,
-        sentence: `${say(teethInMesh, 'ratio', 1)} teeth of the small pulley are in mesh, against ${wanted} wanted: with fewer the belt jumps.`,
+        sentence: () =>
+          `${say(teethInMesh, 'ratio', 1)} teeth of the small pulley are in mesh, against ${wanted} wanted: with fewer the belt jumps.`,
       }
     },
   },

@@ -1,7 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
-import { limitsOf } from '../../evaluation/limits'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { steps } from '../../machine/drive/stiffness'
 import { dutyTorqueNm, inertiaMatch, torqueMargin } from '../../machine/drive/torque'
@@ -23,19 +22,20 @@ export const MOTOR_CHECKS = defineChecks({
     subject: 'motor',
     judge(t, say) {
       const limits = torqueLimits(t)
-      const wanted = limitsOf(t.axis, limits).holds
+      const wanted = t.limits(limits).holds
       const { margin, phase, speedRpm, requiredNm, availableNm } = torqueMargin(t)
       return {
-        ...standing(t.axis, limits, margin),
+        ...standing(t, limits, margin),
         figure: measure(availableNm, 'torque'),
         limit: measure(requiredNm * wanted, 'torque'),
         use: wanted / margin,
-        sentence: `At ${say(speedRpm, 'rotation')} the motor gives ${say(availableNm, 'torque')}; ${phase} takes ${say(
-          requiredNm,
-          'torque',
-        )}. That is ${say(margin, 'ratio', 2)} times, against ${wanted} wanted of ${
-          t.part('motor').loop === 'open' ? 'an open loop, which loses steps' : 'a closed loop'
-        }.`,
+        sentence: () =>
+          `At ${say(speedRpm, 'rotation')} the motor gives ${say(availableNm, 'torque')}; ${phase} takes ${say(
+            requiredNm,
+            'torque',
+          )}. That is ${say(margin, 'ratio', 2)} times, against ${wanted} wanted of ${
+            t.part('motor').loop === 'open' ? 'an open loop, which loses steps' : 'a closed loop'
+          }.`,
       }
     },
   },
@@ -44,13 +44,14 @@ export const MOTOR_CHECKS = defineChecks({
     subject: 'motor',
     judge(t, say) {
       const { ratio } = inertiaMatch(t)
-      const { holds } = limitsOf(t.axis, LIMITS['motor.inertiaRatio'])
+      const { holds } = t.limits(LIMITS['motor.inertiaRatio'])
       return {
-        ...standing(t.axis, LIMITS['motor.inertiaRatio'], ratio),
+        ...standing(t, LIMITS['motor.inertiaRatio'], ratio),
         figure: measure(ratio, 'ratio'),
         limit: measure(holds, 'ratio'),
         use: ratio / holds,
-        sentence: `The load turns ${say(ratio, 'ratio', 1)} times as heavily as the rotor; up to ${holds} a motor stops it cleanly, beyond that it rings or loses steps.`,
+        sentence: () =>
+          `The load turns ${say(ratio, 'ratio', 1)} times as heavily as the rotor; up to ${holds} a motor stops it cleanly, beyond that it rings or loses steps.`,
       }
     },
   },
@@ -66,7 +67,8 @@ export const MOTOR_CHECKS = defineChecks({
         LIMITS['motor.rmsTorque'],
         measure(rmsNm, 'torque'),
         measure(continuousTorqueNm, 'torque'),
-        `Over a typical hour the motor gives ${say(rmsNm, 'torque')}, as its windings feel it, against ${say(continuousTorqueNm, 'torque')} that it bears all day.`,
+        () =>
+          `Over a typical hour the motor gives ${say(rmsNm, 'torque')}, as its windings feel it, against ${say(continuousTorqueNm, 'torque')} that it bears all day.`,
       )
     },
   },
@@ -88,11 +90,12 @@ export const MOTOR_CHECKS = defineChecks({
       return {
         state: shakes ? 'close' : 'holds',
         ...NO_FIGURES,
-        sentence: `${
-          shakes
-            ? `The feed while cutting, ${say(cuttingFeedMmPerMin, 'speed')}, lies where a stepper shakes: ${range}. ${CALM_MICROSTEPS} microsteps to a step calm it, or a damper on its rear shaft; else cut faster or slower.`
-            : `A stepper shakes at ${from} to ${to} full steps a second: here ${range}. The feed while cutting is ${say(cuttingFeedMmPerMin, 'speed')}${calm && `; ${calm}`}.`
-        } A full step moves the ${movingPart(t.axis)} ${say(fullStepUm, 'smallLength')}. Microsteps of ${say(microstepUm, 'smallLength')} run smoother but are no accuracy: each adds ${say(torquePerMicrostepNm, 'torque')}.`,
+        sentence: () =>
+          `${
+            shakes
+              ? `The feed while cutting, ${say(cuttingFeedMmPerMin, 'speed')}, lies where a stepper shakes: ${range}. ${CALM_MICROSTEPS} microsteps to a step calm it, or a damper on its rear shaft; else cut faster or slower.`
+              : `A stepper shakes at ${from} to ${to} full steps a second: here ${range}. The feed while cutting is ${say(cuttingFeedMmPerMin, 'speed')}${calm && `; ${calm}`}.`
+          } A full step moves the ${movingPart(t.axis)} ${say(fullStepUm, 'smallLength')}. Microsteps of ${say(microstepUm, 'smallLength')} run smoother but are no accuracy: each adds ${say(torquePerMicrostepNm, 'torque')}.`,
       }
     },
   },

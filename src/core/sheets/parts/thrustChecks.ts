@@ -1,7 +1,6 @@
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
-import { limitsOf } from '../../evaluation/limits'
 import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
 import { cuttingSpeedRpm, forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { bearingLifeHours, pullN } from '../../machine/drive/strength'
@@ -28,13 +27,14 @@ function keepsClosed(
   // An axis without any load at all is held to a newton, so that there is something to divide by.
   const ratio = opensAtN / Math.max(1, loadN)
   return {
-    ...standing(t.axis, LIMITS[check], ratio),
+    ...standing(t, LIMITS[check], ratio),
     figure: measure(loadN, 'force'),
     limit: measure(opensAtN, 'force'),
     use: loadN / opensAtN,
-    sentence: `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
-      ratio >= 1 ? `${percent(ratio - 1, say)} in hand` : 'play comes back under load'
-    }, because its preload is ${say(preload, 'force')}.${worstEndWords(t, say)}`,
+    sentence: () =>
+      `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
+        ratio >= 1 ? `${percent(ratio - 1, say)} in hand` : 'play comes back under load'
+      }, because its preload is ${say(preload, 'force')}.${worstEndWords(t, say)}`,
   }
 }
 
@@ -55,11 +55,12 @@ export const THRUST_CHECKS = defineChecks({
         LIMITS['nut.speedValue'],
         measure(speedValue, 'ratio'),
         measure(speedValueLimit, 'ratio'),
-        `Diameter times speed is ${say(speedValue, 'ratio', 0)} mm·rpm at ${say(topSpeedRpm(t), 'rotation')}; this nut takes ${say(
-          speedValueLimit,
-          'ratio',
-          0,
-        )} before ${kind === 'ball' ? 'its balls are thrown at the return tube' : 'it runs hot and wears fast'}.`,
+        () =>
+          `Diameter times speed is ${say(speedValue, 'ratio', 0)} mm·rpm at ${say(topSpeedRpm(t), 'rotation')}; this nut takes ${say(
+            speedValueLimit,
+            'ratio',
+            0,
+          )} before ${kind === 'ball' ? 'its balls are thrown at the return tube' : 'it runs hot and wears fast'}.`,
       )
     },
   },
@@ -69,21 +70,22 @@ export const THRUST_CHECKS = defineChecks({
     judge(t, say) {
       const { staticCapacityN } = t.part('screw')
       const loadN = forces(t).maxN
-      const wanted = limitsOf(t.axis, LIMITS['nut.staticSafety']).holds
+      const wanted = t.limits(LIMITS['nut.staticSafety']).holds
       const { safety } = t.figure('staticSafety', nutStaticSafety, {
         staticCapacityN,
         largestLoadN: Math.max(1, loadN),
       })
       return {
-        ...standing(t.axis, LIMITS['nut.staticSafety'], safety),
+        ...standing(t, LIMITS['nut.staticSafety'], safety),
         figure: measure(loadN, 'force'),
         limit: measure(staticCapacityN / wanted, 'force'),
         use: (wanted * loadN) / staticCapacityN,
-        sentence: `The largest load is ${say(loadN, 'force')}; the nut carries ${say(staticCapacityN, 'force')} at rest: ${say(
-          safety,
-          'ratio',
-          1,
-        )} times, against ${wanted} wanted.${worstEndWords(t, say)}`,
+        sentence: () =>
+          `The largest load is ${say(loadN, 'force')}; the nut carries ${say(staticCapacityN, 'force')} at rest: ${say(
+            safety,
+            'ratio',
+            1,
+          )} times, against ${wanted} wanted.${worstEndWords(t, say)}`,
       }
     },
   },
@@ -106,11 +108,12 @@ export const THRUST_CHECKS = defineChecks({
         figure: measure(loadN, 'force'),
         limit: measure(pairN, 'force'),
         use: loadN / pairN,
-        sentence: `A wave spring keeps the pair together up to ${say(pairN, 'force')}; the largest load is ${say(loadN, 'force')}. ${
-          gives
-            ? `Beyond the spring the screw moves by the play of ${say(axialPlayUm, 'smallLength')}, which the lost motion counts.`
-            : 'The spring is enough for that.'
-        }`,
+        sentence: () =>
+          `A wave spring keeps the pair together up to ${say(pairN, 'force')}; the largest load is ${say(loadN, 'force')}. ${
+            gives
+              ? `Beyond the spring the screw moves by the play of ${say(axialPlayUm, 'smallLength')}, which the lost motion counts.`
+              : 'The spring is enough for that.'
+          }`,
       }
     },
   },
@@ -125,13 +128,14 @@ export const THRUST_CHECKS = defineChecks({
         LIMITS['bearing.life'],
         hours,
         wantedLifeHours,
-        `The bearings of the fixed end are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted, with ${listed(
-          [
-            'their preload',
-            ...(t.axis.drive.transmission === 'belt' ? ['the pull of the belt'] : []),
-            ...(pullN(t) > 0 ? [`the ${say(pullN(t), 'force')} that stretch the screw`] : []),
-          ],
-        )} on top of the load.`,
+        () =>
+          `The bearings of the fixed end are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted, with ${listed(
+            [
+              'their preload',
+              ...(t.axis.drive.transmission === 'belt' ? ['the pull of the belt'] : []),
+              ...(pullN(t) > 0 ? [`the ${say(pullN(t), 'force')} that stretch the screw`] : []),
+            ],
+          )} on top of the load.`,
       )
     },
   },
@@ -142,13 +146,13 @@ export const THRUST_CHECKS = defineChecks({
       const { boreMm } = t.part('bearing')
       const { rootDiameterMm } = t.part('screw')
       const shoulderMm = (rootDiameterMm - boreMm) / 2
-      const { holds } = limitsOf(t.axis, LIMITS['bearing.seat'])
+      const { holds } = t.limits(LIMITS['bearing.seat'])
       return {
-        ...standing(t.axis, LIMITS['bearing.seat'], Math.max(0, shoulderMm)),
+        ...standing(t, LIMITS['bearing.seat'], Math.max(0, shoulderMm)),
         figure: measure(Math.max(0, shoulderMm), 'length'),
         limit: measure(holds, 'length'),
         use: shoulderMm > 0 ? holds / shoulderMm : null,
-        sentence:
+        sentence: () =>
           shoulderMm > 0
             ? `The bore of ${saySold(boreMm, t.units)} leaves a shoulder of ${say(shoulderMm, 'length', 2)} on a screw of ${say(rootDiameterMm, 'length', 1)} at the root, against ${say(holds, 'length', 2)} for the ring to stand on.`
             : `The bore of ${saySold(boreMm, t.units)} leaves no shoulder on a screw of ${say(rootDiameterMm, 'length', 1)} at the root.`,
@@ -168,7 +172,8 @@ export const THRUST_CHECKS = defineChecks({
         LIMITS['nut.pressureSpeed'],
         measure(pressureSpeedMpaMPerMin, 'pressureSpeed'),
         measure(limit, 'pressureSpeed'),
-        `At its worst the nut presses with ${say(pressureMpa, 'pressure')} and slides at ${say(slidingMPerMin * 1000, 'speed')}: ${say(pressureSpeedMpaMPerMin, 'pressureSpeed')}, against ${say(limit, 'pressureSpeed')} that it bears oiled before it wears away.`,
+        () =>
+          `At its worst the nut presses with ${say(pressureMpa, 'pressure')} and slides at ${say(slidingMPerMin * 1000, 'speed')}: ${say(pressureSpeedMpaMPerMin, 'pressureSpeed')}, against ${say(limit, 'pressureSpeed')} that it bears oiled before it wears away.`,
       )
     },
   },

@@ -37,10 +37,7 @@ export const PRELOAD_CHECKS = defineChecks({
             `A play of ${small(playUm)} is finer than the gauge can show: was it typed in another unit?`,
           )
         if (playUm > stepUm)
-          return against(
-            'fails',
-            'smallLength',
-            [playUm, stepUm],
+          return against('fails', 'smallLength', [playUm, stepUm], () =>
             set === 'matched'
               ? `${small(playUm)} of play: the set is not clamped. Look for a chip between the rings, then the locknut to ${say(nut.matchedNm, 'torque')}.`
               : `${small(playUm)} of play: tighten the locknut until it has just gone, then ${deg(nut.turnDeg)} more.`,
@@ -74,20 +71,20 @@ export const PRELOAD_CHECKS = defineChecks({
                 'fails',
                 'pull',
                 [addedN, added.mostN],
-                `Too tight.${byPull} Slacken and begin anew: too much shortens the life and heats.`,
+                () => `Too tight.${byPull} Slacken and begin anew: too much shortens the life and heats.`,
               )
             : addedN < added.leastN
               ? against(
                   'close',
                   'pull',
                   [addedN, added.mostN],
-                  `Rather loose.${byPull} It opens under a smaller load than reckoned.`,
+                  () => `Rather loose.${byPull} It opens under a smaller load than reckoned.`,
                 )
               : against(
                   'holds',
                   'pull',
                   [addedN, added.mostN],
-                  `No play, and as tight as it should be.${byPull}`,
+                  () => `No play, and as tight as it should be.${byPull}`,
                 )
         return noAdvice(
           `No play, but how tight? Go back to where the play begins, and turn ${deg(nut.turnDeg)} from there: ${say(nut.handleTravelMm, 'length', 0)} at the end of a spanner of ${say(nut.handleMm, 'length', 0)}.${byPull}`,
@@ -104,20 +101,22 @@ export const PRELOAD_CHECKS = defineChecks({
           'fails',
           'angle',
           figures,
-          `${said}${byPull} Too tight shortens the life and heats: slacken it, and begin anew from no play.`,
+          () =>
+            `${said}${byPull} Too tight shortens the life and heats: slacken it, and begin anew from no play.`,
         )
       if (share < LEAST_TURN)
         return against(
           'close',
           'angle',
           figures,
-          `${said}${byPull} Rather too little than too much, but it opens early: ${deg(nut.turnDeg - turnedDeg)} more.`,
+          () =>
+            `${said}${byPull} Rather too little than too much, but it opens early: ${deg(nut.turnDeg - turnedDeg)} more.`,
         )
       return against(
         'holds',
         'angle',
         figures,
-        `${said}${byPull} Set the set screw, and read the play once more.`,
+        () => `${said}${byPull} Set the set screw, and read the play once more.`,
       )
     }),
   },

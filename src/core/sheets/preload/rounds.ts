@@ -29,7 +29,7 @@ export function addedPull(t: EvaluationContext, round: PreloadRound) {
     Math.abs(one - contactAngleDeg) < Math.abs(best - contactAngleDeg) ? one : best,
   )
   if (Math.abs(nearest - contactAngleDeg) > 3) return null
-  const { pullN } = t.figure('preloadDrag', preloadDrag, {
+  const { pullN } = t.figure('bearingDrag', preloadDrag, {
     preloadN: locknut(t).preloadN,
     contactAngleDeg: nearest,
     meanDiameterMm: boreMm * MEAN_OF_BORE,

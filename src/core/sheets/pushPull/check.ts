@@ -59,14 +59,15 @@ export const PUSH_PULL_CHECKS = defineChecks({
             'holds',
             'smallLength',
             figures,
-            `${measured}, against ${small(targetUm)} accepted.${soft}`,
+            () => `${measured}, against ${small(targetUm)} accepted.${soft}`,
           )
         case 'beyond':
           return against(
             'fails',
             'smallLength',
             figures,
-            `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. ${round.at === 'slide' ? 'Read the five places to see where it is lost.' : 'It moves there: do up what holds it.'}${soft}`,
+            () =>
+              `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. ${round.at === 'slide' ? 'Read the five places to see where it is lost.' : 'It moves there: do up what holds it.'}${soft}`,
           )
         case 'cannot-tell':
           return noAdvice(

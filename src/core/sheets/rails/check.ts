@@ -36,10 +36,7 @@ export const RAILS_CHECKS = defineChecks({
       const { slopeUmPerM } = t.figure('straightness', straightness, { stations: heights })
       const figures = [widthUm, acceptedUm] as const
       if (widthUm + stepUm <= acceptedUm)
-        return against(
-          'holds',
-          'smallLength',
-          figures,
+        return against('holds', 'smallLength', figures, () =>
           how === 'second'
             ? `The second rail keeps its distance within ${small(widthUm)}, against ${small(acceptedUm)} accepted.`
             : `Straight within a strip of ${small(widthUm)}, against ${small(acceptedUm)} accepted.`,
@@ -70,7 +67,8 @@ export const RAILS_CHECKS = defineChecks({
           'fails',
           'smallLength',
           figures,
-          `The second rail is not parallel: it goes ${small(Math.abs(leanUm))} ${leanUm > 0 ? 'up on the gauge' : 'down on the gauge'} from ${near} to ${far}. Slacken it, tap its end at ${far} back by that with the gauge on it. ${screws}`,
+          () =>
+            `The second rail is not parallel: it goes ${small(Math.abs(leanUm))} ${leanUm > 0 ? 'up on the gauge' : 'down on the gauge'} from ${near} to ${far}. Slacken it, tap its end at ${far} back by that with the gauge on it. ${screws}`,
         )
       }
       const worst = farthest(heights)
@@ -78,7 +76,8 @@ export const RAILS_CHECKS = defineChecks({
         'fails',
         'smallLength',
         figures,
-        `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted; it stands ${small(Math.abs(worst.offUm))} ${worst.offUm > 0 ? 'proud' : 'low'} at ${at(worst.positionMm)}. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`,
+        () =>
+          `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted; it stands ${small(Math.abs(worst.offUm))} ${worst.offUm > 0 ? 'proud' : 'low'} at ${at(worst.positionMm)}. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`,
       )
     },
   },

@@ -55,7 +55,7 @@ export const REVERSAL_CHECKS = defineChecks({
           figure: null,
           limit,
           use: null,
-          sentence: `Read at least one station ${FEWEST_OF_A_TEST} times from either side.`,
+          sentence: () => `Read at least one station ${FEWEST_OF_A_TEST} times from either side.`,
         }
       const { gaugeStepUm } = test
       if (gaugeStepUm === null)
@@ -81,13 +81,18 @@ export const REVERSAL_CHECKS = defineChecks({
       }
       const [odd] = test.stations.flatMap(one => oddReadings(one, gaugeStepUm))
       if (odd)
-        return { ...found, state: 'unknown', sentence: `${oddWords(odd, say)} Until then nothing is said.` }
+        return {
+          ...found,
+          state: 'unknown',
+          sentence: () => `${oddWords(odd, say)} Until then nothing is said.`,
+        }
       const least = leastUm(t)
       if (least !== null && verdict.reversalUm + judged.figures.expandedUm < LEAST_SHARE * least)
         return {
           ...found,
           state: 'unknown',
-          sentence: `A reversal of ${measured} is less than friction alone must wind up, ${small(least)}: was it typed in another unit, or read on the screw?`,
+          sentence: () =>
+            `A reversal of ${measured} is less than friction alone must wind up, ${small(least)}: was it typed in another unit, or read on the screw?`,
         }
       const few = readingsPerSide(station)
       const more = `${verdict.moreReadings} more ${verdict.moreReadings === 1 ? 'reading' : 'readings'} from each side`

@@ -44,20 +44,22 @@ export const SCALE_CHECKS = defineChecks({
           'fails',
           'smallLength',
           [Math.abs(overTravelUm), targetUm, uncertainUm],
-          `It goes ${say(1 + scaleErrorUmPerM / 1e6, 'ratio', 4)} of what is commanded: lead, microsteps or the unit of the controller are set for another drive.${put}`,
+          () =>
+            `It goes ${say(1 + scaleErrorUmPerM / 1e6, 'ratio', 4)} of what is commanded: lead, microsteps or the unit of the controller are set for another drive.${put}`,
         )
       const few = moves.length < 3 ? ' Two places always make a straight line: a third would check it.' : ''
       const said = `It goes ${small(Math.abs(overTravelUm))} ± ${small(uncertainUm)} too ${overTravelUm < 0 ? 'short' : 'far'} over its ${travel}, against ${small(targetUm)} accepted`
       const figures = [Math.abs(overTravelUm), targetUm, uncertainUm] as const
       switch (told(overTravelUm, uncertainUm, targetUm)) {
         case 'within':
-          return against('holds', 'smallLength', figures, `${said}.${few}`)
+          return against('holds', 'smallLength', figures, () => `${said}.${few}`)
         case 'beyond':
           return against(
             'fails',
             'smallLength',
             figures,
-            `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small(STEEL_EXPANSION_PER_K * t.axis.goals.wantedTravelMm * 1000)} of it.${few}`,
+            () =>
+              `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small(STEEL_EXPANSION_PER_K * t.axis.goals.wantedTravelMm * 1000)} of it.${few}`,
           )
         case 'cannot-tell':
           return noAdvice(

@@ -58,7 +58,8 @@ const alignCheck = (plane: Plane): Check => ({
       return {
         ...none,
         state: 'unknown',
-        sentence: `No advice: a reading lies ${bent} off the straight line, too much against the corrections${sagWords(setting, plane)}. Read again; if it stays, the screw is bent: roll it on the bed to see.`,
+        sentence: () =>
+          `No advice: a reading lies ${bent} off the straight line, too much against the corrections${sagWords(setting, plane)}. Read again; if it stays, the screw is bent: roll it on the bed to see.`,
       }
     const target = small(targetUm)
     if (advice.kind === 'unsure') {
@@ -66,7 +67,8 @@ const alignCheck = (plane: Plane): Check => ({
       return {
         ...none,
         state: 'unknown',
-        sentence: `The ${block} block is off by ${small(Math.abs(moveUm))} ± ${small(uncertainUm)}, against ${target} accepted: these readings cannot tell. Read at places further apart, ${setting.ends === 'fixed-free' ? 'from the fixed block on' : 'near both blocks'}, or at more of them.`,
+        sentence: () =>
+          `The ${block} block is off by ${small(Math.abs(moveUm))} ± ${small(uncertainUm)}, against ${target} accepted: these readings cannot tell. Read at places further apart, ${setting.ends === 'fixed-free' ? 'from the fixed block on' : 'near both blocks'}, or at more of them.`,
       }
     }
     const absurd = advice.moves
@@ -88,7 +90,7 @@ const alignCheck = (plane: Plane): Check => ({
       figure: { value: largestUm, quantity: 'smallLength' },
       limit: { value: targetUm, quantity: 'smallLength' },
       use: largestUm / targetUm,
-      sentence:
+      sentence: () =>
         advice.kind === 'in-line'
           ? `${setting.ends === 'fixed-free' ? 'The fixed block is' : 'Both blocks are'} within ${small(largestUm)} (± ${small(unsureUm)}) of the line, against ${target} accepted.${third}`
           : `${advice.moves.map(move => `${moveInWords(plane === 'height' && isUpright(t.axis) ? 'out' : plane, move, say)} (± ${small(move.uncertainUm)})`).join('; ')}: more than the ${target} accepted.${worth}${third}`,

@@ -32,7 +32,7 @@ export const SHAFTS_CHECKS = defineChecks({
       const small = (um: number) => say(finely(um), 'smallLength')
       const { parallelMm, parallelTowardsDeg, angularDeg, openAtDeg } = found
       const { parallelLimitMm, angularLimitDeg, axialLimitMm } = t.part('coupler')
-      const { use } = t.figure('couplerUse', couplerMisalignmentUse, {
+      const { use } = t.figure('shaftsUse', couplerMisalignmentUse, {
         parallelMm,
         angularDeg,
         axialMm: t.dimension('shaftAxialMm'),
@@ -56,7 +56,7 @@ export const SHAFTS_CHECKS = defineChecks({
         return noAdvice(
           `${said}, and with marks of ${small(stepUm)} it may be from ${say(shareAt(-1), 'share')} to ${say(shareAt(1), 'share')}: these readings cannot tell. Read with a finer gauge, or with the tip on the face further out.`,
         )
-      if (use <= GOOD_USE) return against('holds', 'share', [use, 1], `${said}. Leave it.`)
+      if (use <= GOOD_USE) return against('holds', 'share', [use, 1], () => `${said}. Leave it.`)
       const upMm = parallelMm * Math.cos(radians(parallelTowardsDeg))
       const rightMm = parallelMm * Math.sin(radians(parallelTowardsDeg))
       const shimUm = Math.tan(radians(angularDeg)) * round.plateBoltsMm * 1000
@@ -69,7 +69,8 @@ export const SHAFTS_CHECKS = defineChecks({
         use <= 1 ? 'close' : 'fails',
         'share',
         [use, 1],
-        `${said}. Seen from behind the motor, move it ${say(Math.abs(upMm), 'length', 2)} ${upMm >= 0 ? 'up' : 'down'} and ${say(Math.abs(rightMm), 'length', 2)} to the ${rightMm >= 0 ? 'right' : 'left'}. The hubs stand open at ${clockOf(openAtDeg)}: ${small(shimUm)} between plate and motor at ${clockOf(shimAtDeg)}, ${shimWords(shimUm, t.shop.shimStockMm, say)}.`,
+        () =>
+          `${said}. Seen from behind the motor, move it ${say(Math.abs(upMm), 'length', 2)} ${upMm >= 0 ? 'up' : 'down'} and ${say(Math.abs(rightMm), 'length', 2)} to the ${rightMm >= 0 ? 'right' : 'left'}. The hubs stand open at ${clockOf(openAtDeg)}: ${small(shimUm)} between plate and motor at ${clockOf(shimAtDeg)}, ${shimWords(shimUm, t.shop.shimStockMm, say)}.`,
       )
     }),
   },
@@ -91,7 +92,7 @@ export const SHAFTS_CHECKS = defineChecks({
       const tiltDeg = degrees(Math.atan(Math.abs(line.tiltUmPerMm) / 1000))
       const all = besideDeg + tiltDeg
       const said = `The pulleys stand ${say(Math.abs(line.besideUm), 'smallLength')} beside each other and ${say(tiltDeg, 'angle', 2)} at an angle: the belt runs ${say(all, 'angle', 2)} off, against ${say(BELT_DEG, 'angle', 2)} it bears`
-      if (all <= BELT_DEG) return against('holds', 'angle', [all, BELT_DEG], `${said}.`)
+      if (all <= BELT_DEG) return against('holds', 'angle', [all, BELT_DEG], () => `${said}.`)
       const absurd = notMeant('push', line.besideUm, 'The pulleys would stand beside each other by', say)
       if (absurd) return absurd
       const moves = [
@@ -100,7 +101,7 @@ export const SHAFTS_CHECKS = defineChecks({
         tiltDeg > BELT_DEG / 2 &&
           `tilt the motor: ${say(Math.abs(line.tiltUmPerMm) * round.stations.reduce((most, { acrossMm }) => Math.max(most, acrossMm), 0), 'smallLength')} over the width of the pulley`,
       ].filter(Boolean)
-      return against('fails', 'angle', [all, BELT_DEG], `${said}. Next: ${moves.join('; ')}.`)
+      return against('fails', 'angle', [all, BELT_DEG], () => `${said}. Next: ${moves.join('; ')}.`)
     }),
   },
 })

@@ -32,9 +32,9 @@ const compared =
     const figures = [Math.abs(differenceUm), countsUm, expandedUm] as const
     switch (told(differenceUm, expandedUm, countsUm)) {
       case 'within':
-        return against('holds', 'smallLength', figures, `${said}. ${alike}`)
+        return against('holds', 'smallLength', figures, () => `${said}. ${alike}`)
       case 'beyond':
-        return against('fails', 'smallLength', figures, `${said}. ${differenceUm > 0 ? more : less}`)
+        return against('fails', 'smallLength', figures, () => `${said}. ${differenceUm > 0 ? more : less}`)
       case 'cannot-tell':
         return noAdvice(`${said}: these readings cannot tell. Take more of both, at the same place.`)
     }

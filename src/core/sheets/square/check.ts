@@ -76,14 +76,14 @@ export const SQUARE_CHECKS = defineChecks({
       const uncertainMm = (uncertainUmPerM / 1e6) * t.axis.driveSizes.screwSpacingMm
       const figures = [Math.abs(shiftMm), acceptedMm, uncertainMm] as const
       const said = `${over(umPerM)} ± ${over(uncertainUmPerM)} out of square, against ${over(acceptedUmPerM)} accepted`
-      const since = t.axis.drive.screws === 2 ? doneSince(t.axis, round.startedAt) : null
+      const since = t.axis.drive.screws === 2 ? doneSince(t.whole, round.startedAt) : null
       if (since !== null)
         return noAdvice(
           `${said} when it was read; since then: ${since}. Home again, and square again before the screws are coupled.`,
         )
       switch (told(umPerM, uncertainUmPerM, acceptedUmPerM)) {
         case 'within':
-          return against('holds', 'length', figures, `Square: ${said}.`)
+          return against('holds', 'length', figures, () => `Square: ${said}.`)
         case 'cannot-tell':
           return noAdvice(
             `${said}: these readings cannot tell. ${how === 'diagonals' ? 'A larger rectangle, or a trammel bar instead of a tape, would.' : 'A longer square would.'}`,
@@ -96,7 +96,8 @@ export const SQUARE_CHECKS = defineChecks({
               'fails',
               'length',
               figures,
-              `${said}: the axis ${umPerM > 0 ? 'rises' : 'falls'} along the square. Swivel what carries it by ${say(Math.abs(shiftMm), 'length', 2)} over ${say(t.axis.driveSizes.screwSpacingMm, 'length', 0)}, or shim one side of it.`,
+              () =>
+                `${said}: the axis ${umPerM > 0 ? 'rises' : 'falls'} along the square. Swivel what carries it by ${say(Math.abs(shiftMm), 'length', 2)} over ${say(t.axis.driveSizes.screwSpacingMm, 'length', 0)}, or shim one side of it.`,
             )
           const lead = t.catalogue.screw.get(t.axis.parts.screw ?? '')?.leadMm
           const turnDeg = lead === undefined ? null : (Math.abs(shiftMm) / lead) * 360
@@ -104,7 +105,8 @@ export const SQUARE_CHECKS = defineChecks({
             'fails',
             'length',
             figures,
-            `${said}. The second side is ${shiftMm > 0 ? 'ahead' : 'behind'}: with the coupling of the screws open, turn its screw ${shiftMm > 0 ? 'back' : 'forward'} by ${say(Math.abs(shiftMm), 'length', 2)}${turnDeg === null ? '' : ` (${say(turnDeg, 'angle', 0)}, ${turnWords(turnDeg)})`}. Then home again, and square again before you couple them.`,
+            () =>
+              `${said}. The second side is ${shiftMm > 0 ? 'ahead' : 'behind'}: with the coupling of the screws open, turn its screw ${shiftMm > 0 ? 'back' : 'forward'} by ${say(Math.abs(shiftMm), 'length', 2)}${turnDeg === null ? '' : ` (${say(turnDeg, 'angle', 0)}, ${turnWords(turnDeg)})`}. Then home again, and square again before you couple them.`,
           )
         }
       }
@@ -131,7 +133,7 @@ export const SQUARE_CHECKS = defineChecks({
       const figures = [Math.abs(growsMm), acceptedMm] as const
       switch (told(growsMm, uncertainMm, acceptedMm)) {
         case 'within':
-          return against('holds', 'length', figures, `${said}: the leads agree.`)
+          return against('holds', 'length', figures, () => `${said}: the leads agree.`)
         case 'cannot-tell':
           return noAdvice(`${said}: these readings cannot tell. Read further apart, or finer.`)
         case 'beyond':
@@ -139,7 +141,8 @@ export const SQUARE_CHECKS = defineChecks({
             'fails',
             'length',
             figures,
-            `${said}: the leads differ. With a motor on each screw, give the second its own steps a millimetre; with one motor, square it at the middle of the travel and live with half of it at the ends.`,
+            () =>
+              `${said}: the leads differ. With a motor on each screw, give the second its own steps a millimetre; with one motor, square it at the middle of the travel and live with half of it at the ends.`,
           )
       }
     },

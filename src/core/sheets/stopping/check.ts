@@ -32,7 +32,8 @@ const endCheck = (end: End): Check => ({
       LIMITS['limits.stopping'],
       measure(keptMm, 'length'),
       measure(needsMm, 'length'),
-      `${say(keptMm, 'length', 1)} is kept clear at the ${end} end; from ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the axis needs ${say(needsMm, 'length', 1)} to stop, ${braking}.`,
+      () =>
+        `${say(keptMm, 'length', 1)} is kept clear at the ${end} end; from ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the axis needs ${say(needsMm, 'length', 1)} to stop, ${braking}.`,
     )
   },
 })

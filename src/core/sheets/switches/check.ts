@@ -37,15 +37,18 @@ function judgeEnd(t: EvaluationContext, say: Say, end: SwitchEnd): Judgement | n
     return {
       ...NO_FIGURES,
       state: 'fails',
-      sentence: `No limit switch at the ${END_WORDS[end]}: before it is homed nothing but the hard stop ends a move there.`,
+      sentence: () =>
+        `No limit switch at the ${END_WORDS[end]}: before it is homed nothing but the hard stop ends a move there.`,
     }
   if (at.contact === 'normally-open')
     return {
       ...NO_FIGURES,
       state: 'fails',
-      sentence: `The switch at the ${END_WORDS[end]} is normally open: with a broken wire it says nothing, and the axis runs into its stop.`,
+      sentence: () =>
+        `The switch at the ${END_WORDS[end]} is normally open: with a broken wire it says nothing, and the axis runs into its stop.`,
     }
-  if (at.beforeStopMm === null)
+  const { beforeStopMm } = at
+  if (beforeStopMm === null)
     throw new NotKnown({
       sheet: 'switches',
       stage: 'build',
@@ -55,9 +58,10 @@ function judgeEnd(t: EvaluationContext, say: Say, end: SwitchEnd): Judgement | n
   return atLeast(
     t,
     LIMITS['limits.switch'],
-    measure(at.beforeStopMm, 'length'),
+    measure(beforeStopMm, 'length'),
     measure(needsMm, 'length'),
-    `The switch at the ${END_WORDS[end]} switches ${say(at.beforeStopMm, 'length', 1)} before the hard stop; from ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the axis runs on ${say(needsMm, 'length', 1)}.`,
+    () =>
+      `The switch at the ${END_WORDS[end]} switches ${say(beforeStopMm, 'length', 1)} before the hard stop; from ${say(t.axis.goals.topSpeedMmPerMin, 'speed')} the axis runs on ${say(needsMm, 'length', 1)}.`,
   )
 }
 
@@ -84,7 +88,8 @@ export const SWITCH_CHECKS = defineChecks({
         LIMITS['limits.cableHeight'],
         measure(heightMm, 'length'),
         measure(roomMm, 'length'),
-        `A chain of ${say(chainLengthMm, 'length', 0)} stands ${say(heightMm, 'length', 0)} high in its loop, where there is room for ${say(roomMm, 'length', 0)}.`,
+        () =>
+          `A chain of ${say(chainLengthMm, 'length', 0)} stands ${say(heightMm, 'length', 0)} high in its loop, where there is room for ${say(roomMm, 'length', 0)}.`,
       )
     },
   },

@@ -29,11 +29,12 @@ const recessCheck = (end: RecessEnd): Check => ({
       figure: { value: depthMm, quantity: 'length' },
       limit: { value: deepestMm, quantity: 'length' },
       use: deepestMm > 0 ? depthMm / deepestMm : null,
-      sentence: thin
-        ? `Not fit to cut. ${width}, which leaves ${length(wallAroundMm)} of wall around it in the block, against ${length(wallToKeepMm)} to keep.`
-        : deep
-          ? `Not fit to cut: ${length(depthMm)} deep runs into the bearings. ${metalMm === null ? 'The whole block' : 'The metal before them'} leaves ${length(deepestMm)} with the wall to keep.`
-          : `${length(depthMm)} deep, against ${length(deepestMm)} that the metal before the bearings leaves with the wall to keep. ${width}, which leaves ${length(wallAroundMm)} around it.`,
+      sentence: () =>
+        thin
+          ? `Not fit to cut. ${width}, which leaves ${length(wallAroundMm)} of wall around it in the block, against ${length(wallToKeepMm)} to keep.`
+          : deep
+            ? `Not fit to cut: ${length(depthMm)} deep runs into the bearings. ${metalMm === null ? 'The whole block' : 'The metal before them'} leaves ${length(deepestMm)} with the wall to keep.`
+            : `${length(depthMm)} deep, against ${length(deepestMm)} that the metal before the bearings leaves with the wall to keep. ${width}, which leaves ${length(wallAroundMm)} around it.`,
     }
   },
 })
@@ -54,7 +55,7 @@ export const TRAVEL_CHECKS = defineChecks({
               1,
             )} in all brings it back`
           : 'the ways end it, not the screw'
-      const stood = standing(t.axis, LIMITS['room.travel'], travelMm / wanted)
+      const stood = standing(t, LIMITS['room.travel'], travelMm / wanted)
       return {
         ...stood,
         // Where the ways end the travel no other drive gives more of it.
@@ -62,7 +63,8 @@ export const TRAVEL_CHECKS = defineChecks({
         figure: { value: travelMm, quantity: 'length' },
         limit: { value: wanted, quantity: 'length' },
         use: travelMm > 0 ? wanted / travelMm : null,
-        sentence: `${say(travelMm, 'length', 1)} of travel is left, against ${say(wanted, 'length', 1)} wanted: ${why}.`,
+        sentence: () =>
+          `${say(travelMm, 'length', 1)} of travel is left, against ${say(wanted, 'length', 1)} wanted: ${why}.`,
       }
     },
   },

@@ -50,9 +50,10 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
         figure: { value: readN, quantity: 'force' },
         limit: { value: reckonedN, quantity: 'force' },
         use: reckonedN > 0 ? readN / reckonedN : null,
-        sentence: otherwise
-          ? `${said}: ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. Put them into Survey: motor and lost motion are reckoned from them.${few}`
-          : `${said}: about as Survey has it.${few}`,
+        sentence: () =>
+          otherwise
+            ? `${said}: ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. Put them into Survey: motor and lost motion are reckoned from them.${few}`
+            : `${said}: about as Survey has it.${few}`,
       }
     },
   },

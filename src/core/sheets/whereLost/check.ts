@@ -60,14 +60,15 @@ export const WHERE_LOST_CHECKS = defineChecks({
             'holds',
             'smallLength',
             figures,
-            `${lost}; ${small(targetUm)} beyond that are accepted. ${most}.`,
+            () => `${lost}; ${small(targetUm)} beyond that are accepted. ${most}.`,
           )
         case 'beyond':
           return against(
             'fails',
             'smallLength',
             figures,
-            `${lost}; more than the ${small(targetUm)} beyond that which are accepted. ${most}${worst ? `: ${SHARE_WORDS[worst].remedy}` : ''}.`,
+            () =>
+              `${lost}; more than the ${small(targetUm)} beyond that which are accepted. ${most}${worst ? `: ${SHARE_WORDS[worst].remedy}` : ''}.`,
           )
         case 'cannot-tell':
           return noAdvice(

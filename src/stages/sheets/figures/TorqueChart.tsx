@@ -1,6 +1,5 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
-import { limitsOf } from '@/core/evaluation/limits'
 import { topSpeedRpm } from '@/core/machine/drive/load'
 import { torqueCurve } from '@/core/machine/drive/torque'
 import { ratio } from '@/core/machine/drive/transmission'
@@ -22,11 +21,11 @@ const SERIES = [
 /** Torque over motor speed: available, required, and required with its margin. */
 export function TorqueChart() {
   const context = useSettledEvaluation()
-  const { axis, units } = context
+  const { units } = context
   const curve = attempt(() => {
     const t = context
     return {
-      points: torqueCurve(t, limitsOf(axis, torqueLimits(t)).holds),
+      points: torqueCurve(t, t.limits(torqueLimits(t)).holds),
       topRpm: topSpeedRpm(t) * ratio(t),
     }
   })

@@ -62,7 +62,7 @@ const bothEnds = (evaluation: Evaluation) =>
   attempt(() => {
     const { axis } = evaluation
     const needsMm = stoppingMm(evaluation)
-    const wantedMm = limitsOf(axis, LIMITS['limits.stopping']).holds * needsMm
+    const wantedMm = limitsOf(axis.limits['limits.stopping'], LIMITS['limits.stopping']).holds * needsMm
     return ENDS.map(end => ({
       end,
       keptMm: axis.recesses[SAFETY_OF[end]],

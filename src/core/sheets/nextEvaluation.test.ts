@@ -1,0 +1,173 @@
+import fc from 'fast-check'
+import equal from 'fast-deep-equal'
+import { produce } from 'immer'
+import { longTom } from '../demo/longTom'
+import { ostrey } from '../demo/ostrey'
+import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/axis'
+import type { Job } from '../document/job'
+import { plainFindings } from '../evaluation/check'
+import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
+import { CATALOGUE } from '../machine/parts'
+import type { CheckId } from '.'
+import { type Evaluation, evaluateAxis } from './evaluateAxis'
+import { LIMITS } from './firstChecks'
+import { newAxis } from './newJob'
+import { remediesFor } from './remedies'
+
+// What is judged again only where something changed says, to the letter, what is said of an axis judged afresh.
+
+/** Every finding with its words, and the figures behind it. */
+function said(evaluation: Evaluation) {
+  const findings = plainFindings(evaluation.findings)
+  const { figures } = evaluation
+  return findings.map(finding => ({ ...finding, figures: finding.because.map(name => figures[name]) }))
+}
+
+const AXES: Axis[] = [skarrow(), longTom(), ostrey()]
+  .flatMap(({ job }: { job: Job }) => job.axes)
+  .concat(newAxis({ name: 'A', title: 'New' }))
+
+type Container = Record<string, unknown> | unknown[]
+const isContainer = (value: unknown): value is Container => typeof value === 'object' && value !== null
+
+/** Every place of an axis where a value stands, as the steps that lead to it. */
+function places(value: Container, path: (string | number)[] = []): (string | number)[][] {
+  const keys = Array.isArray(value) ? value.map((_, index) => index) : Object.keys(value)
+  return keys.flatMap(key => {
+    const inner = (value as Record<string | number, unknown>)[key]
+    const at = [...path, key]
+    const isKept = path.length === 0 && (key === 'id' || key === 'name')
+    if (isKept || key === 'id') return []
+    const isRecord = isContainer(inner) && !Array.isArray(inner)
+    return [...(isRecord ? [] : [at]), ...(isContainer(inner) ? places(inner, at) : [])]
+  })
+}
+
+interface Draw {
+  which: number
+  how: number
+  factor: number
+}
+
+/** Another value of the same kind: a number a little or much off, a row gone or doubled, a flag turned, a part exchanged. */
+function otherThan(value: unknown, { how, factor }: Draw, path: (string | number)[]): unknown {
+  if (typeof value === 'number') return how % 4 === 0 ? 0 : how % 4 === 1 ? -value : value * factor
+  if (typeof value === 'boolean') return !value
+  if (Array.isArray(value)) {
+    const at = how % (value.length + 1)
+    return how % 2 === 0 ? value.toSpliced(at, 1) : value.length > 0 ? [...value, value[0]] : value
+  }
+  if (path[0] === 'parts') {
+    const ids = [...CATALOGUE[path[1] as keyof Axis['parts']].keys()]
+    return how % 5 === 0 ? null : (ids[how % ids.length] ?? null)
+  }
+  if (path[0] === 'ends') return (['fixed-free', 'fixed-supported', 'fixed-fixed'] as const)[how % 3]
+  if (path[0] === 'drive' && path[1] === 'transmission') return value === 'belt' ? 'direct' : 'belt'
+  if (path.at(-1) === 'provenance') return (['assumed', 'measured', 'drawing'] as const)[how % 3]
+  if (path.at(-1) === 'value' && value === null) return 10 * factor
+  return value
+}
+
+function edited(axis: Axis, draw: Draw): Axis {
+  const all = places(axis as unknown as Container)
+  const path = all[draw.which % all.length] as (string | number)[]
+  return produce(axis, draft => {
+    let at = draft as unknown as Record<string | number, unknown>
+    for (const step of path.slice(0, -1)) at = at[step] as Record<string | number, unknown>
+    const last = path.at(-1) as string | number
+    at[last] = otherThan(at[last], draw, path)
+  })
+}
+
+const draw = fc.record({
+  which: fc.nat(1_000_000),
+  how: fc.nat(1000),
+  factor: fc.constantFrom(0.01, 0.5, 0.9, 1.1, 2, 25.4, 1000),
+})
+
+/** What is done next to an axis: an edit of any field, the last edit taken back, a remedy, other limits. */
+const act = fc.oneof(
+  { weight: 20, arbitrary: draw.map(one => ({ is: 'edit' as const, ...one })) },
+  { weight: 4, arbitrary: fc.constant({ is: 'undo' as const }) },
+  { weight: 2, arbitrary: fc.nat(1000).map(which => ({ is: 'limits' as const, which })) },
+  { weight: 1, arbitrary: fc.nat(1000).map(which => ({ is: 'remedy' as const, which })) },
+)
+type Act = typeof act extends fc.Arbitrary<infer T> ? T : never
+
+function done(one: Act, history: Axis[], evaluation: Evaluation): Axis {
+  const axis = history.at(-1) as Axis
+  switch (one.is) {
+    case 'edit':
+      return edited(axis, one)
+    case 'undo':
+      return history.at(-2) ?? axis
+    case 'limits': {
+      const keys = Object.keys(LIMITS)
+      const key = keys[one.which % keys.length] as string
+      return changedAxis(axis, draft => {
+        if (draft.limits[key]) delete draft.limits[key]
+        else draft.limits[key] = { holds: 0.5 + (one.which % 7) / 10, close: 1, because: 'tried' }
+      })
+    }
+    case 'remedy': {
+      const failing = evaluation.findings.filter(({ state }) => state === 'fails')
+      if (failing.length === 0) return axis
+      const { checkId } = failing[one.which % failing.length] as { checkId: string }
+      const [remedy] = remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId)
+      return remedy ? remedied(axis, remedy) : axis
+    }
+  }
+}
+
+/** How many edits are tried: a part of them at every run, all of them in `npm run endure`. */
+const EDITS = Number(process.env.EDITS ?? 600)
+const EDITS_A_WALK = 25
+
+test(`after any edit the next evaluation says what a fresh one says`, () => {
+  let edits = 0
+  fc.assert(
+    fc.property(
+      fc.nat(AXES.length - 1),
+      fc.array(act, { minLength: EDITS_A_WALK, maxLength: EDITS_A_WALK }),
+      fc.constantFrom('mm' as const, 'inch' as const),
+      (which, acts, units) => {
+        const start = AXES[which] as Axis
+        const history = [start]
+        let evaluation = evaluateAxis(start, CATALOGUE, units)
+        said(evaluation)
+        for (const one of acts) {
+          const axis = done(one, history, evaluation)
+          const fresh = said(evaluateAxis(axis, CATALOGUE, units))
+          evaluation = evaluation.next(axis) as Evaluation
+          const next = said(evaluation)
+          const differs = fresh.find((finding, index) => !equal(finding, next[index]))
+          if (differs || next.length !== fresh.length)
+            throw new Error(
+              `${start.id}, ${JSON.stringify(one)}: ${JSON.stringify(differs)}
+next: ${JSON.stringify(next.find(({ checkId }) => checkId === differs?.checkId))}
+${JSON.stringify(patchesOf(history.at(-1) as Axis, axis)).slice(0, 800)}`,
+            )
+          history.push(axis)
+          edits += 1
+        }
+      },
+    ),
+    { numRuns: Math.ceil(EDITS / EDITS_A_WALK), endOnFailure: true },
+  )
+  expect(edits).toBeGreaterThanOrEqual(EDITS)
+})
+
+test('a reading judges its own sheet again and takes over the rest', () => {
+  const axis = AXES[0] as Axis
+  const before = evaluateAxis(axis, CATALOGUE, 'mm')
+  before.findings
+  const after = before.next(
+    changedAxis(axis, draft => {
+      const [test] = draft.fullTests
+      if (test?.targets[0]) test.targets[0].positiveUm[0] = 1
+    }),
+  )
+  const kept = after.findings.filter(finding => finding === before.finding(finding.checkId as CheckId))
+  expect(kept.length).toBeGreaterThan(0.8 * before.findings.length)
+})
