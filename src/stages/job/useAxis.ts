@@ -18,28 +18,35 @@ export function useAxisDigest<T>(digest: (axis: Axis) => T): T {
 
 /** How long typing must rest before what is not looked at meanwhile follows it. */
 const TYPING_RESTS_MS = 250
+/** By then the frame that shows a key is drawn. */
+const FRAME_MS = 32
 /** Between two readings of a gauge the slide has to move: what is drawn of them waits until then. */
 const READING_RESTS_MS = 900
 
+type Draw = (change: () => void) => void
+
 /**
- * A part of the job that follows when the typing rests, and any other edit at once.
+ * A part of the job that follows beside what is more urgent.
  *
  * @param draw how the change is drawn: in turns with what is more urgent, if nothing else is said
+ * @param waits until the typing rests; any other edit it follows at once
  */
-function useSettled<T>(
+function useFollowed<T>(
   select: (job: Job | null) => T,
-  draw: (change: () => void) => void = startTransition,
+  { draw = startTransition, waits = false }: { draw?: Draw; waits?: boolean } = {},
 ): T {
   const { session } = useJobContext()
-  const [settled, setSettled] = useState<T>(() => select(session.getState().job))
+  const [followed, setFollowed] = useState<T>(() => select(session.getState().job))
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined
-    const settle = () => draw(() => setSettled(() => select(session.getState().job)))
+    const settle = () => draw(() => setFollowed(() => select(session.getState().job)))
     const follow = () => {
       clearTimeout(timer)
-      if (session.isTyping) timer = setTimeout(settle, TYPING_RESTS_MS)
-      else if (session.isReading) timer = setTimeout(settle, READING_RESTS_MS)
-      else settle()
+      const isKey = session.isTyping || session.isReading
+      if (!isKey) settle()
+      else if (waits) timer = setTimeout(settle, session.isTyping ? TYPING_RESTS_MS : READING_RESTS_MS)
+      // What was typed is drawn first.
+      else timer = setTimeout(settle, FRAME_MS)
     }
     settle()
     const stop = session.subscribe(follow)
@@ -47,22 +54,27 @@ function useSettled<T>(
       clearTimeout(timer)
       stop()
     }
-  }, [session, select, draw])
-  return settled
+  }, [session, select, draw, waits])
+  return followed
 }
 
 const atOnce = (change: () => void) => change()
 
 /** The whole job once the typing rests, drawn at once: for what hands it on to a worker. */
-export const useSettledJob = (): Job => useSettled<Job | null>(whole, atOnce) as Job
+export const useSettledJob = (): Job => useFollowed<Job | null>(whole, { draw: atOnce, waits: true }) as Job
 
-/** The axis at work for what is not looked at while a value is typed. */
-export function useSettledAxis(): Axis {
+function useFollowedAxis(waits: boolean): Axis {
   const { session, axisId } = useJobContext()
   const select = useCallback((job: Job | null) => axisIn(job, axisId), [axisId])
-  const settled = useSettled(select)
-  return settled.id === axisId ? settled : axisIn(session.getState().job, axisId)
+  const followed = useFollowed(select, { waits })
+  return followed.id === axisId ? followed : axisIn(session.getState().job, axisId)
 }
+
+/** The axis at work for what is looked at beside what is typed: it follows every key, once that has been drawn. */
+export const useAxisBeside = (): Axis => useFollowedAxis(false)
+
+/** The axis at work for what is not looked at while a value is typed. */
+export const useSettledAxis = (): Axis => useFollowedAxis(true)
 
 /**
  * Plain data worked out of the job when the typing rests; renders again only when it differs.
@@ -79,7 +91,7 @@ export function useSettledResult<T>(work: (job: Job) => T): T {
     },
     [work],
   )
-  return useSettled(select)
+  return useFollowed(select, { waits: true })
 }
 
 /** The axis as it stands now, for handlers that must not render again with it. */

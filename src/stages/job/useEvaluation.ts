@@ -10,7 +10,7 @@ import type { UnitSystem } from '@/core/units/quantity'
 import type { AxisTask } from '@/workers/protocol'
 import { useJob, useJobContext, useUnits, whole } from './JobContext'
 import { laterNow, useLater } from './later'
-import { axisIn, useAxis, useSettledAxis, useSettledResult } from './useAxis'
+import { axisIn, useAxis, useAxisBeside, useSettledAxis, useSettledResult } from './useAxis'
 import { useAnswer } from './useRun'
 
 /** The parts that this job can choose from. */
@@ -73,9 +73,10 @@ function useLaterFindings(): Finding[] | null {
   return useAnswer(isHere ? null : ask, task.axis.id)
 }
 
-/** Every finding of the axis as it stands, worst first. */
+/** Every finding of the axis, worst first: they follow every key, once that has been drawn. */
 export function useFindings(): Finding[] {
-  const { findings } = useEvaluation()
+  useLater()
+  const { findings } = evaluationOf(useAxisBeside(), useCatalogue(), useUnits())
   const later = useLaterFindings()
   return useMemo(() => (later ? byUrgency([...findings, ...later]) : findings), [findings, later])
 }
