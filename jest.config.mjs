@@ -23,7 +23,13 @@ export default {
       displayName: 'unit',
       testMatch: ['<rootDir>/{src,cli,tests/endure}/**/*.test.ts'],
     },
-    { ...shared, displayName: 'browser', testMatch: ['<rootDir>/tests/browser/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'browser',
+      testMatch: ['<rootDir>/tests/browser/**/*.test.ts'],
+      globalSetup: '<rootDir>/tests/browser/setup.ts',
+      globalTeardown: '<rootDir>/tests/browser/teardown.ts',
+    },
   ],
   testTimeout: 120_000,
 }

@@ -6,6 +6,7 @@ import { framed, type Paper, pagesOf, usualPaper } from '@/core/drawing/pages'
 import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { attempt } from '@/core/evaluation/attempt'
+import { plainFindings } from '@/core/evaluation/check'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { writeCalendar } from '@/core/formats/calendarFile'
 import { CSV_STYLES, type CsvStyle } from '@/core/formats/csv'
@@ -20,7 +21,7 @@ import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
 import { searchDrives } from '@/core/search/search'
 import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/search/whyNot'
-import { type CheckId, SHEETS } from '@/core/sheets'
+import { SHEETS } from '@/core/sheets'
 import { cutList } from '@/core/sheets/cutList'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { OUTCOMES } from '@/core/sheets/outcomes'
@@ -69,12 +70,12 @@ function evaluate(path: string): Outcome {
       return {
         axis: axis.name,
         title: axis.title,
-        findings: findings.map(finding => ({
+        findings: plainFindings(findings).map(finding => ({
           ...finding,
           because: finding.because.map(name => ({ figure: name, ...figures[name] })),
           remedies:
             finding.state === 'fails' || finding.state === 'close'
-              ? remediesFor(axis, catalogue, job.units, finding.checkId as CheckId)
+              ? remediesFor(axis, catalogue, job.units, finding.checkId)
               : [],
         })),
       }

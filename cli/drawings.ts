@@ -1,5 +1,5 @@
 import type { Drawing } from '@/core/drawing/drawing'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { bungDrawing } from '@/core/sheets/holes/drawing'
 import { measuredHole } from '@/core/sheets/holes/inputs'
 import { screwDrawing, screwSteps } from '@/core/sheets/leadscrewEnds/drawing'
@@ -11,7 +11,7 @@ import { bracketTemplate } from '@/core/sheets/template/drawing'
  * @param title of the machine and the axis, before what is drawn
  * @throws NotKnown, when it is made, while a part or a dimension is not known
  */
-export function drawingsOf(context: Evaluation, title: string): ReadonlyMap<string, () => Drawing> {
+export function drawingsOf(context: EvaluationContext, title: string): ReadonlyMap<string, () => Drawing> {
   const { axis, units } = context
   const { bracketWidthMm: widthMm, bracketHeightMm: heightMm } = axis.section
   return new Map<string, () => Drawing>([

@@ -1,4 +1,4 @@
 // The benchmarks.
 import { runBundled } from './lib/setup.mjs'
 
-runBundled('bench')
+await runBundled('bench')

@@ -4,7 +4,7 @@ import { choosePort, ensureBuilt, ensureInstalled, ROOT } from './lib/setup.mjs'
 
 const port = await choosePort()
 ensureInstalled()
-ensureBuilt()
+await ensureBuilt()
 const server = spawn(process.execPath, ['scripts/serve.mjs', '-p', String(port)], {
   cwd: ROOT,
   stdio: ['ignore', 'pipe', 'inherit'],

@@ -21,7 +21,14 @@ const PROPERTIES = [
   },
 ]
 
+const everyProperty = taken('--properties', 'yes')
+
 ensureInstalled()
+if (
+  everyProperty !== 'no' &&
+  !run(tool('jest'), ['--selectProjects=unit', '--testTimeout=7200000'], { DUSK_ALL_RUNS: '1' })
+)
+  process.exit(1)
 for (const { variable, count, file, name } of PROPERTIES)
   if (
     count !== '0' &&
@@ -32,4 +39,4 @@ for (const { variable, count, file, name } of PROPERTIES)
     )
   )
     process.exit(1)
-runBundled('endure', args)
+await runBundled('endure', args)

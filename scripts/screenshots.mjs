@@ -3,5 +3,5 @@ import { ensureBuilt, ensureChromium, ensureInstalled, run, tool } from './lib/s
 
 ensureInstalled()
 process.env.CHROMIUM_PATH = ensureChromium()
-ensureBuilt()
+await ensureBuilt()
 process.exit(run(tool('tsx'), ['scripts/screenshots.mts'], {}, 1) ? 0 : 1)

@@ -1,7 +1,8 @@
-// Everything that must hold: types, style, import rules, dead code, unit tests, browser tests.
+// Everything that must hold: lists of sheets, types, style, import rules, dead code, unit tests, browser tests.
 // The last line alone says how many passed and how many failed.
+import { spawn } from 'node:child_process'
 import { readFileSync, rmSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, relative } from 'node:path'
 import {
   ensureBuilt,
   ensureChromium,
@@ -12,12 +13,25 @@ import {
   tool,
 } from './lib/setup.mjs'
 
+const begun = performance.now()
 const count = { passed: 0, failed: 0 }
+/** How long each test file took, in seconds. */
+const took = []
 
+/** Runs a check beside what else is going on; what it says comes out in one piece. */
 function check(name, command, args) {
-  const fine = run(tool(command), args)
-  process.stdout.write(`${fine ? 'ok  ' : 'FAIL'} ${name}\n`)
-  count[fine ? 'passed' : 'failed'] += 1
+  return new Promise(done => {
+    const child = spawn(command, args, { cwd: ROOT })
+    const said = []
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', data => said.push(data))
+    child.on('close', status => {
+      const fine = status === 0
+      process.stderr.write(Buffer.concat(said))
+      process.stdout.write(`${fine ? 'ok  ' : 'FAIL'} ${name}\n`)
+      count[fine ? 'passed' : 'failed'] += 1
+      done()
+    })
+  })
 }
 
 function jest(project, more = []) {
@@ -27,7 +41,7 @@ function jest(project, more = []) {
     FORCE_COLOR: '0',
   })
   try {
-    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
       readFileSync(report, 'utf8'),
     )
     const failed = numFailedTests + numRuntimeErrorTestSuites
@@ -36,22 +50,43 @@ function jest(project, more = []) {
     )
     count.passed += numPassedTests
     count.failed += failed
+    for (const { name, startTime, endTime } of testResults)
+      took.push({ file: relative(ROOT, name), seconds: (endTime - startTime) / 1000 })
   } catch {
     process.stdout.write(`FAIL ${project} tests did not run\n`)
     count.failed += 1
   }
 }
 
+const SLOWEST = 10
+function sayTimes() {
+  for (const { file, seconds } of took.toSorted((a, b) => b.seconds - a.seconds).slice(0, SLOWEST))
+    process.stdout.write(`${seconds.toFixed(0).padStart(5)} s  ${file}\n`)
+  const minutes = (performance.now() - begun) / 60_000
+  process.stdout.write(`${minutes.toFixed(1)} minutes in all (limit 15, on two cores that do nothing else)\n`)
+}
+
 ensureInstalled()
 process.env.CHROMIUM_PATH = ensureChromium()
 ensurePdfTools()
-ensureBuilt()
-check('types', 'tsc', ['--noEmit', '-p', '.'])
-check('style', 'biome', ['check', '--error-on-warnings', '.'])
-check('import rules', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'src', 'cli', 'tests'])
-check('dead code', 'knip', [])
+// Before the build writes them anew: what is checked in must be what the folders say.
+await check('lists of sheets', process.execPath, ['scripts/sheets.mjs', '--check'])
+async function rules() {
+  await check('types', tool('tsc'), ['--noEmit', '-p', '.'])
+  await check('style', tool('biome'), ['check', '--error-on-warnings', '.'])
+  await check('import rules', tool('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'src',
+    'cli',
+    'tests',
+  ])
+  await check('dead code', tool('knip'), [])
+}
+await Promise.all([ensureBuilt(), rules()])
 jest('unit', ['--maxWorkers=2'])
-// Each file has its own app, its own browser, and waits for what it looks for.
+// Two workers, each with a browser of its own: every test has an empty store, and waits for what it looks for.
 jest('browser', ['--maxWorkers=2'])
+sayTimes()
 process.stdout.write(`${count.passed} passed, ${count.failed} failed\n`)
 process.exit(count.failed ? 1 : 0)

@@ -1,12 +1,14 @@
 // What every command needs first: packages, a build, a browser, a port. Runs before anything is installed,
 // so it uses nothing but Node.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
-import { join, resolve } from 'node:path'
+import { join } from 'node:path'
+import { ROOT } from './root.mjs'
 
-export const ROOT = resolve(import.meta.dirname, '..', '..')
+export { ROOT }
+
 const CHROMIUM_PATHS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome']
 
 const say = message => process.stderr.write(`${message}\n`)
@@ -31,6 +33,14 @@ export function run(command, args, env = {}, out = 2) {
   })
   return status === 0
 }
+
+/** The same, beside what else is going on. */
+const runBeside = (command, args, env = {}) =>
+  new Promise(done => {
+    spawn(command, args, { cwd: ROOT, stdio: ['ignore', 2, 2], env: { ...process.env, ...env } })
+      .on('error', () => done(false))
+      .on('close', status => done(status === 0))
+  })
 
 /** The path of a tool that came with the packages. */
 export const tool = name => join(ROOT, 'node_modules', '.bin', name)
@@ -89,7 +99,9 @@ export function ensureInstalled() {
 }
 
 /** Builds the app when its sources have changed since the last build. */
-export function ensureBuilt() {
+export async function ensureBuilt() {
+  const { writeSheets } = await import('../sheets.mjs')
+  for (const path of writeSheets()) say(`Written anew: ${path}`)
   const wanted = hashOf([
     'src',
     'public',
@@ -104,8 +116,8 @@ export function ensureBuilt() {
   // With what an earlier build put out, old pieces would be packed and kept with the new ones.
   rmSync(join(ROOT, '.next', 'static'), { recursive: true, force: true })
   if (
-    !run(tool('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' }) ||
-    !run(process.execPath, ['scripts/pack.mjs'])
+    !(await runBeside(tool('next'), ['build'], { NEXT_TELEMETRY_DISABLED: '1' })) ||
+    !(await runBeside(process.execPath, ['scripts/pack.mjs']))
   )
     stop('The app could not be built: see the message above.')
   setStamp('built', wanted)
@@ -170,10 +182,10 @@ export async function choosePort() {
 }
 
 /** Prepares everything, then runs a script of the project against the built app, with the words that followed the command. */
-export function runBundled(name, args = []) {
+export async function runBundled(name, args = []) {
   ensureInstalled()
   process.env.CHROMIUM_PATH = ensureChromium()
-  ensureBuilt()
+  await ensureBuilt()
   // Bundled as the app is, without the helper calls by which a runner keeps the names of functions.
   const bundle = [
     '--bundle',

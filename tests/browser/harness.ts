@@ -1,7 +1,8 @@
-import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
+import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { SHEETS } from '@/core/sheets'
 import { type AppOptions, startApp, startBrowser } from './server'
+import type { Shared } from './setup'
 
 /** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
 export const withoutScrews = (text: string): string =>
@@ -248,20 +249,38 @@ export class Bench {
   }
 }
 
-/** One app and one browser for a test file; every test gets an empty store. */
+/** What a worker shares with all of its files; null for an app that no other file asks for. */
+async function sharedWith(options: AppOptions): Promise<{ url: string; browser: Browser } | null> {
+  const { apps, browsers }: Shared = JSON.parse(process.env.DUSK_SHARED ?? '{"apps":{},"browsers":[]}')
+  const url = apps[JSON.stringify(options)]
+  const browserWSEndpoint = browsers[Number(process.env.JEST_WORKER_ID ?? 1) - 1]
+  if (!url || !browserWSEndpoint) return null
+  return {
+    url,
+    browser: await puppeteer.connect({ browserWSEndpoint, defaultViewport: { width: 1280, height: 800 } }),
+  }
+}
+
+/** An app and a browser for a test file; every test gets an empty store. */
 export function withApp(options: AppOptions = {}) {
   const shared = {} as { url: string; browser: Browser; context: BrowserContext }
-  let stop = () => {}
+  let leave = async () => {}
   beforeAll(async () => {
+    const found = await sharedWith(options)
+    if (found) {
+      Object.assign(shared, found)
+      leave = () => found.browser.disconnect()
+      return
+    }
     const app = await startApp(options)
-    stop = app.stop
-    shared.url = app.url
-    shared.browser = await startBrowser()
+    const browser = await startBrowser()
+    Object.assign(shared, { url: app.url, browser })
+    leave = async () => {
+      await browser.close()
+      app.stop()
+    }
   })
-  afterAll(async () => {
-    await shared.browser?.close()
-    stop()
-  })
+  afterAll(() => leave())
   beforeEach(async () => {
     shared.context = await shared.browser.createBrowserContext()
   })

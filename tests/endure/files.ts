@@ -13,11 +13,11 @@ import { catalogueOf } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { SHEETS } from '@/core/sheets'
 import { cutList } from '@/core/sheets/cutList'
-import { evaluateAxis, laysOf } from '@/core/sheets/evaluateAxis'
+import { evaluateAxis, overlayFor } from '@/core/sheets/evaluateAxis'
 import { nextForJob } from '@/core/sheets/nextAction'
 import { overlayAt } from '@/core/sheets/overlay'
 import { paperOf } from '@/core/sheets/paper'
-import { boltMarks } from '@/core/sheets/steps/boltMarks'
+import { stepsOverlay } from '@/core/sheets/steps/overlay'
 import { momentWords } from '@/core/units/dateWords'
 
 // What a hostile or a damaged file may be, and what must never come of it.
@@ -155,8 +155,8 @@ export function exercise({ job, entries, history }: JobFile): void {
     const context = evaluateAxis(axis, catalogue, job.units)
     for (const finding of context.findings) String(finding.sentence)
     const line = driveLine(context, 0.5)
-    for (const { id, stage } of SHEETS) overlayAt(id, stage, context, line, laysOf)
-    boltMarks(context, line)
+    for (const { id, stage } of SHEETS) overlayAt(id, stage, context, line, overlayFor)
+    stepsOverlay(context, line)
     procedure(context)
     attempt(() => cutList(context))
     paperOf(context, 'worksheet')

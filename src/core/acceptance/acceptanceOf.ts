@@ -2,6 +2,7 @@ import type { Acceptance } from '../document/acceptance'
 import type { Axis } from '../document/axis'
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
+import type { EvaluationContext } from '../evaluation/context'
 import { type Finding, type Measure, STATE_WORDS, type State } from '../evaluation/finding'
 import { type Comparison, compareTests } from '../machine/prove/compare'
 import { conditionsWords } from '../machine/prove/conditions'
@@ -10,7 +11,6 @@ import { mendedSince } from '../machine/prove/mendedSince'
 import { isPractice } from '../machine/prove/practice'
 import type { SheetId } from '../sheets'
 import { type CheckId, sheetOf } from '../sheets'
-import type { Evaluation } from '../sheets/evaluateAxis'
 import { type Reproof, reproofsOf } from './reproofs'
 
 // What is handed over with a machine: what was wanted of each axis, what it came to and how sure that is, and what is open.
@@ -35,7 +35,7 @@ const SQUARENESS: readonly string[] = ['align.square', 'prove.circleSquare', 'pr
 
 /** One figure of an axis: what was wanted, what it is with its uncertainty, and how it was read. */
 export interface AcceptedResult {
-  checkId: string
+  checkId: CheckId
   title: string
   state: State
   /** What was found, with what it is uncertain by; null while it is not known. */
@@ -76,7 +76,7 @@ export interface AcceptanceSheet {
 /** How what a check is about was read last: which test, when, and under which conditions. */
 function sourceOf(
   axis: Axis,
-  checkId: string,
+  checkId: CheckId,
   units: Job['units'],
 ): Pick<AcceptedResult, 'test' | 'at' | 'conditions'> {
   const of = (test: { label?: string; startedAt: string } | undefined, name: string, conditions = '') => ({
@@ -167,7 +167,7 @@ function openOf(
 }
 
 /** An axis as it is handed over. */
-function acceptedAxis(context: Evaluation, entries: LogEntry[]): AcceptedAxis {
+function acceptedAxis(context: EvaluationContext, entries: LogEntry[]): AcceptedAxis {
   const { axis, units } = context
   const since = mendedSince(axis)
   const results = HELD_TO.flatMap(({ checkId, sheet, must }): AcceptedResult[] => {
@@ -225,7 +225,7 @@ function acceptedAxis(context: Evaluation, entries: LogEntry[]): AcceptedAxis {
  */
 export function acceptanceOf(
   job: Pick<Job, 'name' | 'machineKind' | 'units' | 'acceptance' | 'axes'>,
-  evaluate: (axis: Axis) => Evaluation,
+  evaluate: (axis: Axis) => EvaluationContext,
   entries: LogEntry[],
 ): AcceptanceSheet {
   const axes = job.axes.map(axis => acceptedAxis(evaluate(axis), entries))

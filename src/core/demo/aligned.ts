@@ -1,44 +1,5 @@
 import type { Axis } from '../document/axis'
 import { numbered } from '../field/field'
-import { blankSheets } from '../sheets/newJob'
-
-/** What is read of an axis beside the line of its screw. */
-type Aligned = Pick<
-  Axis,
-  | 'flangeRounds'
-  | 'couplerRounds'
-  | 'beltRounds'
-  | 'runOutRounds'
-  | 'gibRounds'
-  | 'railRounds'
-  | 'squareRounds'
-  | 'overhangRounds'
-  | 'waysRounds'
-  | 'dragRounds'
-  | 'turnRounds'
-  | 'preloadRounds'
->
-
-const nothingAligned = (): Aligned => {
-  const { flangeRounds, couplerRounds, beltRounds, runOutRounds, gibRounds } = blankSheets()
-  const { railRounds, squareRounds, overhangRounds, waysRounds } = blankSheets()
-  const { dragRounds, turnRounds, preloadRounds } = blankSheets()
-  return {
-    flangeRounds,
-    couplerRounds,
-    beltRounds,
-    runOutRounds,
-    gibRounds,
-    railRounds,
-    squareRounds,
-    overhangRounds,
-    waysRounds,
-    dragRounds,
-    turnRounds,
-    preloadRounds,
-  }
-}
-export const NOTHING_ALIGNED = nothingAligned()
 
 /** What every round has. */
 const begun = (id: string, startedAt: string, done: string | null = null) => ({
@@ -76,7 +37,7 @@ const squared = (
   startedAt: string,
   atMm: number,
   [diagonalAMm, diagonalBMm]: [number, number],
-): Aligned['squareRounds'][number] => ({
+): Axis['squareRounds'][number] => ({
   ...begun(id, startedAt),
   finishedAt: null,
   how: 'diagonals',
@@ -95,8 +56,7 @@ const squared = (
 })
 
 /** Skarrow, table: a gib that was slack and is set, a motor out of line with its screw, friction read before the screw went in. */
-export const ALIGNED_SKARROW_X: Aligned = {
-  ...NOTHING_ALIGNED,
+export const ALIGNED_SKARROW_X = {
   gibRounds: [
     {
       ...begun('gib-1', '2026-11-15T10:10:00.000Z'),
@@ -201,11 +161,10 @@ export const ALIGNED_SKARROW_X: Aligned = {
       ]),
     },
   ],
-}
+} satisfies Partial<Axis>
 
 /** Skarrow, saddle: the boss under the nut is a rough casting; its screw's far journal runs out. */
-export const ALIGNED_SKARROW_Y: Aligned = {
-  ...NOTHING_ALIGNED,
+export const ALIGNED_SKARROW_Y = {
   flangeRounds: [
     {
       ...onScrew('flange-1', '2026-11-22T14:05:00.000Z'),
@@ -252,11 +211,10 @@ export const ALIGNED_SKARROW_Y: Aligned = {
       ),
     },
   ],
-}
+} satisfies Partial<Axis>
 
 /** Ostrey, cross slide: its gib walks with the slide. */
-export const ALIGNED_OSTREY_X: Aligned = {
-  ...NOTHING_ALIGNED,
+export const ALIGNED_OSTREY_X = {
   gibRounds: [
     {
       ...begun('gib-1', '2026-11-24T19:00:00.000Z'),
@@ -286,7 +244,7 @@ export const ALIGNED_OSTREY_X: Aligned = {
       ]),
     },
   ],
-}
+} satisfies Partial<Axis>
 
 const LONG_PLACES_MM = [200, 1400, 2200, 2500]
 const readOnScrew = (
@@ -310,8 +268,7 @@ const readOnScrew = (
 })
 
 /** Long Tom, length: each of its screws, the second rail against the first, and the gantry by its diagonals. */
-export const ALIGNED_LONG_TOM_X: Aligned & Pick<Axis, 'rounds'> = {
-  ...NOTHING_ALIGNED,
+export const ALIGNED_LONG_TOM_X = {
   // Each screw by itself, its own sag in the readings: the second hangs low at its far end.
   rounds: [
     readOnScrew('line-1', '2026-11-22T12:00:00.000Z', 'first', [0, -1400, -430, -40], [0, 0, 0, 0]),
@@ -342,11 +299,10 @@ export const ALIGNED_LONG_TOM_X: Aligned & Pick<Axis, 'rounds'> = {
     squared('square-1', '2026-11-22T15:00:00.000Z', 300, [2060.4, 2057.9]),
     squared('square-2', '2026-11-22T15:30:00.000Z', 1900, [2060.75, 2057.55]),
   ],
-}
+} satisfies Partial<Axis>
 
 /** Long Tom, across: the motor draws the end of its beam down. */
-export const ALIGNED_LONG_TOM_Y: Aligned = {
-  ...NOTHING_ALIGNED,
+export const ALIGNED_LONG_TOM_Y = {
   overhangRounds: [
     {
       ...begun('overhang-1', '2026-11-23T18:00:00.000Z'),
@@ -377,4 +333,4 @@ export const ALIGNED_LONG_TOM_Y: Aligned = {
       ),
     },
   ],
-}
+} satisfies Partial<Axis>

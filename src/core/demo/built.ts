@@ -2,61 +2,7 @@ import type { Axis } from '../document/axis'
 import { numbered } from '../field/field'
 import { blankSheets } from '../sheets/newJob'
 
-/** How far an axis is built, and what is fitted beside its drive. */
-type Built = Pick<
-  Axis,
-  | 'slide'
-  | 'ticks'
-  | 'supports'
-  | 'supportDoubtedAt'
-  | 'driveMountedAt'
-  | 'stepNotes'
-  | 'mishaps'
-  | 'buildSchools'
-  | 'bagged'
-  | 'ownBagged'
-  | 'switches'
-  | 'cable'
-  | 'lube'
-  | 'lubePoints'
-  | 'greasings'
-  | 'controller'
->
-
-const nothingBuilt = (): Built => {
-  const {
-    slide,
-    ticks,
-    supports,
-    supportDoubtedAt,
-    driveMountedAt,
-    stepNotes,
-    mishaps,
-    buildSchools,
-    bagged,
-    ownBagged,
-  } = blankSheets()
-  const { switches, cable, lube, lubePoints, greasings, controller } = blankSheets()
-  return {
-    slide,
-    ticks,
-    supports,
-    supportDoubtedAt,
-    driveMountedAt,
-    stepNotes,
-    mishaps,
-    buildSchools,
-    bagged,
-    ownBagged,
-    switches,
-    cable,
-    lube,
-    lubePoints,
-    greasings,
-    controller,
-  }
-}
-export const NOTHING_BUILT = nothingBuilt()
+const BLANK = blankSheets()
 
 /** Ticks one after another, so many minutes apart. */
 const ticked = (from: string, minutes: number, ids: readonly string[]): Axis['ticks'] =>
@@ -93,8 +39,7 @@ const ON_THE_BENCH = ['bearings', 'stack', 'screw-in', 'preload', 'free-turn', '
 const WAYS = ['slide-on', 'gib-in', 'gib-set', 'gib-lock']
 
 /** The table: together and moving, its lost motion still to be proved. */
-export const BUILT_SKARROW_X: Built = {
-  ...NOTHING_BUILT,
+export const BUILT_SKARROW_X = {
   slide: 'table',
   driveMountedAt: '2026-10-18T17:10:00.000Z',
   ticks: {
@@ -163,18 +108,17 @@ export const BUILT_SKARROW_X: Built = {
   ]),
   greasings: [{ id: 'greasing-1', at: '2026-11-14T10:20:00.000Z', who: 'Wenna' }],
   controller: {
-    ...NOTHING_BUILT.controller,
+    ...BLANK.controller,
     commandedMm: 300,
     movedMm: 300.12,
     direction: 'right',
     pulseLimitHz: 100_000,
     leadTableIn: true,
   },
-}
+} satisfies Partial<Axis>
 
 /** The saddle: apart, its block and ways done, the screw half in; its motor is late. */
-export const BUILT_SKARROW_Y: Built = {
-  ...NOTHING_BUILT,
+export const BUILT_SKARROW_Y = {
   slide: 'saddle',
   driveMountedAt: '2026-11-24T19:05:00.000Z',
   ticks: {
@@ -199,4 +143,4 @@ export const BUILT_SKARROW_Y: Built = {
     wheel: { count: 1, foundCount: null },
     key: { count: 1, foundCount: null },
   },
-}
+} satisfies Partial<Axis>

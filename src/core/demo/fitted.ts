@@ -7,15 +7,9 @@ import { blankSheets } from '../sheets/newJob'
 import type { Protrusion, SectionStation } from '../sheets/nutRoom/model'
 import type { BracketHole } from '../sheets/template/model'
 
-/** What is made to fit an axis. */
-type Fitted = Pick<Axis, 'section' | 'holes' | 'block' | 'joints' | 'bracketHoles' | 'chain' | 'recessMetal'>
-type Bare<T> = Omit<T, 'id'>
+const BLANK = blankSheets()
 
-const nothingFitted = (): Fitted => {
-  const { section, holes, block, joints, bracketHoles, chain, recessMetal } = blankSheets()
-  return { section, holes, block, joints, bracketHoles, chain, recessMetal }
-}
-export const NOTHING_FITTED = nothingFitted()
+type Bare<T> = Omit<T, 'id'>
 
 /** Stations of a casting, from the screw axis to its walls: left, right, ceiling, floor, and how thick those are. */
 type Row = [
@@ -43,7 +37,7 @@ const stations = (rows: Row[]): SectionStation[] =>
   )
 
 const section = (rows: Row[], more: Partial<Axis['section']> = {}): Axis['section'] => ({
-  ...NOTHING_FITTED.section,
+  ...BLANK.section,
   // Measured: no wider than the nut, unless it says otherwise.
   bracketWidthMm: 0,
   bracketHeightMm: 0,
@@ -133,8 +127,7 @@ const circleOfHoles = (count: number, circleMm: number, diameterMm: number): Bra
   )
 
 /** The table of the mill: it fits, its block clamps, and one joint came with screws too short. */
-export const FITTED_SKARROW_X: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_SKARROW_X = {
   recessMetal: { fixedMm: null, farMm: 20 },
   section: section(
     [
@@ -180,11 +173,10 @@ export const FITTED_SKARROW_X: Fitted = {
       link('Motor shaft beyond its face', -1, [21, 0.4, 0.4], { distribution: 'uniform' }),
     ]),
   },
-}
+} satisfies Partial<Axis>
 
 /** The saddle: a rib on the left must be relieved before the nut passes. */
-export const FITTED_SKARROW_Y: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_SKARROW_Y = {
   section: section([
     [40, 32, 34, 33, 38, 13, 14, 15, 20],
     [120, 28.2, 33.5, 32.4, 37.5, 16, 14, 15, 20],
@@ -196,11 +188,10 @@ export const FITTED_SKARROW_Y: Fitted = {
     joint('Far block to the saddle', ['M6', 2], 'cast-iron', [16, 1.6, 14], 30, { holds: 'farBlock' }),
     joint('Nut to its bracket', ['M5', 6], 'aluminium', [11, 1, 16], 25, { blind: false, holds: 'nut' }),
   ]),
-}
+} satisfies Partial<Axis>
 
 /** The carriage of the lathe: with the grease fitting above, its apron cannot be cut as deep as it would take. */
-export const FITTED_OSTREY_Z: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_OSTREY_Z = {
   section: section(
     [
       [50, 36, 40, 34, 44, 15, 16, 10, 20],
@@ -209,11 +200,10 @@ export const FITTED_OSTREY_Z: Fitted = {
     ],
     { protrusions: numbered('protrusion', [fitting(8, 'ceiling')]) },
   ),
-}
+} satisfies Partial<Axis>
 
 /** The cross slide: its fitting was moved to the side, as the slide above it is thin. */
-export const FITTED_OSTREY_X: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_OSTREY_X = {
   section: section(
     [
       [30, 38, 36, 27, 30, 14, 12, 7, 12],
@@ -225,11 +215,10 @@ export const FITTED_OSTREY_X: Fitted = {
   joints: numbered('joint', [
     joint('Nut to the cross slide', ['M5', 4], 'cast-iron', [10, 1, 12], 16, { holds: 'nut' }),
   ]),
-}
+} satisfies Partial<Axis>
 
 /** The gantry of the router: room enough around both screws. */
-export const FITTED_LONG_TOM_X: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_LONG_TOM_X = {
   section: section([
     [50, 60, 60, 55, 70, 20, 20, 20, 20],
     [1300, 60, 60, 54, 70, 20, 20, 20, 20],
@@ -251,11 +240,10 @@ export const FITTED_LONG_TOM_X: Fitted = {
       holds: 'nut',
     }),
   ]),
-}
+} satisfies Partial<Axis>
 
 /** The carriage across the gantry: room enough, with a seat to bore in its end plate. */
-export const FITTED_LONG_TOM_Y: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_LONG_TOM_Y = {
   section: section([
     [60, 45, 45, 42, 48, 12, 12, 12, 12],
     [620, 45, 45, 41.4, 48, 12, 12, 12, 12],
@@ -269,11 +257,10 @@ export const FITTED_LONG_TOM_Y: Fitted = {
       holds: 'nut',
     }),
   ]),
-}
+} satisfies Partial<Axis>
 
 /** The router's own Z: a narrow channel between two plates, cut as far as the plates bear. */
-export const FITTED_LONG_TOM_Z: Fitted = {
-  ...NOTHING_FITTED,
+export const FITTED_LONG_TOM_Z = {
   section: section(
     [
       [40, 26, 26, 24.2, 30, 12, 12, 15, 15],
@@ -285,4 +272,4 @@ export const FITTED_LONG_TOM_Z: Fitted = {
   joints: numbered('joint', [
     joint('Nut to the spindle plate', ['M5', 4], 'aluminium', [10, 1, 14], 20, { holds: 'nut' }),
   ]),
-}
+} satisfies Partial<Axis>

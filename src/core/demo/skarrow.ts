@@ -8,12 +8,12 @@ import { SCHEMA_VERSION } from '../document/version'
 import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { NOTHING_NOTED } from '../machine/prove/conditions'
-import { DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
-import { ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y, NOTHING_ALIGNED } from './aligned'
-import { BUILT_SKARROW_X, BUILT_SKARROW_Y, NOTHING_BUILT } from './built'
-import { FITTED_SKARROW_X, FITTED_SKARROW_Y, NOTHING_FITTED } from './fitted'
+import { blankSheets, DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
+import { ALIGNED_SKARROW_X, ALIGNED_SKARROW_Y } from './aligned'
+import { BUILT_SKARROW_X, BUILT_SKARROW_Y } from './built'
+import { FITTED_SKARROW_X, FITTED_SKARROW_Y } from './fitted'
 import { ORDERS_SKARROW, PLAN_SKARROW } from './plans'
-import { NOTHING_PROVED, PROVED_SKARROW_X } from './proved'
+import { PROVED_SKARROW_X } from './proved'
 
 const SHAFTS_ASSUMED: Pick<Values, 'shaftParallelMm' | 'shaftAngleDeg' | 'shaftAxialMm'> = {
   shaftParallelMm: [0.05, 'assumed'],
@@ -55,6 +55,7 @@ const NOTED = {
 }
 
 const X: Axis = {
+  ...blankSheets(),
   id: 'skarrow-x',
   name: 'X',
   title: 'Table',
@@ -233,6 +234,7 @@ function round(
 
 const Y: Axis = {
   ...X,
+  ...blankSheets(),
   id: 'skarrow-y',
   ...FITTED_SKARROW_Y,
   name: 'Y',
@@ -265,7 +267,6 @@ const Y: Axis = {
   recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
   ...BUILT_SKARROW_Y,
   ...ALIGNED_SKARROW_Y,
-  ...NOTHING_PROVED,
   rounds: [],
   tests: [],
 }
@@ -273,9 +274,7 @@ const Y: Axis = {
 const Z: Axis = {
   ...Y,
   id: 'skarrow-z',
-  ...NOTHING_FITTED,
-  ...NOTHING_BUILT,
-  ...NOTHING_ALIGNED,
+  ...blankSheets(),
   slide: 'head',
   name: 'Z',
   title: 'Quill head',

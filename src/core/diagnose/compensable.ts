@@ -1,5 +1,5 @@
+import type { EvaluationContext } from '../evaluation/context'
 import { compensationOf } from '../sheets/compensation/calculation'
-import type { Evaluation } from '../sheets/evaluateAxis'
 import { fullFigures, isQuick } from '../sheets/fullTest/judged'
 import { say } from '../units/print'
 
@@ -23,7 +23,7 @@ const CHANGING = [
  *
  * @returns the backlash and the corrections of the last full test, or the reason to mend first
  */
-export function compensable(t: Evaluation): Compensable {
+export function compensable(t: EvaluationContext): Compensable {
   const refused = (why: string): Compensable => ({ ok: false, why })
   const { axis, units } = t
   const small = (um: number) => say(um, 'smallLength', units, units === 'mm' ? 1 : undefined)

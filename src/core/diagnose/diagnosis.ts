@@ -1,12 +1,12 @@
 import type { EvaluationContext } from '../evaluation/context'
 import { isBelted } from '../machine/drive/transmission'
 import { mendedSince } from '../machine/prove/mendedSince'
-import type { Evaluation } from '../sheets/evaluateAxis'
 import { rankFaults } from '../sheets/findFault/calculation'
 import { openSearch } from '../sheets/findFault/edits'
 import type { FaultSearch } from '../sheets/findFault/model'
 import { FAULT_TABLE, FAULTS, isKnown, likelihoodOf, minutesOf, outcomesOf } from '../sheets/findFault/table'
 import type { CheckName, FaultId } from '../sheets/findFault/words'
+import type { Observed } from './observed'
 import { observedIn } from './observed'
 
 /** An outcome that the ranking rests on. */
@@ -14,7 +14,7 @@ export interface Answered {
   check: CheckName
   outcome: string
   /** The sheet whose readings say so; null where the builder said it. */
-  from: string | null
+  from: Observed['from'] | null
 }
 
 /** Why a fault is where it is in the ranking. */
@@ -81,7 +81,7 @@ function impossible(t: EvaluationContext): Set<FaultId> {
  * @param search what was answered; the one that is going on if no other
  */
 export function diagnosis(
-  t: Evaluation,
+  t: EvaluationContext,
   search: Pick<FaultSearch, 'answers'> | undefined = openSearch(t.axis),
 ): Diagnosis {
   const said = (search?.answers ?? [])

@@ -1,12 +1,13 @@
 import type { Axis } from '../document/axis'
 import { attempt } from '../evaluation/attempt'
+import type { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
+import type { SheetId } from '../evaluation/ids'
 import { expanded } from '../machine/align/judging'
 import { lastRound } from '../machine/align/rounds'
 import { isBelted } from '../machine/drive/transmission'
 import { PART_SHARE } from '../machine/prove/partShare'
 import { dragMap, wholeRound } from '../sheets/drag/rounds'
-import type { Evaluation } from '../sheets/evaluateAxis'
 import type { CheckName } from '../sheets/findFault/words'
 import { gibRounds, playsOf } from '../sheets/gib/rounds'
 import { returnRounds, stepsLost } from '../sheets/lostSteps/rounds'
@@ -22,7 +23,7 @@ export interface Observed {
   check: CheckName
   outcome: string
   /** The sheet that it was read on. */
-  from: string
+  from: SheetId | 'drive'
 }
 
 /** The gib holds, or the nut is light, where so much of the drag falls off or is left. */
@@ -46,7 +47,7 @@ const byState = (finding: Finding | null, holds: string, fails: string): string 
 
 type Found = [check: CheckName, outcome: string | null][]
 
-function fromReversal(t: Evaluation): Found {
+function fromReversal(t: EvaluationContext): Found {
   return [['reversal', byState(t.finding('prove.reversal'), 'small', 'large')]]
 }
 
@@ -57,7 +58,7 @@ const CHECK_OF_SHARE: Partial<Record<Share, [CheckName, moves: string, still: st
   coupler: ['hub-rock', 'motor-first', 'together'],
 }
 
-function fromShares(t: Evaluation): Found {
+function fromShares(t: EvaluationContext): Found {
   const round = lastRound(lostRounds, t.axis)
   const found = round?.gaugeStepUm == null ? null : lostShares(t, round.gaugeStepUm)
   if (!found || t.finding('prove.whereLost')?.figure === null) return []
@@ -71,7 +72,7 @@ function fromShares(t: Evaluation): Found {
   )
 }
 
-function fromPushes(t: Evaluation): Found {
+function fromPushes(t: EvaluationContext): Found {
   const round = lastRound(pushRounds, t.axis)
   const check = round?.at === 'screw-end' ? 'screw-end' : round?.at === 'block' ? 'block' : null
   const found = check && round?.gaugeStepUm != null ? pushedPlay(t, round.gaugeStepUm) : null
@@ -79,7 +80,7 @@ function fromPushes(t: Evaluation): Found {
   return [[check, moved(found.playUm, found.expandedUm, t.axis.goals.backlashTargetUm)]]
 }
 
-function fromDrag(t: Evaluation): Found {
+function fromDrag(t: EvaluationContext): Found {
   const found = dragMap(t)
   if (!found) return []
   const { map, read } = found
@@ -107,14 +108,14 @@ function fromDrag(t: Evaluation): Found {
   ]
 }
 
-function fromReturns(t: Evaluation): Found {
+function fromReturns(t: EvaluationContext): Found {
   const round = lastRound(returnRounds, t.axis)
   const found = round?.gaugeStepUm == null ? null : stepsLost(t, round.gaugeStepUm)
   const off = found?.verdict === 'steps' ? 'whole-cycles' : 'off'
   return [['fast-return', byState(t.finding('prove.steps'), 'exact', off)]]
 }
 
-function fromScale(t: Evaluation): Found {
+function fromScale(t: EvaluationContext): Found {
   const round = lastRound(scaleRounds, t.axis)
   const found = round?.gaugeStepUm == null ? null : measuredScale(t, round.gaugeStepUm)
   const offUm = Math.abs((found?.scaleErrorUmPerM ?? 0) * (found?.reachMm ?? 0)) / 1000
@@ -124,14 +125,14 @@ function fromScale(t: Evaluation): Found {
   ]
 }
 
-function fromSquare(t: Evaluation): Found {
+function fromSquare(t: EvaluationContext): Found {
   const cut =
     byState(t.finding('prove.circleSquare'), 'square', 'out') ??
     byState(t.finding('prove.cutSquare'), 'square', 'out')
   return [['square', cut ?? byState(t.finding('align.square'), 'square', 'out')]]
 }
 
-function fromGib(t: Evaluation): Found {
+function fromGib(t: EvaluationContext): Found {
   const round = lastRound(gibRounds, t.axis)
   const plays = round ? playsOf(round).map(({ playUm }) => playUm) : []
   if (!round || plays.length === 0 || t.finding('align.gib')?.state === 'unknown') return []
@@ -141,15 +142,15 @@ function fromGib(t: Evaluation): Found {
   return [['side-rock', Math.max(...plays) + stepUm <= SLACK * round.targetUm ? 'solid' : null]]
 }
 
-function fromDrive(t: Evaluation): Found {
+function fromDrive(t: EvaluationContext): Found {
   return [['belt-note', isBelted(t) || t.axis.parts.coupler === null ? null : 'right-or-no-belt']]
 }
 
 interface Source {
-  from: string
+  from: SheetId | 'drive'
   /** When its last readings were begun; null where it has none. */
   at: (axis: Axis) => string | null
-  read: (t: Evaluation) => Found
+  read: (t: EvaluationContext) => Found
 }
 
 const SOURCES: readonly Source[] = [
@@ -177,9 +178,9 @@ const SOURCES: readonly Source[] = [
  * @param since readings that were begun before this moment say nothing of the axis as it is: something was mended since
  * @returns one outcome a check at most; of two that answer the same check, the one listed first
  */
-export function observedIn(t: Evaluation, since: string | null): Observed[] {
+export function observedIn(t: EvaluationContext, since: string | null): Observed[] {
   const found: Observed[] = []
-  const add = (from: string, of: Found) => {
+  const add = (from: Observed['from'], of: Found) => {
     for (const [check, outcome] of of)
       if (outcome !== null && !found.some(one => one.check === check)) found.push({ check, outcome, from })
   }

@@ -8,6 +8,7 @@ import type { QuantityKind, UnitSystem } from '../units/quantity'
 import type { Reads } from './axisReads'
 import type { EvaluationContext } from './context'
 import { type Finding, type Measure, MOST_MARGIN, type Subject } from './finding'
+import type { CheckId, LimitKey, SheetId } from './ids'
 import { inputErrorWords } from './inputErrorWords'
 import { type Missing, NotKnown } from './notKnown'
 
@@ -20,7 +21,7 @@ export interface Judgement {
   margin?: number | null
   /** The margin that drives are ranked by, where it is another: null leaves the check out. */
   rankMargin?: number | null
-  limitKey?: string | null
+  limitKey?: LimitKey | null
   /** What, compared with what, because of what; a function where it is worth putting together only when it is read. */
   sentence: string | (() => string)
 }
@@ -41,10 +42,13 @@ export interface Check {
 }
 /** A check with where it is listed. */
 export interface ListedCheck extends Check {
-  checkId: string
-  sheet: string
+  checkId: CheckId
+  sheet: SheetId
   stage: Stage
 }
+
+/** Checks by their ids. */
+export type CheckMap = ReadonlyMap<CheckId, ListedCheck>
 
 /** A part that is not chosen yet, as one asks for it. */
 export const PART_WORDS: Record<PartKind, string> = {
@@ -137,7 +141,7 @@ export class JudgedFinding implements Finding {
     this.ownLimits = (limitKey && t.ownLimits(limitKey)) || null
   }
 
-  get checkId(): string {
+  get checkId(): CheckId {
     return this.check.checkId
   }
   get title(): string {
@@ -146,7 +150,7 @@ export class JudgedFinding implements Finding {
   get subject(): Subject {
     return this.check.subject
   }
-  get sheet(): string {
+  get sheet(): SheetId {
     return this.check.sheet
   }
   get stage(): Stage {
@@ -168,7 +172,7 @@ export class JudgedFinding implements Finding {
     const { rankMargin } = this.judgement
     return rankMargin === undefined ? this.margin : rankMargin
   }
-  get limitKey(): string | null {
+  get limitKey(): LimitKey | null {
     return this.judgement.limitKey ?? null
   }
   get missing(): Missing | null {
@@ -223,6 +227,6 @@ export const plainFindings = (findings: readonly Finding[]): Finding[] =>
 export const isOfDrive = ({ ofDrive, stage }: ListedCheck): boolean => ofDrive ?? stage === 'size'
 
 /** The checks of a sheet by their ids. */
-export const defineChecks = <const Id extends string>(
+export const defineChecks = <const Id extends CheckId>(
   checks: Record<Id, Check>,
 ): { readonly [K in Id]: Check } => checks

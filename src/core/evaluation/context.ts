@@ -16,8 +16,9 @@ import {
   readLimit,
   readWhole,
 } from './axisReads'
-import { isOfDrive, type JudgedFinding, judgeCheck, type ListedCheck } from './check'
+import { type CheckMap, isOfDrive, type JudgedFinding, judgeCheck, type ListedCheck } from './check'
 import { byUrgency, type Finding } from './finding'
+import type { CheckId } from './ids'
 import { type LimitFacts, type Limits, limitsOf } from './limits'
 import { NotKnown } from './notKnown'
 
@@ -33,7 +34,7 @@ interface Judged {
   reads: Reads
 }
 
-const NO_CHECKS: ReadonlyMap<string, ListedCheck> = new Map()
+const NO_CHECKS: CheckMap = new Map()
 
 /**
  * One state of an axis with everything that is worked out for it, each thing once: figures, and findings by the name of
@@ -46,7 +47,7 @@ export class EvaluationContext {
   /** What was worked out without being remembered. */
   private readonly besides = new Reads()
   private readonly memo = new Map<Work<unknown>, Known>()
-  private readonly judged = new Map<string, Judged>()
+  private readonly judged = new Map<CheckId, Judged>()
   /** What is taken over of an earlier state when it is asked for: all that read nothing of what has changed since. */
   private earlier: { context: EvaluationContext; changed: PartSet } | null = null
   private sorted: { findings: Finding[]; reads: Reads } | null = null
@@ -151,7 +152,7 @@ export class EvaluationContext {
     return known
   }
 
-  private judgedBefore(checkId: string): Judged | undefined {
+  private judgedBefore(checkId: CheckId): Judged | undefined {
     const { earlier } = this
     const known = earlier?.context.judged.get(checkId)
     // What the words of a finding read is known once they are made.
@@ -197,7 +198,7 @@ export class EvaluationContext {
    *
    * @throws Error when this context holds no such check
    */
-  finding(checkId: string): Finding | null {
+  finding(checkId: CheckId): Finding | null {
     const known = this.judged.get(checkId) ?? this.judgedBefore(checkId)
     if (known) {
       this.log.open?.join(known.reads)
@@ -212,12 +213,12 @@ export class EvaluationContext {
   }
 
   /** The checks that this axis is held to. */
-  get checkIds(): Iterable<string> {
+  get checkIds(): Iterable<CheckId> {
     return this.checks.keys()
   }
 
   /** Whether this axis is held to a check here. */
-  isHeldTo(checkId: string): boolean {
+  isHeldTo(checkId: CheckId): boolean {
     return this.checks.has(checkId)
   }
 

@@ -1,5 +1,6 @@
 import type { Stage } from '../document/stages'
 import type { Fields } from '../field/field'
+import type { SheetId } from './ids'
 import { NotKnown } from './notKnown'
 
 /** A row whose measured fields are all filled in. */
@@ -24,7 +25,7 @@ export const gapWords = <T extends object>(
 
 /** Where something that is missing is entered, and what it is called there. */
 export interface Place {
-  sheet: string
+  sheet: SheetId
   stage: Stage
   name: string
 }

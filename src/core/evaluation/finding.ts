@@ -4,6 +4,7 @@ import type { Provenance } from '../document/kinds'
 import type { Stage } from '../document/stages'
 import type { QuantityKind } from '../units/quantity'
 import type { EvaluationContext } from './context'
+import type { CheckId, LimitKey, SheetId } from './ids'
 import { type LimitFacts, type Limits, limitsOf } from './limits'
 import type { Missing } from './notKnown'
 
@@ -48,11 +49,11 @@ export interface Measure {
 
 /** One judgement of an axis, as data: the screen, the printed record and the command line say the same. */
 export interface Finding {
-  checkId: string
+  checkId: CheckId
   title: string
   subject: Subject
   /** The sheet that the check belongs to, and its stage. */
-  sheet: string
+  sheet: SheetId
   stage: Stage
   /** Whether it is about the drive and the parts it is made of, rather than about what is cut and fitted for it. */
   ofDrive: boolean
@@ -67,7 +68,7 @@ export interface Finding {
   /** The margin that drives are ranked by: without what a table mends, and null where no drive can change it. */
   rankMargin: number | null
   /** The limits it is held to; null where there is none to change. */
-  limitKey: string | null
+  limitKey: LimitKey | null
   /** Limits that the builder has set for it, with the reason. */
   ownLimits: OwnLimits | null
   /** What, compared with what, because of what. */

@@ -1,5 +1,6 @@
 import { OWN_LIMITS, type OwnLimits } from '../document/axis'
 import type { QuantityKind } from '../units/quantity'
+import type { LimitKey } from './ids'
 
 /** Where a check stops to hold, and where being close ends; beyond that it fails. */
 export interface Limits {
@@ -8,7 +9,7 @@ export interface Limits {
   close: number
 }
 /** What a check is held to, by the key under which a builder's own limits are kept. */
-export interface LimitFacts<Key extends string = string> extends Limits {
+export interface LimitFacts<Key extends LimitKey = LimitKey> extends Limits {
   key: Key
   /** What is held to the limit, as a figure. */
   of: string
@@ -16,10 +17,16 @@ export interface LimitFacts<Key extends string = string> extends Limits {
 }
 
 /** The limits of a sheet by their keys. */
-export const defineLimits = <const T extends Record<string, Omit<LimitFacts, 'key'>>>(facts: T) =>
+export const defineLimits = <const T extends Partial<Record<LimitKey, Omit<LimitFacts, 'key'>>>>(facts: T) =>
   Object.fromEntries(Object.entries(facts).map(([key, one]) => [key, { ...one, key }])) as {
-    readonly [K in keyof T & string]: LimitFacts<K>
+    readonly [K in keyof T & LimitKey]: LimitFacts<K>
   }
+
+/**
+ * Why the limits of a sheet are where they usually are. Apart from the limits, since they are read where one is looked at and
+ * not at every key.
+ */
+export const defineReasons = <Key extends LimitKey>(reasons: Readonly<Record<Key, string>>) => reasons
 
 /**
  * What is wrong with a pair of limits, in words; null when they can be used.

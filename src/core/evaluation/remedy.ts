@@ -7,6 +7,7 @@ import { say } from '../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
 import type { EvaluationContext } from './context'
 import type { State } from './finding'
+import type { CheckId } from './ids'
 
 /** A change of an axis, as one recipe: what is tried is what is applied. */
 export type Recipe = (axis: Axis) => void
@@ -24,7 +25,7 @@ export interface Option {
 /** An axis whose check is to be mended, and what any change would make of it. */
 export interface Trial {
   context: EvaluationContext
-  checkId: string
+  checkId: CheckId
   after: (change: Recipe) => EvaluationContext
 }
 /** Finds changes of one kind that mend a check: none, or some. */
@@ -32,7 +33,7 @@ export type RemedyFinder = (trial: Trial) => Option[]
 
 /** What a remedy does to another verdict. */
 export interface Effect {
-  checkId: string
+  checkId: CheckId
   title: string
   from: State
   to: State
@@ -100,8 +101,8 @@ export const offered =
 export function breaks(
   { context: before, checkId }: Pick<Trial, 'context' | 'checkId'>,
   after: EvaluationContext,
-  likely: Iterable<string> = [],
-): string | null {
+  likely: Iterable<CheckId> = [],
+): CheckId | null {
   for (const other of new Set([...likely, ...after.checkIds]))
     if (
       other !== checkId &&

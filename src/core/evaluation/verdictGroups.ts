@@ -3,6 +3,7 @@ import type { Stage } from '../document/stages'
 import { sentenceCase } from '../units/sentenceCase'
 import { PART_WORDS } from './check'
 import { type Finding, STATES, type State } from './finding'
+import type { SheetId } from './ids'
 import type { Missing } from './notKnown'
 
 /** Findings that wait for one and the same thing. */
@@ -45,7 +46,7 @@ const missingWords = (missing: Missing): string =>
  * @param findings worst first; their order is kept
  * @returns every finding once
  */
-export function verdictGroups(findings: readonly Finding[], sheet: string, stage: Stage): VerdictGroups {
+export function verdictGroups(findings: readonly Finding[], sheet: SheetId, stage: Stage): VerdictGroups {
   const groups: VerdictGroups = {
     sheet: { open: [], holds: [] },
     stage: { open: [], holds: [] },

@@ -10,6 +10,7 @@ import {
 } from '../document/dimensions'
 import { type PartKind, SCREW_ENDS } from '../document/kinds'
 import { attempt } from '../evaluation/attempt'
+import type { CheckId } from '../evaluation/ids'
 import { breaks, mends, type Option, offered, type RemedyFinder, solve } from '../evaluation/remedy'
 import { putPart } from './driveEdits'
 import { RECESS_OF, type RecessEnd, recessAt } from './travel/recess'
@@ -31,7 +32,7 @@ export function part(kind: PartKind): RemedyFinder {
     const candidates = [...catalogue[kind].values()]
       .filter(({ id }) => id !== now?.id)
       .toSorted((a, b) => a.priceEur - b.priceEur)
-    const broke = new Set<string>()
+    const broke = new Set<CheckId>()
     for (const { id, name } of candidates) {
       const change: Option['change'] = draft => {
         if (toBelt) draft.drive.transmission = 'belt'

@@ -11,8 +11,8 @@ import { CATALOGUE } from '../machine/parts'
 import { stillToMeasure } from '../machine/stillToMeasure'
 import { say } from '../units/print'
 import type { CheckId } from '.'
+import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
-import { LIMITS } from './firstChecks'
 import { newAxis } from './newJob'
 import { nextForAxis } from './nextAction'
 import { registry } from './registry'
@@ -20,7 +20,7 @@ import { remediesFor } from './remedies'
 
 const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const evaluate = (axis: Axis, units: 'mm' | 'inch' = 'mm') => evaluateAxis(axis, CATALOGUE, units)
-const find = (axis: Axis, checkId: string): Finding | undefined =>
+const find = (axis: Axis, checkId: CheckId): Finding | undefined =>
   evaluate(axis).findings.find(one => one.checkId === checkId)
 const goals = (axis: Axis, change: Partial<Axis['goals']>): Axis => ({
   ...axis,
@@ -54,38 +54,45 @@ const states: Record<string, [holds: Axis, close: Axis, fails: Axis]> = {
   'room.travel': [X, goals(X, { wantedTravelMm: 420 }), goals(X, { wantedTravelMm: 450 })],
 }
 
-describe.each(Object.entries(states))('%s', (checkId, [holds, close, fails]) => {
-  test('can be seen to hold, to be close and to fail', () => {
-    expect([holds, close, fails].map(axis => find(axis, checkId)?.state)).toEqual(['holds', 'close', 'fails'])
-  })
+describe.each(Object.entries(states) as [CheckId, [Axis, Axis, Axis]][])(
+  '%s',
+  (checkId, [holds, close, fails]) => {
+    test('can be seen to hold, to be close and to fail', () => {
+      expect([holds, close, fails].map(axis => find(axis, checkId)?.state)).toEqual([
+        'holds',
+        'close',
+        'fails',
+      ])
+    })
 
-  test('opens to its working, and says what it rests on', () => {
-    const { findings, figures } = evaluate(fails)
-    const finding = findings.find(one => one.checkId === checkId) as Finding
-    expect(finding.because.length).toBeGreaterThan(0)
-    for (const name of finding.because) {
-      const figure = figures[name]
-      const calculate = registry.get(figure?.calculation ?? '')
-      expect(calculate?.(figure?.inputs ?? {})).toEqual(figure?.outputs)
-    }
-    expect(finding.sentence).toMatch(/\d/)
-  })
+    test('opens to its working, and says what it rests on', () => {
+      const { findings, figures } = evaluate(fails)
+      const finding = findings.find(one => one.checkId === checkId) as Finding
+      expect(finding.because.length).toBeGreaterThan(0)
+      for (const name of finding.because) {
+        const figure = figures[name]
+        const calculate = registry.get(figure?.calculation ?? '')
+        expect(calculate?.(figure?.inputs ?? {})).toEqual(figure?.outputs)
+      }
+      expect(finding.sentence).toMatch(/\d/)
+    })
 
-  test('has a way out that mends it, and that says what it does elsewhere', () => {
-    for (const axis of [close, fails]) {
-      const ways = remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId)
-      expect(ways.length).toBeGreaterThan(0)
-      for (const way of ways) {
-        const after = evaluate(remedied(axis, way)).findings
-        expect(after.find(one => one.checkId === checkId)?.state ?? 'holds').toBe('holds')
-        for (const effect of way.effects) {
-          expect(after.find(one => one.checkId === effect.checkId)?.state).toBe(effect.to)
-          expect(find(axis, effect.checkId)?.state).toBe(effect.from)
+    test('has a way out that mends it, and that says what it does elsewhere', () => {
+      for (const axis of [close, fails]) {
+        const ways = remediesFor(axis, CATALOGUE, 'mm', checkId)
+        expect(ways.length).toBeGreaterThan(0)
+        for (const way of ways) {
+          const after = evaluate(remedied(axis, way)).findings
+          expect(after.find(one => one.checkId === checkId)?.state ?? 'holds').toBe('holds')
+          for (const effect of way.effects) {
+            expect(after.find(one => one.checkId === effect.checkId)?.state).toBe(effect.to)
+            expect(find(axis, effect.checkId)?.state).toBe(effect.from)
+          }
         }
       }
-    }
-  })
-})
+    })
+  },
+)
 
 test('a solved way out is the smallest change: a little less does not mend it', () => {
   const axis = goals(X, { topSpeedMmPerMin: 20_000 })
@@ -272,7 +279,7 @@ test('blocks too close for the nut are said to be so', () => {
 })
 
 test('a finding rests on just what was read for it', () => {
-  const rests = (checkId: string) =>
+  const rests = (checkId: CheckId) =>
     find(X, checkId)
       ?.restsOn.map(one => one.dimension)
       .toSorted()

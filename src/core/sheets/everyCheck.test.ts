@@ -146,11 +146,11 @@ test.each(Object.entries(MAKING))('%s is seen in every state that it knows', (ch
   expect(Object.keys(seen.get(checkId) ?? {})).toEqual(expect.arrayContaining([...wanted]))
 })
 
-const MENDABLE = [...SIZING, ...Object.keys(MAKING).filter(id => !BY_HAND.includes(id))]
+const MENDABLE = [...SIZING, ...Object.keys(MAKING).filter(id => !BY_HAND.includes(id))] as CheckId[]
 test.each(MENDABLE)('%s has a way out that makes it hold', checkId => {
   const broken = [...(seen.get(checkId)?.fails ?? []), ...(seen.get(checkId)?.close ?? [])]
   const mended = broken.some(axis =>
-    remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId).some(remedy => {
+    remediesFor(axis, CATALOGUE, 'mm', checkId).some(remedy => {
       const { state } = remedy
       const after = evaluateAxis(remedied(axis, remedy), CATALOGUE, 'mm').findings
       const now = after.find(finding => finding.checkId === checkId)?.state ?? 'holds'

@@ -1,27 +1,19 @@
-import type { Stage } from '../document/stages'
-import type { Check, ListedCheck } from '../evaluation/check'
-import type { LimitFacts } from '../evaluation/limits'
-import { type LimitKey, SHEETS } from '.'
-
-interface Checked {
-  readonly id: string
-  readonly stage: Stage
-  readonly checks?: Readonly<Record<string, Check>>
-}
+import type { CheckMap, ListedCheck } from '../evaluation/check'
+import type { CheckId } from '../evaluation/ids'
+import { SHEETS } from '.'
+import { FIRST } from './first.generated'
+import type { JudgedSheets } from './sheet'
 
 /** The checks of sheets by their ids, each with where it is listed, in the order of the sheets. */
-export const listed = (sheets: readonly Checked[]): ReadonlyMap<string, ListedCheck> =>
+export const listed = (judged: JudgedSheets): CheckMap =>
   new Map(
-    sheets.flatMap(({ id: sheet, stage, checks = {} }) =>
-      Object.entries(checks).map(([checkId, check]): [string, ListedCheck] => [
-        checkId,
-        { ...check, checkId, sheet, stage },
-      ]),
+    SHEETS.flatMap(({ id: sheet, stage }) =>
+      Object.entries(judged[sheet]?.checks ?? {}).map(([id, check]): [CheckId, ListedCheck] => {
+        const checkId = id as CheckId
+        return [checkId, { ...check, checkId, sheet, stage }]
+      }),
     ),
   )
 
-/** The checks that every screen of a job has: those of the stages before Align. */
-export const FIRST_CHECKS = listed(SHEETS)
-
-/** What every check is held to, by the key of the limit. */
-export const LIMITS = Object.assign({}, ...SHEETS.map(({ limits }) => limits)) as Record<LimitKey, LimitFacts>
+/** The checks that every screen of a job has. */
+export const FIRST_CHECKS = listed(FIRST)

@@ -6,14 +6,13 @@ import { driveLine } from '../drawing/driveLine'
 import { numbered } from '../field/field'
 import { procedure } from '../machine/build/procedure'
 import { CATALOGUE } from '../machine/parts'
-import { type SheetId, sheetOf } from '.'
-import { evaluateAxis } from './evaluateAxis'
-import { LATER } from './later'
+import type { SheetId } from '.'
+import { evaluateAxis, overlayFor } from './evaluateAxis'
 import { overlayOf } from './overlay'
 import { driveOrders } from './parts/orders'
 import { judgePlane, lineSetting } from './screwLine/judgeRound'
-import type { Lays } from './sheet'
-import { boltMarks } from './steps/boltMarks'
+import type { DrawOverlay } from './sheet'
+import { stepsOverlay } from './steps/overlay'
 
 // A free far end has no far block: nothing speaks of one, draws one or orders one, whatever was read before the ends were changed.
 
@@ -69,11 +68,9 @@ test('no step, order line or paper speaks of a far block, and each holds on to w
   }
 })
 
-/** What each sheet lays down, those that come later among them. */
-const laysOf = (sheet: SheetId): Lays | undefined =>
-  sheet === 'steps'
-    ? boltMarks
-    : ((LATER as Record<string, { overlay?: Lays }>)[sheet]?.overlay ?? sheetOf(sheet).overlay)
+/** What draws the overlay of each sheet, those that come when they are asked for among them. */
+const drawerOf = (sheet: SheetId): DrawOverlay | undefined =>
+  sheet === 'steps' ? stepsOverlay : overlayFor(sheet)
 
 test('whatever is laid on the drive line lies on a part that is drawn, with each way of holding the ends', () => {
   for (const ends of SCREW_ENDS)
@@ -82,7 +79,7 @@ test('whatever is laid on the drive line lies on a part that is drawn, with each
       const line = driveLine(context, 0.5)
       const drawn = new Set(line.boxes.map(({ part }) => part))
       for (const stage of ['size', 'room', 'build', 'align', 'prove'] as const)
-        for (const { part } of overlayOf(stage, context, line, laysOf).marks ?? [])
+        for (const { part } of overlayOf(stage, context, line, drawerOf).marks ?? [])
           expect([ends, drawn.has(part)]).toEqual([ends, true])
     }
 })

@@ -21,6 +21,7 @@ import { tighteningTurns } from '../machine/joints/tightening'
 import { CATALOGUE } from '../machine/parts'
 import { recessAt } from '../machine/travel/recess'
 import { drawChain } from '../simulate/monteCarlo'
+import type { CheckId } from '.'
 import { blockInputs, orientation, wayRound } from './bearingBlock/inputs'
 import { BEARINGS, type BearingBlock, BLOCK } from './bearingBlock/model'
 import { type Contributor, shimSet, stackupChain } from './chain/calculation'
@@ -75,7 +76,7 @@ const axisWith = (section: Partial<Section>, more: Partial<Axis> = {}): Axis => 
 /** The casting all along the travel: the same at both ends and in between. */
 const allAlong = (station: SectionStation): SectionStation[] =>
   [40, 200, 290, 400, 520].map(positionMm => ({ ...station, id: `at-${positionMm}`, positionMm }))
-const find = (axis: Axis, checkId: string, units: 'mm' | 'inch' = 'mm') =>
+const find = (axis: Axis, checkId: CheckId, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, CATALOGUE, units).findings.find(one => one.checkId === checkId)
 
 describe('room around the nut', () => {

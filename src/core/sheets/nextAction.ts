@@ -3,6 +3,7 @@ import { DIMENSIONS } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
+import type { EvaluationContext } from '../evaluation/context'
 import { inHand } from '../machine/build/holds'
 import { loadWord, maybeLevel } from '../machine/build/lifting'
 import { loadState } from '../machine/build/load'
@@ -12,7 +13,7 @@ import { neededParts } from '../machine/neededParts'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { SheetId } from '.'
 import { placeOfDimension } from './dimensionPlace'
-import { type Evaluation, evaluateAxis } from './evaluateAxis'
+import { evaluateAxis } from './evaluateAxis'
 
 /** What an axis needs next, and the sheet where it is done. */
 export interface NextAction {
@@ -44,7 +45,7 @@ export const nextForAxis = (axis: Axis, catalogue: Catalogue, units: Job['units'
   nextOf(evaluateAxis(axis, catalogue, units))
 
 /** What the axis of an evaluation needs next; null when it is finished. */
-export function nextOf(context: Evaluation): NextAction | null {
+export function nextOf(context: EvaluationContext): NextAction | null {
   const { axis, catalogue } = context
   const act = (place: { stage: Stage; sheet: SheetId }, text: string): NextAction => ({
     axisId: axis.id,
@@ -80,10 +81,7 @@ export function nextOf(context: Evaluation): NextAction | null {
   if (failing?.stage === 'prove')
     return act({ stage: 'prove', sheet: 'findFault' }, `find the fault: ${failing.title.toLowerCase()}`)
   if (failing)
-    return act(
-      { stage: failing.stage, sheet: failing.sheet as SheetId },
-      `to mend: ${failing.title.toLowerCase()}`,
-    )
+    return act({ stage: failing.stage, sheet: failing.sheet }, `to mend: ${failing.title.toLowerCase()}`)
   if (first) return act(placeOfDimension(first), `measure: ${DIMENSIONS[first].label.toLowerCase()}`)
   const next = inHand(steps, context)
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
@@ -91,8 +89,7 @@ export function nextOf(context: Evaluation): NextAction | null {
   if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase())
   // What is read while it is being set fails until it is: the steps lead there, and what is left comes after them.
   const [unset] = fails
-  if (unset)
-    return act({ stage: unset.stage, sheet: unset.sheet as SheetId }, `to set: ${unset.title.toLowerCase()}`)
+  if (unset) return act({ stage: unset.stage, sheet: unset.sheet }, `to set: ${unset.title.toLowerCase()}`)
   const last = context.finding('prove.reversal')
   return last?.state === 'holds'
     ? null

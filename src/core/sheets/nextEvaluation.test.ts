@@ -7,18 +7,19 @@ import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
 import { plainFindings } from '../evaluation/check'
+import type { EvaluationContext } from '../evaluation/context'
+import type { Finding } from '../evaluation/finding'
 import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
-import type { CheckId } from '.'
-import { type Evaluation, evaluateAxis } from './evaluateAxis'
-import { LIMITS } from './firstChecks'
+import { LIMITS } from '.'
+import { evaluateAxis } from './evaluateAxis'
 import { newAxis } from './newJob'
 import { remediesFor } from './remedies'
 
 // What is judged again only where something changed says, to the letter, what is said of an axis judged afresh.
 
 /** Every finding with its words, and the figures behind it. */
-function said(evaluation: Evaluation) {
+function said(evaluation: EvaluationContext) {
   const findings = plainFindings(evaluation.findings)
   const { figures } = evaluation
   return findings.map(finding => ({ ...finding, figures: finding.because.map(name => figures[name]) }))
@@ -95,7 +96,7 @@ const act = fc.oneof(
 )
 type Act = typeof act extends fc.Arbitrary<infer T> ? T : never
 
-function done(one: Act, history: Axis[], evaluation: Evaluation): Axis {
+function done(one: Act, history: Axis[], evaluation: EvaluationContext): Axis {
   const axis = history.at(-1) as Axis
   switch (one.is) {
     case 'edit':
@@ -113,8 +114,8 @@ function done(one: Act, history: Axis[], evaluation: Evaluation): Axis {
     case 'remedy': {
       const failing = evaluation.findings.filter(({ state }) => state === 'fails')
       if (failing.length === 0) return axis
-      const { checkId } = failing[one.which % failing.length] as { checkId: string }
-      const [remedy] = remediesFor(axis, CATALOGUE, 'mm', checkId as CheckId)
+      const { checkId } = failing[one.which % failing.length] as Finding
+      const [remedy] = remediesFor(axis, CATALOGUE, 'mm', checkId)
       return remedy ? remedied(axis, remedy) : axis
     }
   }
@@ -139,7 +140,7 @@ test(`after any edit the next evaluation says what a fresh one says`, () => {
         for (const one of acts) {
           const axis = done(one, history, evaluation)
           const fresh = said(evaluateAxis(axis, CATALOGUE, units))
-          evaluation = evaluation.next(axis) as Evaluation
+          evaluation = evaluation.next(axis) as EvaluationContext
           const next = said(evaluation)
           const differs = fresh.find((finding, index) => !equal(finding, next[index]))
           if (differs || next.length !== fresh.length)
@@ -168,6 +169,6 @@ test('a reading judges its own sheet again and takes over the rest', () => {
       if (test?.targets[0]) test.targets[0].positiveUm[0] = 1
     }),
   )
-  const kept = after.findings.filter(finding => finding === before.finding(finding.checkId as CheckId))
+  const kept = after.findings.filter(finding => finding === before.finding(finding.checkId))
   expect(kept.length).toBeGreaterThan(0.8 * before.findings.length)
 })

@@ -2,8 +2,8 @@ import type { CalculationFacts } from '../calculation/calculation'
 import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
 import type { PaperBlock } from '../drawing/paper'
-import type { Check } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
+import type { CheckId } from '../evaluation/ids'
 import type { RemedyFinder } from '../evaluation/remedy'
 import type { Cut } from '../machine/cut'
 import type { OrderItem } from '../machine/orderItem'
@@ -15,7 +15,7 @@ import type { UnitSystem } from '../units/quantity'
  */
 export interface Outcome {
   /** What may mend each of its checks, in the order in which it is offered. */
-  readonly remedies?: Readonly<Partial<Record<string, readonly RemedyFinder[]>>>
+  readonly remedies?: Readonly<Partial<Record<CheckId, readonly RemedyFinder[]>>>
   /** Calculations that are its own, for the reference and the shell. */
   readonly calculations?: readonly CalculationFacts[]
   /** Metal that it wants cut. @throws NotKnown while that is not known */
@@ -28,10 +28,5 @@ export interface Outcome {
   readonly report?: (context: EvaluationContext) => unknown
 }
 
-/** The outcome of a sheet; that its remedies belong to the sheet's own checks is seen by the compiler. */
-export const outcomeOf = <Checks extends Readonly<Record<string, Check>>>(
-  _checks: Checks,
-  outcome: Omit<Outcome, 'remedies'> & {
-    remedies?: { readonly [K in keyof Checks]?: readonly RemedyFinder[] }
-  },
-): Outcome => outcome
+/** The outcome of a sheet. */
+export const defineOutcome = (outcome: Outcome): Outcome => outcome

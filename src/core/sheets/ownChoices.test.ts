@@ -7,10 +7,11 @@ import { limitWords, setLimits } from '../evaluation/limitEdits'
 import { limitsOf, limitsProblem } from '../evaluation/limits'
 import { CATALOGUE, catalogueOf } from '../machine/parts'
 import { putOwnPart, removeOwnPart, takeParts } from '../machine/parts/partEdits'
+import type { CheckId } from '.'
+import { LIMITS } from '.'
 import type { LimitKey } from './'
 import { evaluateAxis } from './evaluateAxis'
-import { LIMITS } from './firstChecks'
-import { LIMIT_REASONS } from './limitReasons'
+import { LIMIT_REASONS } from './reasons.generated'
 
 const { job } = skarrow()
 const stamp = { id: 'c', at: '2026-11-25T09:00:00.000Z' }
@@ -25,7 +26,7 @@ function done(before: Job, command: Parameters<typeof runEdit>[1]): Job {
   expect(applyChange(before, change)).toEqual(next)
   return next
 }
-const stateOf = (one: Job, checkId: string) =>
+const stateOf = (one: Job, checkId: CheckId) =>
   evaluateAxis(axisOf(one), catalogueOf(one), 'mm').findings.find(found => found.checkId === checkId)
 
 describe('parts of the builder', () => {

@@ -5,6 +5,7 @@ import { blankRecord, numbered } from '../field/field'
 import { CATALOGUE } from '../machine/parts'
 import { NOTHING_NOTED } from '../machine/prove/conditions'
 import { UNCERTAINTY } from '../machine/prove/uncertaintyModel'
+import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import type { ReversalTest } from './reversal/model'
 import { lineSetting, sagUm } from './screwLine/judgeRound'
@@ -14,7 +15,7 @@ import type { AlignRound } from './screwLine/model'
 
 const [X] = skarrow().job.axes as [Axis]
 const SPAN_MM = 500
-const find = (axis: Axis, checkId: string, units: 'mm' | 'inch' = 'mm') =>
+const find = (axis: Axis, checkId: CheckId, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, CATALOGUE, units).findings.find(one => one.checkId === checkId)
 
 describe('lost motion', () => {

@@ -2,13 +2,13 @@ import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '../document/dimens
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import type { PaperBlock, PaperCell } from '../drawing/paper'
+import type { EvaluationContext } from '../evaluation/context'
 import { STATE_WORDS } from '../evaluation/finding'
 import { procedure } from '../machine/build/procedure'
 import { neededParts } from '../machine/neededParts'
 import { isAsked } from '../machine/stillToMeasure'
 import { dayWords, momentWords } from '../units/dateWords'
 import { say } from '../units/print'
-import type { Evaluation } from './evaluateAxis'
 import { paperOf } from './paper'
 
 const LINES_OF_LOG = 6
@@ -20,7 +20,7 @@ export const RECORD_CAUTION =
   'Figures are reckoned from the values above; those marked assumed were not measured. They do not replace a maker’s sheet or the judgement of a qualified engineer. Electrical work and guarding follow local codes.'
 
 /** What the record of an axis is called. */
-export const recordTitle = (job: Pick<Job, 'name'>, { axis }: Evaluation): string =>
+export const recordTitle = (job: Pick<Job, 'name'>, { axis }: EvaluationContext): string =>
   `${job.name}, axis ${axis.name}: ${axis.title}`
 
 /**
@@ -29,7 +29,7 @@ export const recordTitle = (job: Pick<Job, 'name'>, { axis }: Evaluation): strin
  *
  * @param entries of the whole job, oldest first
  */
-export function recordOf(context: Evaluation, entries: LogEntry[]): PaperBlock[] {
+export function recordOf(context: EvaluationContext, entries: LogEntry[]): PaperBlock[] {
   const { axis, catalogue, units, findings } = context
   const own = linesOfAxis(entries, axis.id)
   const fixes = openFixes(own)

@@ -6,12 +6,12 @@ import { StaleError } from '../document/patch'
 import { plainFindings } from '../evaluation/check'
 import { remedied, remedyEdit } from '../evaluation/remedy'
 import { catalogueOf } from '../machine/parts'
-import { type CheckId, SHEETS } from '.'
+import { type CheckId, LIMITS, SHEETS } from '.'
 import { CHECKS, evaluateAxis } from './evaluateAxis'
-import { LIMITS } from './firstChecks'
-import { LATER } from './later'
+import { FIRST } from './first.generated'
 import { OUTCOMES } from './outcomes'
 import { remediesFor } from './remedies'
+import { STAGE } from './stage.generated'
 
 /** The demo axes, each also strained until most of its checks are close or fail. */
 const strained = (axis: Axis): Axis[] => [
@@ -51,10 +51,10 @@ const found = cases.flatMap(({ job, axis }) =>
   evaluateAxis(axis, catalogueOf(job), job.units)
     .findings.filter(({ state }) => state === 'fails' || state === 'close')
     .flatMap(({ checkId }) =>
-      remediesFor(axis, catalogueOf(job), job.units, checkId as CheckId).map(remedy => ({
+      remediesFor(axis, catalogueOf(job), job.units, checkId).map(remedy => ({
         job,
         axis,
-        checkId: checkId as CheckId,
+        checkId: checkId,
         remedy,
       })),
     ),
@@ -106,17 +106,15 @@ test('a remedy of an axis that was changed since is refused, not put over the ch
 })
 
 test('every check, limit and remedy belongs to one sheet, and is known by its name alone', () => {
-  const later: Record<string, { checks: object }> = LATER
-  const ids = SHEETS.flatMap(({ id, checks }) => Object.keys(checks ?? later[id]?.checks ?? {}))
+  const ids = [...CHECKS.values()].map(({ checkId }) => checkId)
   expect(new Set(ids).size).toBe(ids.length)
-  // What comes later is of sheets that there are, and of none that has checks already.
-  for (const id of Object.keys(LATER)) expect(SHEETS.find(one => one.id === id)?.checks).toBeUndefined()
-  expect([...CHECKS.keys()]).toEqual(ids)
+  const listed = SHEETS.flatMap(({ id }) => Object.keys({ ...FIRST[id]?.checks, ...STAGE[id]?.checks }))
+  expect(ids).toEqual(listed)
   const keys = SHEETS.flatMap(({ limits = {} }) => Object.keys(limits))
   expect(Object.keys(LIMITS)).toEqual(keys)
   expect(new Set(SHEETS.map(({ id }) => id)).size).toBe(SHEETS.length)
   for (const { id: sheet, remedies = {} } of OUTCOMES)
-    for (const id of Object.keys(remedies)) expect(CHECKS.get(id)?.sheet).toBe(sheet)
+    for (const id of Object.keys(remedies) as CheckId[]) expect(CHECKS.get(id)?.sheet).toBe(sheet)
 })
 
 test('a check asked for by its name is judged as it is among all, and nothing else is judged for it', () => {
@@ -124,7 +122,7 @@ test('a check asked for by its name is judged as it is among all, and nothing el
     const all = evaluateAxis(axis, catalogueOf(job), job.units).findings
     for (const checkId of CHECKS.keys()) {
       const alone = evaluateAxis(axis, catalogueOf(job), job.units)
-      const found = alone.finding(checkId as CheckId)
+      const found = alone.finding(checkId)
       const among = all.find(one => one.checkId === checkId)
       expect(plainFindings(found ? [found] : [])).toEqual(plainFindings(among ? [among] : []))
     }

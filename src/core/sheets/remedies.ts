@@ -53,7 +53,7 @@ export function remediesFor(axis: Axis, catalogue: Catalogue, units: UnitSystem,
 }
 
 /** What a change does to the other verdicts. */
-function effects(before: EvaluationContext, after: EvaluationContext, checkId: string): Effect[] {
+function effects(before: EvaluationContext, after: EvaluationContext, checkId: CheckId): Effect[] {
   const stood = new Map(before.findings.map(({ checkId: id, state }) => [id, state]))
   return after.findings.flatMap(({ checkId: other, title, state }) => {
     const from = stood.get(other)

@@ -13,8 +13,7 @@ import { choice, flag, moment, words, wordsOrNone } from '../field/field'
 import { fits, fitsAll } from '../field/fits'
 import { gotAndTakes, listOf, mapOf, oneOf, schemaOf, schemasOf, shape, text } from '../field/schema'
 import { MOST_OWN_PARTS } from '../machine/parts'
-import { SHEETS } from '.'
-import { LIMITS } from './firstChecks'
+import { LIMITS, SHEETS } from '.'
 
 /** Limits that were changed, by their keys, each in its right order. */
 const limits = mapOf(key => {

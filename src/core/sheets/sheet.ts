@@ -3,42 +3,48 @@ import type { DriveLine } from '../drawing/driveLine'
 import type { Overlay } from '../drawing/overlay'
 import type { Check } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
+import type { CheckId, SheetId } from '../evaluation/ids'
 import type { LimitFacts } from '../evaluation/limits'
 import type { Fields } from '../field/field'
 
-/** What is laid on the drive line. */
-export type Lays = (context: EvaluationContext, line: DriveLine) => Partial<Overlay>
+/** Draws what a sheet has to say on the drive line. */
+export type DrawOverlay = (context: EvaluationContext, line: DriveLine) => Partial<Overlay>
 
 /**
- * One subject of a stage: what is kept of it, what is judged, and what it lays on the drive line: all that a screen needs
- * at every key. What comes of it beside that stands in its outcome. What a sheet has nothing of is left out.
+ * When a sheet is loaded.
+ *
+ * `first`: its checks and its overlay with the first screen of a job. `stage`: when Align, Prove or a sheet that is asked for is
+ * opened; until then a worker judges by it. `asked`: when it is opened itself, after the checks of all stages. Its panel comes
+ * when it is opened, and its outcome when a list, paper or the shell asks for it.
+ */
+export type Loads = 'first' | 'stage' | 'asked'
+
+/**
+ * One subject of a stage. This is its entry: what is kept of it, and when it is loaded. What else it has stands beside it, each
+ * in the file of its name: `check.ts` what is judged, `limits.ts` and `reasons.ts` what that is held to and why, `overlay.ts`
+ * what is drawn on the drive line, `outcome.ts` what comes of it. The lists are derived from the folders.
  */
 export interface Sheet {
-  readonly id: string
+  readonly id: SheetId
   readonly stage: Stage
+  /** Its place within its stage: lower comes first. */
+  readonly order: number
+  readonly loads: Loads
   readonly title: string
   /** What it keeps on an axis, by the names that its model adds to the axis. */
   readonly fields?: Fields
-  readonly checks?: Readonly<Record<string, Check>>
   readonly limits?: Readonly<Record<string, LimitFacts>>
-  /** What it lays on the drive line of its stage. */
-  readonly overlay?: Lays
-  /** The same, where it takes the whole text of the build: it comes when the sheet is opened. */
-  readonly overlayLater?: () => Promise<Lays>
 }
 
-type NoneOf = Record<never, never>
+/** The entry of a sheet. */
+export const defineSheet = (sheet: Sheet): Sheet => sheet
 
-/** A sheet; its ids are kept as types. */
-export const defineSheet = <
-  const Id extends string,
-  const Checks extends Readonly<Record<string, Check>> = NoneOf,
-  const Limits extends Readonly<Record<string, LimitFacts>> = NoneOf,
->(
-  sheet: Omit<Sheet, 'id' | 'checks' | 'limits'> & { id: Id; checks?: Checks; limits?: Limits },
-) =>
-  sheet as Omit<Sheet, 'id' | 'checks' | 'limits'> & {
-    readonly id: Id
-    readonly checks: Checks
-    readonly limits: Limits
-  }
+/** What sheets judge by, and what they draw on the drive line. */
+export type JudgedSheets = Readonly<
+  Partial<
+    Record<
+      SheetId,
+      { readonly checks?: Readonly<Partial<Record<CheckId, Check>>>; readonly overlay?: DrawOverlay }
+    >
+  >
+>

@@ -1,9 +1,10 @@
 import type { Axis } from '../document/axis'
+import type { EvaluationContext } from '../evaluation/context'
 import { procedure } from '../machine/build/procedure'
 import type { Step } from '../machine/build/step'
 import { CATALOGUE } from '../machine/parts'
 import { settingsOf } from './controller/paper'
-import { type Evaluation, evaluateAxis } from './evaluateAxis'
+import { evaluateAxis } from './evaluateAxis'
 import { THIRTY_AXES } from './fixtures/thirtyAxes'
 import { newFullTest } from './fullTest/edits'
 import { letterOf, programRefusal, testProgram } from './fullTest/program'
@@ -13,7 +14,7 @@ import { remediesFor } from './remedies'
 
 const CASES = THIRTY_AXES.map(one => [`${one.axis.title} in ${one.units}`, one] as const)
 
-const stepsOf = (context: Evaluation): Step[] => {
+const stepsOf = (context: EvaluationContext): Step[] => {
   const steps = procedure(context)
   if (!steps) throw new Error('no steps: a part is missing')
   return steps

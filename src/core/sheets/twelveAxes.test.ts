@@ -13,7 +13,7 @@ test.each(TWELVE_AXES.map(one => [one.name, one] as const))('%s', (_, { axis, ve
     if (id) expect(CATALOGUE[kind as keyof typeof axis.parts].has(id)).toBe(true)
   const given = Object.fromEntries(Object.entries(verdicts).map(([checkId, [state]]) => [checkId, state]))
   const said = Object.fromEntries(
-    Object.keys(verdicts).map(checkId => [checkId, context.finding(checkId as CheckId)?.state ?? 'none']),
+    (Object.keys(verdicts) as CheckId[]).map(checkId => [checkId, context.finding(checkId)?.state ?? 'none']),
   )
   expect(said).toEqual(given)
   expect(Object.keys(given).length).toBeGreaterThan(0)

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import type { CheckId } from '@/core/sheets'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { Button } from '@/ui/controls'
 import { LaterWorking } from './LaterWorking'
 import { useSettledEvaluation, useWorkedOut } from './useEvaluation'
@@ -13,7 +13,7 @@ interface Props {
 /** Opens the working behind a figure of the stage; not there while the figure cannot be had. */
 export function WorkingButton({ checkId, of }: Props) {
   const has = useCallback(
-    (evaluation: Evaluation) => (evaluation.finding(checkId)?.because.length ?? 0) > 0,
+    (evaluation: EvaluationContext) => (evaluation.finding(checkId)?.because.length ?? 0) > 0,
     [checkId],
   )
   const isThere = useWorkedOut(has)

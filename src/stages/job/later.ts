@@ -1,11 +1,11 @@
 import { useSyncExternalStore } from 'react'
-import type { ListedCheck } from '@/core/evaluation/check'
-import type { LaysOf } from '@/core/sheets/overlay'
+import type { CheckMap } from '@/core/evaluation/check'
+import type { OverlayFor } from '@/core/sheets/overlay'
 
 /** All that sheets judge by and lay on the drive line, those of Align and Prove too. */
 interface Later {
-  checks: ReadonlyMap<string, ListedCheck>
-  laysOf: LaysOf
+  checks: CheckMap
+  overlayFor: OverlayFor
 }
 
 let here: Later | null = null
@@ -18,8 +18,8 @@ const subscribe = (listener: () => void) => {
 /** Brings what the sheets of Align and Prove judge by, for good. */
 async function bringLater(): Promise<void> {
   if (here) return
-  const { CHECKS, laysOf } = await import('@/core/sheets/evaluateAxis')
-  here = { checks: CHECKS, laysOf }
+  const { CHECKS, overlayFor } = await import('@/core/sheets/evaluateAxis')
+  here = { checks: CHECKS, overlayFor }
   for (const listener of listeners) listener()
 }
 

@@ -4,7 +4,6 @@ import type { Catalogue } from '@/core/document/parts/types'
 import { EvaluationContext } from '@/core/evaluation/context'
 import { byUrgency, type Finding } from '@/core/evaluation/finding'
 import { catalogueOf } from '@/core/machine/parts'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { FIRST_CHECKS } from '@/core/sheets/firstChecks'
 import type { UnitSystem } from '@/core/units/quantity'
 import type { AxisTask } from '@/workers/protocol'
@@ -26,8 +25,8 @@ export function useTask(axis: Axis): AxisTask {
 }
 
 /** By the state of an axis; and the latest of each axis, of which the next state takes over what has not changed. */
-const evaluations = new WeakMap<Axis, Evaluation>()
-const latest = new Map<string, Evaluation>()
+const evaluations = new WeakMap<Axis, EvaluationContext>()
+const latest = new Map<string, EvaluationContext>()
 /** Axes of a job or two: others are judged afresh. */
 const MOST_KEPT = 24
 
@@ -35,7 +34,7 @@ const MOST_KEPT = 24
  * The evaluation of an axis, one for each state of it: it remembers what was worked out, for all who ask. It has the checks
  * that are here: those of Align and Prove come with their sheets.
  */
-export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): Evaluation {
+export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): EvaluationContext {
   const checks = laterNow()?.checks ?? FIRST_CHECKS
   const known = evaluations.get(axis)
   const before = known ?? latest.get(axis.id)
@@ -43,7 +42,7 @@ export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem
   if (known && isAlike && known.checks === checks) return known
   const evaluation = (
     isAlike ? before.next(axis, checks) : new EvaluationContext(axis, catalogue, units, checks)
-  ) as Evaluation
+  ) as EvaluationContext
   evaluations.set(axis, evaluation)
   if (latest.size >= MOST_KEPT && !latest.has(axis.id)) latest.clear()
   latest.set(axis.id, evaluation)
@@ -51,13 +50,13 @@ export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem
 }
 
 /** The evaluation of the axis at work, at once. */
-export function useEvaluation(): Evaluation {
+export function useEvaluation(): EvaluationContext {
   useLater()
   return evaluationOf(useAxis(whole), useCatalogue(), useUnits())
 }
 
 /** The evaluation for what is not looked at while a value is typed: it follows when the typing rests. */
-export function useSettledEvaluation(): Evaluation {
+export function useSettledEvaluation(): EvaluationContext {
   useLater()
   return evaluationOf(useSettledAxis(), useCatalogue(), useUnits())
 }
@@ -87,7 +86,7 @@ export function useFindings(): Finding[] {
  *
  * @param work the same function every time
  */
-export function useWorkedOut<T>(work: (evaluation: Evaluation) => T): T {
+export function useWorkedOut<T>(work: (evaluation: EvaluationContext) => T): T {
   const { axisId } = useJobContext()
   const catalogue = useCatalogue()
   const units = useUnits()

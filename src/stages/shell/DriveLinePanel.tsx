@@ -15,7 +15,7 @@ import { DriveLine } from '@/ui/driveline/DriveLine'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { useSettledEvaluation } from '../job/useEvaluation'
 import { useFolded } from './useFolded'
-import { useLays } from './useLays'
+import { useOverlay } from './useOverlay'
 
 const KIND_OF: Partial<Record<DrivePart, PartKind>> = {
   screw: 'screw',
@@ -56,7 +56,7 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
   const [picked, setPicked] = useState<DrivePart | null>(null)
   const [position, setPosition] = useState(50)
   const line = driveLine(context, position / 100)
-  const overlay = overlayAt(sheet, stage, context, line, useLays(sheet))
+  const overlay = overlayAt(sheet, stage, context, line, useOverlay(sheet))
   const { marks, spans, zones, bend } = overlay
   const [folded, fold] = useFolded(stage, marks.length + spans.length + zones.length > 0 || bend !== null)
   const partOf = (part: DrivePart) => {

@@ -9,7 +9,7 @@ import { Button } from '@/ui/controls'
 import { usePageMarks } from '@/ui/frame/usePageMarks'
 import { useJob } from '../job/JobContext'
 import { useEvaluation } from '../job/useEvaluation'
-import { PANELS } from '../sheets'
+import { PANELS } from '../sheets/panels.generated'
 
 /** Whether the page is being printed. */
 function usePrinting(): boolean {

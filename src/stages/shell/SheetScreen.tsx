@@ -3,7 +3,7 @@ import { memo, useEffect, useRef } from 'react'
 import { type SheetId, sheetOf } from '@/core/sheets'
 import { WordsHere } from '@/ui/terms/WordsHere'
 import { focusWanted } from '../job/place'
-import { PANELS } from '../sheets'
+import { PANELS } from '../sheets/panels.generated'
 import { LoadNotice } from './LoadNotice'
 
 /** Whether a sheet was open before this one: only then does it take the focus. */

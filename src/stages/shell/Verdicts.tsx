@@ -7,7 +7,7 @@ import type { Finding } from '@/core/evaluation/finding'
 import type { Missing } from '@/core/evaluation/notKnown'
 import { type Remedy, remedyEdit } from '@/core/evaluation/remedy'
 import { type VerdictGroup, verdictGroups, type Waiting } from '@/core/evaluation/verdictGroups'
-import type { CheckId, LimitKey, SheetId } from '@/core/sheets'
+import type { CheckId, SheetId } from '@/core/sheets'
 import { placeOfDimension } from '@/core/sheets/dimensionPlace'
 import { readyToasts } from '@/ui/toasts'
 import { Fold, VerdictLine } from '@/ui/verdicts/lines'
@@ -41,17 +41,17 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
   const findings = useFindings()
   const placed = usePlaced(findings, axis)
   const units = useUnits()
-  const [working, setWorking] = useState<string | null>(null)
-  const [limited, setLimited] = useState<string | null>(null)
-  const [opened, setOpened] = useState<string | null>(null)
+  const [working, setWorking] = useState<CheckId | null>(null)
+  const [limited, setLimited] = useState<CheckId | null>(null)
+  const [opened, setOpened] = useState<CheckId | null>(null)
   const groups = useMemo(() => verdictGroups(placed, sheet, stage), [placed, sheet, stage])
-  const found = (id: string) => findings.find(({ checkId }) => checkId === id)
+  const found = (id: CheckId) => findings.find(({ checkId }) => checkId === id)
   const openedState = opened === null ? null : found(opened)?.state
   const mendable = openedState === 'fails' || openedState === 'close'
-  const remedies = useRemedies(axis, mendable ? (opened as CheckId) : null)
+  const remedies = useRemedies(axis, mendable ? opened : null)
   const apply = useApply()
 
-  const onRemedies = useCallback((checkId: string) => {
+  const onRemedies = useCallback((checkId: CheckId) => {
     readyToasts()
     setOpened(before => (before === checkId ? null : checkId))
   }, [])
@@ -80,10 +80,7 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
       key={finding.checkId}
       finding={finding}
       units={units}
-      link={placeLink(
-        { jobId, axisId: axis.id, stage: finding.stage, sheet: finding.sheet as SheetId },
-        onGone,
-      )}
+      link={placeLink({ jobId, axisId: axis.id, stage: finding.stage, sheet: finding.sheet }, onGone)}
     />
   )
   const limitedFinding = limited === null ? null : found(limited)
@@ -120,10 +117,10 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
           </ul>
         </>
       )}
-      {working !== null && <WorkingNow checkId={working as CheckId} onClose={() => setWorking(null)} />}
+      {working !== null && <WorkingNow checkId={working} onClose={() => setWorking(null)} />}
       {limitedFinding?.limitKey && (
         <LimitDialog
-          limitKey={limitedFinding.limitKey as LimitKey}
+          limitKey={limitedFinding.limitKey}
           title={limitedFinding.title}
           onClose={() => setLimited(null)}
         />
@@ -161,7 +158,7 @@ function WorkingNow({ checkId, onClose }: { checkId: CheckId; onClose: () => voi
 /** Where something that is missing is chosen, entered or measured. */
 function placeOf(missing: Missing, jobId: string, axisId: string): Place {
   if ('part' in missing) return { jobId, axisId, stage: 'size', sheet: 'parts' }
-  if ('sheet' in missing) return { jobId, axisId, stage: missing.stage, sheet: missing.sheet as SheetId }
+  if ('sheet' in missing) return { jobId, axisId, stage: missing.stage, sheet: missing.sheet }
   return { jobId, axisId, ...placeOfDimension(missing.dimension), field: missing.dimension }
 }
 
@@ -247,8 +244,9 @@ function useApply() {
 function useRemedies(axis: Axis, checkId: CheckId | null): Remedy[] | null {
   const task = useTask(axis)
   const ask = useCallback(async () => {
+    if (checkId === null) return []
     const { askJudge } = await import('@/workers/client')
-    return askJudge(judge => judge.remedies(task, checkId as CheckId))
+    return askJudge(judge => judge.remedies(task, checkId))
   }, [task, checkId])
   return useAnswer(checkId === null ? null : ask, checkId)
 }

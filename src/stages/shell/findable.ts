@@ -3,7 +3,7 @@ import { PART_KINDS } from '@/core/document/kinds'
 import { STAGE_WORDS } from '@/core/document/stages'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
-import { SHEETS, type SheetId } from '@/core/sheets'
+import { SHEETS } from '@/core/sheets'
 import { registry } from '@/core/sheets/registry'
 import type { JobRow } from '@/store/database'
 import type { Action } from '@/ui/frame/Palette'
@@ -37,7 +37,7 @@ export function findable({ context, findings, jobs, place }: Findable): Action[]
         id: `verdict-${checkId}`,
         group: `Verdicts of axis ${axis.name}`,
         label: `${title}: ${STATE_WORDS[state].toLowerCase()}`,
-        run: () => go({ jobId, axisId, stage, sheet: sheet as SheetId }),
+        run: () => go({ jobId, axisId, stage, sheet: sheet }),
       }),
     ),
     ...PART_KINDS.flatMap(kind =>

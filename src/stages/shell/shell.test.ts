@@ -6,13 +6,12 @@ import { driveLine } from '@/core/drawing/driveLine'
 import { EvaluationContext } from '@/core/evaluation/context'
 import { fileName } from '@/core/formats/fileName'
 import { CATALOGUE } from '@/core/machine/parts'
-import { sheetOf } from '@/core/sheets'
-import { evaluateAxis, laysOf } from '@/core/sheets/evaluateAxis'
+import { evaluateAxis, overlayFor } from '@/core/sheets/evaluateAxis'
 import { newAxis, newJob } from '@/core/sheets/newJob'
 import { overlayAt, overlayOf } from '@/core/sheets/overlay'
 import type { UnitSystem } from '@/core/units/quantity'
-
 import { addressOf, placeAt } from '../job/place'
+import { OVERLAYS_ASKED } from '../sheets/overlays.generated'
 import { columnHeads, partRows, rowsNamed } from '../sheets/parts/partRows'
 import { keyName } from './useKeys'
 
@@ -24,7 +23,7 @@ const overlay = (axis: Axis, stage: (typeof STAGES)[number], units: UnitSystem =
     stage,
     evaluateAxis(axis, CATALOGUE, units),
     driveLine(new EvaluationContext(axis, CATALOGUE), 0.5),
-    laysOf,
+    overlayFor,
   )
 const texts = (axis: Axis, stage: (typeof STAGES)[number], units?: UnitSystem) => {
   const { marks, spans } = overlay(axis, stage, units)
@@ -62,10 +61,10 @@ describe('what each stage lays on the drive line', () => {
   })
 
   test('build: how far the screws of each joint are done up, which comes with its sheet', async () => {
-    const lays = await sheetOf('steps').overlayLater?.()
+    const draw = await OVERLAYS_ASKED.steps?.()
     const texts = (axis: Axis) => {
       const context = evaluateAxis(axis, CATALOGUE, 'mm')
-      const { marks } = overlayAt('steps', 'build', context, driveLine(context, 0.5), () => lays)
+      const { marks } = overlayAt('steps', 'build', context, driveLine(context, 0.5), () => draw)
       return marks.map(mark => `${mark.part}: ${mark.text}`)
     }
     expect(overlay(X, 'build').marks).toEqual([])

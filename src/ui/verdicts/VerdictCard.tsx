@@ -2,6 +2,7 @@ import equal from 'fast-deep-equal'
 import { memo } from 'react'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
+import type { CheckId } from '@/core/evaluation/ids'
 import type { Remedy } from '@/core/evaluation/remedy'
 
 import { say } from '@/core/units/print'
@@ -12,10 +13,10 @@ import styles from './verdicts.module.css'
 
 /** What can be done with a verdict; the same functions for every card, at every key stroke. */
 export interface VerdictActions {
-  onRemedies: (checkId: string) => void
+  onRemedies: (checkId: CheckId) => void
   onApply: (remedy: Remedy) => void
-  onWorking: (checkId: string) => void
-  onLimit: (checkId: string) => void
+  onWorking: (checkId: CheckId) => void
+  onLimit: (checkId: CheckId) => void
 }
 
 interface Props extends VerdictActions {
@@ -79,7 +80,7 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, rem
 const isMendable = (state: Finding['state']) => state === 'fails' || state === 'close'
 
 interface ActionsProps extends Omit<VerdictActions, 'onApply'> {
-  checkId: string
+  checkId: CheckId
   title: string
   state: Finding['state']
   hasWorking: boolean

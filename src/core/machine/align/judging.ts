@@ -1,6 +1,7 @@
 import { coverageFactor } from '../../calculation/studentLaw'
 import type { Judgement } from '../../evaluation/check'
 import type { State } from '../../evaluation/finding'
+import type { SheetId } from '../../evaluation/ids'
 import { NotKnown } from '../../evaluation/notKnown'
 import type { QuantityKind } from '../../units/quantity'
 
@@ -30,7 +31,7 @@ export const against = (
 /** The step of the gauge of a round. @throws NotKnown while nobody has entered it */
 export function stepOf(
   round: { gaugeStepUm: number | null },
-  sheet: string,
+  sheet: SheetId,
   stage: 'align' | 'prove' = 'align',
 ): number {
   if (round.gaugeStepUm === null) throw new NotKnown({ sheet, stage, what: 'the step of the gauge' })

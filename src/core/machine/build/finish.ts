@@ -21,7 +21,7 @@ const MEASURED: Asked = {
 }
 
 /** Both ends have a switch that stops the axis in time. */
-const SWITCHED: Asked[] = ['switches.fixed', 'switches.far'].map(checkId => ({
+const SWITCHED: Asked[] = (['switches.fixed', 'switches.far'] as const).map(checkId => ({
   checkId,
   at: {
     states: ['holds', 'close', 'unknown'],

@@ -10,7 +10,7 @@ const TRUE_FACE =
   'Against an unmachined face the block tilts and the screw bends: stop and machine or shim the face.'
 
 /** Both planes of the screw's line, as the last round has them. */
-const IN_LINE: Asked[] = ['align.height', 'align.side'].map(checkId => ({
+const IN_LINE: Asked[] = (['align.height', 'align.side'] as const).map(checkId => ({
   checkId,
   at: { states: ['holds'], missing: 'Take a round of readings under Align first.' },
 }))

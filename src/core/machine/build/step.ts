@@ -3,6 +3,7 @@ import type { DimensionKey } from '../../document/dimensions'
 import type { PartKind } from '../../document/kinds'
 import type { Catalogue, PartOf } from '../../document/parts/types'
 import type { State } from '../../evaluation/finding'
+import type { CheckId } from '../../evaluation/ids'
 import type { DriveJoint } from '../joints/model'
 import type { Aid } from './aids'
 import type { SubAssembly } from './subAssemblies'
@@ -13,7 +14,7 @@ export type BoltState = (typeof BOLT_STATES)[number]
 
 /** A verdict that a step asks for: the states that let it pass, and what to do while there is none. */
 export interface Asked {
-  checkId: string
+  checkId: CheckId
   at: { states: readonly State[]; missing: string }
 }
 

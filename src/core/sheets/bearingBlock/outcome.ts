@@ -1,12 +1,11 @@
 import { attempt } from '../../evaluation/attempt'
 import { shimsFor } from '../../machine/align/shims'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { bearingStack } from './calculation'
 import { blockInputs } from './inputs'
 import type { BearingBlock } from './model'
 import { equalSpacers, lessUnderCover, shimUnderSpigot } from './remedies'
-import { bearingBlock } from './sheet'
 
 /** Thickness that a block is short of and that the stock at hand does not make; null where nothing lacks. */
 function shimLacking(block: BearingBlock, stockMm: readonly number[]): number | null {
@@ -18,7 +17,7 @@ function shimLacking(block: BearingBlock, stockMm: readonly number[]): number | 
 }
 
 /** What mends the stack of bearings, and the shims that it lacks. */
-export const bearingBlockOutcome = outcomeOf(bearingBlock.checks, {
+export const bearingBlockOutcome = defineOutcome({
   calculations: [bearingStack],
   remedies: { 'room.block': [shimUnderSpigot(), lessUnderCover(), equalSpacers()] },
   orders({ block }, { shop }, units) {

@@ -1,8 +1,7 @@
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { stackupChain } from './calculation'
-import { chain } from './sheet'
 
 /** How a chain of dimensions is worked out. */
-export const chainOutcome = outcomeOf(chain.checks, {
+export const chainOutcome = defineOutcome({
   calculations: [stackupChain],
 })

@@ -3,16 +3,15 @@ import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { attempt } from '../../evaluation/attempt'
 import { accept } from '../../machine/align/remedies'
 import { goal } from '../../machine/remedies'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { circleTest } from './calculation'
-import { CIRCLE_CHECKS } from './check'
 import { acrossOf, canTell, circleRounds, measuredSquare } from './rounds'
 
 /** A figure worked out for its own sake, without keeping its working. */
 const PLAIN = { figure: <I, O>(_: string, calculate: Calculation<I, O>, inputs: I) => calculate(inputs) }
 
 /** What a circle says of two axes, and the rounds on paper. */
-export const circleOutcome = outcomeOf(CIRCLE_CHECKS, {
+export const circleOutcome = defineOutcome({
   calculations: [circleTest],
   remedies: {
     'prove.circleSquare': [

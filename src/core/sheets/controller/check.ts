@@ -1,17 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
-import { defineLimits } from '../../evaluation/limits'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { controllerSettings, driveSteps } from '../../machine/build/controller'
-
-export const LIMITS = defineLimits({
-  'controller.pulses': {
-    sense: 'at-most',
-    holds: 0.8,
-    close: 1,
-    of: 'Pulses at top speed as a share of what the controller gives out',
-    quantity: 'share',
-  },
-})
+import { LIMITS } from './limits'
 
 export const CONTROLLER_CHECKS = defineChecks({
   'controller.pulses': {

@@ -1,12 +1,11 @@
 import { attempt } from '../../evaluation/attempt'
 import { controllerSettings, controllerSteps, correctedSteps } from '../../machine/build/controller'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { firstMovesOnPaper } from './paper'
 import { REMEDIES } from './remedies'
-import { controller } from './sheet'
 
 /** The settings of the controller, and the sheet that goes to the machine with them. */
-export const controllerOutcome = outcomeOf(controller.checks, {
+export const controllerOutcome = defineOutcome({
   calculations: [controllerSteps, correctedSteps],
   remedies: REMEDIES,
   paper: context => [firstMovesOnPaper(context)],

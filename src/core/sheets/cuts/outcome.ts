@@ -1,8 +1,7 @@
-import { outcomeOf } from '../outcome'
-import { cuts } from './sheet'
+import { defineOutcome } from '../outcome'
 import { trueFaces } from './trueFaces'
 
 /** The faces that must be true. */
-export const cutsOutcome = outcomeOf(cuts.checks, {
+export const cutsOutcome = defineOutcome({
   cuts: trueFaces,
 })

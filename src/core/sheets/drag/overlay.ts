@@ -2,7 +2,7 @@ import type { DrivePart } from '../../drawing/driveLine'
 import { attempt } from '../../evaluation/attempt'
 import type { Cause } from '../../machine/align/tightSpots'
 import { say } from '../../units/print'
-import type { Lays } from '../sheet'
+import type { DrawOverlay } from '../sheet'
 import { dragMap } from './rounds'
 
 /** Where each cause is laid on the drive line. */
@@ -19,7 +19,7 @@ const PART_OF: Readonly<Record<Cause, DrivePart>> = {
 }
 
 /** The causes that the map names, each where it acts. */
-export const dragOverlay: Lays = context => {
+export const dragOverlay: DrawOverlay = context => {
   const found = attempt(() => dragMap(context)).value
   if (!found) return {}
   return {

@@ -1,7 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import { filled } from '../../evaluation/filled'
 import { standing } from '../../evaluation/finding'
-import { defineLimits } from '../../evaluation/limits'
 import { measure, NO_FIGURES } from '../../evaluation/measures'
 import { pullN } from '../../machine/drive/strength'
 import {
@@ -21,17 +20,7 @@ import {
 } from '../../machine/joints/joint'
 import { JOINTS } from '../../machine/joints/model'
 import { weakestGrip } from './grip'
-
-/** What the joints of the drive are held to. */
-export const LIMITS = defineLimits({
-  'joint.slip': {
-    sense: 'at-least',
-    holds: 1.5,
-    close: 1.2,
-    of: 'What a joint holds for each newton that goes through it',
-    quantity: 'ratio',
-  },
-})
+import { LIMITS } from './limits'
 
 /** The joint whose thread is used the least, for what it needs. */
 const leastEngaged = (judged: readonly JudgedJoint[]): JudgedJoint | undefined => {

@@ -8,16 +8,15 @@ import { judgedJoints, lacksScrews } from '../../machine/joints/joint'
 import { jointSlip } from '../../machine/joints/slip'
 import { isUnified, keyWords, threadDrills } from '../../machine/joints/thread'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { dowelOrders } from './grip'
 import { dowels, larger, more, screws, stronger } from './remedies'
-import { fasteners } from './sheet'
 
 /** Metric drills are sold by tenths of a millimetre, those for unified threads by hundredths. */
 const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
 
 /** Screws that hold, what is bought and drilled for them, and their sheet on paper. */
-export const fastenersOutcome = outcomeOf(fasteners.checks, {
+export const fastenersOutcome = defineOutcome({
   calculations: [fastenerEngagement, fastenerChooseLength, fastenerTorque, threadDrills, jointSlip],
   remedies: { 'room.joints': [screws()], 'joint.slip': [stronger, larger, more, dowels] },
   orders: ({ joints, drive }) => [

@@ -3,8 +3,8 @@ import { PROPERTY_CLASSES, type PropertyClass } from '../../machine/joints/faste
 import { judgedJoints } from '../../machine/joints/joint'
 import type { BoltedJoint } from '../../machine/joints/model'
 import { THREAD_NAMES, THREADS, type Thread } from '../../machine/joints/thread'
-import { LIMITS } from './check'
 import { grips } from './grip'
+import { LIMITS } from './limits'
 
 /** Screws of the right length in every joint, in place of those that came with the part. */
 export function screws(): RemedyFinder {

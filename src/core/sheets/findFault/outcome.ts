@@ -1,11 +1,10 @@
 import { dayWords } from '../../units/dateWords'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { rankFaults } from './calculation'
-import { findFault } from './sheet'
 import { FAULT_WORDS } from './words'
 
 /** The ranking of faults, and on paper what was mended. */
-export const findFaultOutcome = outcomeOf(findFault.checks, {
+export const findFaultOutcome = defineOutcome({
   calculations: [rankFaults],
   paper: ({ axis }) => {
     const rows = axis.faultSearches.flatMap(({ mended, finishedAt, startedAt, answers }) => {

@@ -1,4 +1,5 @@
 import type { Stage } from '../../document/stages'
+import type { SheetId } from '../../evaluation/ids'
 
 /** A fault in the words of the shop: what is done about it and where, and the check that shows whether it helped. */
 const fault = <const S extends Stage, const Id extends string>(
@@ -175,7 +176,7 @@ interface CheckWords {
   /** What each outcome looks like. */
   outcomes: Readonly<Record<string, string>>
   /** The sheet whose readings answer it, where there is one. */
-  at?: { stage: Stage; sheet: string }
+  at?: { stage: Stage; sheet: SheetId }
 }
 
 /** The checks, by the names that the table has for them, in the words of the shop. */

@@ -1,12 +1,11 @@
 import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { faceTilt } from './calculation'
-import { FLANGE_CHECKS } from './check'
 import { flangeRounds, tiltOverBolts } from './rounds'
 
 /** The tilt of a face, and its rounds on paper. */
-export const flangeOutcome = outcomeOf(FLANGE_CHECKS, {
+export const flangeOutcome = defineOutcome({
   calculations: [faceTilt],
   remedies: {
     'align.flange': [

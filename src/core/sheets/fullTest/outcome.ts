@@ -2,13 +2,12 @@ import { conditionsWords } from '../../machine/prove/conditions'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { bidirectional } from './calculation'
-import { FULL_TEST_CHECKS } from './check'
 import { fullFigures, isQuick } from './judged'
 
 /** What a full test comes to, and the tests on paper. */
-export const fullTestOutcome = outcomeOf(FULL_TEST_CHECKS, {
+export const fullTestOutcome = defineOutcome({
   calculations: [bidirectional],
   remedies: {
     'prove.accuracy': [goal('accuracyTargetUm')],

@@ -1,12 +1,11 @@
 import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { gibSet } from './calculation'
-import { GIB_CHECKS } from './check'
 import { gibRounds, playsOf } from './rounds'
 
 /** The setting of the gib, and its rounds on paper. */
-export const gibOutcome = outcomeOf(GIB_CHECKS, {
+export const gibOutcome = defineOutcome({
   calculations: [gibSet],
   remedies: {
     'align.gib': [

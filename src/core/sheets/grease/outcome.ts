@@ -1,13 +1,12 @@
 import { attempt } from '../../evaluation/attempt'
 import { dayWords } from '../../units/dateWords'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { intervalOf, lubeInterval, nextGreasing } from './due'
 import { LUBE_POINTS } from './model'
 import { fitted } from './remedies'
-import { grease } from './sheet'
 
 /** What mends a point that is not reached, and the points on paper. */
-export const greaseOutcome = outcomeOf(grease.checks, {
+export const greaseOutcome = defineOutcome({
   calculations: [lubeInterval],
   remedies: { 'grease.access': [fitted()] },
   paper(context) {

@@ -1,12 +1,11 @@
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { holeEnlarge } from './calculation'
 import { holeCuts } from './cuts'
 import { judgedHoles } from './inputs'
-import { holes } from './sheet'
 
 /** Holes to bore, and what is bought for it. */
-export const holesOutcome = outcomeOf(holes.checks, {
+export const holesOutcome = defineOutcome({
   calculations: [holeEnlarge],
   cuts: holeCuts,
   /** Bar for the bungs, and cutters that no hole can do without. */

@@ -1,12 +1,11 @@
 import { attempt } from '../../evaluation/attempt'
 import { EvaluationContext } from '../../evaluation/context'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { screwSteps, totalLengthMm } from './drawing'
-import { leadscrewEnds } from './sheet'
 
 /** The ends of the screw on paper and for the shell. */
-export const leadscrewEndsOutcome = outcomeOf(leadscrewEnds.checks, {
+export const leadscrewEndsOutcome = defineOutcome({
   // The screw is bought with its drive; how long it is comes from here.
   orders(axis, catalogue, units) {
     const screw = catalogue.screw.get(axis.parts.screw ?? '')

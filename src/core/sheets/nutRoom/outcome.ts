@@ -1,12 +1,11 @@
 import { part } from '../../machine/remedies'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { clearanceSection } from './calculation'
 import { nutRoomCuts } from './cuts'
 import { fitting, section } from './remedies'
-import { nutRoom } from './sheet'
 
 /** What makes room for the nut, and the metal that goes for it. */
-export const nutRoomOutcome = outcomeOf(nutRoom.checks, {
+export const nutRoomOutcome = defineOutcome({
   calculations: [clearanceSection],
   remedies: {
     'room.section': [

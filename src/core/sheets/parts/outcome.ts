@@ -1,10 +1,9 @@
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { driveOrders } from './orders'
 import { REMEDIES } from './remedies'
-import { parts } from './sheet'
 
 /** What mends a drive, and what it needs bought. */
-export const partsOutcome = outcomeOf(parts.checks, {
+export const partsOutcome = defineOutcome({
   remedies: REMEDIES,
   orders: driveOrders,
 })

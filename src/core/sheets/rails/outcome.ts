@@ -1,12 +1,11 @@
 import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { accept } from '../../machine/align/remedies'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { levelSteps, straightness } from './calculation'
-import { RAILS_CHECKS } from './check'
 import { railRounds, widthOf } from './rounds'
 
 /** The straightness of rails, and their rounds on paper. */
-export const railsOutcome = outcomeOf(RAILS_CHECKS, {
+export const railsOutcome = defineOutcome({
   calculations: [straightness, levelSteps],
   remedies: {
     'align.rails': [

@@ -7,7 +7,7 @@ import { compareTests } from '../../machine/prove/compare'
 import { NOTHING_NOTED } from '../../machine/prove/conditions'
 import { reversal } from '../../machine/prove/reversal'
 import { UNCERTAINTY } from '../../machine/prove/uncertaintyModel'
-import { evaluateAxis, laysOf } from '../evaluateAxis'
+import { evaluateAxis, overlayFor } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
 import { judgeReversal, judgeTest, oddReadings, unexplained } from './judgeTest'
 import type { ReversalTest } from './model'
@@ -216,7 +216,7 @@ test('card and drive line speak of one station, also where the one that loses mo
   const finding = context.finding('prove.reversal')
   expect(finding?.state).toBe('fails')
   expect(finding?.sentence).toContain('35 µm ± 0.8 µm at 60 mm')
-  expect(overlayOf('prove', context, driveLine(context, 0.5), laysOf).marks).toContainEqual(
+  expect(overlayOf('prove', context, driveLine(context, 0.5), overlayFor).marks).toContainEqual(
     expect.objectContaining({ state: 'fails', text: 'measured 35 µm' }),
   )
 })

@@ -4,11 +4,10 @@ import { reversalDifference, reversal as reversalFigure } from '../../machine/pr
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
-import { REVERSAL_CHECKS } from './check'
+import { defineOutcome } from '../outcome'
 
 /** What mends a reversal that is too large, and the tests on paper. */
-export const reversalOutcome = outcomeOf(REVERSAL_CHECKS, {
+export const reversalOutcome = defineOutcome({
   calculations: [reversalFigure, reversalDifference],
   remedies: { 'prove.reversal': [goal('backlashTargetUm')] },
   paper({ axis, units }) {

@@ -1,14 +1,14 @@
 import { attempt } from '../../evaluation/attempt'
 import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { say } from '../../units/print'
-import type { Lays } from '../sheet'
+import type { DrawOverlay } from '../sheet'
 import { judgeOf } from './check'
 
 /** A cause below this is left off the drawing; the table under Size has them all. */
 const SMALLEST_SHOWN_UM = 0.05
 
 /** What the parts should lose where they lose it, and what was measured where the verdict was taken. */
-export const reversalOverlay: Lays = context => {
+export const reversalOverlay: DrawOverlay = context => {
   const budget = attempt(() => lostMotionBudget(context)).value
   if (!budget) return {}
   const small = (um: number) => say(um, 'smallLength', context.units)

@@ -1,11 +1,10 @@
 import { roundsOnPaper } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
-import { outcomeOf } from '../outcome'
-import { RUN_OUT_CHECKS } from './check'
+import { defineOutcome } from '../outcome'
 import { runOutRounds } from './rounds'
 
 /** The rounds of run-out on paper. */
-export const runOutOutcome = outcomeOf(RUN_OUT_CHECKS, {
+export const runOutOutcome = defineOutcome({
   remedies: { 'align.runOut': [goal('alignmentTargetUm')] },
   paper: context => roundsOnPaper(runOutRounds, context),
 })

@@ -1,13 +1,12 @@
 import { goal } from '../../machine/remedies'
 import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { screwLine as screwLineFigure } from './calculation'
-import { SCREW_LINE_CHECKS } from './check'
 import { lineSetting, worstCorrectionUm } from './judgeRound'
 
 /** What mends the line of the screw, and its rounds on paper. */
-export const screwLineOutcome = outcomeOf(SCREW_LINE_CHECKS, {
+export const screwLineOutcome = defineOutcome({
   calculations: [screwLineFigure],
   remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
   paper(context) {

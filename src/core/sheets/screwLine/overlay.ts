@@ -1,9 +1,9 @@
 import { say } from '../../units/print'
-import type { Lays } from '../sheet'
+import type { DrawOverlay } from '../sheet'
 import { isUpright, judgePlane, lineSetting } from './judgeRound'
 
 /** How the screw lies, much enlarged, and what its blocks stand off by. */
-export const screwLineOverlay: Lays = context => {
+export const screwLineOverlay: DrawOverlay = context => {
   const { axis, units } = context
   const round = axis.rounds.at(-1)
   const spanMm = axis.dimensions.supportSpanMm.value

@@ -1,9 +1,8 @@
 import { goal } from '../../machine/remedies'
-import { outcomeOf } from '../outcome'
-import { SLOW_FAST_CHECKS } from './check'
+import { defineOutcome } from '../outcome'
 
 /** What can be given up where play changes with the feed or the warmth. */
-export const slowFastOutcome = outcomeOf(SLOW_FAST_CHECKS, {
+export const slowFastOutcome = defineOutcome({
   remedies: {
     'prove.slowFast': [goal('backlashTargetUm')],
     'prove.coldWarm': [goal('backlashTargetUm')],

@@ -1,17 +1,7 @@
 import { type Check, defineChecks } from '../../evaluation/check'
-import { defineLimits } from '../../evaluation/limits'
 import { atLeast, measure } from '../../evaluation/measures'
 import { stoppingMm } from '../../machine/travel/stopping'
-
-export const LIMITS = defineLimits({
-  'limits.stopping': {
-    sense: 'at-least',
-    holds: 1.5,
-    close: 1,
-    of: 'Length kept clear for each millimetre that the axis needs to stop',
-    quantity: 'ratio',
-  },
-})
+import { LIMITS } from './limits'
 
 export const ENDS = ['fixed', 'far'] as const
 export type End = (typeof ENDS)[number]

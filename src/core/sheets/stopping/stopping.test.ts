@@ -6,7 +6,7 @@ import { driveLine } from '../../drawing/driveLine'
 import { remedied } from '../../evaluation/remedy'
 import { CATALOGUE, catalogueOf } from '../../machine/parts'
 import { limitsStopping } from '../../machine/travel/stopping'
-import { evaluateAxis, laysOf } from '../evaluateAxis'
+import { evaluateAxis, overlayFor } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
 import { remediesFor } from '../remedies'
 
@@ -112,7 +112,7 @@ test('each remedy makes it hold by the least that will do, and says what it does
 test('on the drive line both ends show how far it runs on, in the tone of their verdicts', () => {
   const axis = axisWith(8)
   const context = judge(axis)
-  const spans = overlayOf('room', context, driveLine(context, 0.5), laysOf).spans.filter(({ label }) =>
+  const spans = overlayOf('room', context, driveLine(context, 0.5), overlayFor).spans.filter(({ label }) =>
     label.startsWith('stops'),
   )
   const spanMm = axis.dimensions.supportSpanMm.value ?? 0
@@ -127,7 +127,7 @@ test('on the drive line both ends show how far it runs on, in the tone of their 
     },
   ])
   expect(
-    overlayOf('room', judge(Y), driveLine(judge(Y), 0.5), laysOf).spans.some(({ label }) =>
+    overlayOf('room', judge(Y), driveLine(judge(Y), 0.5), overlayFor).spans.some(({ label }) =>
       label.startsWith('stops'),
     ),
   ).toBe(false)

@@ -1,27 +1,10 @@
 import { type Check, defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineLimits } from '../../evaluation/limits'
 import { atLeast, atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { NotKnown } from '../../evaluation/notKnown'
 import { chain, runsOnMm } from './calculation'
+import { LIMITS } from './limits'
 import type { Switch } from './model'
-
-export const LIMITS = defineLimits({
-  'limits.switch': {
-    sense: 'at-least',
-    holds: 1.5,
-    close: 1,
-    of: 'Room behind the switch for each millimetre that the axis runs on',
-    quantity: 'ratio',
-  },
-  'limits.cableHeight': {
-    sense: 'at-most',
-    holds: 1,
-    close: 1.02,
-    of: 'Height of the loop against the room for it',
-    quantity: 'share',
-  },
-})
 
 const END_WORDS = { fixed: 'motor end', far: 'far end' } as const
 export type SwitchEnd = keyof typeof END_WORDS

@@ -1,13 +1,12 @@
 import { attempt } from '../../evaluation/attempt'
 import { say } from '../../units/print'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { cableLoop, chain } from './calculation'
 import { SWITCHES } from './model'
 import { switchRemedies, tighterChain } from './remedies'
-import { switches } from './sheet'
 
 /** What mends a switch or a chain, and both on paper. */
-export const switchesOutcome = outcomeOf(switches.checks, {
+export const switchesOutcome = defineOutcome({
   calculations: [cableLoop],
   remedies: {
     'switches.fixed': switchRemedies('fixed'),

@@ -1,7 +1,8 @@
 import { offered, type RemedyFinder } from '../../evaluation/remedy'
 import { goal } from '../../machine/remedies'
 import { runsOnMm } from './calculation'
-import { LIMITS, type SwitchEnd } from './check'
+import type { SwitchEnd } from './check'
+import { LIMITS } from './limits'
 import { SWITCHES } from './model'
 
 /** A switch that closes its circuit at rest, where there is one that opens it. */

@@ -3,8 +3,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { CAUTION, type Cut } from '../../machine/cut'
 import { goal, lessRecess, part, recess } from '../../machine/remedies'
 import { RECESS_ENDS, RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
-import { outcomeOf } from '../outcome'
-import { travel } from './sheet'
+import { defineOutcome } from '../outcome'
 
 function recessCut(t: EvaluationContext, end: RecessEnd): Cut[] {
   if (t.axis.recesses[RECESS_OF[end]] <= 0) return []
@@ -28,7 +27,7 @@ function recessCut(t: EvaluationContext, end: RecessEnd): Cut[] {
 }
 
 /** What gives travel back, and the recesses that are cut for it. */
-export const travelOutcome = outcomeOf(travel.checks, {
+export const travelOutcome = defineOutcome({
   remedies: {
     'room.travel': [recess('far'), recess('fixed'), part('screw'), goal('wantedTravelMm')],
     'recess.fixed': [lessRecess('fixed'), part('screw')],

@@ -1,6 +1,5 @@
 import { uncertaintyOf } from '../../machine/prove/uncertainty'
-import { outcomeOf } from '../outcome'
-import { uncertainty } from './sheet'
+import { defineOutcome } from '../outcome'
 
 /** What several contributors make a figure uncertain by. */
-export const uncertaintyOutcome = outcomeOf(uncertainty.checks, { calculations: [uncertaintyOf] })
+export const uncertaintyOutcome = defineOutcome({ calculations: [uncertaintyOf] })

@@ -1,12 +1,11 @@
 import { roundsInShort } from '../../drawing/roundsOnPaper'
 import { goal } from '../../machine/remedies'
-import { outcomeOf } from '../outcome'
+import { defineOutcome } from '../outcome'
 import { split } from './calculation'
-import { WHERE_LOST_CHECKS } from './check'
 import { lostRounds } from './rounds'
 
 /** The five shares, and the rounds on paper. */
-export const whereLostOutcome = outcomeOf(WHERE_LOST_CHECKS, {
+export const whereLostOutcome = defineOutcome({
   calculations: [split],
   remedies: { 'prove.whereLost': [goal('backlashTargetUm')] },
   paper: context => roundsInShort(lostRounds, context),

@@ -1,4 +1,5 @@
 import type { Stage } from '../../document/stages'
+import type { SheetId } from '../../evaluation/ids'
 import type { Redone } from '../../machine/build/redo'
 import type { Share } from './rounds'
 
@@ -50,7 +51,7 @@ export const SHARE_WORDS = {
       remedy: string
       /** The steps of the build that are done again for it; none where it is the choice that is changed. */
       redo: Redone | null
-      at: { stage: Stage; sheet: string; verb: string }
+      at: { stage: Stage; sheet: SheetId; verb: string }
     }
   >
 >

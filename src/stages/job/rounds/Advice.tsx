@@ -15,7 +15,7 @@ export function Advice({ checks }: { checks: readonly CheckId[] }) {
     <section aria-label="What to do" className={styles.advice}>
       {findings.map(({ checkId, title, state, sentence }) => (
         <div key={checkId} className={styles.one} data-advice={checkId}>
-          <Head checkId={checkId as CheckId} title={title} state={state} />
+          <Head checkId={checkId} title={title} state={state} />
           <p>{sentence}</p>
         </div>
       ))}

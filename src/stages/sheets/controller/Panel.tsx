@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
 import { CONTROLLER } from '@/core/machine/build/controller'
 import { firstTries, type Setting, settingsOf } from '@/core/sheets/controller/paper'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Panel } from '@/ui/Panel'
@@ -20,8 +20,8 @@ import { useChange } from '../../job/useRows'
 const { commandedMm, movedMm, countsPerRev, pulseLimitHz } = numberFields(CONTROLLER.of)
 const SETTINGS = { countsPerRev, pulseLimitHz }
 const MOVE = { commandedMm, movedMm }
-const worked = (evaluation: Evaluation) => attempt(() => settingsOf(evaluation), evaluation.units)
-const tries = (evaluation: Evaluation) =>
+const worked = (evaluation: EvaluationContext) => attempt(() => settingsOf(evaluation), evaluation.units)
+const tries = (evaluation: EvaluationContext) =>
   firstTries(evaluation).map(({ title, how, caution = null }) => ({ title, how, caution }))
 const COLUMNS: TableColumn<Setting>[] = [
   { id: 'what', head: 'Setting', cell: ({ what }) => what },

@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import { Fragment } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { cutSizeWords } from '@/core/machine/cut'
 import { cutList } from '@/core/sheets/cutList'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { say } from '@/core/units/print'
 import { LinkButton } from '@/ui/controls'
 import { Figures, Panel } from '@/ui/Panel'
@@ -11,7 +11,7 @@ import { useJob, useUnits } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
 import { useWorkedOut } from '../../job/useEvaluation'
 
-const cutsOf = (evaluation: Evaluation) => ({
+const cutsOf = (evaluation: EvaluationContext) => ({
   axisId: evaluation.axis.id,
   cuts: attempt(() => cutList(evaluation)),
 })

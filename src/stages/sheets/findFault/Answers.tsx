@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { Answered, Diagnosis } from '@/core/diagnose/diagnosis'
 import { newId } from '@/core/document/id'
-import { type SheetId, sheetOf } from '@/core/sheets'
+import { sheetOf } from '@/core/sheets'
 import { setAnswer } from '@/core/sheets/findFault/edits'
 import { minutesOf } from '@/core/sheets/findFault/table'
 import { CHECK_WORDS, outcomeWords } from '@/core/sheets/findFault/words'
@@ -27,7 +27,7 @@ export function Answers({ found: { answered } }: { found: Diagnosis }) {
           ? 'you'
           : from === 'drive'
             ? 'the drive that is chosen'
-            : `readings: ${sheetOf(from as SheetId).title}`,
+            : `readings: ${sheetOf(from).title}`,
     },
     {
       id: 'back',

@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { nowOf } from '@/core/planning/days'
 import { sittingNow } from '@/core/planning/sittings'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { intervalOf, nextGreasing } from '@/core/sheets/grease/due'
 import { addGreasing, addUsualPoints } from '@/core/sheets/grease/edits'
 import { LUBE, LUBE_POINTS } from '@/core/sheets/grease/model'
@@ -24,7 +24,7 @@ const BECAUSE = {
   travel: 'By its travel',
   'half a year': 'After half a year at the most, however little it runs',
 }
-const worked = (evaluation: Evaluation) => ({
+const worked = (evaluation: EvaluationContext) => ({
   interval: attempt(() => intervalOf(evaluation), evaluation.units),
   due: nextGreasing(evaluation),
 })

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { type ScrewStep, screwDrawing, screwSteps, totalLengthMm } from '@/core/sheets/leadscrewEnds/drawing'
 import { say, saySold } from '@/core/units/print'
 import { Panel } from '@/ui/Panel'
@@ -16,7 +16,7 @@ const linesOf = (steps: ScrewStep[]): Line[] => [
   { name: 'Whole length', lengthMm: totalLengthMm(steps) },
 ]
 
-const turned = (evaluation: Evaluation) => ({
+const turned = (evaluation: EvaluationContext) => ({
   axisName: evaluation.axis.name,
   steps: attempt(() => screwSteps(evaluation)),
   fit: (evaluation.finding('coupler.bores') ?? evaluation.finding('belt.bores'))?.sentence,

@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import {
   PROTRUSIONS,
   SECTION,
@@ -82,7 +82,7 @@ export function NutRoomPanel() {
   )
 }
 
-const tightest = (evaluation: Evaluation) => ({
+const tightest = (evaluation: EvaluationContext) => ({
   section: evaluation.axis.section,
   found: attempt(() => ({
     worst: worstSection(evaluation),

@@ -10,7 +10,6 @@ import { blankRow } from '@/core/field/field'
 import { inItsWord } from '@/core/machine/movingPart'
 import { CONDITIONS, MANNER } from '@/core/machine/prove/conditions'
 import { spreadMm } from '@/core/machine/readings'
-import type { CheckId } from '@/core/sheets'
 import {
   addTestStation,
   finishTest,
@@ -188,7 +187,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
         <chakra.div bg="raised" borderRadius="6px" p="3" mb="3">
           <chakra.div display="flex" justifyContent="space-between" gap="2">
             <StateMark state={verdict.state} />
-            <WorkingButton checkId={verdict.checkId as CheckId} of="the measured lost motion" />
+            <WorkingButton checkId={verdict.checkId} of="the measured lost motion" />
           </chakra.div>
           <p>{verdict.sentence}</p>
           <Unexplained />

@@ -1,11 +1,12 @@
 import { chakra } from '@chakra-ui/react'
 import { onAxis } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { limitsOf } from '@/core/evaluation/limits'
 import { stoppingMm } from '@/core/machine/travel/stopping'
 import { STOPPING, type Stopping } from '@/core/machine/travel/stoppingModel'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
-import { ENDS, LIMITS, SAFETY_OF } from '@/core/sheets/stopping/check'
+import { ENDS, SAFETY_OF } from '@/core/sheets/stopping/check'
+import { LIMITS } from '@/core/sheets/stopping/limits'
 import { say } from '@/core/units/print'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -58,7 +59,7 @@ export function StoppingPanel() {
 
 const CHECK_OF = { fixed: 'stopping.fixed', far: 'stopping.far' } as const
 
-const bothEnds = (evaluation: Evaluation) =>
+const bothEnds = (evaluation: EvaluationContext) =>
   attempt(() => {
     const { axis } = evaluation
     const needsMm = stoppingMm(evaluation)

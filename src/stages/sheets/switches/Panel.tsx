@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { chain, runsOnMm } from '@/core/sheets/switches/calculation'
 import { CABLE, SWITCHES } from '@/core/sheets/switches/model'
 import { say } from '@/core/units/print'
@@ -19,7 +19,7 @@ import { WorkingButton } from '../../job/WorkingButton'
 const switchesOf = (axis: Axis) => axis.switches
 const FIGURES = numberFields(CABLE.of)
 const CHOICES = ['side', 'relief'] as const
-const worked = (evaluation: Evaluation) => ({
+const worked = (evaluation: EvaluationContext) => ({
   runsOn: attempt(() => runsOnMm(evaluation, 0), evaluation.units),
   chain: attempt(() => chain(evaluation), evaluation.units),
 })

@@ -2,9 +2,9 @@ import { chakra } from '@chakra-ui/react'
 import { RECESS_KEYS, RECESSES } from '@/core/document/dimensions'
 import { onAxis, setNutFacing, setRecess } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { nutReach, travel } from '@/core/machine/travel/placement'
 import { RECESS_ENDS, RECESS_OF, type RecessEnd } from '@/core/machine/travel/recess'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
 import { RECESS_METAL } from '@/core/sheets/travel/model'
 import { say } from '@/core/units/print'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -98,7 +98,7 @@ interface Line {
   sign: '' | '+' | '−' | '='
 }
 
-const budgetOf = (evaluation: Evaluation) => ({
+const budgetOf = (evaluation: EvaluationContext) => ({
   budget: attempt(() => ({
     ...travel(evaluation),
     ...nutReach(evaluation),

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
-import type { Evaluation } from '@/core/sheets/evaluateAxis'
+import type { EvaluationContext } from '@/core/evaluation/context'
 import { compareTravel, type TravelWay } from '@/core/sheets/travel/compareTravel'
 import { say } from '@/core/units/print'
 import { Panel } from '@/ui/Panel'
@@ -8,7 +8,7 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useUnits } from '../../job/JobContext'
 import { useWorkedOut } from '../../job/useEvaluation'
 
-const compared = (evaluation: Evaluation) => ({
+const compared = (evaluation: EvaluationContext) => ({
   ways: attempt(() => compareTravel(evaluation)),
   wanted: evaluation.axis.goals.wantedTravelMm,
 })

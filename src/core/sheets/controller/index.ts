@@ -1,0 +1,14 @@
+import { CONTROLLER } from '../../machine/build/controller'
+import { defineSheet } from '../sheet'
+import { LIMITS } from './limits'
+
+/** What the controller is set to, and the first moves under power. */
+export const controller = defineSheet({
+  id: 'controller',
+  stage: 'build',
+  order: 50,
+  loads: 'first',
+  title: 'First moves',
+  fields: { controller: CONTROLLER },
+  limits: LIMITS,
+})

@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** Coupler or belt, one screw or two, handwheel, microsteps. */
-export const drive = defineSheet({ id: 'drive', stage: 'size', title: 'Kind of drive' })

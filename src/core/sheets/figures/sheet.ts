@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** Torque over speed, stiffness over travel, life against preload. */
-export const figures = defineSheet({ id: 'figures', stage: 'size', title: 'Charts' })

@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** What moves, what holds it up, and what rubs. */
-export const loads = defineSheet({ id: 'loads', stage: 'survey', title: 'Loads' })

@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** What happened, and the temporary fixes still open. */
-export const log = defineSheet({ id: 'log', stage: 'log', title: 'Log' })

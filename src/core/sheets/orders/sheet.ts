@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** What the whole machine needs, and where each order stands. */
-export const orders = defineSheet({ id: 'orders', stage: 'machine', title: 'Order list' })

@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** Where every axis of the machine stands, and what it needs next. */
-export const overview = defineSheet({ id: 'overview', stage: 'machine', title: 'Overview' })

@@ -1,4 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** What is done when, and what holds it up. */
-export const schedule = defineSheet({ id: 'schedule', stage: 'machine', title: 'Schedule' })

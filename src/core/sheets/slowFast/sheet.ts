@@ -1,8 +1,0 @@
-import { defineSheet } from '../sheet'
-
-/** Two reversal tests that differ in one thing: the feed that they came at, or the warmth of the machine. */
-export const slowFast = defineSheet({
-  id: 'slowFast',
-  stage: 'prove',
-  title: 'Slow, fast, cold, warm',
-})
