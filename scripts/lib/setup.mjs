@@ -2,7 +2,7 @@
 // so it uses nothing but Node.
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { ROOT } from './root.mjs'
@@ -181,25 +181,35 @@ export async function choosePort() {
   return stop('No port from 3000 to 3099 is free. Set PORT to one that is.')
 }
 
+// Bundled as the app is, without the helper calls by which a runner keeps the names of functions.
+const BUNDLE = ['--bundle', '--platform=node', '--alias:@=./src', '--log-level=error']
+const bundle = (entry, out, more) =>
+  run(tool('esbuild'), [entry, ...BUNDLE, ...more, `--outfile=${out}`], {}, 1)
+
+/**
+ * A program of the project in one file, made anew when its sources have changed. Its packages are in it: to load them from
+ * their own hundreds of files takes longer than most of what it is asked for.
+ *
+ * @returns its path
+ */
+export function bundled(name, entry, sources) {
+  const out = join('.cache', `${name}-${hashOf([...sources, 'package-lock.json']).slice(0, 16)}.cjs`)
+  if (existsSync(join(ROOT, out))) return join(ROOT, out)
+  // Two commands at a time may both make it: it is there as soon as it is whole.
+  const making = out.replace('.cjs', `.${process.pid}.cjs`)
+  if (!bundle(entry, making, ['--format=cjs']))
+    stop(`${entry} could not be put together: see the message above.`)
+  for (const old of readdirSync(join(ROOT, '.cache')))
+    if (old.startsWith(`${name}-`) && old.split('.').length === 2) rmSync(join(ROOT, '.cache', old))
+  renameSync(join(ROOT, making), join(ROOT, out))
+  return join(ROOT, out)
+}
+
 /** Prepares everything, then runs a script of the project against the built app, with the words that followed the command. */
 export async function runBundled(name, args = []) {
   ensureInstalled()
   process.env.CHROMIUM_PATH = ensureChromium()
   await ensureBuilt()
-  // Bundled as the app is, without the helper calls by which a runner keeps the names of functions.
-  const bundle = [
-    '--bundle',
-    '--platform=node',
-    '--format=esm',
-    '--packages=external',
-    '--alias:@=./src',
-    '--log-level=error',
-  ]
-  const built = run(
-    tool('esbuild'),
-    [`scripts/${name}.mts`, ...bundle, `--outfile=.cache/${name}.mjs`],
-    {},
-    1,
-  )
+  const built = bundle(`scripts/${name}.mts`, `.cache/${name}.mjs`, ['--format=esm', '--packages=external'])
   process.exit(built && run(process.execPath, [`.cache/${name}.mjs`, ...args], {}, 1) ? 0 : 1)
 }

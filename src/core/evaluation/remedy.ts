@@ -122,17 +122,13 @@ interface Solvable {
   cost: string
 }
 
-/** A thousandth of what three figures can show. */
-const SETTLED = 1e-6
-
 /** Bisects a number for the smallest change that mends the check, then rounds it to what can be set. */
 export function solve(trial: Trial, { from, to, quantity, change, label, cost }: Solvable): Option[] {
   if (from === to || !mends(trial, change(to))) return []
   const { units } = trial.context
   let bad = from
   let good = to
-  const leastStep = (SETTLED * Math.abs(to - from)) / 1000
-  while (Math.abs(good - bad) > Math.max(leastStep, SETTLED * Math.abs(good))) {
+  for (let i = 0; i < 40; i++) {
     const middle = (bad + good) / 2
     if (mends(trial, change(middle))) good = middle
     else bad = middle
