@@ -158,7 +158,6 @@ export class EvaluationContext {
     // What the words of a finding read is known once they are made.
     known?.finding?.sentence
     if (!known || meet(known.reads.parts, earlier?.changed as PartSet)) return undefined
-    if (this.checks.get(checkId) !== earlier?.context.checks.get(checkId)) return undefined
     this.judged.set(checkId, known)
     return known
   }
@@ -258,12 +257,10 @@ export class EvaluationContext {
   /**
    * The next state of the axis, or another that was made of it: every figure and finding whose parts are the same is taken
    * over, only the others are worked out when they are asked for.
-   *
-   * @param checks those that it is held to, where they are others
    */
-  next(axis: Axis, checks = this.checks): EvaluationContext {
-    if (axis === this.state && checks === this.checks) return this
-    const next = new EvaluationContext(axis, this.catalogue, this.units, checks)
+  next(axis: Axis): EvaluationContext {
+    if (axis === this.state) return this
+    const next = this.with(axis)
     this.takeAllOver()
     next.earlier = { context: this, changed: partsChanged(this.state, axis) }
     return next

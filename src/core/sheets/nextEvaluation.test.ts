@@ -13,6 +13,8 @@ import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
+import { THIRTY_AXES } from './fixtures/thirtyAxes'
+import { TWELVE_AXES } from './fixtures/twelveAxes'
 import { newAxis } from './newJob'
 import { remediesFor } from './remedies'
 
@@ -28,6 +30,7 @@ function said(evaluation: EvaluationContext) {
 const AXES: Axis[] = [skarrow(), longTom(), ostrey()]
   .flatMap(({ job }: { job: Job }) => job.axes)
   .concat(newAxis({ name: 'A', title: 'New' }))
+  .concat([...TWELVE_AXES, ...THIRTY_AXES].map(({ axis }) => axis))
 
 type Container = Record<string, unknown> | unknown[]
 const isContainer = (value: unknown): value is Container => typeof value === 'object' && value !== null
@@ -137,10 +140,18 @@ test(`after any edit the next evaluation says what a fresh one says`, () => {
         const history = [start]
         let evaluation = evaluateAxis(start, CATALOGUE, units)
         said(evaluation)
-        for (const one of acts) {
+        for (const [index, one] of acts.entries()) {
           const axis = done(one, history, evaluation)
+          evaluation = evaluation.next(axis)
+          if (index % 2) {
+            // As a sheet does that asks for its own: the others are taken over from further back.
+            for (const [at, checkId] of [...evaluation.checkIds].entries())
+              if (at % 7 === index % 7) evaluation.finding(checkId)
+            history.push(axis)
+            edits += 1
+            continue
+          }
           const fresh = said(evaluateAxis(axis, CATALOGUE, units))
-          evaluation = evaluation.next(axis) as EvaluationContext
           const next = said(evaluation)
           const differs = fresh.find((finding, index) => !equal(finding, next[index]))
           if (differs || next.length !== fresh.length)

@@ -38,11 +38,9 @@ export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem
   const checks = laterNow()?.checks ?? FIRST_CHECKS
   const known = evaluations.get(axis)
   const before = known ?? latest.get(axis.id)
-  const isAlike = before?.catalogue === catalogue && before.units === units
-  if (known && isAlike && known.checks === checks) return known
-  const evaluation = (
-    isAlike ? before.next(axis, checks) : new EvaluationContext(axis, catalogue, units, checks)
-  ) as EvaluationContext
+  const isAlike = before?.catalogue === catalogue && before.units === units && before.checks === checks
+  if (known && isAlike) return known
+  const evaluation = isAlike ? before.next(axis) : new EvaluationContext(axis, catalogue, units, checks)
   evaluations.set(axis, evaluation)
   if (latest.size >= MOST_KEPT && !latest.has(axis.id)) latest.clear()
   latest.set(axis.id, evaluation)
