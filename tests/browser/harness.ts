@@ -72,7 +72,7 @@ export class Bench {
         // Where a dialog holds the page still, such as one that is closing, the page itself is what a finger meets.
         return hit?.closest('body > *') && (element.contains(hit) || hit.contains(element))
       }
-      for (let before = '', still = 0, tries = 0; still < 6 && tries < 300; before = place(), tries += 1) {
+      for (let before = '', still = 0, tries = 0; still < 3 && tries < 300; before = place(), tries += 1) {
         still = place() === before && isInReach() ? still + 1 : 0
         await new Promise(requestAnimationFrame)
       }

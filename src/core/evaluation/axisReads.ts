@@ -116,7 +116,7 @@ const RECORDS: ReadonlyMap<string, ReadonlyMap<string, Part>> = new Map(
 const OTHERS = new Map<string, Part>()
 
 /** A record whose every field notes that it was read. All of one name are of one class, so that reading stays fast. */
-class RecordReader {
+export class RecordReader {
   constructor(
     readonly read: Record_,
     readonly log: ReadLog,
@@ -162,7 +162,8 @@ Object.setPrototypeOf(
     {},
     {
       get(_, key, reader) {
-        if (typeof key !== 'string' || !(reader instanceof AxisReader)) return undefined
+        if (typeof key !== 'string' || key in Object.prototype || !(reader instanceof AxisReader))
+          return Reflect.get(Object.prototype, key, reader)
         const part = newPart()
         OTHERS.set(key, part)
         Object.defineProperty(AxisReader.prototype, key, noting(key, part))

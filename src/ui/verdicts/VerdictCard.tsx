@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal'
 import { memo } from 'react'
 import { DIMENSIONS } from '@/core/document/dimensions'
+import { saysTheSame } from '@/core/evaluation/check'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import type { CheckId } from '@/core/evaluation/ids'
 import type { Remedy } from '@/core/evaluation/remedy'
@@ -27,6 +28,10 @@ interface Props extends VerdictActions {
   /** Null while they are not worked out. */
   remedies: Remedy[] | null
 }
+
+/** Drawn again only when it says something else: the finding is compared by what it says. */
+const isSameCard = ({ finding: a, ...one }: Props, { finding: b, ...other }: Props): boolean =>
+  saysTheSame(a, b) && (Object.keys(one) as (keyof typeof one)[]).every(key => one[key] === other[key])
 
 /** One verdict: its state, its sentence, what it rests on, its working and its ways out. */
 export const VerdictCard = memo(function VerdictCard({ finding, units, open, remedies, ...actions }: Props) {
@@ -75,7 +80,7 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, rem
       </div>
     </article>
   )
-}, equal)
+}, isSameCard)
 
 const isMendable = (state: Finding['state']) => state === 'fails' || state === 'close'
 

@@ -1,5 +1,5 @@
-import equal from 'fast-deep-equal'
 import { type MouseEventHandler, memo, type ReactNode, useState } from 'react'
+import { saysTheSame } from '@/core/evaluation/check'
 import { countWords, type Finding, STATE_WORDS, type State } from '@/core/evaluation/finding'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -25,7 +25,7 @@ export const VerdictLine = memo(
       </li>
     )
   },
-  (a, b) => a.units === b.units && a.link.href === b.link.href && equal(a.finding, b.finding),
+  (a, b) => a.units === b.units && a.link.href === b.link.href && saysTheSame(a.finding, b.finding),
 )
 
 /** Verdicts that hold, folded with their count; they are laid out when they are opened. */
