@@ -13,11 +13,11 @@ const BITS_A_WORD = 30
 const WORDS = 10
 
 let parts = 0
+/** A part of its own; when there are no more bits, the last one stands for all that come after it. */
 function newPart(): Part {
-  const part = { word: Math.floor(parts / BITS_A_WORD), bit: 1 << (parts % BITS_A_WORD) }
+  const at = Math.min(parts, WORDS * BITS_A_WORD - 1)
   parts += 1
-  if (part.word >= WORDS) throw new Error(`axisReads: got more than ${WORDS * BITS_A_WORD} parts of an axis`)
-  return part
+  return { word: Math.floor(at / BITS_A_WORD), bit: 1 << (at % BITS_A_WORD) }
 }
 
 /** Parts of an axis that were read or that have changed. */
