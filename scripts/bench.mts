@@ -1,5 +1,5 @@
 import type { Axis } from '@/core/document/axis'
-import { PART_KINDS } from '@/core/document/kinds'
+import { PART_KINDS, type PartKind } from '@/core/document/kinds'
 import type { Catalogue } from '@/core/document/parts/types'
 import { contributors } from '@/core/sheets/chain/inputs'
 
@@ -16,7 +16,6 @@ import { pagesOf } from '@/core/drawing/pages'
 import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { EvaluationContext } from '@/core/evaluation/context'
-import { changedAxis } from '@/core/evaluation/remedy'
 import { numbered } from '@/core/field/field'
 import { tightSpots } from '@/core/machine/align/tightSpots'
 import { CATALOGUE, catalogueOf } from '@/core/machine/parts'
@@ -30,6 +29,7 @@ import { enumerateField } from '@/core/search/enumerate'
 import { fieldOf } from '@/core/search/field'
 import { searchDrives, searchField } from '@/core/search/search'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
+import { type Path, placesOf, valueAt, withValueAt } from '@/core/sheets/fixtures/places'
 import { worstSection } from '@/core/sheets/nutRoom/sections'
 import { remediesFor } from '@/core/sheets/remedies'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
@@ -79,27 +79,14 @@ const line = (name: string, us: number, limit?: string) =>
     `${name.padEnd(52)} ${us.toFixed(us < 10 ? 2 : 0).padStart(8)} us  ${(us / plainUs).toFixed(0).padStart(8)} x plain${limit ? `   (limit ${limit})` : ''}`,
   )
 
-/** Every number and every chosen part of an axis, as the steps that lead to it. */
-function placesOf(value: object, path: string[] = []): string[][] {
-  return Object.entries(value).flatMap(([key, inner]) => {
-    const at = [...path, key]
-    if (typeof inner === 'object' && inner !== null) return placesOf(inner, at)
-    return typeof inner === 'number' || (path[0] === 'parts' && inner !== null) ? [at] : []
-  })
+/** The axis with one value other than it was: a number a little off, a part the next in the list; null where it is neither. */
+function editedAt(of: Axis, path: Path): Axis | null {
+  const value = valueAt(of, path)
+  if (typeof value === 'number') return withValueAt(of, path, value * 1.001 || 1)
+  if (path[0] !== 'parts' || value === null) return null
+  const ids = [...CATALOGUE[path[1] as PartKind].keys()]
+  return withValueAt(of, path, ids[(ids.indexOf(value as string) + 1) % ids.length])
 }
-
-/** The axis with one value other than it was: a number a little off, a part the next in the list. */
-const editedAt = (of: Axis, path: string[]): Axis =>
-  changedAxis(of, draft => {
-    let at = draft as unknown as Record<string, unknown>
-    for (const step of path.slice(0, -1)) at = at[step] as Record<string, unknown>
-    const last = path.at(-1) as string
-    const ids = [...(CATALOGUE[last as 'screw' | 'motor']?.keys() ?? [])]
-    at[last] =
-      typeof at[last] === 'number'
-        ? (at[last] as number) * 1.001 || 1
-        : ids[(ids.indexOf(at[last] as string) + 1) % ids.length]
-  })
 
 /** After an edit of every field in turn: what is judged again, as a share of judging all, each beside the other. */
 function reportEdits(of: Axis) {
@@ -109,7 +96,10 @@ function reportEdits(of: Axis) {
     return evaluation
   }
   const before = cold()
-  const edits = placesOf(of).map(path => ({ path, after: editedAt(of, path) }))
+  const edits = placesOf(of).flatMap(path => {
+    const after = editedAt(of, path)
+    return after ? [{ path, after }] : []
+  })
   const timeOf = (work: () => unknown) => {
     const start = performance.now()
     work()

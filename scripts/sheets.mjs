@@ -8,11 +8,21 @@ import { ROOT } from './lib/root.mjs'
 
 const CORE = 'src/core/sheets'
 const PANELS = 'src/stages/sheets'
-const STAGES = ['machine', 'survey', 'size', 'room', 'build', 'align', 'prove', 'log']
 const LOADS = ['first', 'stage', 'asked']
 
 const parsed = path =>
   ts.createSourceFile(path, readFileSync(join(ROOT, path), 'utf8'), ts.ScriptTarget.Latest, true)
+
+/** The places of sheets in their order: the whole machine, then the stages as the core has them. */
+const STAGES = ['machine', ...wordsOf('src/core/document/stages.ts', 'STAGES')]
+
+/** The words of a list that a file names. */
+function wordsOf(path, name) {
+  for (const statement of parsed(path).statements)
+    for (const one of statement.declarationList?.declarations ?? [])
+      if (one.name.getText() === name) return one.initializer.expression.elements.map(({ text }) => text)
+  throw new Error(`${path}: takes export const ${name} = [ … ] as const`)
+}
 
 /** Every call of a function in a file, with the name that its result is given. */
 function callsOf(path, name) {

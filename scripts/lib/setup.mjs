@@ -200,7 +200,8 @@ export function bundled(name, entry, sources) {
   if (!bundle(entry, making, ['--format=cjs']))
     stop(`${entry} could not be put together: see the message above.`)
   for (const old of readdirSync(join(ROOT, '.cache')))
-    if (old.startsWith(`${name}-`) && old.split('.').length === 2) rmSync(join(ROOT, '.cache', old))
+    if (old.startsWith(`${name}-`) && old.split('.').length === 2 && join('.cache', old) !== out)
+      rmSync(join(ROOT, '.cache', old), { force: true })
   renameSync(join(ROOT, making), join(ROOT, out))
   return join(ROOT, out)
 }

@@ -135,18 +135,6 @@ export function describe(spec: Spec): string {
   }
 }
 
-/** Most inputs are numbers with no more than a lower end: they are let through at a glance. */
-const isPlainlyWithin = (spec: Spec, value: unknown): boolean =>
-  spec.kind === 'number' &&
-  typeof value === 'number' &&
-  spec.max === undefined &&
-  spec.below === undefined &&
-  spec.integer === undefined &&
-  spec.oneOf === undefined &&
-  (spec.over !== undefined
-    ? value > spec.over && value < Number.POSITIVE_INFINITY
-    : value >= (spec.min ?? Number.NEGATIVE_INFINITY) && Number.isFinite(value))
-
 const isNumberWithin = (spec: NumberSpec, value: unknown): boolean =>
   value === null
     ? spec.orNone === true
@@ -196,7 +184,6 @@ export function checkOf(specs: Specs): (values: Record<string, unknown>, place?:
     for (let index = 0; index < all.length; index++) {
       const { name, spec, inside } = all[index] as Checked
       const value = values[name]
-      if (isPlainlyWithin(spec, value)) continue
       if (!fits(spec, value)) throw new InputError(place + name, value, describe(spec))
       inside?.(value, place + name)
     }
@@ -215,7 +202,6 @@ function insideOf(spec: Spec): Checked['inside'] {
     const items = value as unknown[]
     for (let index = 0; index < items.length; index++) {
       const item = items[index]
-      if (isPlainlyWithin(of, item)) continue
       // The place is put together only when there is something to say.
       if (!fits(of, item)) throw new InputError(`${place}[${index}]`, item, describe(of))
       try {

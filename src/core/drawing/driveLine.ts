@@ -57,7 +57,7 @@ const USUAL = {
 const CLEAR_MM = 6
 
 /**
- * DrawOverlay out the drive of an axis to scale, from its survey and its parts.
+ * Lays out the drive of an axis to scale, from its survey and its parts.
  *
  * @param position share of the travel at which the nut stands, 0 at the fixed end to 1 at the far end
  * @returns boxes in millimetres; parts that are not chosen yet are drawn in a usual size and marked as guessed

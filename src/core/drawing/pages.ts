@@ -65,7 +65,7 @@ const countFor = (lengthMm: number, windowMm: number) =>
   lengthMm <= windowMm ? 1 : Math.ceil((lengthMm - OVERLAP_MM) / (windowMm - OVERLAP_MM))
 
 /**
- * DrawOverlay a drawing out on sheets at full size: on one where it fits, upright or lying; else on several that overlap, with
+ * Lays a drawing out on sheets at full size: on one where it fits, upright or lying; else on several that overlap, with
  * crosses that come to lie on each other and a map.
  *
  * @returns the sheets from the upper left, row by row; each with its check bar, what it is, and which of how many

@@ -10,7 +10,11 @@ interface Part {
 }
 /** Thirty bits a word: the engine keeps those as small integers. */
 const BITS_A_WORD = 30
-const WORDS = 10
+
+/** Parts of an axis that were read or that have changed, as words of bits. */
+export type PartSet = number[]
+const noParts = (): PartSet => [0, 0, 0, 0, 0, 0, 0, 0, 0, 0]
+const WORDS = noParts().length
 
 let parts = 0
 /** A part of its own; when there are no more bits, the last one stands for all that come after it. */
@@ -20,9 +24,6 @@ function newPart(): Part {
   return { word: Math.floor(at / BITS_A_WORD), bit: 1 << (at % BITS_A_WORD) }
 }
 
-/** Parts of an axis that were read or that have changed. */
-export type PartSet = number[]
-const noParts = (): PartSet => [0, 0, 0, 0, 0, 0, 0, 0, 0, 0]
 const addTo = (set: PartSet, { word, bit }: Part) => {
   set[word] = (set[word] as number) | bit
 }
@@ -99,7 +100,7 @@ function limitPart(key: string): Part {
 /** All of it at once, for what goes through an axis whatever it holds. */
 const WHOLE = newPart()
 
-type Record_ = Readonly<Record<string, unknown>>
+type Values = Readonly<Record<string, unknown>>
 interface ReadLog {
   open: Reads | null
 }
@@ -116,9 +117,9 @@ const RECORDS: ReadonlyMap<string, ReadonlyMap<string, Part>> = new Map(
 const OTHERS = new Map<string, Part>()
 
 /** A record whose every field notes that it was read. All of one name are of one class, so that reading stays fast. */
-export class RecordReader {
+class RecordReader {
   constructor(
-    readonly read: Record_,
+    readonly read: Values,
     readonly log: ReadLog,
   ) {}
 }
@@ -143,7 +144,7 @@ class AxisReader extends RecordReader {
   record(name: string, Reader: typeof RecordReader): RecordReader {
     const known = this.records[name]
     if (known) return known
-    const reader = new Reader(this.read[name] as Record_, this.log)
+    const reader = new Reader(this.read[name] as Values, this.log)
     this.records[name] = reader
     return reader
   }
@@ -175,7 +176,7 @@ Object.setPrototypeOf(
 
 /** An axis to be read with note being taken; `log.open` says where. */
 export function readerOf(axis: Axis, log: ReadLog): Axis {
-  return new AxisReader(axis as unknown as Record_, log) as unknown as Axis
+  return new AxisReader(axis as unknown as Values, log) as unknown as Axis
 }
 
 /** A dimension, noted as one that the figure rests on. */
@@ -196,14 +197,13 @@ export const readWhole = (reads: Reads | null) => reads?.read(WHOLE)
 /** The parts in which two states of an axis differ; what is the same object is the same. */
 export function partsChanged(before: Axis, after: Axis): PartSet {
   const changed = noParts()
-  if (before === after) return changed
   addTo(changed, WHOLE)
-  const was = before as unknown as Record_
-  const now = after as unknown as Record_
+  const was = before as unknown as Values
+  const now = after as unknown as Values
   for (const [name, fields] of RECORDS) {
     if (was[name] === now[name]) continue
-    const old = was[name] as Record_
-    const young = now[name] as Record_
+    const old = was[name] as Values
+    const young = now[name] as Values
     for (const [key, part] of fields) if (old[key] !== young[key]) addTo(changed, part)
   }
   for (const [key, part] of OTHERS) if (was[key] !== now[key]) addTo(changed, part)

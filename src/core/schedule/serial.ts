@@ -23,7 +23,7 @@ export const handsOf = ({ modes }: Problem, chosen: readonly number[]): number =
   }, 0)
 
 /**
- * DrawOverlay one task after another, each time the most urgent of those that can begin soon.
+ * Lays one task after another, each time the most urgent of those that can begin soon.
  *
  * @param urgency of each task: the least goes first
  * @param patienceMinutes how long hands may stay idle for a more urgent task that cannot begin yet

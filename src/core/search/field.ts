@@ -42,7 +42,7 @@ export interface Field {
 }
 
 /**
- * DrawOverlay out everything that can go into the drive of an axis; what fails alone is left out at once.
+ * Lays out everything that can go into the drive of an axis; what fails alone is left out at once.
  *
  * @throws NotKnown while a dimension is not known
  */

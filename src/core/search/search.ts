@@ -172,6 +172,6 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
   return resultOf(field, best, count)
 }
 
-/** DrawOverlay out the field of an axis and searches it. */
+/** Lays out the field of an axis and searches it. */
 export const searchDrives = (axis: Axis, catalogue: Catalogue, watch?: SearchWatch): SearchResult | null =>
   searchField(fieldOf(axis, catalogue), watch)

@@ -1,6 +1,5 @@
 import fc from 'fast-check'
 import equal from 'fast-deep-equal'
-import { produce } from 'immer'
 import { longTom } from '../demo/longTom'
 import { ostrey } from '../demo/ostrey'
 import { skarrow } from '../demo/skarrow'
@@ -13,6 +12,7 @@ import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
+import { type Path, placesOf, valueAt, withValueAt } from './fixtures/places'
 import { THIRTY_AXES } from './fixtures/thirtyAxes'
 import { TWELVE_AXES } from './fixtures/twelveAxes'
 import { newAxis } from './newJob'
@@ -32,22 +32,6 @@ const AXES: Axis[] = [skarrow(), longTom(), ostrey()]
   .concat(newAxis({ name: 'A', title: 'New' }))
   .concat([...TWELVE_AXES, ...THIRTY_AXES].map(({ axis }) => axis))
 
-type Container = Record<string, unknown> | unknown[]
-const isContainer = (value: unknown): value is Container => typeof value === 'object' && value !== null
-
-/** Every place of an axis where a value stands, as the steps that lead to it. */
-function places(value: Container, path: (string | number)[] = []): (string | number)[][] {
-  const keys = Array.isArray(value) ? value.map((_, index) => index) : Object.keys(value)
-  return keys.flatMap(key => {
-    const inner = (value as Record<string | number, unknown>)[key]
-    const at = [...path, key]
-    const isKept = path.length === 0 && (key === 'id' || key === 'name')
-    if (isKept || key === 'id') return []
-    const isRecord = isContainer(inner) && !Array.isArray(inner)
-    return [...(isRecord ? [] : [at]), ...(isContainer(inner) ? places(inner, at) : [])]
-  })
-}
-
 interface Draw {
   which: number
   how: number
@@ -55,7 +39,7 @@ interface Draw {
 }
 
 /** Another value of the same kind: a number a little or much off, a row gone or doubled, a flag turned, a part exchanged. */
-function otherThan(value: unknown, { how, factor }: Draw, path: (string | number)[]): unknown {
+function otherThan(value: unknown, { how, factor }: Draw, path: Path): unknown {
   if (typeof value === 'number') return how % 4 === 0 ? 0 : how % 4 === 1 ? -value : value * factor
   if (typeof value === 'boolean') return !value
   if (Array.isArray(value)) {
@@ -74,14 +58,9 @@ function otherThan(value: unknown, { how, factor }: Draw, path: (string | number
 }
 
 function edited(axis: Axis, draw: Draw): Axis {
-  const all = places(axis as unknown as Container)
-  const path = all[draw.which % all.length] as (string | number)[]
-  return produce(axis, draft => {
-    let at = draft as unknown as Record<string | number, unknown>
-    for (const step of path.slice(0, -1)) at = at[step] as Record<string | number, unknown>
-    const last = path.at(-1) as string | number
-    at[last] = otherThan(at[last], draw, path)
-  })
+  const all = placesOf(axis)
+  const path = all[draw.which % all.length] as Path
+  return withValueAt(axis, path, otherThan(valueAt(axis, path), draw, path))
 }
 
 const draw = fc.record({

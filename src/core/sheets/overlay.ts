@@ -20,7 +20,7 @@ export const overlayOf = (
  * What lies on the drive line beside a sheet: its own, so that the drawing is no taller than what it says; of a sheet that
  * lays nothing down, the marks of its stage without the lengths of other sheets.
  *
- * @param overlayFor what each sheet lays down, also where that had to be fetched first
+ * @param overlayFor what draws for each sheet, also where that had to be fetched first
  */
 export function overlayAt(
   sheetId: SheetId,

@@ -37,7 +37,7 @@ export function findable({ context, findings, jobs, place }: Findable): Action[]
         id: `verdict-${checkId}`,
         group: `Verdicts of axis ${axis.name}`,
         label: `${title}: ${STATE_WORDS[state].toLowerCase()}`,
-        run: () => go({ jobId, axisId, stage, sheet: sheet }),
+        run: () => go({ jobId, axisId, stage, sheet }),
       }),
     ),
     ...PART_KINDS.flatMap(kind =>

@@ -50,7 +50,7 @@ export interface LaidSpan extends Span {
 
 const SPAN_CHAR_PX = 6.9
 
-/** DrawOverlay spans out in as few rows as they need, in their order, so that none lies on another. */
+/** Lays spans out in as few rows as they need, in their order, so that none lies on another. */
 export function laySpans(spans: Span[], x: (mm: number) => number, widthPx: number): LaidSpan[] {
   const rows: { fromPx: number; toPx: number }[][] = []
   return spans.map(span => {

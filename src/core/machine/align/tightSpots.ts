@@ -123,7 +123,7 @@ function fitAlong(
 }
 
 /**
- * DrawOverlay what binds out by its causes.
+ * Lays what binds out by its causes.
  *
  * @returns null where the readings cannot tell the causes along the travel apart: both ways at four places or more, near both
  *   blocks and between
