@@ -9,6 +9,7 @@ import { plainFindings } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
 import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
+import { procedure, teardown } from '../machine/build/procedure'
 import { CATALOGUE } from '../machine/parts'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
@@ -26,6 +27,9 @@ function said(evaluation: EvaluationContext) {
   const { figures } = evaluation
   return findings.map(finding => ({ ...finding, figures: finding.because.map(name => figures[name]) }))
 }
+
+/** The steps of the work, which are remembered too: what holds a load is read off them. */
+const stepsOf = (evaluation: EvaluationContext) => [teardown(evaluation), procedure(evaluation)]
 
 const AXES: Axis[] = [skarrow(), longTom(), ostrey()]
   .flatMap(({ job }: { job: Job }) => job.axes)
@@ -139,6 +143,8 @@ test(`after any edit the next evaluation says what a fresh one says`, () => {
 next: ${JSON.stringify(next.find(({ checkId }) => checkId === differs?.checkId))}
 ${JSON.stringify(patchesOf(history.at(-1) as Axis, axis)).slice(0, 800)}`,
             )
+          if (!equal(stepsOf(evaluation), stepsOf(evaluateAxis(axis, CATALOGUE, units))))
+            throw new Error(`${start.id}, ${JSON.stringify(one)}: other steps`)
           history.push(axis)
           edits += 1
         }
