@@ -72,7 +72,7 @@ async function imported(bench: Bench) {
   ])
   await chooser.accept([file])
   await bench.click('button', 'Import it')
-  await bench.sees('Upright trials')
+  await bench.standsOnTheBench()
 }
 const AT = '/job/trials'
 
