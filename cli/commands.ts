@@ -1,5 +1,4 @@
 import { formatISO as format8601 } from 'date-fns'
-import { describe, type Specs } from '@/core/calculation/spec'
 import type { Catalogue } from '@/core/document/parts/types'
 import { writeDxf } from '@/core/drawing/dxf'
 import { framed, type Paper, pagesOf, usualPaper } from '@/core/drawing/pages'
@@ -7,6 +6,8 @@ import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { attempt } from '@/core/evaluation/attempt'
 import { plainFindings } from '@/core/evaluation/check'
+import type { Fields } from '@/core/field/field'
+import { takes, unitOf } from '@/core/field/takes'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { writeCalendar } from '@/core/formats/calendarFile'
 import { CSV_STYLES, type CsvStyle } from '@/core/formats/csv'
@@ -206,13 +207,13 @@ function parts(path: string): Outcome {
 }
 
 function list(): Outcome {
-  const lines = (specs: Specs) =>
-    Object.entries(specs).map(([name, spec]) => ({
+  const lines = (fields: Fields) =>
+    Object.entries(fields).map(([name, field]) => ({
       name,
-      label: spec.label,
-      unit: spec.kind === 'number' ? spec.unit : null,
-      takes: describe(spec),
-      ...(spec.kind === 'number' && spec.default !== undefined && { default: spec.default }),
+      label: field.label,
+      unit: field.is === 'number' ? unitOf(field) : null,
+      takes: takes(field),
+      ...(field.is === 'number' && field.default !== undefined && { default: field.default }),
     }))
   return json(
     [...registry.values()].map(({ id, title, formula, source, validity, inputs, outputs }) => ({

@@ -45,7 +45,7 @@ test('calc answers every request in its order, wrong ones too', () => {
     'leadMm: got nothing, takes a number over 0 mm',
     'unknown input colour, takes axialForceN, leadMm, efficiency',
     'inputs: got nothing, takes an object with axialForceN, leadMm, efficiency',
-    'phases[0].timeShare: got 3, takes a number from 0 up to 1',
+    'phases[0].timeShare: got 3, takes a number from 0 to 1',
     'ends: got "loose", takes one of fixed-free, supported-supported, fixed-supported, fixed-fixed',
     'yieldMpa: got null, takes a number over 0 MPa',
   ])

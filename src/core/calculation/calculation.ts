@@ -1,19 +1,36 @@
+import type { Field, ValueOf, ValuesOf } from '../field/field'
+import { checkOf } from './checkOf'
 import { InputError } from './inputError'
-import { checkOf, type InputsOf, type OutputsOf, type Specs } from './spec'
+
+/** What a calculation takes and gives: no rows, no days, nothing that may be missing but a figure. */
+type Described =
+  | Extract<Field, { is: 'number' | 'choice' | 'words' | 'flag' }>
+  | { readonly is: 'list'; readonly label: string; readonly of: Described; readonly least: number }
+  | { readonly is: 'record'; readonly label: string; readonly of: DescribedSet }
+interface DescribedSet {
+  readonly [name: string]: Described
+}
+
+type WithDefault<T> = { [K in keyof T]: T[K] extends { default: number } ? K : never }[keyof T]
+
+/** The object that a calculation takes; inputs with a default may be left out. */
+export type InputsOf<T> = { [K in Exclude<keyof T, WithDefault<T>>]: ValueOf<T[K]> } & {
+  [K in WithDefault<T>]?: ValueOf<T[K]>
+}
 
 /** What the registry knows of a calculation: enough for the working panel, the shell and a reference page. */
 export interface CalculationFacts {
   /** Group and name, such as `screw.criticalSpeed`. */
   id: string
   title: string
-  /** The formula as people write it, with the symbols of the specs. */
+  /** The formula as people write it, with the symbols of the fields. */
   formula: string
   /** Standard or first principle that the formula comes from. */
   source: string
   /** When the result may be trusted. */
   validity: string
-  inputs: Specs
-  outputs: Specs
+  inputs: DescribedSet
+  outputs: DescribedSet
 }
 
 /** Facts, and a function that checks its inputs; `compute` is the plain function without the check. */
@@ -28,17 +45,17 @@ export interface Calculation<I = never, O = unknown> extends CalculationFacts {
  * @returns a function that rejects inputs without meaning (InputError) and carries the facts as properties
  * @example criticalSpeed({ rootDiameterMm: 17, freeLengthMm: 500, ends: 'fixed-free' }) // 939.9 rpm
  */
-export function calculation<const I extends Specs, const O extends Specs>(
+export function calculation<const I extends DescribedSet, const O extends DescribedSet>(
   facts: Omit<CalculationFacts, 'inputs' | 'outputs'> & {
     inputs: I
     outputs: O
-    compute: (inputs: InputsOf<I>) => OutputsOf<O>
+    compute: (inputs: InputsOf<I>) => ValuesOf<O>
   },
-): Calculation<InputsOf<I>, OutputsOf<O>> {
+): Calculation<InputsOf<I>, ValuesOf<O>> {
   const check = checkOf(facts.inputs)
   const names = Object.keys(facts.outputs)
   const checked = (inputs: InputsOf<I>) => {
-    check(inputs as Record<string, unknown>)
+    check(inputs as Record<string, unknown>, '')
     const outputs = facts.compute(inputs)
     for (let index = 0; index < names.length; index++)
       refuseEndless(names[index] as string, (outputs as Record<string, unknown>)[names[index] as string])

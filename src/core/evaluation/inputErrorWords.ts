@@ -1,8 +1,7 @@
 import type { InputError } from '../calculation/inputError'
-import { quantityOf } from '../calculation/inputOf'
 import { DIMENSIONS, DRIVE_SIZES, GOALS, RECESSES } from '../document/dimensions'
 import { say } from '../units/print'
-import type { QuantityKind, UnitSystem } from '../units/quantity'
+import { type QuantityKind, quantityOf, type UnitSystem } from '../units/quantity'
 
 const LABELS: Readonly<Record<string, { label: string; quantity: QuantityKind } | undefined>> = {
   ...DIMENSIONS,

@@ -1,7 +1,7 @@
 import type { QuantityKind } from '../units/quantity'
 
-// What a stored value is, said once: the type, the schema, the form, the columns, the blank row, the calculation's
-// input and the heading in a file all come from here. Nothing here needs the validation package: see schema.ts.
+// What a value is, said once: the type, the schema, the form, the columns, the blank row, what a calculation takes and
+// gives, and the heading in a file all come from here. Nothing here needs the validation package: see schema.ts.
 
 /** A number in the base unit that its name carries, with the range in which it has a meaning. */
 export interface NumberField {
@@ -9,12 +9,23 @@ export interface NumberField {
   readonly label: string
   /** How to get it, with what a small shop has. */
   readonly help?: string
+  /** How formulas write it. */
+  readonly symbol?: string
   readonly quantity: QuantityKind
-  /** The unit of a plain number, where it has one, such as `rpm`. */
+  /** The unit of a plain number, where it has one, such as `mH`. */
   readonly unit?: string
+  /** The ends of the range; without end where they are infinite. */
   readonly min: number
   readonly max: number
+  /** The lower end itself, where the value must be above it. */
+  readonly over?: number
+  /** The upper end itself, where the value must be below it. */
+  readonly below?: number
   readonly whole?: boolean
+  /** The only values that have a meaning, where they are few. */
+  readonly oneOf?: readonly number[]
+  /** Taken by a calculation when it is left out. */
+  readonly default?: number
   /** Whether there may be none: null then. */
   readonly orNone?: boolean
   /** What a new row starts with. */
@@ -96,6 +107,7 @@ export type Field =
   | ClockField
   | CurveField
   | NumbersField
+  | { readonly is: 'list'; readonly label: string; readonly of: Field; readonly least: number }
   | RowsField
   | { readonly is: 'record'; readonly label: string; readonly of: Fields }
   | { readonly is: 'maybe'; readonly label: string; readonly of: Field }
@@ -106,6 +118,8 @@ export interface Fields {
 
 /** A row of a table: its fields and the id that everything refers to. */
 export type Row<T> = T & { id: string }
+/** Of any field at all nothing is known: else the type would go round for ever. */
+type OrNothing<F> = [Field] extends [F] ? unknown : ValueOf<F> | null
 type OrNone<F, T> = F extends { orNone: true } ? T | null : T
 
 /** The value that a field describes. */
@@ -123,47 +137,69 @@ export type ValueOf<F> = F extends { is: 'number' }
             ? { speedRpm: number; torqueNm: number }[] | null
             : F extends { is: 'numbers' }
               ? number[]
-              : F extends { is: 'rows'; row?: infer R }
-                ? NonNullable<R>[]
-                : F extends { is: 'record'; of: infer T }
-                  ? ValuesOf<T>
-                  : F extends { is: 'maybe'; of: infer T }
-                    ? ValueOf<T> | null
-                    : F extends { is: 'map'; of: infer T }
-                      ? Record<string, ValueOf<T>>
-                      : never
+              : F extends { is: 'list'; of: infer T }
+                ? ValueOf<T>[]
+                : F extends { is: 'rows'; row?: infer R }
+                  ? NonNullable<R>[]
+                  : F extends { is: 'record'; of: infer T }
+                    ? ValuesOf<T>
+                    : F extends { is: 'maybe'; of: infer T }
+                      ? OrNothing<T>
+                      : F extends { is: 'map'; of: infer T }
+                        ? Record<string, ValueOf<T>>
+                        : never
 /** The record that a set of fields describes. */
 export type ValuesOf<T> = { -readonly [K in keyof T]: ValueOf<T[K]> }
 
 /** A row of a table that a field describes. */
 export type RowOf<F extends { readonly row?: { id: string } }> = NonNullable<F['row']>
 
-type NumberMore = Partial<Pick<NumberField, 'help' | 'unit' | 'whole' | 'orNone' | 'blank'>>
+type NumberMore = Partial<
+  Pick<NumberField, 'help' | 'symbol' | 'unit' | 'whole' | 'orNone' | 'oneOf' | 'default' | 'blank'>
+>
+
+/** Where a number has a meaning: from one end to the other, or with ends that are open or missing. */
+export type Range = readonly [min: number, max: number] | Ends
+type Ends = Partial<Pick<NumberField, 'min' | 'over' | 'max' | 'below'>>
 
 /**
  * A kind of number field; what is left blank starts at 0, or at the nearest to it that the range allows.
  *
  * @example numberOf('length')('Grip', [0, 500]).max // 500
+ * @example numberOf('length')('lead', { over: 0 }, { symbol: 'Ph' }).max // Infinity
  */
 export const numberOf =
   (quantity: QuantityKind) =>
-  <const M extends NumberMore = Record<never, never>>(
-    label: string,
-    [min, max]: readonly [number, number],
-    more?: M,
-  ) =>
-    ({
-      is: 'number',
-      label,
-      quantity,
-      min,
-      max,
-      blank: more?.orNone ? null : Math.min(Math.max(0, min), max),
-      ...more,
-    }) as Omit<NumberField, 'orNone'> & {
+  <const M extends NumberMore = Record<never, never>>(label: string, range: Range, more?: M) => {
+    const ends: Ends = 'length' in range ? { min: range[0], max: range[1] } : range
+    const min = ends.min ?? ends.over ?? Number.NEGATIVE_INFINITY
+    const max = ends.max ?? ends.below ?? Number.POSITIVE_INFINITY
+    const blank = more?.orNone ? null : Math.min(Math.max(0, min), max)
+    return { is: 'number', label, quantity, ...ends, min, max, blank, ...more } as Omit<
+      NumberField,
+      'orNone' | 'default'
+    > & {
       readonly is: 'number'
       readonly orNone: M extends { orNone: true } ? true : false
-    }
+    } & (M extends { default: number } ? { readonly default: number } : unknown)
+  }
+
+/**
+ * A field as a formula takes it: with a figure, also where a form may have none yet, and with the sign of its range. Its
+ * ends are what a form takes; a formula holds beyond them, and is fed with figures that nobody typed.
+ *
+ * @param other what is different in the formula: its symbol, or its words where they need the rest of the form
+ * @example given(length('Bore', [1, 500], { orNone: true, symbol: 'd' })).over // 0
+ */
+export function given(
+  field: NumberField,
+  other: Partial<Pick<NumberField, 'symbol' | 'label' | 'min'>> = {},
+): NumberField & { readonly orNone: false } {
+  const least = other.min ?? field.min
+  const sign: Ends = least > 0 ? { over: 0 } : least === 0 ? { min: 0 } : {}
+  const { label, help, symbol, unit } = { ...field, ...other }
+  return numberOf(field.quantity)(label, sign, { help, symbol, unit })
+}
 
 /** The number fields of a set, for a grid of fields. */
 export const numberFields = <T extends Fields>(fields: T) =>
@@ -179,6 +215,18 @@ export const share = numberOf('share')
 export const angle = numberOf('angle')
 export const torque = numberOf('torque')
 export const stepsPerLength = numberOf('stepsPerLength')
+export const mass = numberOf('mass')
+export const rotation = numberOf('rotation')
+export const acceleration = numberOf('acceleration')
+export const stiffness = numberOf('stiffness')
+export const pressure = numberOf('pressure')
+export const pressureSpeed = numberOf('pressureSpeed')
+export const inertia = numberOf('inertia')
+export const temperatureRise = numberOf('temperatureRise')
+export const duration = numberOf('duration')
+export const hours = numberOf('hours')
+export const frequency = numberOf('frequency')
+/** A number of no quantity of the bench; it may have a unit of its own. */
 export const plain = numberOf('ratio')
 
 export const choice = <
@@ -214,6 +262,8 @@ export const clock = (label: string, blank: number) =>
   ({ is: 'clock', label, blank }) as const satisfies ClockField
 export const numbers = (label: string, of: NumberField, most: number) =>
   ({ is: 'numbers', label, of, most }) as const satisfies NumbersField
+export const list = <const F extends Field>(label: string, of: F, least = 1) =>
+  ({ is: 'list', label, of, least }) as const
 export const record = <const T extends Fields>(label: string, of: T) => ({ is: 'record', label, of }) as const
 export const maybe = <const F extends Field>(label: string, of: F) => ({ is: 'maybe', label, of }) as const
 export const map = <const F extends Field>(label: string, of: F, key: RegExp) =>
@@ -235,6 +285,7 @@ export const rows = <const T extends Fields>(
 export function blankOf(field: Field): unknown {
   switch (field.is) {
     case 'numbers':
+    case 'list':
     case 'rows':
       return []
     case 'record':

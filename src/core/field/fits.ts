@@ -30,6 +30,8 @@ export function fits(field: Field, value: unknown): boolean {
       return isWithin(field, value)
     case 'record':
       return fitsAll(field.of, value)
+    case 'list':
+      return Array.isArray(value) && value.length >= field.least && value.every(item => fits(field.of, item))
     default:
       return false
   }

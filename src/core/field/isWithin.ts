@@ -5,7 +5,16 @@ import type { NumberField } from './field'
  *
  * @example isWithin(length('Grip', [0, 500]), 501) // false
  */
-export const isWithin = ({ min, max, whole, orNone }: NumberField, value: unknown): boolean =>
-  value === null
-    ? orNone === true
-    : typeof value === 'number' && value >= min && value <= max && !(whole && !Number.isInteger(value))
+export function isWithin(field: NumberField, value: unknown): boolean {
+  if (typeof value !== 'number')
+    return value === null ? field.orNone === true : value === undefined && field.default !== undefined
+  return (
+    value >= field.min &&
+    value <= field.max &&
+    value !== field.over &&
+    value !== field.below &&
+    Number.isFinite(value) &&
+    !(field.whole && !Number.isInteger(value)) &&
+    !(field.oneOf && !field.oneOf.includes(value))
+  )
+}

@@ -1,6 +1,8 @@
 import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
 import { isDay, isMoment } from './dates'
 import type { Field, Fields, NumberField } from './field'
+import { isWithin } from './isWithin'
+import { LAST_MINUTE, listTaken, takes as takesOf } from './takes'
 
 // Schemas out of descriptions; each message says which field is wrong, what was got and what is taken.
 
@@ -26,7 +28,7 @@ export const shape = (fields: ObjectShape): Schema => {
     .required(takes) as unknown as Schema
 }
 export const listOf = (item: Schema, most: number, least = 0) => {
-  const takes = gotAndTakes(least > 0 ? `a list of ${least} to ${most}` : `a list of at most ${most}`)
+  const takes = gotAndTakes(listTaken(most, least))
   return array(item).strict().typeError(takes).required(takes).min(least, takes).max(most, takes)
 }
 export const text = (most: number) => {
@@ -38,13 +40,14 @@ const textOrNone = (most: number) => {
   return string().strict().nullable().typeError(takes).defined(takes).max(most, takes)
 }
 
-function numberSchema({ min, max, whole, orNone }: NumberField): Schema {
-  const takes = gotAndTakes(
-    `a ${whole ? 'whole ' : ''}number from ${min} to ${max}${orNone ? ', or null' : ''}`,
-  )
-  const plain = number().strict().typeError(takes).min(min, takes).max(max, takes)
-  const sized = whole ? plain.integer(takes) : plain
-  return orNone ? sized.nullable().defined(takes) : sized.required(takes)
+function numberSchema(field: NumberField): Schema {
+  const takes = gotAndTakes(takesOf(field))
+  const ranged = number()
+    .strict()
+    .typeError(takes)
+    .test({ test: value => isWithin(field, value), message: takes })
+  if (field.orNone) return ranged.nullable().defined(takes)
+  return field.default === undefined ? ranged.required(takes) : ranged.nonNullable(takes)
 }
 
 export const oneOf = (values: readonly (string | number)[]) => {
@@ -66,8 +69,6 @@ const daySchema = () => {
   return string().strict().typeError(takes).required(takes).test('day', takes, isDay)
 }
 
-/** Midnight at the end of the day is a time too. */
-export const LAST_MINUTE = 24 * 60
 const clockSchema = () => {
   const takes = gotAndTakes(`whole minutes since midnight, from 0 to ${LAST_MINUTE}`)
   return number()
@@ -121,6 +122,8 @@ export function schemaOf(field: Field): Schema {
       return mixed().nullable()
     case 'numbers':
       return listOf(numberSchema(field.of), field.most)
+    case 'list':
+      return listOf(schemaOf(field.of), Number.POSITIVE_INFINITY, field.least)
     case 'rows':
       return listOf(shape({ id: text(ROW_ID_LENGTH), ...schemasOf(field.of) }), field.most, field.least).test(
         'ids',

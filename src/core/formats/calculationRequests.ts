@@ -1,6 +1,7 @@
-import { array, boolean, mixed, number, object, type Schema, string, ValidationError } from 'yup'
+import { object, ValidationError } from 'yup'
 import { InputError } from '../calculation/inputError'
-import { describe, fits, type Spec, type Specs } from '../calculation/spec'
+import type { Fields } from '../field/field'
+import { schemasOf } from '../field/schema'
 import { registry } from '../sheets/registry'
 
 /** The answer to one request, in the order of the requests. */
@@ -14,51 +15,11 @@ export class RequestError extends Error {
 }
 const TAKES = 'takes a JSON array of {"calculation": "screw.criticalSpeed", "inputs": {...}}'
 
-const got =
-  (spec: Spec) =>
-  ({ path, value }: { path: string; value?: unknown }) =>
-    new InputError(path.replace(/^\["|"\]/g, ''), value, describe(spec)).message
-
-/** A Yup schema for one input, made from its spec, so that both doors accept the same. */
-export function inputSchema(spec: Spec): Schema {
-  const message = got(spec)
-  switch (spec.kind) {
-    case 'number': {
-      const ranged = number()
-        .strict()
-        .typeError(message)
-        .test({ test: value => fits(spec, value), message })
-      if (spec.orNone) return ranged.nullable().defined(message)
-      return spec.default === undefined ? ranged.required(message) : ranged.nonNullable(message)
-    }
-    case 'choice':
-      return mixed()
-        .required(message)
-        .oneOf([...spec.of], message)
-    case 'flag':
-      return boolean().strict().typeError(message).required(message)
-    case 'words':
-      return string()
-        .strict()
-        .typeError(message)
-        .required(message)
-        .test({ test: value => fits(spec, value), message })
-    case 'list':
-      return array(inputSchema(spec.of))
-        .strict()
-        .typeError(message)
-        .required(message)
-        .min(spec.atLeast, message)
-    case 'record':
-      return inputsSchema(spec.of).typeError(message).required(message) as unknown as Schema
-  }
-}
-
 /** A Yup schema for all inputs of a calculation; an unknown name is an error that lists the known ones. */
-export const inputsSchema = (specs: Specs) =>
-  object(Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, inputSchema(spec)])))
+export const inputsSchema = (fields: Fields) =>
+  object(schemasOf(fields))
     .strict()
-    .noUnknown(({ unknown }) => `unknown input ${unknown}, takes ${Object.keys(specs).join(', ')}`)
+    .noUnknown(({ unknown }) => `unknown input ${unknown}, takes ${Object.keys(fields).join(', ')}`)
     .default(undefined)
 
 /**

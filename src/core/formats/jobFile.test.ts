@@ -88,7 +88,7 @@ test.each<[string, string, string]>([
   [
     'a length of text',
     edited(copy => Object.assign(axisOf(copy).dimensions?.supportSpanMm as object, { value: '548' })),
-    'job.axes[0].dimensions.supportSpanMm.value: got "548", takes a number from 20 to 12000, or null',
+    'job.axes[0].dimensions.supportSpanMm.value: got "548", takes a number from 20 to 12000 mm, or null',
   ],
   [
     'a length below zero',

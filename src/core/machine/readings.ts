@@ -4,7 +4,7 @@ import { length, smallLength } from '../field/field'
 
 const READING_RANGE = [-100_000, 100_000] as const
 /** One reading of an indicator. */
-export const READING = smallLength('Reading', READING_RANGE)
+export const READING = smallLength('Reading', READING_RANGE, { symbol: 'x' })
 /** A reading that may not have been taken. */
 export const readingOrNone = (label: string) => smallLength(label, READING_RANGE, { orNone: true })
 /** The smallest step of the gauge that readings were taken with; none until it is entered. */

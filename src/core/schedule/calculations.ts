@@ -1,17 +1,18 @@
 import { calculation } from '../calculation/calculation'
 import { InputError } from '../calculation/inputError'
-import { flag, list, number, record, words } from '../calculation/spec'
+import { flag, list, plain, record, words } from '../field/field'
 import { bestPlan } from './best'
 import { Calendar } from './calendar'
 import { type PlanTask, problemOf } from './problem'
 
-const minute = (label: string, symbol: string) => number(label, symbol, 'min', { min: 0, integer: true })
+const minute = (label: string, symbol: string) =>
+  plain(label, { min: 0 }, { symbol, unit: 'min', whole: true })
 const windows = list(
   'working windows, sorted and apart',
   record('window', { fromMinute: minute('from', 'w'), toMinute: minute('to', 'e') }),
   0,
 )
-const ids = (label: string) => list(label, words('task'), 0)
+const ids = (label: string) => list(label, words('task', 80), 0)
 
 /**
  * When work of so many minutes begins and ends, done only in working windows.
@@ -28,13 +29,13 @@ export const scheduleWork = calculation({
   validity: 'The windows are sorted and do not overlap; work in one go needs a window that is long enough',
   inputs: {
     startMinute: minute('earliest begin', 's'),
-    workMinutes: number('minutes of hands', 'm', 'min', { over: 0, integer: true }),
+    workMinutes: plain('minutes of hands', { over: 0 }, { symbol: 'm', unit: 'min', whole: true }),
     windows,
     oneGo: flag('without a break'),
   },
   outputs: {
-    beginMinute: number('begin', 'b', 'min', { min: 0, orNone: true }),
-    finishMinute: number('finish', 'f', 'min', { min: 0, orNone: true }),
+    beginMinute: plain('begin', { min: 0 }, { symbol: 'b', unit: 'min', orNone: true }),
+    finishMinute: plain('finish', { min: 0 }, { symbol: 'f', unit: 'min', orNone: true }),
   },
   compute: ({ startMinute, workMinutes, windows: all, oneGo }) =>
     new Calendar(all).work(startMinute, workMinutes, oneGo) ?? { beginMinute: null, finishMinute: null },
@@ -61,14 +62,14 @@ export const scheduleBest = calculation({
     tasks: list(
       'tasks',
       record('task', {
-        id: words('task'),
+        id: words('task', 80),
         releaseMinute: minute('earliest begin', 'r'),
         after: ids('what is finished before'),
         modes: list(
           'ways to do it',
           record('way', {
-            id: words('way'),
-            minutes: number('minutes', 'm', 'min', { over: 0, integer: true }),
+            id: words('way', 80),
+            minutes: plain('minutes', { over: 0 }, { symbol: 'm', unit: 'min', whole: true }),
             waits: flag('waits, without hands'),
             oneGo: flag('without a break'),
             after: ids('what this way comes after'),
@@ -80,7 +81,7 @@ export const scheduleBest = calculation({
     ),
     windows,
   },
-  outputs: { finishMinute: number('finish', 'f', 'min', { min: 0, orNone: true }) },
+  outputs: { finishMinute: plain('finish', { min: 0 }, { symbol: 'f', unit: 'min', orNone: true }) },
   compute: ({ tasks, windows: all }) => {
     const outcome = bestPlan(problemOf(tasks as PlanTask[], all), { mostSteps: MOST_STEPS })
     if (

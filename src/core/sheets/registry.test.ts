@@ -1,33 +1,37 @@
 import fc from 'fast-check'
 import { InputError } from '../calculation/inputError'
-import { describe as describeSpec, fits, type NumberSpec, type Spec, type Specs } from '../calculation/spec'
+import type { Field, Fields, NumberField } from '../field/field'
+import { fits } from '../field/fits'
+import { takes, unitOf } from '../field/takes'
 import { runCalculations } from '../formats/calculationRequests'
 import { type Registered, registry } from './registry'
 
 const all = [...registry.values()].map(calculation => [calculation.id, calculation] as const)
 
-/** Any value that a spec accepts, also at the edges of its range. */
-function accepted(spec: Spec): fc.Arbitrary<unknown> {
-  switch (spec.kind) {
+/** Any value that a field accepts, also at the edges of its range. */
+function accepted(field: Field): fc.Arbitrary<unknown> {
+  switch (field.is) {
     case 'number':
-      return numbers(spec)
+      return numbers(field)
     case 'choice':
-      return fc.constantFrom(...spec.of)
+      return fc.constantFrom(...field.of)
     case 'flag':
       return fc.boolean()
     case 'words':
       return fc.string({ minLength: 1, maxLength: 80 })
     case 'list':
-      return fc.array(accepted(spec.of), { minLength: spec.atLeast, maxLength: spec.atLeast + 4 })
+      return fc.array(accepted(field.of), { minLength: field.least, maxLength: field.least + 4 })
     case 'record':
-      return inputs(spec.of)
+      return inputs(field.of)
+    default:
+      throw new Error(`No calculation takes a ${field.is}.`)
   }
 }
-function numbers({ min, over, max, below, integer, oneOf }: NumberSpec): fc.Arbitrary<number> {
+function numbers({ min, over, max, below, whole, oneOf }: NumberField): fc.Arbitrary<number> {
   if (oneOf) return fc.constantFrom(...oneOf)
-  const low = min ?? (over !== undefined ? over + 1e-6 : -1e5)
-  const high = max ?? (below !== undefined ? below - 1e-6 : Math.max(1e5, low + 1))
-  if (integer) return fc.integer({ min: Math.ceil(low), max: Math.min(high, 1000) })
+  const low = over !== undefined ? over + 1e-6 : Math.max(min, -1e5)
+  const high = below !== undefined ? below - 1e-6 : Math.min(max, Math.max(1e5, low + 1))
+  if (whole) return fc.integer({ min: Math.ceil(low), max: Math.min(high, 1000) })
   const small = Math.min(high, Math.max(low, 0) + 50)
   return fc.oneof(
     fc.double({ min: low, max: high, noNaN: true }),
@@ -36,8 +40,8 @@ function numbers({ min, over, max, below, integer, oneOf }: NumberSpec): fc.Arbi
     fc.constant(high),
   )
 }
-const inputs = (specs: Specs) =>
-  fc.record(Object.fromEntries(Object.entries(specs).map(([name, spec]) => [name, accepted(spec)])))
+const inputs = (fields: Fields) =>
+  fc.record(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, accepted(field)])))
 
 /** Every number somewhere in a value. */
 function numbersIn(value: unknown): number[] {
@@ -71,8 +75,8 @@ describe.each(all)('%s', (id, calculation) => {
           return
         }
         expect(Object.keys(outputs)).toEqual(Object.keys(calculation.outputs))
-        for (const [name, spec] of Object.entries(calculation.outputs))
-          if (spec.kind !== 'number') expect(fits(spec, outputs[name])).toBe(true)
+        for (const [name, field] of Object.entries(calculation.outputs))
+          if (field.is !== 'number') expect(fits(field, outputs[name])).toBe(true)
         expect(numbersIn(outputs).filter(value => !Number.isFinite(value))).toEqual([])
       }),
       { numRuns: 200 },
@@ -88,11 +92,11 @@ describe.each(all)('%s', (id, calculation) => {
 
   test('refuses, by name, every input that is missing, of another kind or not finite', () => {
     const given = someInputs(calculation)
-    for (const [name, spec] of Object.entries(calculation.inputs)) {
+    for (const [name, field] of Object.entries(calculation.inputs)) {
       const wrong: unknown[] = [null, 'seven', Number.NaN, Number.POSITIVE_INFINITY, {}, [], '5']
-      const optional = spec.kind === 'number' && spec.default !== undefined
+      const optional = field.is === 'number' && field.default !== undefined
       for (const value of optional ? wrong : [undefined, ...wrong]) {
-        if (fits(spec, value)) continue
+        if (fits(field, value)) continue
         expect(() => calculation({ ...given, [name]: value })).toThrow(`${name}: got`)
         const [answer] = runCalculations(
           JSON.stringify([{ calculation: id, inputs: { ...given, [name]: value } }]),
@@ -104,17 +108,12 @@ describe.each(all)('%s', (id, calculation) => {
 
   test('refuses values just out of range, with the range', () => {
     const given = someInputs(calculation)
-    for (const [name, spec] of Object.entries(calculation.inputs)) {
-      if (spec.kind !== 'number') continue
-      const out = [
-        spec.min !== undefined && spec.min - 1e-3,
-        spec.over !== undefined && spec.over,
-        spec.max !== undefined && spec.max + 1e-3,
-        spec.below !== undefined && spec.below,
-      ].filter(value => value !== false)
+    for (const [name, field] of Object.entries(calculation.inputs)) {
+      if (field.is !== 'number') continue
+      const out = [field.over ?? field.min - 1e-3, field.below ?? field.max + 1e-3].filter(Number.isFinite)
       for (const value of out)
         expect(() => calculation({ ...given, [name]: value })).toThrow(
-          `${name}: got ${value}, takes ${describeSpec(spec)}`,
+          `${name}: got ${value}, takes ${takes(field)}`,
         )
     }
   })
@@ -123,13 +122,12 @@ describe.each(all)('%s', (id, calculation) => {
     expect(calculation.title).toMatch(/^[A-Z]/)
     for (const text of [calculation.formula, calculation.source, calculation.validity])
       expect(text.trim().length).toBeGreaterThan(5)
-    const specs = Object.entries({ ...calculation.inputs, ...calculation.outputs })
-    for (const [name, spec] of specs) {
-      expect(spec.label.length).toBeGreaterThan(1)
-      if (spec.kind === 'number') {
-        expect(spec.symbol.length).toBeGreaterThan(0)
-        expect(spec.unit.length).toBeGreaterThan(0)
-        unitIsInTheName(name, spec.unit)
+    const fields = Object.entries({ ...calculation.inputs, ...calculation.outputs })
+    for (const [name, field] of fields) {
+      expect(field.label.length).toBeGreaterThan(1)
+      if (field.is === 'number') {
+        expect(field.symbol?.length).toBeGreaterThan(0)
+        unitIsInTheName(name, unitOf(field))
       }
     }
   })

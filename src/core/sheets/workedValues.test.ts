@@ -2,7 +2,7 @@ import katex from 'katex'
 import { readFormula } from '../calculation/formula'
 import { textTex, toTex } from '../calculation/formulaTex'
 import { reckon } from '../calculation/reckon'
-import type { Specs } from '../calculation/spec'
+import type { Fields } from '../field/field'
 import { runCalculations } from '../formats/calculationRequests'
 import workedValues from './fixtures/workedValues.json'
 import { registry } from './registry'
@@ -56,18 +56,18 @@ describe('worked values', () => {
   })
 })
 
-const symbolsOf = (specs: Specs, values: Record<string, unknown>) =>
-  Object.entries(specs).flatMap(([name, spec]) =>
-    spec.kind === 'number' && typeof values[name] === 'number'
-      ? [[spec.symbol, values[name] as number] as const]
+const symbolsOf = (fields: Fields, values: Record<string, unknown>) =>
+  Object.entries(fields).flatMap(([name, field]) =>
+    field.is === 'number' && typeof values[name] === 'number'
+      ? [[field.symbol ?? name, values[name] as number] as const]
       : [],
   )
 
 describe('the formula of a calculation', () => {
   test('can be set as mathematics, every one', () => {
     for (const { formula, inputs, outputs } of registry.values()) {
-      const symbols = [...Object.values(inputs), ...Object.values(outputs)].flatMap(spec =>
-        spec.kind === 'number' ? [spec.symbol] : [],
+      const symbols = [...Object.values(inputs), ...Object.values(outputs)].flatMap(field =>
+        field.is === 'number' && field.symbol ? [field.symbol] : [],
       )
       for (const piece of readFormula(formula, symbols).flat())
         expect(

@@ -9,6 +9,8 @@ export interface Unit {
 }
 
 interface QuantityFacts {
+  /** The unit that stored values have and formulas reckon in, in plain letters; 1 for a plain number. */
+  base: string
   mm: Unit
   inch: Unit
   /** Everything people type for a unit of this quantity, and how many base units it is. */
@@ -44,20 +46,20 @@ const LENGTHS: Record<string, number> = {
 
 /** The quantities of the bench, each with its metric and its inch unit. */
 export const QUANTITIES = {
-  /** Base: mm. */
   length: {
+    base: 'mm',
     mm: { unit: 'mm', perUnit: 1, decimals: 3 },
     inch: { unit: 'in', perUnit: MM_PER_INCH, decimals: 4 },
     accepts: LENGTHS,
   },
-  /** Base: um. */
   smallLength: {
+    base: 'um',
     mm: { unit: 'µm', perUnit: 1, decimals: 1 },
     inch: { unit: 'thou', perUnit: MM_PER_INCH, decimals: 2 },
     accepts: scaled(LENGTHS, 1000),
   },
-  /** Base: mm/min. */
   speed: {
+    base: 'mm/min',
     mm: { unit: 'mm/min', perUnit: 1, decimals: 0 },
     inch: { unit: 'in/min', perUnit: MM_PER_INCH, decimals: 1 },
     accepts: {
@@ -70,20 +72,21 @@ export const QUANTITIES = {
       'in/s': 60 * MM_PER_INCH,
     },
   },
-  /** Base: mm/s2. */
   acceleration: {
+    base: 'mm/s2',
     mm: { unit: 'mm/s²', perUnit: 1, decimals: 0 },
     inch: { unit: 'in/s²', perUnit: MM_PER_INCH, decimals: 1 },
     accepts: { 'mm/s2': 1, 'm/s2': 1000, 'in/s2': MM_PER_INCH, g: 9806.65 },
   },
-  /** Base: N. */
   force: {
+    base: 'N',
     mm: { unit: 'N', perUnit: 1, decimals: 0 },
     inch: { unit: 'lbf', perUnit: N_PER_LBF, decimals: 1 },
     accepts: { n: 1, kn: 1000, kgf: 9.80665, kg: 9.80665, lbf: N_PER_LBF, lb: N_PER_LBF },
   },
-  /** What a spring scale of the kitchen or the luggage shows. Base: N. */
+  /** What a spring scale of the kitchen or the luggage shows. */
   pull: {
+    base: 'N',
     mm: { unit: 'N', perUnit: 1, decimals: 2 },
     inch: { unit: 'lbf', perUnit: N_PER_LBF, decimals: 3 },
     accepts: {
@@ -99,14 +102,14 @@ export const QUANTITIES = {
       oz: N_PER_LBF / 16,
     },
   },
-  /** Base: kg. */
   mass: {
+    base: 'kg',
     mm: { unit: 'kg', perUnit: 1, decimals: 2 },
     inch: { unit: 'lb', perUnit: 0.45359237, decimals: 2 },
     accepts: { kg: 1, g: 0.001, lb: 0.45359237, lbs: 0.45359237, oz: 0.028349523125 },
   },
-  /** Base: N m. */
   torque: {
+    base: 'N m',
     mm: { unit: 'N·m', perUnit: 1, decimals: 2 },
     inch: { unit: 'lbf·in', perUnit: 0.1129848290276167, decimals: 1 },
     accepts: {
@@ -121,32 +124,29 @@ export const QUANTITIES = {
       'oz in': 0.1129848290276167 / 16,
     },
   },
-  /** Base: deg. */
-  angle: { ...same('°', 2), accepts: { deg: 1, '°': 1 } },
-  /** Base: K. */
+  angle: { base: 'deg', ...same('°', 2), accepts: { deg: 1, '°': 1 } },
   temperatureRise: {
+    base: 'K',
     mm: { unit: 'K', perUnit: 1, decimals: 1 },
     inch: { unit: '°F', perUnit: 5 / 9, decimals: 1 },
     accepts: { k: 1, '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
   },
-  /** Base: s. */
-  duration: { ...same('s', 3), accepts: { s: 1, ms: 0.001, sec: 1 } },
-  /** Base: Hz. */
-  frequency: { ...same('Hz', 0), accepts: { hz: 1 } },
-  /** Base: N/um. */
+  duration: { base: 's', ...same('s', 3), accepts: { s: 1, ms: 0.001, sec: 1 } },
+  frequency: { base: 'Hz', ...same('Hz', 0), accepts: { hz: 1 } },
   stiffness: {
+    base: 'N/um',
     mm: { unit: 'N/µm', perUnit: 1, decimals: 1 },
     inch: { unit: 'lbf/thou', perUnit: N_PER_LBF / MM_PER_INCH, decimals: 0 },
     accepts: { 'n/um': 1, 'lbf/thou': N_PER_LBF / MM_PER_INCH },
   },
-  /** Base: MPa. */
   pressure: {
+    base: 'MPa',
     mm: { unit: 'MPa', perUnit: 1, decimals: 1 },
     inch: { unit: 'psi', perUnit: MPA_PER_PSI, decimals: 0 },
     accepts: { mpa: 1, 'n/mm2': 1, psi: MPA_PER_PSI },
   },
-  /** Base: MPa m/min. */
   pressureSpeed: {
+    base: 'MPa m/min',
     mm: { unit: 'MPa·m/min', perUnit: 1, decimals: 0 },
     inch: { unit: 'psi·ft/min', perUnit: MPA_PER_PSI * M_PER_FOOT, decimals: 0 },
     accepts: {
@@ -156,26 +156,26 @@ export const QUANTITIES = {
       'psi·ft/min': MPA_PER_PSI * M_PER_FOOT,
     },
   },
-  /** Base: kg m2. */
   inertia: {
+    base: 'kg m2',
     mm: { unit: 'kg·cm²', perUnit: 1e-4, decimals: 4 },
     inch: { unit: 'kg·cm²', perUnit: 1e-4, decimals: 4 },
     accepts: { kg·cm2: 1e-4, 'kg cm2': 1e-4, g·cm2: 1e-7, 'g cm2': 1e-7, kg·m2: 1, 'kg m2': 1 },
   },
-  /** Base: h. */
-  hours: { ...same('h', 0), accepts: { h: 1, hours: 1 } },
-  /** Base: rpm. */
-  rotation: { ...same('rpm', 0), accepts: { rpm: 1 } },
-  /** Steps of a controller along an axis. Base: steps/mm. */
+  hours: { base: 'h', ...same('h', 0), accepts: { h: 1, hours: 1 } },
+  rotation: { base: 'rpm', ...same('rpm', 0), accepts: { rpm: 1 } },
+  /** Steps of a controller along an axis. */
   stepsPerLength: {
+    base: '1/mm',
     mm: { unit: 'steps/mm', perUnit: 1, decimals: 3 },
     inch: { unit: 'steps/in', perUnit: 1 / MM_PER_INCH, decimals: 3 },
     accepts: { 'steps/mm': 1, 'steps/in': 1 / MM_PER_INCH, '1/mm': 1, '1/in': 1 / MM_PER_INCH },
   },
-  /** Base: a plain number. */
-  ratio: { ...same('', 3), accepts: {} },
-  /** Base: a share from 0 to 1, shown in per cent. */
+  /** A plain number. */
+  ratio: { base: '1', ...same('', 3), accepts: {} },
+  /** A share from 0 to 1, shown in per cent. */
   share: {
+    base: '1',
     mm: { unit: '%', perUnit: 0.01, decimals: 1 },
     inch: { unit: '%', perUnit: 0.01, decimals: 1 },
     accepts: { '%': 0.01 },
@@ -186,3 +186,23 @@ export type QuantityKind = keyof typeof QUANTITIES
 
 /** The facts of a quantity, with its unit names open to look-up. */
 export const quantityFacts = (kind: QuantityKind): QuantityFacts => QUANTITIES[kind]
+
+/**
+ * The unit that a quantity is stored and reckoned in, in plain letters.
+ *
+ * @example baseUnitOf('stiffness') // 'N/um'
+ */
+export const baseUnitOf = (kind: QuantityKind): string => QUANTITIES[kind].base
+
+const QUANTITY_OF: Readonly<Record<string, QuantityKind | undefined>> = Object.fromEntries(
+  (Object.keys(QUANTITIES) as QuantityKind[])
+    .filter(kind => kind !== 'pull' && baseUnitOf(kind) !== '1')
+    .map(kind => [baseUnitOf(kind), kind]),
+)
+
+/**
+ * The quantity that a unit in plain letters stands for; none for one that no quantity is stored in.
+ *
+ * @example quantityOf('N/um') // 'stiffness'
+ */
+export const quantityOf = (unit: string): QuantityKind | undefined => QUANTITY_OF[unit]

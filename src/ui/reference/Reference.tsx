@@ -2,7 +2,9 @@
 
 import { chakra } from '@chakra-ui/react'
 import type { CalculationFacts } from '@/core/calculation/calculation'
-import { describe, type Spec, type Specs } from '@/core/calculation/spec'
+import type { Field, Fields } from '@/core/field/field'
+import { takes, unitOf } from '@/core/field/takes'
+import { sentenceCase } from '@/core/units/sentenceCase'
 import { unitWords } from '@/core/units/unitWords'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
@@ -126,16 +128,16 @@ function Entry({
   )
 }
 
-const unitOf = (spec: Spec) =>
-  spec.kind === 'number' ? unitWords(spec.unit) || 'a plain number' : describe(spec)
+const given = (field: Field) =>
+  field.is === 'number' ? unitWords(unitOf(field)) || 'a plain number' : takes(field)
 
 interface Line {
   name: string
-  spec: Spec
+  field: Field
   isOutput: boolean
 }
-const linesOf = (specs: Specs, isOutput = false): Line[] =>
-  Object.entries(specs).map(([name, spec]) => ({ name, spec, isOutput }))
+const linesOf = (fields: Fields, isOutput = false): Line[] =>
+  Object.entries(fields).map(([name, field]) => ({ name, field, isOutput }))
 
 const COLUMNS: TableColumn<Line>[] = [
   {
@@ -146,12 +148,12 @@ const COLUMNS: TableColumn<Line>[] = [
   {
     id: 'symbol',
     head: 'Symbol',
-    cell: ({ spec }) => <Figures>{spec.kind === 'number' ? spec.symbol : ''}</Figures>,
+    cell: ({ field }) => <Figures>{field.is === 'number' ? field.symbol : ''}</Figures>,
   },
-  { id: 'what', head: 'What it is', cell: ({ spec }) => spec.label },
+  { id: 'what', head: 'What it is', cell: ({ field }) => sentenceCase(field.label) },
   {
     id: 'takes',
     head: 'Takes',
-    cell: ({ spec, isOutput }) => (isOutput ? `gives ${unitOf(spec)}` : describe(spec)),
+    cell: ({ field, isOutput }) => (isOutput ? `gives ${given(field)}` : takes(field)),
   },
 ]

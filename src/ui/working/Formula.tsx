@@ -3,7 +3,8 @@ import { useMemo } from 'react'
 import type { Piece } from '@/core/calculation/formula'
 import { numeral, symbolTex, textTex, toTex } from '@/core/calculation/formulaTex'
 import { reckon } from '@/core/calculation/reckon'
-import type { Specs } from '@/core/calculation/spec'
+import type { Fields } from '@/core/field/field'
+import { unitOf } from '@/core/field/takes'
 import { printNumber } from '@/core/units/print'
 import { unitWords } from '@/core/units/unitWords'
 import { FormulaBox, FormulaLines } from './FormulaLines'
@@ -11,8 +12,8 @@ import { mathMl, setStatements, statementsOf } from './mathMl'
 
 interface Props {
   formula: string
-  inputs: Specs
-  outputs: Specs
+  inputs: Fields
+  outputs: Fields
   /** What was put in and came out, by the names of inputs and outputs; left out, only the formula is shown. */
   values?: { inputs: Record<string, unknown>; outputs: Record<string, unknown> }
 }
@@ -26,11 +27,11 @@ interface Known {
 }
 
 /** What every symbol stands for, with its unit. */
-function knownOf(specs: Specs, values: Record<string, unknown>): [string, Known][] {
-  return Object.entries(specs).flatMap(([name, spec]) => {
-    const value = values[name] ?? (spec.kind === 'number' ? spec.default : undefined)
-    return spec.kind === 'number' && typeof value === 'number'
-      ? [[spec.symbol, { value, unit: unitWords(spec.unit) }] as [string, Known]]
+function knownOf(fields: Fields, values: Record<string, unknown>): [string, Known][] {
+  return Object.entries(fields).flatMap(([name, field]) => {
+    const value = values[name] ?? (field.is === 'number' ? field.default : undefined)
+    return field.is === 'number' && typeof value === 'number'
+      ? [[field.symbol, { value, unit: unitWords(unitOf(field)) }] as [string, Known]]
       : []
   })
 }

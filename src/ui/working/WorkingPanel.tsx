@@ -1,12 +1,13 @@
 import { chakra } from '@chakra-ui/react'
-import { quantityOf } from '@/core/calculation/inputOf'
-import type { Spec, Specs } from '@/core/calculation/spec'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import type { Figure } from '@/core/evaluation/axisReads'
 import type { Finding } from '@/core/evaluation/finding'
+import type { Field, Fields } from '@/core/field/field'
+import { unitOf } from '@/core/field/takes'
 import { registry } from '@/core/sheets/registry'
 import { printNumber, say } from '@/core/units/print'
-import type { UnitSystem } from '@/core/units/quantity'
+import { quantityOf, type UnitSystem } from '@/core/units/quantity'
+import { sentenceCase } from '@/core/units/sentenceCase'
 import { unitWords } from '@/core/units/unitWords'
 import { Modal } from '../Modal'
 import { Figures } from '../Panel'
@@ -81,41 +82,45 @@ function Worked({ figure, units }: { figure: Figure; units: UnitSystem }) {
 
 interface Line {
   name: string
-  spec: Spec
+  field: Field
   value: unknown
   result: boolean
 }
 
-const linesOf = (specs: Specs, values: Record<string, unknown>, result = false): Line[] =>
-  Object.entries(specs).map(([name, spec]) => ({
+const linesOf = (fields: Fields, values: Record<string, unknown>, result = false): Line[] =>
+  Object.entries(fields).map(([name, field]) => ({
     name,
-    spec,
-    value: values[name] ?? (spec.kind === 'number' ? spec.default : undefined),
+    field,
+    value: values[name] ?? (field.is === 'number' ? field.default : undefined),
     result,
   }))
 
 const COLUMNS: TableColumn<Line>[] = [
-  { id: 'quantity', head: 'Quantity', cell: ({ spec, result }) => (result ? `= ${spec.label}` : spec.label) },
+  {
+    id: 'quantity',
+    head: 'Quantity',
+    cell: ({ field, result }) => (result ? `= ${field.label}` : sentenceCase(field.label)),
+  },
   {
     id: 'symbol',
     head: 'Symbol',
-    cell: ({ spec }) => <Figures>{spec.kind === 'number' ? spec.symbol : ''}</Figures>,
+    cell: ({ field }) => <Figures>{field.is === 'number' ? field.symbol : ''}</Figures>,
   },
   {
     id: 'value',
     head: 'Value',
     figures: true,
-    cell: ({ name, spec, value }) => (
+    cell: ({ name, field, value }) => (
       <chakra.span data-value={name} whiteSpace="normal">
-        {print(spec, value)}
+        {print(field, value)}
       </chakra.span>
     ),
   },
   {
     id: 'unit',
     head: 'Unit',
-    cell: ({ spec }) => (
-      <chakra.span color="quiet">{spec.kind === 'number' ? unitWords(spec.unit) : ''}</chakra.span>
+    cell: ({ field }) => (
+      <chakra.span color="quiet">{field.is === 'number' ? unitWords(unitOf(field)) : ''}</chakra.span>
     ),
   },
 ]
@@ -125,17 +130,17 @@ const IN_INCHES: TableColumn<Line> = {
   id: 'job',
   head: 'As you say it',
   figures: true,
-  cell: ({ spec, value }) => {
-    const quantity = spec.kind === 'number' ? quantityOf(spec.unit) : undefined
+  cell: ({ field, value }) => {
+    const quantity = field.is === 'number' ? quantityOf(unitOf(field)) : undefined
     return quantity && typeof value === 'number' ? say(value, quantity, 'inch') : ''
   },
 }
 
-function print(spec: Spec, value: unknown): string {
+function print(field: Field, value: unknown): string {
   if (typeof value === 'number') return printNumber(value)
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (Array.isArray(value))
-    return value.map(item => print(spec.kind === 'list' ? spec.of : spec, item)).join('; ')
+    return value.map(item => print(field.is === 'list' ? field.of : field, item)).join('; ')
   if (typeof value === 'object' && value !== null)
     return Object.values(value)
       .map(item => (typeof item === 'number' ? printNumber(item) : String(item)))

@@ -1,14 +1,14 @@
 import katex from 'katex'
 import { type Piece, readFormula } from '@/core/calculation/formula'
 import { textTex, toTex } from '@/core/calculation/formulaTex'
-import type { Specs } from '@/core/calculation/spec'
+import type { Fields } from '@/core/field/field'
 
 /** The symbols of a set of inputs or outputs. */
-const symbolsOf = (specs: Specs) =>
-  Object.values(specs).flatMap(spec => (spec.kind === 'number' ? [spec.symbol] : []))
+const symbolsOf = (fields: Fields) =>
+  Object.values(fields).flatMap(field => (field.is === 'number' && field.symbol ? [field.symbol] : []))
 
 /** The statements of a formula in pieces: mathematics, and the words between. */
-export const statementsOf = (formula: string, inputs: Specs, outputs: Specs): Piece[][] =>
+export const statementsOf = (formula: string, inputs: Fields, outputs: Fields): Piece[][] =>
   readFormula(formula, [...symbolsOf(inputs), ...symbolsOf(outputs)])
 
 /** Mathematics as MathML, by the package. */

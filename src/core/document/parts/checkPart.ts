@@ -1,7 +1,8 @@
 import type { NumberField } from '../../field/field'
 import { isWithin } from '../../field/isWithin'
 import { say } from '../../units/print'
-import { type QuantityKind, quantityFacts, type UnitSystem } from '../../units/quantity'
+import { baseUnitOf, quantityFacts, type UnitSystem } from '../../units/quantity'
+import { unitWords } from '../../units/unitWords'
 import type { PartKind } from '../kinds'
 import { fieldsOf, MOST_CURVE_POINTS, MOST_CURVE_RPM, MOST_TORQUE_NM, type PartField } from './fields'
 import { rulesBroken, type Words } from './rules'
@@ -33,25 +34,14 @@ export const gotWords = (value: unknown): string => {
 /** The units that figures are read and written in: those of a field's name in a file, those of the job in a form. */
 export type CellUnits = 'as named' | UnitSystem
 
-/** The unit that a figure of a part is stored in, as people write it. */
-const BASE_UNITS: Partial<Record<QuantityKind, string>> = {
-  length: 'mm',
-  smallLength: 'µm',
-  force: 'N',
-  torque: 'N·m',
-  angle: '°',
-  stiffness: 'N/µm',
-  inertia: 'kg·m²',
-}
-
 /** The unit of a field's figure, as people write it. */
 export const unitOf = ({ unit, quantity }: NumberField, units: CellUnits): string =>
-  unit ?? (units === 'as named' ? BASE_UNITS[quantity] : quantityFacts(quantity)[units].unit) ?? ''
+  unit ?? (units === 'as named' ? unitWords(baseUnitOf(quantity)) : quantityFacts(quantity)[units].unit)
 
 const wordsIn =
   (units: CellUnits): Words =>
   (value, quantity) =>
-    units === 'as named' ? `${value} ${BASE_UNITS[quantity] ?? ''}`.trim() : say(value, quantity, units)
+    units === 'as named' ? `${value} ${unitWords(baseUnitOf(quantity))}`.trim() : say(value, quantity, units)
 
 /**
  * What a field takes, in words.

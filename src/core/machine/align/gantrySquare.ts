@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { degrees } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
-import { number } from '../../calculation/spec'
+import { angle, length, plain } from '../../field/field'
 
 /**
  * How far a gantry stands out of square by the two diagonals of a rectangle, and how far one side must go.
@@ -18,18 +18,18 @@ export const gantrySquare = calculation({
   source: 'Law of cosines in a parallelogram',
   validity: 'Both sides known to a hundredth: only the diagonals must be read well',
   inputs: {
-    diagonalAMm: number('diagonal A', 'dA', 'mm', { over: 0 }),
-    diagonalBMm: number('diagonal B', 'dB', 'mm', { over: 0 }),
-    sideAMm: number('side a', 'a', 'mm', { over: 0 }),
-    sideBMm: number('side b', 'b', 'mm', { over: 0 }),
-    railDistanceMm: number('between the rails', 'D', 'mm', { over: 0 }),
-    readingUncertaintyMm: number('a diagonal is read to', 'r', 'mm', { min: 0 }),
+    diagonalAMm: length('diagonal A', { over: 0 }, { symbol: 'dA' }),
+    diagonalBMm: length('diagonal B', { over: 0 }, { symbol: 'dB' }),
+    sideAMm: length('side a', { over: 0 }, { symbol: 'a' }),
+    sideBMm: length('side b', { over: 0 }, { symbol: 'b' }),
+    railDistanceMm: length('between the rails', { over: 0 }, { symbol: 'D' }),
+    readingUncertaintyMm: length('a diagonal is read to', { min: 0 }, { symbol: 'r' }),
   },
   outputs: {
-    outOfSquareDeg: number('out of square', 'e', 'deg', {}),
-    outOfSquareUmPerM: number('out of square over a metre', 'slope', 'um/m', {}),
-    shiftMm: number('shift of one side', 'shift', 'mm', {}),
-    shiftUncertaintyMm: number('known to', 'u', 'mm', {}),
+    outOfSquareDeg: angle('out of square', {}, { symbol: 'e' }),
+    outOfSquareUmPerM: plain('out of square over a metre', {}, { symbol: 'slope', unit: 'um/m' }),
+    shiftMm: length('shift of one side', {}, { symbol: 'shift' }),
+    shiftUncertaintyMm: length('known to', {}, { symbol: 'u' }),
   },
   compute({ diagonalAMm, diagonalBMm, sideAMm, sideBMm, railDistanceMm, readingUncertaintyMm }) {
     const sine = (diagonalAMm ** 2 - diagonalBMm ** 2) / (4 * sideAMm * sideBMm)

@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { radians, STEEL_E_MPA } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
 import type { Say } from '../../evaluation/check'
+import { angle, force, length, plain, smallLength, stiffness } from '../../field/field'
 
 /** Second moment of area of a round section in mm4. */
 export const roundInertiaMm4 = (diameterMm: number): number => (Math.PI * diameterMm ** 4) / 64
@@ -18,12 +18,12 @@ export const sideForce = calculation({
   source: 'Beam fixed in the nut, with the give of the support behind it',
   validity: 'Small bends of a straight screw',
   inputs: {
-    offsetUm: number('block off the line', 'o', 'um', {}),
-    distanceMm: number('from the nut to the block', 'x', 'mm', { min: 0 }),
-    rootDiameterMm: number('root diameter', 'd', 'mm', { over: 0 }),
-    supportStiffnessNPerUm: number('stiffness of the support', 'k', 'N/um', { over: 0 }),
+    offsetUm: smallLength('block off the line', {}, { symbol: 'o' }),
+    distanceMm: length('from the nut to the block', { min: 0 }, { symbol: 'x' }),
+    rootDiameterMm: length('root diameter', { over: 0 }, { symbol: 'd' }),
+    supportStiffnessNPerUm: stiffness('stiffness of the support', { over: 0 }, { symbol: 'k' }),
   },
-  outputs: { sideForceN: number('side force', 'Fs', 'N', {}) },
+  outputs: { sideForceN: force('side force', {}, { symbol: 'Fs' }) },
   compute: ({ offsetUm, distanceMm, rootDiameterMm, supportStiffnessNPerUm }) => ({
     sideForceN:
       offsetUm /
@@ -45,13 +45,13 @@ export const lifeShare = calculation({
   source: 'Load of the ball that carries most, after Sjovall and Stribeck; life by the cube of the load',
   validity: 'An estimate: a side force that is small against the load along the axis',
   inputs: {
-    axialForceN: number('load along the axis', 'Fa', 'N', { over: 0 }),
-    sideForceN: number('side force', 'Fs', 'N', { min: 0 }),
-    contactAngleDeg: number('contact angle of the balls', 'a', 'deg', { over: 0, below: 90 }),
+    axialForceN: force('load along the axis', { over: 0 }, { symbol: 'Fa' }),
+    sideForceN: force('side force', { min: 0 }, { symbol: 'Fs' }),
+    contactAngleDeg: angle('contact angle of the balls', { over: 0, below: 90 }, { symbol: 'a' }),
   },
   outputs: {
-    ballLoadRatio: number('load of a ball against that without', 'r', '1', {}),
-    lifeShare: number('share of the life that is left', 'share', '1', {}),
+    ballLoadRatio: plain('load of a ball against that without', {}, { symbol: 'r' }),
+    lifeShare: plain('share of the life that is left', {}, { symbol: 'share' }),
   },
   compute({ axialForceN, sideForceN, contactAngleDeg }) {
     const ballLoadRatio = 1 + 4.37 * (sideForceN / axialForceN) * Math.tan(radians(contactAngleDeg))

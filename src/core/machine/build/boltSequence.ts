@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { choice, list, number } from '../../calculation/spec'
+import { choice, list, plain } from '../../field/field'
 
 const BOLT_PATTERNS = ['ends-inward', 'middle-outward', 'one-end'] as const
 
@@ -15,10 +15,10 @@ export const boltSequence = calculation({
   source: 'The three schools of the trade',
   validity: 'Screws in one row',
   inputs: {
-    count: number('screws', 'n', '1', { min: 1, max: 500, integer: true }),
+    count: plain('screws', [1, 500], { symbol: 'n', whole: true }),
     pattern: choice('from where', BOLT_PATTERNS),
   },
-  outputs: { order: list('order', number('place', 'i', '1', { min: 1 })) },
+  outputs: { order: list('order', plain('place', { min: 1 }, { symbol: 'i' })) },
   compute({ count, pattern }) {
     const places = Array.from({ length: count }, (_, index) => index + 1)
     if (pattern === 'one-end') return { order: places }

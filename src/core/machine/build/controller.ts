@@ -1,9 +1,18 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { choice as choiceOf, number } from '../../calculation/spec'
 import type { PartOf } from '../../document/parts/types'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
-import { choice, choiceOrNone, flag, length, plain, record, type ValueOf } from '../../field/field'
+import {
+  choice,
+  choiceOrNone,
+  flag,
+  given,
+  length,
+  plain,
+  record,
+  smallLength,
+  stepsPerLength,
+  type ValueOf,
+} from '../../field/field'
 import { ratio } from '../drive/transmission'
 import { fullStepsPerRev } from '../sizing/motor'
 import { travel } from '../travel/placement'
@@ -15,10 +24,12 @@ export const CONTROLLER_LETTERS = ['X', 'Y', 'Z', 'U', 'V', 'W', 'A', 'B', 'C'] 
 export const CONTROLLER = record('First moves', {
   /** A long move as it was commanded, and as far as it went. */
   commandedMm: length('Commanded', [1, 10_000], {
+    symbol: 'c',
     orNone: true,
     help: 'Most of the travel, in one move, after a short one the same way that takes the play out.',
   }),
   movedMm: length('Moved, as measured', [1, 10_000], {
+    symbol: 's',
     orNone: true,
     help: 'Calipers, a long rule or a gauge block with an indicator, from where the move began.',
   }),
@@ -73,18 +84,18 @@ export const controllerSteps = calculation({
   source: 'Geometry of the drive',
   validity: 'A lead that is what its sheet says: a measured move tells. A servo has no microsteps',
   inputs: {
-    motor: choiceOf('kind of motor', ['stepper', 'servo']),
+    motor: choice('kind of motor', ['stepper', 'servo']),
     fullStepsPerRev,
-    microsteps: number('microsteps to a step', 'm', '1', { min: 1, integer: true }),
-    countsPerRev: number('counts that the drive of a servo takes a turn', 'c', '1', { over: 0 }),
-    ratio: number('motor turns per screw turn', 'r', '1', { over: 0 }),
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
-    topSpeedMmPerS: number('top speed', 'v', 'mm/s', { min: 0 }),
+    microsteps: plain('microsteps to a step', { min: 1 }, { symbol: 'm', whole: true }),
+    countsPerRev: plain('counts that the drive of a servo takes a turn', { over: 0 }, { symbol: 'c' }),
+    ratio: plain('motor turns per screw turn', { over: 0 }, { symbol: 'r' }),
+    leadMm: length('lead', { over: 0 }, { symbol: 'Ph' }),
+    topSpeedMmPerS: plain('top speed', { min: 0 }, { symbol: 'v', unit: 'mm/s' }),
   },
   outputs: {
-    stepsPerMm: number('steps a millimetre', 'e', '1/mm', {}),
-    pulsesPerS: number('pulses at top speed', 'f', '1/s', {}),
-    stepUm: number('a step at the slide', 's', 'um', {}),
+    stepsPerMm: stepsPerLength('steps a millimetre', {}, { symbol: 'e' }),
+    pulsesPerS: plain('pulses at top speed', {}, { symbol: 'f', unit: '1/s' }),
+    stepUm: smallLength('a step at the slide', {}, { symbol: 's' }),
   },
   compute: ({ motor, fullStepsPerRev, microsteps, countsPerRev, ratio, leadMm, topSpeedMmPerS }) => {
     const perTurn = motor === 'servo' ? countsPerRev : fullStepsPerRev * microsteps
@@ -105,11 +116,11 @@ export const correctedSteps = calculation({
   source: 'A measured move takes out what the lead is off',
   validity: 'The move measured well: to a thousandth of its length or better',
   inputs: {
-    stepsPerMm: number('steps a millimetre of the drive', 'e', '1/mm', { over: 0 }),
-    commandedMm: inputOf(CONTROLLER.of.commandedMm, 'c'),
-    movedMm: inputOf(CONTROLLER.of.movedMm, 's'),
+    stepsPerMm: stepsPerLength('steps a millimetre of the drive', { over: 0 }, { symbol: 'e' }),
+    commandedMm: given(CONTROLLER.of.commandedMm),
+    movedMm: given(CONTROLLER.of.movedMm),
   },
-  outputs: { correctedPerMm: number('steps a millimetre to set', 'ec', '1/mm', {}) },
+  outputs: { correctedPerMm: stepsPerLength('steps a millimetre to set', {}, { symbol: 'ec' }) },
   compute: ({ stepsPerMm, commandedMm, movedMm }) => ({
     correctedPerMm: (stepsPerMm * commandedMm) / movedMm,
   }),

@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { radians, STEEL_E_MPA } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { angle, force, length, plain, smallLength, stiffness, torque } from '../../field/field'
 import { locknutPitchMm } from '../drive/ends'
 import { bearingPairStiffness } from '../sizing/bearing'
 
@@ -18,18 +18,18 @@ export const preloadByTurn = calculation({
   source: 'Palmgren for the bearings, as bearing.pairStiffness; what is clamped gives as a spring',
   validity: 'A pair preloaded by the locknut alone, from where the play has just gone',
   inputs: {
-    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
-    ballCount: number('balls in one bearing', 'Z', '1', { min: 3, integer: true }),
-    ballDiameterMm: number('ball diameter', 'Dw', 'mm', { over: 0 }),
-    contactAngleDeg: number('contact angle', 'a', 'deg', { over: 0, max: 90 }),
-    threadPitchMm: number('pitch of the locknut', 'P', 'mm', { over: 0 }),
-    clampStiffnessNPerUm: number('stiffness of what is clamped', 'kc', 'N/um', { over: 0 }),
-    handleMm: number('length of the spanner', 'r', 'mm', { over: 0 }),
+    preloadN: force('preload', { over: 0 }, { symbol: 'Fpr' }),
+    ballCount: plain('balls in one bearing', { min: 3 }, { symbol: 'Z', whole: true }),
+    ballDiameterMm: length('ball diameter', { over: 0 }, { symbol: 'Dw' }),
+    contactAngleDeg: angle('contact angle', { over: 0, max: 90 }, { symbol: 'a' }),
+    threadPitchMm: length('pitch of the locknut', { over: 0 }, { symbol: 'P' }),
+    clampStiffnessNPerUm: stiffness('stiffness of what is clamped', { over: 0 }, { symbol: 'kc' }),
+    handleMm: length('length of the spanner', { over: 0 }, { symbol: 'r' }),
   },
   outputs: {
-    squeezeUm: number('squeeze', 's', 'um', {}),
-    turnDeg: number('turn', 'turn', 'deg', {}),
-    handleTravelMm: number('way of the end of the spanner', 'h', 'mm', {}),
+    squeezeUm: smallLength('squeeze', {}, { symbol: 's' }),
+    turnDeg: angle('turn', {}, { symbol: 'turn' }),
+    handleTravelMm: length('way of the end of the spanner', {}, { symbol: 'h' }),
   },
   compute({ threadPitchMm, clampStiffnessNPerUm, handleMm, ...pair }) {
     const { deflectionUm } = bearingPairStiffness(pair)
@@ -52,13 +52,13 @@ export const locknutTorque = calculation({
   source: 'VDI 2230, with the face of the locknut',
   validity: 'Clean, lightly oiled; the set screw slack until it is set',
   inputs: {
-    preloadN: number('clamping force', 'F', 'N', { over: 0 }),
-    threadMm: number('thread', 'd', 'mm', { over: 0 }),
-    pitchMm: number('pitch', 'P', 'mm', { over: 0 }),
-    faceMeanDiameterMm: number('mean diameter of its face', 'Dm', 'mm', { over: 0 }),
-    frictionCoefficient: number('friction', 'mu', '1', { over: 0, max: 1 }),
+    preloadN: force('clamping force', { over: 0 }, { symbol: 'F' }),
+    threadMm: length('thread', { over: 0 }, { symbol: 'd' }),
+    pitchMm: length('pitch', { over: 0 }, { symbol: 'P' }),
+    faceMeanDiameterMm: length('mean diameter of its face', { over: 0 }, { symbol: 'Dm' }),
+    frictionCoefficient: plain('friction', { over: 0, max: 1 }, { symbol: 'mu' }),
   },
-  outputs: { torqueNm: number('torque', 'T', 'N m', {}) },
+  outputs: { torqueNm: torque('torque', {}, { symbol: 'T' }) },
   compute({ preloadN, threadMm, pitchMm, faceMeanDiameterMm, frictionCoefficient: mu }) {
     const leverMm =
       pitchMm / (2 * Math.PI) + 0.577 * (threadMm - 0.6495 * pitchMm) * mu + (faceMeanDiameterMm * mu) / 2

@@ -1,10 +1,10 @@
 import { calculation } from '../../calculation/calculation'
 import { TOLERANCE_MM } from '../../calculation/constants'
-import { choice, flag, number } from '../../calculation/spec'
+import { choice, flag, force, length as lengthField, plain, torque } from '../../field/field'
 import { MM_PER_INCH } from '../../units/quantity'
 import { isUnified, THREADS, type Thread, threadInput } from './thread'
 
-const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
+const length = (label: string, symbol: string) => lengthField(label, { min: 0 }, { symbol })
 
 export const TAPPED_MATERIALS = ['steel', 'cast-iron', 'aluminium'] as const
 export type TappedMaterial = (typeof TAPPED_MATERIALS)[number]
@@ -105,7 +105,7 @@ export const fastenerEngagement = calculation({
   formula: 'reach = l - g - w; engagement = reach within 0 to t; blind: bottoms out where reach > t - P',
   source: 'Workshop rule: 1 d in steel, 1.25 d in cast iron, 2 d in aluminium',
   validity: 'Coarse threads, clean and whole',
-  inputs: { ...JOINT, screwLengthMm: number('length of the screw', 'l', 'mm', { over: 0 }) },
+  inputs: { ...JOINT, screwLengthMm: lengthField('length of the screw', { over: 0 }, { symbol: 'l' }) },
   outputs: {
     engagementMm: length('engagement', 'le'),
     requiredMm: length('engagement needed', 'lr'),
@@ -133,7 +133,7 @@ export const fastenerChooseLength = calculation({
   validity: 'Cap screws from 6 to 100 mm, in inches from 1/4 to 4',
   inputs: JOINT,
   outputs: {
-    screwLengthMm: number('length to take', 'l', 'mm', { over: 0, orNone: true }),
+    screwLengthMm: lengthField('length to take', { over: 0 }, { symbol: 'l', orNone: true }),
     heldBack: flag('tightened only to what the thread bears'),
   },
   compute(joint) {
@@ -167,15 +167,15 @@ export const fastenerTorque = calculation({
   inputs: {
     thread: threadInput,
     propertyClass: choice('property class', PROPERTY_CLASSES),
-    frictionCoefficient: number('friction', 'mu', '1', { over: 0, max: 1 }),
-    utilisation: number('share of the proof stress used', 'u', '1', { over: 0, max: 1 }),
+    frictionCoefficient: plain('friction', { over: 0, max: 1 }, { symbol: 'mu' }),
+    utilisation: plain('share of the proof stress used', { over: 0, max: 1 }, { symbol: 'u' }),
     material: materialInput,
-    engagementMm: number('engagement', 'le', 'mm', { over: 0 }),
+    engagementMm: lengthField('engagement', { over: 0 }, { symbol: 'le' }),
   },
   outputs: {
-    stressAreaMm2: number('stress area', 'As', 'mm2', { over: 0 }),
-    preloadN: number('preload', 'F', 'N', { over: 0 }),
-    torqueNm: number('torque', 'T', 'N m', { over: 0 }),
+    stressAreaMm2: plain('stress area', { over: 0 }, { symbol: 'As', unit: 'mm2' }),
+    preloadN: force('preload', { over: 0 }, { symbol: 'F' }),
+    torqueNm: torque('torque', { over: 0 }, { symbol: 'T' }),
     limitedBy: choice('what limits it', ['screw', 'tapped-thread'] as const),
   },
   compute({ thread, propertyClass, frictionCoefficient: mu, utilisation, material, engagementMm }) {

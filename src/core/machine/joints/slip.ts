@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
+import { force, plain } from '../../field/field'
 
 /** Friction of a dry, clean joint of steel on cast iron or aluminium. */
 export const FACE_FRICTION = 0.15
@@ -16,18 +16,18 @@ export const jointSlip = calculation({
   source: 'Coulomb friction between the faces',
   validity: 'Faces clean and dry; all screws at the same preload; dowels, steps and keys left out',
   inputs: {
-    count: number('screws', 'n', '1', { min: 1, integer: true }),
-    boltPreloadN: number('preload of a screw', 'F', 'N', { min: 0 }),
-    frictionCoefficient: number('friction of the faces', 'mu', '1', {
-      over: 0,
-      max: 1,
-      default: FACE_FRICTION,
-    }),
-    forceN: number('force across the joint', 'Fx', 'N', { over: 0 }),
+    count: plain('screws', { min: 1 }, { symbol: 'n', whole: true }),
+    boltPreloadN: force('preload of a screw', { min: 0 }, { symbol: 'F' }),
+    frictionCoefficient: plain(
+      'friction of the faces',
+      { over: 0, max: 1 },
+      { symbol: 'mu', default: FACE_FRICTION },
+    ),
+    forceN: force('force across the joint', { over: 0 }, { symbol: 'Fx' }),
   },
   outputs: {
-    gripN: number('what friction holds', 'G', 'N', {}),
-    safety: number('times over', 'S', '1', {}),
+    gripN: force('what friction holds', {}, { symbol: 'G' }),
+    safety: plain('times over', {}, { symbol: 'S' }),
   },
   compute({ count, boltPreloadN, frictionCoefficient = FACE_FRICTION, forceN }) {
     const gripN = count * boltPreloadN * frictionCoefficient

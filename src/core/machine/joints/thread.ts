@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { choice, number } from '../../calculation/spec'
+import { choice, length } from '../../field/field'
 import { MM_PER_INCH } from '../../units/quantity'
 
 /** A unified thread, from its size and threads to the inch; head and hole of its cap screw in inches, tap drill in mm. */
@@ -60,8 +60,8 @@ export const threadDrills = calculation({
   validity: 'Coarse metric threads; unified coarse and fine from #4 to 3/8',
   inputs: { thread: threadInput },
   outputs: {
-    tapDrillMm: number('drill for the tap', 'dt', 'mm', { over: 0 }),
-    clearanceHoleMm: number('hole for the screw', 'dh', 'mm', { over: 0 }),
+    tapDrillMm: length('drill for the tap', { over: 0 }, { symbol: 'dt' }),
+    clearanceHoleMm: length('hole for the screw', { over: 0 }, { symbol: 'dh' }),
   },
   compute({ thread }) {
     const facts = THREADS[thread]

@@ -1,16 +1,15 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { flag, list, number } from '../../calculation/spec'
 import { coverageFactor } from '../../calculation/studentLaw'
+import { flag, given, list, plain, smallLength } from '../../field/field'
 import { READING } from '../readings'
 
-const reading = inputOf(READING, 'x')
+const reading = given(READING)
 
 /** How sure a verdict must be. */
 const CONFIDENCE = 0.95
 
-const degrees = number('degrees of freedom', 'nu', '1', { orNone: true })
-const resolutionUm = number('step of the gauge', 'r', 'um', { min: 0, default: 0 })
+const degrees = plain('degrees of freedom', {}, { symbol: 'nu', orNone: true })
+const resolutionUm = smallLength('step of the gauge', { min: 0 }, { symbol: 'r', default: 0 })
 
 /**
  * Lost motion at one station, approached several times from either side, with what it is uncertain by.
@@ -31,13 +30,13 @@ export const reversal = calculation({
     resolutionUm,
   },
   outputs: {
-    reversalUm: number('reversal', 'B', 'um', {}),
-    standardUncertaintyUm: number('standard uncertainty', 'u', 'um', {}),
-    repeatabilityPositiveUm: number('repeatability upward', '4 s+', 'um', {}),
-    repeatabilityNegativeUm: number('repeatability downward', '4 s-', 'um', {}),
+    reversalUm: smallLength('reversal', {}, { symbol: 'B' }),
+    standardUncertaintyUm: smallLength('standard uncertainty', {}, { symbol: 'u' }),
+    repeatabilityPositiveUm: smallLength('repeatability upward', {}, { symbol: '4 s+' }),
+    repeatabilityNegativeUm: smallLength('repeatability downward', {}, { symbol: '4 s-' }),
     effectiveDegrees: degrees,
-    coverageFactor: number('coverage factor', 'k', '1', {}),
-    expandedUm: number('expanded uncertainty', 'U', 'um', {}),
+    coverageFactor: plain('coverage factor', {}, { symbol: 'k' }),
+    expandedUm: smallLength('expanded uncertainty', {}, { symbol: 'U' }),
   },
   compute({ approachPositiveUm, approachNegativeUm, resolutionUm = 0 }) {
     const positive = sample(approachPositiveUm)
@@ -78,12 +77,12 @@ export const reversalDifference = calculation({
     resolutionUm,
   },
   outputs: {
-    beforeUm: number('reversal before', '|B1|', 'um', {}),
-    afterUm: number('reversal after', '|B2|', 'um', {}),
-    differenceUm: number('difference', 'd', 'um', {}),
-    standardUncertaintyUm: number('standard uncertainty', 'u', 'um', {}),
+    beforeUm: smallLength('reversal before', {}, { symbol: '|B1|' }),
+    afterUm: smallLength('reversal after', {}, { symbol: '|B2|' }),
+    differenceUm: smallLength('difference', {}, { symbol: 'd' }),
+    standardUncertaintyUm: smallLength('standard uncertainty', {}, { symbol: 'u' }),
     effectiveDegrees: degrees,
-    coverageFactor: number('coverage factor', 'k', '1', {}),
+    coverageFactor: plain('coverage factor', {}, { symbol: 'k' }),
     counts: flag('more than the readings are uncertain by'),
   },
   compute(inputs) {

@@ -1,8 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import { radians, STEEL_EXPANSION_PER_K } from '../../calculation/constants'
-import { choice, list, number, record } from '../../calculation/spec'
 import { coverageFactor } from '../../calculation/studentLaw'
 import type { EvaluationContext } from '../../evaluation/context'
+import { choice, list, plain, record, smallLength } from '../../field/field'
 import type { reversal } from './reversal'
 import type { Uncertainty } from './uncertaintyModel'
 
@@ -27,18 +27,18 @@ export const uncertaintyOf = calculation({
       'contributors',
       record('contributor', {
         distribution: choice('law', ['normal', 'uniform', 'triangular']),
-        halfWidthUm: number('half width', 'a', 'um', { min: 0 }),
-        sensitivity: number('sensitivity', 'c', '1', {}),
-        degreesOfFreedom: number('degrees of freedom', 'nu', '1', { over: 0, orNone: true }),
+        halfWidthUm: smallLength('half width', { min: 0 }, { symbol: 'a' }),
+        sensitivity: plain('sensitivity', {}, { symbol: 'c' }),
+        degreesOfFreedom: plain('degrees of freedom', { over: 0 }, { symbol: 'nu', orNone: true }),
       }),
     ),
-    confidence: number('confidence', 'p', '1', { over: 0, below: 1 }),
+    confidence: plain('confidence', { over: 0, below: 1 }, { symbol: 'p' }),
   },
   outputs: {
-    combinedUm: number('combined standard uncertainty', 'uc', 'um', {}),
-    effectiveDegrees: number('degrees of freedom', 'nu', '1', { orNone: true }),
-    coverageFactor: number('coverage factor', 'k', '1', {}),
-    expandedUm: number('expanded uncertainty', 'U', 'um', {}),
+    combinedUm: smallLength('combined standard uncertainty', {}, { symbol: 'uc' }),
+    effectiveDegrees: plain('degrees of freedom', {}, { symbol: 'nu', orNone: true }),
+    coverageFactor: plain('coverage factor', {}, { symbol: 'k' }),
+    expandedUm: smallLength('expanded uncertainty', {}, { symbol: 'U' }),
   },
   compute({ contributors, confidence }) {
     const squares = contributors.map(one => standardOf(one) ** 2)

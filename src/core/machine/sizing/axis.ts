@@ -1,12 +1,24 @@
 import { calculation } from '../../calculation/calculation'
 import { GRAVITY_M_PER_S2, radians } from '../../calculation/constants'
-import { choice, list, number } from '../../calculation/spec'
+import {
+  angle,
+  choice,
+  force,
+  frequency,
+  length,
+  list,
+  mass,
+  plain,
+  smallLength,
+  stiffness,
+  torque,
+} from '../../field/field'
 import { backdriveTorque } from './screwTorque'
 
-const massKg = number('moving mass', 'm', 'kg', { over: 0 })
-const leadMm = number('lead', 'Ph', 'mm', { over: 0 })
-const ratio = number('motor turns per screw turn', 'r', '1', { over: 0 })
-const stiffnessNPerUm = number('stiffness', 'k', 'N/um', { over: 0 })
+const massKg = mass('moving mass', { over: 0 }, { symbol: 'm' })
+const leadMm = length('lead', { over: 0 }, { symbol: 'Ph' })
+const ratio = plain('motor turns per screw turn', { over: 0 }, { symbol: 'r' })
+const stiffnessNPerUm = stiffness('stiffness', { over: 0 }, { symbol: 'k' })
 
 /**
  * Stiffness of parts in a row.
@@ -40,19 +52,19 @@ export const lostMotion = calculation({
   source: 'Plays add up; friction winds the drive up one way, then the other',
   validity: 'The worst place along the travel; friction alike in both directions',
   inputs: {
-    nutPlayUm: number('play of the nut', 'sn', 'um', { min: 0 }),
-    bearingPlayUm: number('play of the bearings', 'sb', 'um', { min: 0 }),
-    couplerBacklashDeg: number('backlash of the coupler', 'theta', 'deg', { min: 0 }),
-    beltPlayUm: number('play of the belt at the slide', 'sp', 'um', { min: 0 }),
+    nutPlayUm: smallLength('play of the nut', { min: 0 }, { symbol: 'sn' }),
+    bearingPlayUm: smallLength('play of the bearings', { min: 0 }, { symbol: 'sb' }),
+    couplerBacklashDeg: angle('backlash of the coupler', { min: 0 }, { symbol: 'theta' }),
+    beltPlayUm: smallLength('play of the belt at the slide', { min: 0 }, { symbol: 'sp' }),
     leadMm,
-    frictionN: number('friction of the axis', 'f', 'N', { min: 0 }),
+    frictionN: force('friction of the axis', { min: 0 }, { symbol: 'f' }),
     stiffnessNPerUm,
-    motorReversalUm: number('lag of the motor, both ways', 'sm', 'um', { min: 0 }),
+    motorReversalUm: smallLength('lag of the motor, both ways', { min: 0 }, { symbol: 'sm' }),
   },
   outputs: {
-    couplerUm: number('from the coupler', 'sc', 'um', {}),
-    elasticUm: number('from twist and give', 'se', 'um', {}),
-    totalUm: number('in all', 's', 'um', {}),
+    couplerUm: smallLength('from the coupler', {}, { symbol: 'sc' }),
+    elasticUm: smallLength('from twist and give', {}, { symbol: 'se' }),
+    totalUm: smallLength('in all', {}, { symbol: 's' }),
   },
   compute(inputs) {
     const couplerUm = (inputs.leadMm * 1000 * inputs.couplerBacklashDeg) / 360
@@ -80,19 +92,19 @@ export const unpoweredDrop = calculation({
   validity: 'At rest; friction of the ways is left out, vibration lowers what is left',
   inputs: {
     massKg,
-    inclineDeg: number('incline of the axis', 'i', 'deg', { min: 0, max: 90 }),
-    counterbalanceN: number('counterbalance', 'Fcb', 'N', { min: 0 }),
+    inclineDeg: angle('incline of the axis', [0, 90], { symbol: 'i' }),
+    counterbalanceN: force('counterbalance', { min: 0 }, { symbol: 'Fcb' }),
     leadMm,
-    backwardEfficiency: number('backward efficiency', "eta'", '1', { min: 0, max: 1 }),
+    backwardEfficiency: plain('backward efficiency', [0, 1], { symbol: "eta'" }),
     ratio,
-    detentTorqueNm: number('detent torque of the motor', 'Td', 'N m', { min: 0 }),
-    dragTorqueNm: number('drag at the screw', 'Tf', 'N m', { min: 0 }),
-    brakeTorqueNm: number('brake on the motor', 'Tb', 'N m', { min: 0, default: 0 }),
+    detentTorqueNm: torque('detent torque of the motor', { min: 0 }, { symbol: 'Td' }),
+    dragTorqueNm: torque('drag at the screw', { min: 0 }, { symbol: 'Tf' }),
+    brakeTorqueNm: torque('brake on the motor', { min: 0 }, { symbol: 'Tb', default: 0 }),
   },
   outputs: {
-    backdriveTorqueNm: number('torque from the load at the motor', 'T', 'N m', {}),
-    holdingTorqueNm: number('torque that holds it', 'Th', 'N m', {}),
-    reserve: number('times over', 'Th / T', '1', { orNone: true }),
+    backdriveTorqueNm: torque('torque from the load at the motor', {}, { symbol: 'T' }),
+    holdingTorqueNm: torque('torque that holds it', {}, { symbol: 'Th' }),
+    reserve: plain('times over', {}, { symbol: 'Th / T', orNone: true }),
     runs: choice('which way it would run', RUNS),
   },
   compute(inputs) {
@@ -128,12 +140,12 @@ export const stallThrust = calculation({
   source: 'Work in equals work out, over one turn',
   validity: 'A slow stall; the inertia of a fast one comes on top',
   inputs: {
-    motorTorqueNm: number('torque of the motor', 'T', 'N m', { min: 0 }),
+    motorTorqueNm: torque('torque of the motor', { min: 0 }, { symbol: 'T' }),
     ratio,
     leadMm,
-    efficiency: number('efficiency of the screw', 'eta', '1', { over: 0, max: 1 }),
+    efficiency: plain('efficiency of the screw', { over: 0, max: 1 }, { symbol: 'eta' }),
   },
-  outputs: { thrustN: number('thrust', 'F', 'N', {}) },
+  outputs: { thrustN: force('thrust', {}, { symbol: 'F' }) },
   compute: ({ motorTorqueNm, ratio, leadMm, efficiency }) => ({
     thrustN: (2000 * Math.PI * motorTorqueNm * ratio * efficiency) / leadMm,
   }),
@@ -151,7 +163,7 @@ export const naturalFrequency = calculation({
   source: 'One mass on one spring',
   validity: 'Castings are taken as rigid; damping is left out',
   inputs: { stiffnessNPerUm, massKg },
-  outputs: { frequencyHz: number('natural frequency', 'f', 'Hz', {}) },
+  outputs: { frequencyHz: frequency('natural frequency', {}, { symbol: 'f' }) },
   compute: ({ stiffnessNPerUm, massKg }) => ({
     frequencyHz: Math.sqrt((stiffnessNPerUm * 1e6) / massKg) / (2 * Math.PI),
   }),

@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { radians } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
+import { angle, force, length, plain, smallLength, stiffness } from '../../field/field'
 import { shareOfPair } from './screwLife'
 
 /**
@@ -15,13 +15,13 @@ export const bearingPairShare = calculation({
   source: 'Hertzian contact of two equal halves',
   validity: 'Two equal bearings, or nut halves, preloaded against each other',
   inputs: {
-    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
-    externalN: number('outside load', 'F', 'N', { min: 0 }),
+    preloadN: force('preload', { over: 0 }, { symbol: 'Fpr' }),
+    externalN: force('outside load', { min: 0 }, { symbol: 'F' }),
   },
   outputs: {
-    loadedN: number('load on the pressed one', 'Fa', 'N', {}),
-    relievedN: number('load left on the other', 'Fb', 'N', {}),
-    unloadingForceN: number('load that opens the pair', '2^1.5 Fpr', 'N', {}),
+    loadedN: force('load on the pressed one', {}, { symbol: 'Fa' }),
+    relievedN: force('load left on the other', {}, { symbol: 'Fb' }),
+    unloadingForceN: force('load that opens the pair', {}, { symbol: '2^1.5 Fpr' }),
   },
   compute({ preloadN, externalN }) {
     return shareOfPair(preloadN, externalN)
@@ -40,14 +40,14 @@ export const bearingPairStiffness = calculation({
   source: 'Palmgren',
   validity: 'Steel balls, a pair preloaded back-to-back or face-to-face',
   inputs: {
-    ballCount: number('balls in one bearing', 'Z', '1', { min: 3, integer: true }),
-    ballDiameterMm: number('ball diameter', 'Dw', 'mm', { over: 0 }),
-    contactAngleDeg: number('contact angle', 'a', 'deg', { over: 0, max: 90 }),
-    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
+    ballCount: plain('balls in one bearing', { min: 3 }, { symbol: 'Z', whole: true }),
+    ballDiameterMm: length('ball diameter', { over: 0 }, { symbol: 'Dw' }),
+    contactAngleDeg: angle('contact angle', { over: 0, max: 90 }, { symbol: 'a' }),
+    preloadN: force('preload', { over: 0 }, { symbol: 'Fpr' }),
   },
   outputs: {
-    deflectionUm: number('deflection under the preload', 'delta', 'um', {}),
-    stiffnessNPerUm: number('stiffness', 'k', 'N/um', {}),
+    deflectionUm: smallLength('deflection under the preload', {}, { symbol: 'delta' }),
+    stiffnessNPerUm: stiffness('stiffness', {}, { symbol: 'k' }),
   },
   compute({ ballCount, ballDiameterMm, contactAngleDeg, preloadN }) {
     const sine = Math.sin(radians(contactAngleDeg))

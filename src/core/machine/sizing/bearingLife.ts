@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { choice, number } from '../../calculation/spec'
+import { angle, choice, force, hours, plain, rotation } from '../../field/field'
 
 /** Factors of ISO 281 by contact angle: e, then X and Y of a single bearing and of a pair, below and above e. */
 const FACTORS: Record<number, Factors> = {
@@ -18,12 +18,12 @@ interface Factors {
 /** Contact angles that the factors are tabled for. */
 export const TABLED_ANGLES_DEG = Object.keys(FACTORS).map(Number)
 
-const dynamicCapacityN = number('dynamic capacity', 'C', 'N', { over: 0 })
-const axialLoadN = number('axial load', 'Fa', 'N', { min: 0 })
-const meanSpeedRpm = number('mean speed', 'n', 'rpm', { over: 0 })
+const dynamicCapacityN = force('dynamic capacity', { over: 0 }, { symbol: 'C' })
+const axialLoadN = force('axial load', { min: 0 }, { symbol: 'Fa' })
+const meanSpeedRpm = rotation('mean speed', { over: 0 }, { symbol: 'n' })
 const life = {
-  lifeRevolutions: number('life', 'L', '1', {}),
-  lifeHours: number('life', 'Lh', 'h', {}),
+  lifeRevolutions: plain('life', {}, { symbol: 'L' }),
+  lifeHours: hours('life', {}, { symbol: 'Lh' }),
 }
 
 const livesFor = (dynamicCapacityN: number, equivalentLoadN: number, meanSpeedRpm: number) => {
@@ -47,13 +47,13 @@ export const bearingLife = calculation({
   validity: 'Angular contact at 25, 30 or 40 degrees; 90 % reach it, clean and greased',
   inputs: {
     dynamicCapacityN,
-    contactAngleDeg: number('contact angle', 'a', 'deg', { oneOf: TABLED_ANGLES_DEG }),
+    contactAngleDeg: angle('contact angle', {}, { symbol: 'a', oneOf: TABLED_ANGLES_DEG }),
     arrangement: choice('arrangement', ['single', 'back-to-back', 'face-to-face'] as const),
-    radialLoadN: number('radial load', 'Fr', 'N', { min: 0 }),
+    radialLoadN: force('radial load', { min: 0 }, { symbol: 'Fr' }),
     axialLoadN,
     meanSpeedRpm,
   },
-  outputs: { equivalentLoadN: number('equivalent load', 'P', 'N', {}), ...life },
+  outputs: { equivalentLoadN: force('equivalent load', {}, { symbol: 'P' }), ...life },
   compute({ dynamicCapacityN, contactAngleDeg, arrangement, radialLoadN, axialLoadN, meanSpeedRpm }) {
     const factors = FACTORS[contactAngleDeg] as Factors
     if (radialLoadN === 0 && axialLoadN === 0)

@@ -1,11 +1,11 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { number } from '../../calculation/spec'
+import { force, frequency, length, plain, torque } from '../../field/field'
 
-const pitchMm = number('pitch of the belt', 'p', 'mm', { over: 0 })
-const teethSmall = number('teeth of the small pulley', 'z1', '1', { min: 6, integer: true })
-const teethLarge = number('teeth of the large pulley', 'z2', '1', { min: 6, integer: true })
-const centreDistanceMm = number('distance of the centres', 'C', 'mm', { over: 0 })
+const pitchMm = length('pitch of the belt', { over: 0 }, { symbol: 'p' })
+const teethSmall = plain('teeth of the small pulley', { min: 6 }, { symbol: 'z1', whole: true })
+const teethLarge = plain('teeth of the large pulley', { min: 6 }, { symbol: 'z2', whole: true })
+const centreDistanceMm = length('distance of the centres', { over: 0 }, { symbol: 'C' })
 
 interface Pulleys {
   pitchMm: number
@@ -45,10 +45,10 @@ export const beltLength = calculation({
   validity: 'Two pulleys, no idler; the belt lies on its pitch line',
   inputs: { pitchMm, teethSmall, teethLarge, centreDistanceMm },
   outputs: {
-    lengthMm: number('length of the belt', 'L', 'mm', {}),
-    beltTeeth: number('teeth of the belt', 'teeth', '1', {}),
-    spanMm: number('free span', 's', 'mm', {}),
-    teethInMesh: number('teeth in mesh on the small pulley', 'mesh', '1', {}),
+    lengthMm: length('length of the belt', {}, { symbol: 'L' }),
+    beltTeeth: plain('teeth of the belt', {}, { symbol: 'teeth' }),
+    spanMm: length('free span', {}, { symbol: 's' }),
+    teethInMesh: plain('teeth in mesh on the small pulley', {}, { symbol: 'mesh' }),
   },
   compute(inputs) {
     const { smallMm, largeMm } = pitchDiameters(inputs)
@@ -85,7 +85,7 @@ export const beltCentres = calculation({
     pitchMm,
     teethSmall,
     teethLarge,
-    beltTeeth: number('teeth of the belt', 'teeth', '1', { min: 10, integer: true }),
+    beltTeeth: plain('teeth of the belt', { min: 10 }, { symbol: 'teeth', whole: true }),
   },
   outputs: { centreDistanceMm },
   compute(inputs) {
@@ -123,18 +123,18 @@ export const beltTension = calculation({
   source: 'Equilibrium of the pulley; transverse vibration of a string',
   validity: 'At rest, both strands alike; the slack strand stays taut for a factor of 1 or more',
   inputs: {
-    torqueNm: number('torque on the small pulley', 'T', 'N m', { over: 0 }),
+    torqueNm: torque('torque on the small pulley', { over: 0 }, { symbol: 'T' }),
     teethSmall,
     pitchMm,
-    spanMm: number('free span', 's', 'mm', { over: 0 }),
-    massPerLengthKgPerM: number('mass of the belt per metre', 'm', 'kg/m', { over: 0 }),
-    tensionFactor: number('tension factor', 'k', '1', { over: 0, default: 1 }),
+    spanMm: length('free span', { over: 0 }, { symbol: 's' }),
+    massPerLengthKgPerM: plain('mass of the belt per metre', { over: 0 }, { symbol: 'm', unit: 'kg/m' }),
+    tensionFactor: plain('tension factor', { over: 0 }, { symbol: 'k', default: 1 }),
   },
   outputs: {
-    effectivePullN: number('pull that the torque needs', 'Fu', 'N', {}),
-    strandTensionN: number('tension of each strand at rest', 'F1', 'N', {}),
-    shaftLoadN: number('load on the shafts', 'shaft', 'N', {}),
-    spanFrequencyHz: number('note of the span', 'f', 'Hz', {}),
+    effectivePullN: force('pull that the torque needs', {}, { symbol: 'Fu' }),
+    strandTensionN: force('tension of each strand at rest', {}, { symbol: 'F1' }),
+    shaftLoadN: force('load on the shafts', {}, { symbol: 'shaft' }),
+    spanFrequencyHz: frequency('note of the span', {}, { symbol: 'f' }),
   },
   compute({ torqueNm, teethSmall, pitchMm, spanMm, massPerLengthKgPerM, tensionFactor = 1 }) {
     const effectivePullN = (2000 * torqueNm * Math.PI) / (pitchMm * teethSmall)
@@ -160,12 +160,14 @@ export const beltStiffness = calculation({
   source: "Hooke's law; both strands act while neither is slack",
   validity: 'A belt under tension; the teeth in mesh are taken as rigid',
   inputs: {
-    cordStiffnessN: number('tensile stiffness of the cords', 'EA', 'N', { over: 0 }),
-    spanMm: number('free span', 's', 'mm', { over: 0 }),
+    cordStiffnessN: force('tensile stiffness of the cords', { over: 0 }, { symbol: 'EA' }),
+    spanMm: length('free span', { over: 0 }, { symbol: 's' }),
     pitchMm,
-    teethScrew: number('teeth of the pulley on the screw', 'z', '1', { min: 6, integer: true }),
+    teethScrew: plain('teeth of the pulley on the screw', { min: 6 }, { symbol: 'z', whole: true }),
   },
-  outputs: { torsionalStiffnessNmPerRad: number('stiffness at the screw', 'k', 'N m/rad', {}) },
+  outputs: {
+    torsionalStiffnessNmPerRad: plain('stiffness at the screw', {}, { symbol: 'k', unit: 'N m/rad' }),
+  },
   compute({ cordStiffnessN, spanMm, pitchMm, teethScrew }) {
     const radiusMm = (pitchMm * teethScrew) / (2 * Math.PI)
     return { torsionalStiffnessNmPerRad: ((2 * cordStiffnessN) / spanMm) * (radiusMm ** 2 / 1000) }

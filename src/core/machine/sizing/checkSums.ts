@@ -1,5 +1,16 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
+import {
+  force,
+  inertia,
+  length,
+  plain,
+  pressure,
+  pressureSpeed,
+  rotation,
+  smallLength,
+  speed,
+  torque,
+} from '../../field/field'
 
 // The plain sums that some verdicts rest on, so that they open to their working like any other figure.
 
@@ -15,10 +26,10 @@ export const screwSpeed = calculation({
   source: 'One turn moves the nut by one lead',
   validity: 'Single nut on a turning screw',
   inputs: {
-    speedMmPerMin: number('speed of the slide', 'v', 'mm/min', { min: 0 }),
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
+    speedMmPerMin: speed('speed of the slide', { min: 0 }, { symbol: 'v' }),
+    leadMm: length('lead', { over: 0 }, { symbol: 'Ph' }),
   },
-  outputs: { speedRpm: number('speed of the screw', 'n', 'rpm', {}) },
+  outputs: { speedRpm: rotation('speed of the screw', {}, { symbol: 'n' }) },
   compute: ({ speedMmPerMin, leadMm }) => ({ speedRpm: speedMmPerMin / leadMm }),
 })
 
@@ -34,13 +45,13 @@ export const nutSpeedValue = calculation({
   source: "The nut maker's limit",
   validity: 'Ball circle diameter for ball nuts, pitch diameter for sliding ones',
   inputs: {
-    pitchDiameterMm: number('ball circle or pitch diameter', 'd', 'mm', { over: 0 }),
-    speedRpm: number('speed of the screw', 'n', 'rpm', { min: 0 }),
-    limit: number("maker's limit", 'limit', 'mm rpm', { over: 0 }),
+    pitchDiameterMm: length('ball circle or pitch diameter', { over: 0 }, { symbol: 'd' }),
+    speedRpm: rotation('speed of the screw', { min: 0 }, { symbol: 'n' }),
+    limit: plain("maker's limit", { over: 0 }, { symbol: 'limit', unit: 'mm rpm' }),
   },
   outputs: {
-    speedValue: number('speed value', 'd n', 'mm rpm', {}),
-    use: number('share of the limit', 'use', '1', {}),
+    speedValue: plain('speed value', {}, { symbol: 'd n', unit: 'mm rpm' }),
+    use: plain('share of the limit', {}, { symbol: 'use' }),
   },
   compute: ({ pitchDiameterMm, speedRpm, limit }) => ({
     speedValue: pitchDiameterMm * speedRpm,
@@ -60,10 +71,10 @@ export const nutStaticSafety = calculation({
   source: 'ISO 3408-5',
   validity: 'Loads without shock; the static capacity of the maker',
   inputs: {
-    staticCapacityN: number('static capacity', 'C0a', 'N', { over: 0 }),
-    largestLoadN: number('largest load', 'Fmax', 'N', { over: 0 }),
+    staticCapacityN: force('static capacity', { over: 0 }, { symbol: 'C0a' }),
+    largestLoadN: force('largest load', { over: 0 }, { symbol: 'Fmax' }),
   },
-  outputs: { safety: number('static safety', 's0', '1', {}) },
+  outputs: { safety: plain('static safety', {}, { symbol: 's0' }) },
   compute: ({ staticCapacityN, largestLoadN }) => ({ safety: staticCapacityN / largestLoadN }),
 })
 
@@ -79,11 +90,11 @@ export const couplerTorqueUse = calculation({
   source: "The coupler maker's rating and service factor",
   validity: "The motor's greatest torque, as at a stall",
   inputs: {
-    peakTorqueNm: number('greatest torque of the motor', 'Tm', 'N m', { min: 0 }),
-    serviceFactor: number('service factor', 'k', '1', { over: 0 }),
-    ratedTorqueNm: number('rated torque', 'Tr', 'N m', { over: 0 }),
+    peakTorqueNm: torque('greatest torque of the motor', { min: 0 }, { symbol: 'Tm' }),
+    serviceFactor: plain('service factor', { over: 0 }, { symbol: 'k' }),
+    ratedTorqueNm: torque('rated torque', { over: 0 }, { symbol: 'Tr' }),
   },
-  outputs: { use: number('share of the rating', 'use', '1', {}) },
+  outputs: { use: plain('share of the rating', {}, { symbol: 'use' }) },
   compute: ({ peakTorqueNm, serviceFactor, ratedTorqueNm }) => ({
     use: (peakTorqueNm * serviceFactor) / ratedTorqueNm,
   }),
@@ -101,10 +112,10 @@ export const torqueMarginOf = calculation({
   source: 'Definition',
   validity: 'At the speed of the move where it is least',
   inputs: {
-    availableTorqueNm: number('torque that the motor gives', 'Ta', 'N m', { min: 0 }),
-    requiredTorqueNm: number('torque asked of it', 'Tr', 'N m', { over: 0 }),
+    availableTorqueNm: torque('torque that the motor gives', { min: 0 }, { symbol: 'Ta' }),
+    requiredTorqueNm: torque('torque asked of it', { over: 0 }, { symbol: 'Tr' }),
   },
-  outputs: { margin: number('margin', 'margin', '1', {}) },
+  outputs: { margin: plain('margin', {}, { symbol: 'margin' }) },
   compute: ({ availableTorqueNm, requiredTorqueNm }) => ({ margin: availableTorqueNm / requiredTorqueNm }),
 })
 
@@ -120,10 +131,10 @@ export const inertiaRatio = calculation({
   source: 'Definition',
   validity: 'Load as the motor feels it, through screw and belt',
   inputs: {
-    loadInertiaKgM2: number('inertia of the load at the motor', 'J', 'kg m2', { min: 0 }),
-    rotorInertiaKgM2: number('inertia of the rotor', 'Jr', 'kg m2', { over: 0 }),
+    loadInertiaKgM2: inertia('inertia of the load at the motor', { min: 0 }, { symbol: 'J' }),
+    rotorInertiaKgM2: inertia('inertia of the rotor', { over: 0 }, { symbol: 'Jr' }),
   },
-  outputs: { ratio: number('inertia ratio', 'J / Jr', '1', {}) },
+  outputs: { ratio: plain('inertia ratio', {}, { symbol: 'J / Jr' }) },
   compute: ({ loadInertiaKgM2, rotorInertiaKgM2 }) => ({ ratio: loadInertiaKgM2 / rotorInertiaKgM2 }),
 })
 
@@ -139,12 +150,12 @@ export const positionBudget = calculation({
   source: 'The parts at their worst, added up',
   validity: 'One axis, its ways straight; half of the lost motion lies to each side, and half of a step',
   inputs: {
-    leadUm: number('lead as it will run', 'lead', 'um', { min: 0 }),
-    growthUm: number('growth of the screw', 'growth', 'um', { min: 0 }),
-    lostMotionUm: number('lost motion', 'lost motion', 'um', { min: 0 }),
-    fullStepUm: number('full step of an open loop', 'full step', 'um', { min: 0 }),
+    leadUm: smallLength('lead as it will run', { min: 0 }, { symbol: 'lead' }),
+    growthUm: smallLength('growth of the screw', { min: 0 }, { symbol: 'growth' }),
+    lostMotionUm: smallLength('lost motion', { min: 0 }, { symbol: 'lost motion' }),
+    fullStepUm: smallLength('full step of an open loop', { min: 0 }, { symbol: 'full step' }),
   },
-  outputs: { totalUm: number('off at most', 'e', 'um', {}) },
+  outputs: { totalUm: smallLength('off at most', {}, { symbol: 'e' }) },
   compute: ({ leadUm, growthUm, lostMotionUm, fullStepUm }) => ({
     totalUm: leadUm + growthUm + lostMotionUm / 2 + fullStepUm / 2,
   }),
@@ -163,17 +174,17 @@ export const nutPressureSpeed = calculation({
   source: 'Pressure on the flanks of the thread; makers limit its product with the sliding speed',
   validity: 'Trapezoidal thread, all its turns bearing alike',
   inputs: {
-    forceN: number('force', 'F', 'N', { min: 0 }),
-    pitchDiameterMm: number('pitch diameter', 'dm', 'mm', { over: 0 }),
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
-    pitchMm: number('pitch of the thread', 'P', 'mm', { over: 0 }),
-    nutLengthMm: number('length of the nut', 'L', 'mm', { over: 0 }),
-    speedRpm: number('speed of the screw', 'n', 'rpm', { min: 0 }),
+    forceN: force('force', { min: 0 }, { symbol: 'F' }),
+    pitchDiameterMm: length('pitch diameter', { over: 0 }, { symbol: 'dm' }),
+    leadMm: length('lead', { over: 0 }, { symbol: 'Ph' }),
+    pitchMm: length('pitch of the thread', { over: 0 }, { symbol: 'P' }),
+    nutLengthMm: length('length of the nut', { over: 0 }, { symbol: 'L' }),
+    speedRpm: rotation('speed of the screw', { min: 0 }, { symbol: 'n' }),
   },
   outputs: {
-    pressureMpa: number('pressure', 'p', 'MPa', {}),
-    slidingMPerMin: number('sliding speed', 'v', 'm/min', {}),
-    pressureSpeedMpaMPerMin: number('pressure times speed', 'p v', 'MPa m/min', {}),
+    pressureMpa: pressure('pressure', {}, { symbol: 'p' }),
+    slidingMPerMin: plain('sliding speed', {}, { symbol: 'v', unit: 'm/min' }),
+    pressureSpeedMpaMPerMin: pressureSpeed('pressure times speed', {}, { symbol: 'p v' }),
   },
   compute({ forceN, pitchDiameterMm, leadMm, pitchMm, nutLengthMm, speedRpm }) {
     const flanksMm2 = Math.PI * pitchDiameterMm * (pitchMm / 2) * (nutLengthMm / pitchMm)

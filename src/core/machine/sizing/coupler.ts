@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { degrees } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
+import { angle, length, plain, smallLength, torque } from '../../field/field'
 
 /**
  * How far a coupler twists, and what that is at the slide.
@@ -14,13 +14,13 @@ export const couplerWindup = calculation({
   source: "Hooke's law in torsion",
   validity: 'Direct drive, one coupler between motor and screw',
   inputs: {
-    torqueNm: number('torque', 'T', 'N m', {}),
-    torsionalStiffnessNmPerRad: number('torsional stiffness', 'kt', 'N m/rad', { over: 0 }),
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
+    torqueNm: torque('torque', {}, { symbol: 'T' }),
+    torsionalStiffnessNmPerRad: plain('torsional stiffness', { over: 0 }, { symbol: 'kt', unit: 'N m/rad' }),
+    leadMm: length('lead', { over: 0 }, { symbol: 'Ph' }),
   },
   outputs: {
-    windupDeg: number('twist', 'theta', 'deg', {}),
-    linearUm: number('at the slide', 's', 'um', {}),
+    windupDeg: angle('twist', {}, { symbol: 'theta' }),
+    linearUm: smallLength('at the slide', {}, { symbol: 's' }),
   },
   compute({ torqueNm, torsionalStiffnessNmPerRad, leadMm }) {
     const twist = torqueNm / torsionalStiffnessNmPerRad
@@ -28,9 +28,10 @@ export const couplerWindup = calculation({
   },
 })
 
-const misalignment = (label: string, symbol: string, unit: string) => number(label, symbol, unit, { min: 0 })
+const misalignment = (label: string, symbol: string, unit: string) =>
+  plain(label, { min: 0 }, { symbol, unit })
 const misalignmentLimit = (label: string, symbol: string, unit: string) =>
-  number(label, symbol, unit, { over: 0 })
+  plain(label, { over: 0 }, { symbol, unit })
 
 /**
  * How much of what a coupler bears is used up by shafts that are out of line in several ways at once.
@@ -52,7 +53,7 @@ export const couplerMisalignmentUse = calculation({
     angularLimitDeg: misalignmentLimit('most angle', 'a_max', 'deg'),
     axialLimitMm: misalignmentLimit('most axial offset', 'x_max', 'mm'),
   },
-  outputs: { use: number('share of what it bears', 'use', '1', {}) },
+  outputs: { use: plain('share of what it bears', {}, { symbol: 'use' }) },
   compute: inputs => ({
     use:
       inputs.parallelMm / inputs.parallelLimitMm +

@@ -1,10 +1,14 @@
 import { calculation } from '../../calculation/calculation'
 import { radians } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
+import { angle as angleField, force, length, plain, rotation, speed, torque } from '../../field/field'
 
-const mainForceNPerMm2 = number('force per area for a chip of 1 mm by 1 mm', 'kc1.1', 'N/mm2', { over: 0 })
-const chipExponent = number('how the force grows as the chip thins', 'mc', '1', { min: 0, below: 1 })
-const actualForceNPerMm2 = number('force per area of this chip', 'kc', 'N/mm2', {})
+const mainForceNPerMm2 = plain(
+  'force per area for a chip of 1 mm by 1 mm',
+  { over: 0 },
+  { symbol: 'kc1.1', unit: 'N/mm2' },
+)
+const chipExponent = plain('how the force grows as the chip thins', { min: 0, below: 1 }, { symbol: 'mc' })
+const actualForceNPerMm2 = plain('force per area of this chip', {}, { symbol: 'kc', unit: 'N/mm2' })
 
 /**
  * Force and power of a milling cut.
@@ -23,19 +27,19 @@ export const milling = calculation({
   inputs: {
     specificForceNPerMm2: mainForceNPerMm2,
     chipExponent,
-    feedPerToothMm: number('feed per tooth', 'fz', 'mm', { over: 0 }),
-    teeth: number('teeth', 'z', '1', { min: 1, integer: true }),
-    spindleRpm: number('spindle speed', 'n', 'rpm', { over: 0 }),
-    toolDiameterMm: number('tool diameter', 'D', 'mm', { over: 0 }),
-    depthMm: number('depth of the cut along the tool', 'ap', 'mm', { over: 0 }),
-    widthMm: number('width of the cut', 'ae', 'mm', { over: 0 }),
+    feedPerToothMm: length('feed per tooth', { over: 0 }, { symbol: 'fz' }),
+    teeth: plain('teeth', { min: 1 }, { symbol: 'z', whole: true }),
+    spindleRpm: rotation('spindle speed', { over: 0 }, { symbol: 'n' }),
+    toolDiameterMm: length('tool diameter', { over: 0 }, { symbol: 'D' }),
+    depthMm: length('depth of the cut along the tool', { over: 0 }, { symbol: 'ap' }),
+    widthMm: length('width of the cut', { over: 0 }, { symbol: 'ae' }),
   },
   outputs: {
-    meanChipMm: number('mean chip thickness', 'hm', 'mm', {}),
+    meanChipMm: length('mean chip thickness', {}, { symbol: 'hm' }),
     specificForceNPerMm2: actualForceNPerMm2,
-    feedMmPerMin: number('feed', 'vf', 'mm/min', {}),
-    powerKw: number('power at the cutter', 'P', 'kW', {}),
-    tangentialForceN: number('force along the cut', 'Ft', 'N', {}),
+    feedMmPerMin: speed('feed', {}, { symbol: 'vf' }),
+    powerKw: plain('power at the cutter', {}, { symbol: 'P', unit: 'kW' }),
+    tangentialForceN: force('force along the cut', {}, { symbol: 'Ft' }),
   },
   compute(inputs) {
     const { toolDiameterMm, spindleRpm, feedPerToothMm, depthMm, widthMm } = inputs
@@ -71,14 +75,14 @@ export const drilling = calculation({
   inputs: {
     specificForceNPerMm2: mainForceNPerMm2,
     chipExponent,
-    feedPerRevMm: number('feed per turn', 'f', 'mm', { over: 0 }),
-    drillDiameterMm: number('drill diameter', 'D', 'mm', { over: 0 }),
-    pointAngleDeg: number('point angle', '2 k', 'deg', { over: 0, max: 180 }),
+    feedPerRevMm: length('feed per turn', { over: 0 }, { symbol: 'f' }),
+    drillDiameterMm: length('drill diameter', { over: 0 }, { symbol: 'D' }),
+    pointAngleDeg: angleField('point angle', { over: 0, max: 180 }, { symbol: '2 k' }),
   },
   outputs: {
     specificForceNPerMm2: actualForceNPerMm2,
-    thrustN: number('thrust along the drill', 'F', 'N', {}),
-    torqueNm: number('torque', 'T', 'N m', {}),
+    thrustN: force('thrust along the drill', {}, { symbol: 'F' }),
+    torqueNm: torque('torque', {}, { symbol: 'T' }),
   },
   compute(inputs) {
     const { feedPerRevMm, drillDiameterMm } = inputs
@@ -109,15 +113,19 @@ export const turning = calculation({
   inputs: {
     specificForceNPerMm2: mainForceNPerMm2,
     chipExponent,
-    feedPerRevMm: number('feed per turn', 'f', 'mm', { over: 0 }),
-    depthMm: number('depth of the cut, or width of a parting tool', 'ap', 'mm', { over: 0 }),
-    approachAngleDeg: number('angle between cutting edge and feed', 'k', 'deg', { over: 0, max: 90 }),
+    feedPerRevMm: length('feed per turn', { over: 0 }, { symbol: 'f' }),
+    depthMm: length('depth of the cut, or width of a parting tool', { over: 0 }, { symbol: 'ap' }),
+    approachAngleDeg: angleField(
+      'angle between cutting edge and feed',
+      { over: 0, max: 90 },
+      { symbol: 'k' },
+    ),
   },
   outputs: {
     specificForceNPerMm2: actualForceNPerMm2,
-    mainForceN: number('main force, down on the tool', 'Fc', 'N', {}),
-    feedForceN: number('force along the feed', 'Ff', 'N', {}),
-    sideForceN: number('force across the feed', 'Fp', 'N', {}),
+    mainForceN: force('main force, down on the tool', {}, { symbol: 'Fc' }),
+    feedForceN: force('force along the feed', {}, { symbol: 'Ff' }),
+    sideForceN: force('force across the feed', {}, { symbol: 'Fp' }),
   },
   compute(inputs) {
     const { feedPerRevMm, depthMm } = inputs

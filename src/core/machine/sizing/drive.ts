@@ -1,11 +1,12 @@
 import { calculation } from '../../calculation/calculation'
 import { STEEL_DENSITY_KG_PER_M3 } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
+import { inertia as inertiaField, length, mass, plain, torque } from '../../field/field'
 
-const leadMm = number('lead', 'Ph', 'mm', { over: 0 })
-const ratio = number('motor turns per screw turn', 'r', '1', { over: 0 })
-const inertia = <const R extends { min: 0; default?: number }>(label: string, symbol: string, range: R) =>
-  number(label, symbol, 'kg m2', range)
+const leadMm = length('lead', { over: 0 }, { symbol: 'Ph' })
+const ratio = plain('motor turns per screw turn', { over: 0 }, { symbol: 'r' })
+const inertia = (label: string, symbol: string) => inertiaField(label, { min: 0 }, { symbol })
+const inertiaIfAny = (label: string, symbol: string) =>
+  inertiaField(label, { min: 0 }, { symbol, default: 0 })
 
 /**
  * Inertia of screw, coupler, pulleys and table as the motor feels it.
@@ -20,19 +21,19 @@ export const reflectedInertia = calculation({
   source: 'Kinetic energy of the moving parts',
   validity: 'Solid steel screw of its nominal diameter',
   inputs: {
-    massKg: number('moving mass', 'm', 'kg', { min: 0 }),
+    massKg: mass('moving mass', { min: 0 }, { symbol: 'm' }),
     leadMm,
-    screwDiameterMm: number('screw diameter', 'd', 'mm', { over: 0 }),
-    screwLengthMm: number('screw length', 'l', 'mm', { over: 0 }),
-    couplerInertiaKgM2: inertia('inertia of the coupler', 'Jc', { min: 0 }),
+    screwDiameterMm: length('screw diameter', { over: 0 }, { symbol: 'd' }),
+    screwLengthMm: length('screw length', { over: 0 }, { symbol: 'l' }),
+    couplerInertiaKgM2: inertia('inertia of the coupler', 'Jc'),
     ratio,
-    motorPulleyInertiaKgM2: inertia('inertia of the motor pulley', 'Jm', { min: 0, default: 0 }),
-    screwPulleyInertiaKgM2: inertia('inertia of the screw pulley', 'Jp', { min: 0, default: 0 }),
+    motorPulleyInertiaKgM2: inertiaIfAny('inertia of the motor pulley', 'Jm'),
+    screwPulleyInertiaKgM2: inertiaIfAny('inertia of the screw pulley', 'Jp'),
   },
   outputs: {
-    screwInertiaKgM2: inertia('inertia of the screw', 'Js', { min: 0 }),
-    tableInertiaKgM2: inertia('inertia of the table at the screw', 'Jt', { min: 0 }),
-    reflectedInertiaKgM2: inertia('inertia at the motor', 'J', { min: 0 }),
+    screwInertiaKgM2: inertia('inertia of the screw', 'Js'),
+    tableInertiaKgM2: inertia('inertia of the table at the screw', 'Jt'),
+    reflectedInertiaKgM2: inertia('inertia at the motor', 'J'),
   },
   compute(inputs) {
     const { motorPulleyInertiaKgM2 = 0, screwPulleyInertiaKgM2 = 0 } = inputs
@@ -67,15 +68,19 @@ export const requiredTorque = calculation({
   source: 'Sum of the torques at the motor shaft',
   validity: 'J holds what turns; the mass of the table is in Td, by its force',
   inputs: {
-    driveTorqueNm: number('to drive the axis', 'Td', 'N m', {}),
-    preloadDragNm: number('drag of the preload', 'Tp', 'N m', { min: 0 }),
-    bearingDragNm: number('drag of bearings and seals', 'Tb', 'N m', { min: 0 }),
+    driveTorqueNm: torque('to drive the axis', {}, { symbol: 'Td' }),
+    preloadDragNm: torque('drag of the preload', { min: 0 }, { symbol: 'Tp' }),
+    bearingDragNm: torque('drag of bearings and seals', { min: 0 }, { symbol: 'Tb' }),
     ratio,
-    beltEfficiency: number('efficiency of the belt', 'eta_b', '1', { over: 0, max: 1 }),
-    inertiaKgM2: inertia('inertia that turns, at the motor', 'J', { min: 0 }),
-    angularAccelerationRadPerS2: number('angular acceleration of the motor', 'alpha', 'rad/s2', { min: 0 }),
+    beltEfficiency: plain('efficiency of the belt', { over: 0, max: 1 }, { symbol: 'eta_b' }),
+    inertiaKgM2: inertia('inertia that turns, at the motor', 'J'),
+    angularAccelerationRadPerS2: plain(
+      'angular acceleration of the motor',
+      { min: 0 },
+      { symbol: 'alpha', unit: 'rad/s2' },
+    ),
   },
-  outputs: { torqueNm: number('torque', 'T', 'N m', {}) },
+  outputs: { torqueNm: torque('torque', {}, { symbol: 'T' }) },
   compute(inputs) {
     const atScrewNm = inputs.driveTorqueNm + inputs.preloadDragNm + inputs.bearingDragNm
     const acceleratingNm = inputs.inertiaKgM2 * inputs.angularAccelerationRadPerS2

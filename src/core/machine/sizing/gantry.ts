@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { number } from '../../calculation/spec'
+import { length, plain } from '../../field/field'
 
 /**
  * How two screws share a gantry whose load is off the middle.
@@ -15,12 +15,12 @@ export const gantryShare = calculation({
   source: 'Equilibrium of moments about the far screw',
   validity: 'Both screws turn alike, as two motors from one step signal do; the gantry is stiff',
   inputs: {
-    screwSpacingMm: number('between the screws', 's', 'mm', { over: 0 }),
-    offCentreMm: number('load off the middle', 'e', 'mm', { min: 0 }),
+    screwSpacingMm: length('between the screws', { over: 0 }, { symbol: 's' }),
+    offCentreMm: length('load off the middle', { min: 0 }, { symbol: 'e' }),
   },
   outputs: {
-    nearShare: number('share of the screw near the load', 'near', '1', {}),
-    farShare: number('share of the other', 'far', '1', {}),
+    nearShare: plain('share of the screw near the load', {}, { symbol: 'near' }),
+    farShare: plain('share of the other', {}, { symbol: 'far' }),
   },
   compute({ screwSpacingMm, offCentreMm }) {
     if (offCentreMm > screwSpacingMm / 2)

@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
+import { force, length, plain, torque } from '../../field/field'
 
 /**
  * Force of the hand on the rim of a handwheel that is kept on a motor-driven axis.
@@ -13,14 +13,14 @@ export const handwheelForce = calculation({
   source: 'Equilibrium of torques at the screw',
   validity: 'Motor without current, turned along by the screw; a driver that is on holds against the hand',
   inputs: {
-    screwTorqueNm: number('torque that moves the axis, at the screw', 'Ts', 'N m', { min: 0 }),
-    motorDragNm: number('detent torque of the motor', 'Tm', 'N m', { min: 0 }),
-    ratio: number('motor turns per screw turn', 'r', '1', { over: 0 }),
-    radiusMm: number('middle of the handwheel to its grip', 'R', 'mm', { over: 0 }),
+    screwTorqueNm: torque('torque that moves the axis, at the screw', { min: 0 }, { symbol: 'Ts' }),
+    motorDragNm: torque('detent torque of the motor', { min: 0 }, { symbol: 'Tm' }),
+    ratio: plain('motor turns per screw turn', { over: 0 }, { symbol: 'r' }),
+    radiusMm: length('middle of the handwheel to its grip', { over: 0 }, { symbol: 'R' }),
   },
   outputs: {
-    rimForceN: number('force at the grip', 'F', 'N', {}),
-    motorShare: number('share of it that the motor asks', 'motor share', '1', {}),
+    rimForceN: force('force at the grip', {}, { symbol: 'F' }),
+    motorShare: plain('share of it that the motor asks', {}, { symbol: 'motor share' }),
   },
   compute({ screwTorqueNm, motorDragNm, ratio, radiusMm }) {
     const motorNm = motorDragNm * ratio

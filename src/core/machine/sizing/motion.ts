@@ -1,8 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import { GRAVITY_M_PER_S2, radians } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
+import { acceleration, angle, duration, force as forceField, length, mass, plain } from '../../field/field'
 
-const force = (label: string, symbol: string) => number(label, symbol, 'N', {})
+const force = (label: string, symbol: string) => forceField(label, {}, { symbol })
 
 /**
  * Forces along an axis in each phase of its motion; "up" is the direction in which it lifts its load.
@@ -18,13 +18,13 @@ export const axialForces = calculation({
   source: 'Equilibrium of the moving mass; Coulomb friction with a constant drag',
   validity: 'Friction does not depend on speed; the load does not tip the carriage',
   inputs: {
-    massKg: number('moving mass', 'm', 'kg', { min: 0 }),
-    inclineDeg: number('incline of the axis', 'i', 'deg', { min: 0, max: 90 }),
-    frictionCoefficient: number('friction of the ways', 'mu', '1', { min: 0, max: 1 }),
-    dragN: number('drag of gib, wipers and seals', 'Fd', 'N', { min: 0 }),
-    counterbalanceN: number('counterbalance', 'Fcb', 'N', { min: 0 }),
-    cuttingForceN: number('cutting force along the axis', 'Fc', 'N', { min: 0 }),
-    accelerationMPerS2: number('acceleration', 'a', 'm/s2', { min: 0 }),
+    massKg: mass('moving mass', { min: 0 }, { symbol: 'm' }),
+    inclineDeg: angle('incline of the axis', [0, 90], { symbol: 'i' }),
+    frictionCoefficient: plain('friction of the ways', [0, 1], { symbol: 'mu' }),
+    dragN: forceField('drag of gib, wipers and seals', { min: 0 }, { symbol: 'Fd' }),
+    counterbalanceN: forceField('counterbalance', { min: 0 }, { symbol: 'Fcb' }),
+    cuttingForceN: forceField('cutting force along the axis', { min: 0 }, { symbol: 'Fc' }),
+    accelerationMPerS2: plain('acceleration', { min: 0 }, { symbol: 'a', unit: 'm/s2' }),
   },
   outputs: {
     accelerateUpN: force('speeding up, upward', 'Fau'),
@@ -79,15 +79,15 @@ export const trapezoid = calculation({
   source: 'Uniform acceleration',
   validity: 'Equal acceleration and deceleration, no jerk limit',
   inputs: {
-    distanceMm: number('distance', 's', 'mm', { over: 0 }),
-    speedMmPerS: number('speed', 'v', 'mm/s', { over: 0 }),
-    accelerationMmPerS2: number('acceleration', 'a', 'mm/s2', { over: 0 }),
+    distanceMm: length('distance', { over: 0 }, { symbol: 's' }),
+    speedMmPerS: plain('speed', { over: 0 }, { symbol: 'v', unit: 'mm/s' }),
+    accelerationMmPerS2: acceleration('acceleration', { over: 0 }, { symbol: 'a' }),
   },
   outputs: {
-    peakSpeedMmPerS: number('speed reached', 'vp', 'mm/s', {}),
-    accelerateS: number('time speeding up', 'ta', 's', {}),
-    cruiseS: number('time at speed', 'tc', 's', {}),
-    totalS: number('time of the move', 't', 's', {}),
+    peakSpeedMmPerS: plain('speed reached', {}, { symbol: 'vp', unit: 'mm/s' }),
+    accelerateS: duration('time speeding up', {}, { symbol: 'ta' }),
+    cruiseS: duration('time at speed', {}, { symbol: 'tc' }),
+    totalS: duration('time of the move', {}, { symbol: 't' }),
   },
   compute({ distanceMm, speedMmPerS, accelerationMmPerS2 }) {
     const peakSpeedMmPerS = Math.min(speedMmPerS, Math.sqrt(distanceMm * accelerationMmPerS2))

@@ -1,11 +1,11 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { list, number, record } from '../../calculation/spec'
+import { list, plain, record, rotation, torque } from '../../field/field'
 
-const speedRpm = number('speed', 'n', 'rpm', { min: 0 })
-const torqueNm = number('torque', 'T', 'N m', {})
-export const holdingTorqueNm = number('holding torque', 'Th', 'N m', { over: 0 })
-export const fullStepsPerRev = number('full steps per turn', 'z', '1', { min: 4, integer: true })
+const speedRpm = rotation('speed', { min: 0 }, { symbol: 'n' })
+const torqueNm = torque('torque', {}, { symbol: 'T' })
+export const holdingTorqueNm = torque('holding torque', { over: 0 }, { symbol: 'Th' })
+export const fullStepsPerRev = plain('full steps per turn', { min: 4 }, { symbol: 'z', whole: true })
 
 /**
  * Torque that a stepper gives at a speed, from its windings and supply.
@@ -21,19 +21,19 @@ export const stepperTorque = calculation({
   validity: 'A first estimate: a measured curve of the motor with its driver wins over it',
   inputs: {
     holdingTorqueNm,
-    ratedCurrentA: number('rated current', 'Ir', 'A', { over: 0 }),
-    driveCurrentA: number('current set on the driver', 'Id', 'A', { over: 0 }),
-    inductanceMh: number('inductance of a phase', 'L', 'mH', { over: 0 }),
-    supplyV: number('supply', 'V', 'V', { over: 0 }),
+    ratedCurrentA: plain('rated current', { over: 0 }, { symbol: 'Ir', unit: 'A' }),
+    driveCurrentA: plain('current set on the driver', { over: 0 }, { symbol: 'Id', unit: 'A' }),
+    inductanceMh: plain('inductance of a phase', { over: 0 }, { symbol: 'L', unit: 'mH' }),
+    supplyV: plain('supply', { over: 0 }, { symbol: 'V', unit: 'V' }),
     fullStepsPerRev,
     speedRpm,
-    pullOutFactor: number('share of holding torque when turning', 'k', '1', {
-      over: 0,
-      max: 1,
-      default: 0.8,
-    }),
+    pullOutFactor: plain(
+      'share of holding torque when turning',
+      { over: 0, max: 1 },
+      { symbol: 'k', default: 0.8 },
+    ),
   },
-  outputs: { torqueNm, cornerSpeedRpm: number('corner speed', 'nc', 'rpm', {}) },
+  outputs: { torqueNm, cornerSpeedRpm: rotation('corner speed', {}, { symbol: 'nc' }) },
   compute({
     holdingTorqueNm,
     ratedCurrentA,
@@ -69,7 +69,7 @@ export const tableTorque = calculation({
   inputs: {
     curve: list(
       'torque over speed',
-      record('point', { speedRpm, torqueNm: number('torque', 'T', 'N m', { min: 0 }) }),
+      record('point', { speedRpm, torqueNm: torque('torque', { min: 0 }, { symbol: 'T' }) }),
       1,
     ),
     speedRpm,
@@ -113,11 +113,11 @@ export const rmsTorque = calculation({
       'phases of the duty',
       record('phase', {
         torqueNm,
-        timeShare: number('share of the time', 'q', '1', { min: 0, max: 1 }),
+        timeShare: plain('share of the time', [0, 1], { symbol: 'q' }),
       }),
     ),
   },
-  outputs: { rmsTorqueNm: number('torque over the duty', 'T', 'N m', {}) },
+  outputs: { rmsTorqueNm: torque('torque over the duty', {}, { symbol: 'T' }) },
   compute({ phases }) {
     const shares = phases.reduce((sum, { timeShare }) => sum + timeShare, 0)
     if (!(shares > 0))

@@ -1,11 +1,11 @@
 import { calculation } from '../../calculation/calculation'
 import { degrees, radians } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
-import { number } from '../../calculation/spec'
+import { angle, length, plain, smallLength, torque } from '../../field/field'
 import { fullStepsPerRev, holdingTorqueNm } from './motor'
 
-const leadMm = number('lead', 'Ph', 'mm', { over: 0 })
-const ratio = number('motor turns per screw turn', 'r', '1', { over: 0 })
+const leadMm = length('lead', { over: 0 }, { symbol: 'Ph' })
+const ratio = plain('motor turns per screw turn', { over: 0 }, { symbol: 'r' })
 
 /**
  * How far an open-loop stepper lags behind its command under friction, and what a reversal loses by it.
@@ -20,15 +20,15 @@ export const frictionLag = calculation({
   source: 'Sinusoidal torque over the step angle',
   validity: 'Open loop; a closed loop takes the lag out',
   inputs: {
-    frictionTorqueNm: number('friction torque at the motor', 'Tf', 'N m', { min: 0 }),
+    frictionTorqueNm: torque('friction torque at the motor', { min: 0 }, { symbol: 'Tf' }),
     holdingTorqueNm,
     fullStepsPerRev,
     leadMm,
     ratio,
   },
   outputs: {
-    lagDeg: number('lag of the motor', 'lag', 'deg', {}),
-    reversalUm: number('lost on a reversal at the slide', 's', 'um', {}),
+    lagDeg: angle('lag of the motor', {}, { symbol: 'lag' }),
+    reversalUm: smallLength('lost on a reversal at the slide', {}, { symbol: 's' }),
   },
   compute({ frictionTorqueNm, holdingTorqueNm, fullStepsPerRev, leadMm, ratio }) {
     if (frictionTorqueNm > holdingTorqueNm)
@@ -56,14 +56,14 @@ export const stepResolution = calculation({
   inputs: {
     leadMm,
     fullStepsPerRev,
-    microsteps: number('microsteps to a step', 'm', '1', { min: 1, integer: true }),
+    microsteps: plain('microsteps to a step', { min: 1 }, { symbol: 'm', whole: true }),
     ratio,
     holdingTorqueNm,
   },
   outputs: {
-    fullStepUm: number('a full step at the slide', 'full', 'um', {}),
-    microstepUm: number('a microstep at the slide', 'micro', 'um', {}),
-    torquePerMicrostepNm: number('torque that a microstep adds', 'T', 'N m', {}),
+    fullStepUm: smallLength('a full step at the slide', {}, { symbol: 'full' }),
+    microstepUm: smallLength('a microstep at the slide', {}, { symbol: 'micro' }),
+    torquePerMicrostepNm: torque('torque that a microstep adds', {}, { symbol: 'T' }),
   },
   compute({ leadMm, fullStepsPerRev, microsteps, ratio, holdingTorqueNm }) {
     const fullStepUm = (leadMm * 1000) / (fullStepsPerRev * ratio)

@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { number } from '../../calculation/spec'
+import { force, stiffness } from '../../field/field'
 
 /**
  * How stiff a ball nut is along the screw.
@@ -15,12 +15,12 @@ export const nutStiffness = calculation({
   source: 'ISO 3408-4, Hertzian contact',
   validity: 'K is the rated stiffness at 0.1 Ca preload, or at 0.3 Ca load without preload',
   inputs: {
-    ratedStiffnessNPerUm: number('rated stiffness', 'K', 'N/um', { over: 0 }),
-    dynamicCapacityN: number('dynamic capacity', 'Ca', 'N', { over: 0 }),
-    preloadN: number('preload', 'Fpr', 'N', { min: 0 }),
-    axialLoadN: number('axial load', 'F', 'N', { min: 0 }),
+    ratedStiffnessNPerUm: stiffness('rated stiffness', { over: 0 }, { symbol: 'K' }),
+    dynamicCapacityN: force('dynamic capacity', { over: 0 }, { symbol: 'Ca' }),
+    preloadN: force('preload', { min: 0 }, { symbol: 'Fpr' }),
+    axialLoadN: force('axial load', { min: 0 }, { symbol: 'F' }),
   },
-  outputs: { stiffnessNPerUm: number('stiffness', 'k', 'N/um', {}) },
+  outputs: { stiffnessNPerUm: stiffness('stiffness', {}, { symbol: 'k' }) },
   compute({ ratedStiffnessNPerUm, dynamicCapacityN, preloadN, axialLoadN }) {
     if (preloadN === 0 && axialLoadN === 0)
       throw new InputError('axialLoadN', axialLoadN, 'a load over 0 N when there is no preload')

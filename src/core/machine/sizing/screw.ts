@@ -7,7 +7,7 @@ import {
   STEEL_G_MPA,
 } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
-import { choice, number } from '../../calculation/spec'
+import { choice, force, length, plain, pressure, rotation, smallLength, stiffness } from '../../field/field'
 
 export const SCREW_ENDS = ['fixed-free', 'supported-supported', 'fixed-supported', 'fixed-fixed'] as const
 export type ScrewEnds = (typeof SCREW_ENDS)[number]
@@ -27,8 +27,8 @@ const BUCKLING_FACTOR: Record<ScrewEnds, number> = {
   'fixed-fixed': 4,
 }
 
-const rootDiameterMm = number('root diameter', 'dr', 'mm', { over: 0 })
-const freeLengthMm = number('longest stretch without support', 'L', 'mm', { over: 0 })
+const rootDiameterMm = length('root diameter', { over: 0 }, { symbol: 'dr' })
+const freeLengthMm = length('longest stretch without support', { over: 0 }, { symbol: 'L' })
 const ends = choice('how the two ends are held', SCREW_ENDS)
 
 /**
@@ -44,8 +44,8 @@ export const criticalSpeed = calculation({
   validity: 'Slender steel screw; the free length is taken with the nut where it is worst',
   inputs: { rootDiameterMm, freeLengthMm, ends },
   outputs: {
-    criticalSpeedRpm: number('critical speed', 'n', 'rpm', {}),
-    allowableSpeedRpm: number('allowable speed', 'n_allow', 'rpm', {}),
+    criticalSpeedRpm: rotation('critical speed', {}, { symbol: 'n' }),
+    allowableSpeedRpm: rotation('allowable speed', {}, { symbol: 'n_allow' }),
   },
   compute({ rootDiameterMm, freeLengthMm, ends }) {
     // sqrt(E I / (rho A)) = (d / 4) sqrt(E / rho), in metres
@@ -72,13 +72,13 @@ export const buckling = calculation({
     rootDiameterMm,
     freeLengthMm,
     ends,
-    safetyFactor: number('safety factor', 'S', '1', { min: 1, default: 2 }),
-    yieldMpa: number('yield strength', 'Re', 'MPa', { over: 0, default: 400 }),
+    safetyFactor: plain('safety factor', { min: 1 }, { symbol: 'S', default: 2 }),
+    yieldMpa: pressure('yield strength', { over: 0 }, { symbol: 'Re', default: 400 }),
   },
   outputs: {
-    bucklingLoadN: number('buckling load', 'F', 'N', {}),
-    allowableLoadN: number('allowable load', 'F_allow', 'N', {}),
-    slenderness: number('slenderness', 's', '1', {}),
+    bucklingLoadN: force('buckling load', {}, { symbol: 'F' }),
+    allowableLoadN: force('allowable load', {}, { symbol: 'F_allow' }),
+    slenderness: plain('slenderness', {}, { symbol: 's' }),
     regime: choice('formula that applies', ['euler', 'johnson'] as const),
   },
   compute({ rootDiameterMm, freeLengthMm, ends, safetyFactor = 2, yieldMpa = 400 }) {
@@ -106,11 +106,11 @@ export const screwAxialStiffness = calculation({
   validity: 'x is measured from the fixed end; both ends: x between the two',
   inputs: {
     rootDiameterMm,
-    supportedLengthMm: number('length between the end bearings', 'L', 'mm', { over: 0 }),
-    distanceMm: number('distance from the fixed bearing', 'x', 'mm', { over: 0 }),
+    supportedLengthMm: length('length between the end bearings', { over: 0 }, { symbol: 'L' }),
+    distanceMm: length('distance from the fixed bearing', { over: 0 }, { symbol: 'x' }),
     axialSupport: choice('ends that take thrust', ['one-end', 'both-ends'] as const),
   },
-  outputs: { stiffnessNPerUm: number('stiffness', 'k', 'N/um', {}) },
+  outputs: { stiffnessNPerUm: stiffness('stiffness', {}, { symbol: 'k' }) },
   compute({ rootDiameterMm, supportedLengthMm, distanceMm, axialSupport }) {
     if (distanceMm > supportedLengthMm || (axialSupport === 'both-ends' && distanceMm === supportedLengthMm))
       throw new InputError('distanceMm', distanceMm, `a number over 0 and within ${supportedLengthMm} mm`)
@@ -151,11 +151,11 @@ export const screwSag = calculation({
   validity: 'A level steel screw at its root diameter; fixed end at 0',
   inputs: {
     rootDiameterMm,
-    lengthMm: number('length of the stretch', 'L', 'mm', { over: 0 }),
+    lengthMm: length('length of the stretch', { over: 0 }, { symbol: 'L' }),
     ends,
-    positionMm: number('place on it, from the fixed end', 'x', 'mm', { min: 0 }),
+    positionMm: length('place on it, from the fixed end', { min: 0 }, { symbol: 'x' }),
   },
-  outputs: { sagUm: number('sag', 's', 'um', {}) },
+  outputs: { sagUm: smallLength('sag', {}, { symbol: 's' }) },
   compute({ rootDiameterMm, lengthMm, ends, positionMm }) {
     if (positionMm > lengthMm)
       throw new InputError('positionMm', positionMm, `a number from 0 up to ${lengthMm} mm, the stretch`)

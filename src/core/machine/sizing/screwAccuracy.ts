@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { roundAreaMm2, STEEL_E_MPA, STEEL_EXPANSION_PER_K } from '../../calculation/constants'
-import { choice, number } from '../../calculation/spec'
+import { choice, force, length, plain, smallLength, temperatureRise } from '../../field/field'
 
 export const TOLERANCE_CLASSES = ['P1', 'P3', 'P5', 'T7', 'T10'] as const
 export type ToleranceClass = (typeof TOLERANCE_CLASSES)[number]
@@ -31,11 +31,11 @@ export const leadError = calculation({
   validity: 'The screw alone, at 20 °C; P classes are tabled up to 1600 mm',
   inputs: {
     toleranceClass: choice('tolerance class', TOLERANCE_CLASSES),
-    travelMm: number('travel', 'l', 'mm', { over: 0 }),
+    travelMm: length('travel', { over: 0 }, { symbol: 'l' }),
   },
   outputs: {
-    travelToleranceUm: number('tolerance over the travel', 'e', 'um', {}),
-    variation300Um: number('variation within 300 mm', 'v300', 'um', {}),
+    travelToleranceUm: smallLength('tolerance over the travel', {}, { symbol: 'e' }),
+    variation300Um: smallLength('variation within 300 mm', {}, { symbol: 'v300' }),
   },
   compute({ toleranceClass, travelMm }) {
     const variation300Um = VARIATION_300_UM[toleranceClass]
@@ -60,14 +60,18 @@ export const thermalGrowth = calculation({
   source: "Thermal expansion and Hooke's law",
   validity: 'The whole length warms alike; for the pull, two ends fixed in castings that stay cool and stiff',
   inputs: {
-    lengthMm: number('length', 'L', 'mm', { over: 0 }),
-    temperatureRiseK: number('temperature rise', 'dT', 'K', { min: 0 }),
-    rootDiameterMm: number('root diameter', 'dr', 'mm', { over: 0 }),
-    expansionPerK: number('expansion of the steel', 'a', '1/K', { over: 0, default: STEEL_EXPANSION_PER_K }),
+    lengthMm: length('length', { over: 0 }, { symbol: 'L' }),
+    temperatureRiseK: temperatureRise('temperature rise', { min: 0 }, { symbol: 'dT' }),
+    rootDiameterMm: length('root diameter', { over: 0 }, { symbol: 'dr' }),
+    expansionPerK: plain(
+      'expansion of the steel',
+      { over: 0 },
+      { symbol: 'a', unit: '1/K', default: STEEL_EXPANSION_PER_K },
+    ),
   },
   outputs: {
-    growthUm: number('growth', 'dL', 'um', {}),
-    pretensionN: number('pull that holds it at zero', 'F', 'N', {}),
+    growthUm: smallLength('growth', {}, { symbol: 'dL' }),
+    pretensionN: force('pull that holds it at zero', {}, { symbol: 'F' }),
   },
   compute({ lengthMm, temperatureRiseK, rootDiameterMm, expansionPerK = STEEL_EXPANSION_PER_K }) {
     const strain = expansionPerK * temperatureRiseK

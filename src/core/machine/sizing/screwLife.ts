@@ -1,13 +1,13 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { list, number, record } from '../../calculation/spec'
+import { force, hours, length, list, plain, record, rotation } from '../../field/field'
 
 const phases = list(
   'phases of the duty',
   record('phase', {
-    forceN: number('axial force', 'F', 'N', {}),
-    speedRpm: number('speed', 'n', 'rpm', { min: 0 }),
-    timeShare: number('share of the time', 'q', '1', { min: 0, max: 1 }),
+    forceN: force('axial force', {}, { symbol: 'F' }),
+    speedRpm: rotation('speed', { min: 0 }, { symbol: 'n' }),
+    timeShare: plain('share of the time', [0, 1], { symbol: 'q' }),
   }),
 )
 export interface DutyPhase {
@@ -15,12 +15,12 @@ export interface DutyPhase {
   speedRpm: number
   timeShare: number
 }
-const dynamicCapacityN = number('dynamic capacity', 'Ca', 'N', { over: 0 })
-const leadMm = number('lead', 'Ph', 'mm', { over: 0 })
+const dynamicCapacityN = force('dynamic capacity', { over: 0 }, { symbol: 'Ca' })
+const leadMm = length('lead', { over: 0 }, { symbol: 'Ph' })
 const lives = {
-  lifeRevolutions: number('life in revolutions', 'L', '1', {}),
-  lifeHours: number('life in hours', 'Lh', 'h', {}),
-  lifeKm: number('life in travel', 'Ls', 'km', {}),
+  lifeRevolutions: plain('life in revolutions', {}, { symbol: 'L' }),
+  lifeHours: hours('life in hours', {}, { symbol: 'Lh' }),
+  lifeKm: plain('life in travel', {}, { symbol: 'Ls', unit: 'km' }),
 }
 
 /** Mean speed, and the cubic mean of whatever load `of` makes of a phase's force. */
@@ -59,8 +59,8 @@ export const meanLoad = calculation({
   validity: 'Shares are scaled to add up to 1',
   inputs: { phases },
   outputs: {
-    equivalentLoadN: number('mean load', 'Fm', 'N', {}),
-    meanSpeedRpm: number('mean speed', 'nm', 'rpm', {}),
+    equivalentLoadN: force('mean load', {}, { symbol: 'Fm' }),
+    meanSpeedRpm: rotation('mean speed', {}, { symbol: 'nm' }),
   },
   compute({ phases }) {
     const { loadN, meanSpeedRpm } = cubicMean(phases, forceN => forceN)
@@ -81,10 +81,10 @@ export const screwLife = calculation({
   validity: 'Clean, lubricated ball screws; not for sliding nuts, which wear instead',
   inputs: {
     dynamicCapacityN,
-    equivalentLoadN: number('mean load', 'Fm', 'N', { over: 0 }),
-    meanSpeedRpm: number('mean speed', 'nm', 'rpm', { over: 0 }),
+    equivalentLoadN: force('mean load', { over: 0 }, { symbol: 'Fm' }),
+    meanSpeedRpm: rotation('mean speed', { over: 0 }, { symbol: 'nm' }),
     leadMm,
-    loadFactor: number('load factor', 'fw', '1', { over: 0 }),
+    loadFactor: plain('load factor', { over: 0 }, { symbol: 'fw' }),
   },
   outputs: lives,
   compute({ dynamicCapacityN, equivalentLoadN, meanSpeedRpm, leadMm, loadFactor }) {
@@ -123,12 +123,12 @@ export const preloadedLife = calculation({
   validity: 'Two equal halves preloaded against each other; mirrored for a negative force',
   inputs: {
     dynamicCapacityN,
-    preloadN: number('preload', 'Fpr', 'N', { over: 0 }),
+    preloadN: force('preload', { over: 0 }, { symbol: 'Fpr' }),
     phases,
     leadMm,
-    loadFactor: number('load factor', 'fw', '1', { over: 0, default: 1 }),
+    loadFactor: plain('load factor', { over: 0 }, { symbol: 'fw', default: 1 }),
   },
-  outputs: { ...lives, unloadingForceN: number('force that opens the nut', '2^1.5 Fpr', 'N', {}) },
+  outputs: { ...lives, unloadingForceN: force('force that opens the nut', {}, { symbol: '2^1.5 Fpr' }) },
   compute({ dynamicCapacityN, preloadN, phases, leadMm, loadFactor = 1 }) {
     const half = (side: 1 | -1) =>
       cubicMean(phases, forceN => {

@@ -1,11 +1,11 @@
 import { calculation } from '../../calculation/calculation'
 import { degrees, radians } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
-import { flag, number } from '../../calculation/spec'
+import { angle, flag, force, length, plain, torque } from '../../field/field'
 
-const leadMm = number('lead', 'Ph', 'mm', { over: 0 })
-const pitchDiameterMm = number('pitch or ball circle diameter', 'dm', 'mm', { over: 0 })
-const torqueNm = number('torque', 'T', 'N m', {})
+const leadMm = length('lead', { over: 0 }, { symbol: 'Ph' })
+const pitchDiameterMm = length('pitch or ball circle diameter', { over: 0 }, { symbol: 'dm' })
+const torqueNm = torque('torque', {}, { symbol: 'T' })
 
 /** Lead angle in radians. */
 const leadAngle = (leadMm: number, pitchDiameterMm: number) => Math.atan(leadMm / (Math.PI * pitchDiameterMm))
@@ -26,13 +26,13 @@ export const screwEfficiency = calculation({
   inputs: {
     leadMm,
     pitchDiameterMm,
-    frictionCoefficient: number('friction in the thread', 'mu', '1', { min: 0, below: 1 }),
-    flankAngleDeg: number('flank angle', 'beta', 'deg', { min: 0, max: 45 }),
+    frictionCoefficient: plain('friction in the thread', { min: 0, below: 1 }, { symbol: 'mu' }),
+    flankAngleDeg: angle('flank angle', [0, 45], { symbol: 'beta' }),
   },
   outputs: {
-    forward: number('efficiency, motor drives load', 'eta', '1', {}),
-    backward: number('efficiency, load drives motor', "eta'", '1', {}),
-    leadAngleDeg: number('lead angle', 'phi', 'deg', {}),
+    forward: plain('efficiency, motor drives load', {}, { symbol: 'eta' }),
+    backward: plain('efficiency, load drives motor', {}, { symbol: "eta'" }),
+    leadAngleDeg: angle('lead angle', {}, { symbol: 'phi' }),
     selfLocking: flag('the load cannot turn the screw'),
   },
   compute({ leadMm, pitchDiameterMm, frictionCoefficient, flankAngleDeg }) {
@@ -62,9 +62,9 @@ export const driveTorque = calculation({
   source: 'Work in equals work out, over one turn',
   validity: 'Preload drag is added apart',
   inputs: {
-    axialForceN: number('axial force', 'F', 'N', {}),
+    axialForceN: force('axial force', {}, { symbol: 'F' }),
     leadMm,
-    efficiency: number('efficiency', 'eta', '1', { over: 0, max: 1 }),
+    efficiency: plain('efficiency', { over: 0, max: 1 }, { symbol: 'eta' }),
   },
   outputs: { torqueNm },
   compute({ axialForceN, leadMm, efficiency }) {
@@ -84,9 +84,9 @@ export const backdriveTorque = calculation({
   source: 'Work in equals work out, over one turn',
   validity: 'Zero for a self-locking screw; vibration can still let one creep',
   inputs: {
-    axialForceN: number('axial force', 'F', 'N', {}),
+    axialForceN: force('axial force', {}, { symbol: 'F' }),
     leadMm,
-    backwardEfficiency: number('backward efficiency', "eta'", '1', { min: 0, max: 1 }),
+    backwardEfficiency: plain('backward efficiency', [0, 1], { symbol: "eta'" }),
   },
   outputs: { torqueNm },
   compute({ axialForceN, leadMm, backwardEfficiency }) {
@@ -106,7 +106,7 @@ export const preloadTorque = calculation({
   source: 'JIS B 1192',
   validity: 'Lubricated ball nut; the drag of wipers is not in it',
   inputs: {
-    preloadN: number('preload', 'Fpr', 'N', { min: 0 }),
+    preloadN: force('preload', { min: 0 }, { symbol: 'Fpr' }),
     leadMm,
     pitchDiameterMm,
   },

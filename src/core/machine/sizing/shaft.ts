@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
+import { length, plain, pressure, torque } from '../../field/field'
 
 /** A shoulder, a keyway or a flat lets the stress peak by so much; a set screw on a round shaft by 1.5. */
 export const SHOULDER_NOTCH = 2
@@ -16,17 +16,17 @@ export const shaftEndStress = calculation({
   source: 'Bending and torsion of a round bar; von Mises',
   validity: 'At rest, or rarely at its most; a shaft that reverses all day at its most tires sooner',
   inputs: {
-    diameterMm: number('least diameter', 'd', 'mm', { over: 0 }),
-    torqueNm: number('largest torque', 'T', 'N m', { min: 0 }),
-    bendingNm: number('bending by a belt', 'M', 'N m', { min: 0 }),
-    notchFactor: number('notch', 'k', '1', { min: 1, default: SHOULDER_NOTCH }),
-    yieldMpa: number('yield strength', 'Re', 'MPa', { over: 0, default: 400 }),
+    diameterMm: length('least diameter', { over: 0 }, { symbol: 'd' }),
+    torqueNm: torque('largest torque', { min: 0 }, { symbol: 'T' }),
+    bendingNm: torque('bending by a belt', { min: 0 }, { symbol: 'M' }),
+    notchFactor: plain('notch', { min: 1 }, { symbol: 'k', default: SHOULDER_NOTCH }),
+    yieldMpa: pressure('yield strength', { over: 0 }, { symbol: 'Re', default: 400 }),
   },
   outputs: {
-    bendingMpa: number('bending', 's', 'MPa', {}),
-    torsionMpa: number('torsion', 't', 'MPa', {}),
-    equivalentMpa: number('together', 'se', 'MPa', {}),
-    safety: number('times over', 'S', '1', { orNone: true }),
+    bendingMpa: pressure('bending', {}, { symbol: 's' }),
+    torsionMpa: pressure('torsion', {}, { symbol: 't' }),
+    equivalentMpa: pressure('together', {}, { symbol: 'se' }),
+    safety: plain('times over', {}, { symbol: 'S', orNone: true }),
   },
   compute({ diameterMm, torqueNm, bendingNm, notchFactor = SHOULDER_NOTCH, yieldMpa = 400 }) {
     const section = Math.PI * diameterMm ** 3

@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
-import { choice, number } from '../../calculation/spec'
+import { choice, length as lengthField } from '../../field/field'
 
-const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
+const length = (label: string, symbol: string) => lengthField(label, { min: 0 }, { symbol })
 
 /**
  * Travel that a screw, its nut and its blocks leave of what the ways allow.
@@ -17,7 +17,7 @@ export const travelBudget = calculation({
   source: 'Lengths along the screw, from the fixed block to the far block',
   validity: 'The nut reaches a towards the far end and b towards the fixed end of its bracket face',
   inputs: {
-    supportSpanMm: number('between the inner faces of the blocks', 'S', 'mm', { over: 0 }),
+    supportSpanMm: lengthField('between the inner faces of the blocks', { over: 0 }, { symbol: 'S' }),
     nutAheadMm: length('nut towards the far end', 'a'),
     nutBehindMm: length('nut towards the fixed end', 'b'),
     recessFixedMm: length('recess at the fixed end', 'rf'),
@@ -27,10 +27,10 @@ export const travelBudget = calculation({
     wayTravelMm: length('travel that the ways allow', 'sw'),
   },
   outputs: {
-    screwTravelMm: number('travel that the screw allows', 'ss', 'mm', {}),
-    travelMm: number('travel left', 's', 'mm', {}),
-    lostMm: number('travel lost', 'lost', 'mm', {}),
-    recessNeededMm: number('recess that brings it all back', 'recess', 'mm', {}),
+    screwTravelMm: lengthField('travel that the screw allows', {}, { symbol: 'ss' }),
+    travelMm: lengthField('travel left', {}, { symbol: 's' }),
+    lostMm: lengthField('travel lost', {}, { symbol: 'lost' }),
+    recessNeededMm: lengthField('recess that brings it all back', {}, { symbol: 'recess' }),
     limitedBy: choice('what limits it', ['screw', 'ways'] as const),
   },
   compute(inputs) {

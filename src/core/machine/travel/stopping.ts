@@ -1,8 +1,7 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { number } from '../../calculation/spec'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
+import { given, length, plain } from '../../field/field'
 import { STOPPING } from './stoppingModel'
 
 /**
@@ -17,11 +16,11 @@ export const limitsStopping = calculation({
   source: 'Even motion while nobody has reacted yet, then even slowing down',
   validity: 'The drive slows down as hard as it is set to: it neither stalls nor is let go',
   inputs: {
-    speedMmPerS: number('speed at the switch', 'v', 'mm/s', { min: 0 }),
-    decelerationMmPerS2: inputOf(STOPPING.of.decelerationMmPerS2, 'a'),
-    reactionS: inputOf(STOPPING.of.reactionS, 't'),
+    speedMmPerS: plain('speed at the switch', { min: 0 }, { symbol: 'v', unit: 'mm/s' }),
+    decelerationMmPerS2: given(STOPPING.of.decelerationMmPerS2),
+    reactionS: given(STOPPING.of.reactionS),
   },
-  outputs: { distanceMm: number('distance to stop', 's', 'mm', { min: 0 }) },
+  outputs: { distanceMm: length('distance to stop', { min: 0 }, { symbol: 's' }) },
   compute: ({ speedMmPerS, decelerationMmPerS2, reactionS }) => ({
     distanceMm: speedMmPerS * reactionS + speedMmPerS ** 2 / (2 * decelerationMmPerS2),
   }),

@@ -1,9 +1,8 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { choice, list, number } from '../../calculation/spec'
+import { choice, given, length as lengthField, list } from '../../field/field'
 import { BEARINGS, BLOCK } from './model'
 
-const length = (label: string, symbol: string) => number(label, symbol, 'mm', { min: 0 })
+const length = (label: string, symbol: string) => lengthField(label, { min: 0 }, { symbol })
 
 /**
  * The bearings in their bore: whether the cover clamps the outer rings, and what shim or spacer makes it so.
@@ -18,17 +17,17 @@ export const bearingStack = calculation({
   source: 'Lengths along the bore; the cover must stand off the block by a hair to clamp the outer rings',
   validity: 'Faces square and clean; measured, not nominal',
   inputs: {
-    boreDepthMm: inputOf(BLOCK.of.boreDepthMm, 't'),
-    bearingWidthsMm: list('widths of the bearings', inputOf(BEARINGS.of.widthMm, 'b', 'bearing')),
-    outerSpacerMm: inputOf(BLOCK.of.outerSpacerMm, 's'),
-    coverSpigotMm: inputOf(BLOCK.of.coverSpigotMm, 'c'),
-    targetProudMm: inputOf(BLOCK.of.targetProudMm, 'p1'),
-    maximumProudMm: inputOf(BLOCK.of.maximumProudMm, 'p2'),
+    boreDepthMm: given(BLOCK.of.boreDepthMm),
+    bearingWidthsMm: list('widths of the bearings', given(BEARINGS.of.widthMm, { label: 'bearing' })),
+    outerSpacerMm: given(BLOCK.of.outerSpacerMm),
+    coverSpigotMm: given(BLOCK.of.coverSpigotMm),
+    targetProudMm: given(BLOCK.of.targetProudMm),
+    maximumProudMm: given(BLOCK.of.maximumProudMm),
   },
   outputs: {
-    proudMm: number('gap under the cover', 'p', 'mm', {}),
+    proudMm: lengthField('gap under the cover', {}, { symbol: 'p' }),
     shimMm: length('shim to add', 'shim'),
-    spacerForTargetMm: number('spacer that makes it right', 's1', 'mm', {}),
+    spacerForTargetMm: lengthField('spacer that makes it right', {}, { symbol: 's1' }),
     verdict: choice('verdict', ['clamps', 'shim', 'too-proud'] as const),
   },
   compute({ boreDepthMm, bearingWidthsMm, outerSpacerMm, coverSpigotMm, targetProudMm, maximumProudMm }) {

@@ -5,7 +5,7 @@ const land = (label: string) => length(label, [0, 50], { orNone: true })
 export const BEARINGS = rows(
   'Bearing',
   {
-    widthMm: length('Width', [1, 200], { orNone: true }),
+    widthMm: length('Width', [1, 200], { orNone: true, symbol: 'b' }),
     /** Land of the outer ring at its marked face and at the other, read with calipers. */
     landMarkedMm: land('Land at the marked face'),
     landOtherMm: land('Land at the other face'),
@@ -16,15 +16,15 @@ export type BlockBearing = RowOf<typeof BEARINGS>
 
 /** The bearing block, measured with its bearings out. */
 export const BLOCK = record('Bearing block', {
-  boreDepthMm: length('Depth of the bore', [1, 500], { orNone: true }),
-  outerSpacerMm: length('Spacer between the outer rings', [0, 300]),
+  boreDepthMm: length('Depth of the bore', [1, 500], { orNone: true, symbol: 't' }),
+  outerSpacerMm: length('Spacer between the outer rings', [0, 300], { symbol: 's' }),
   /** As long as the outer one, or the locknut crushes the pair; none until it is measured. */
   innerSpacerMm: length('Spacer between the inner rings', [0, 300], { orNone: true, blank: 0 }),
-  coverSpigotMm: length('Spigot of the cover', [0, 100], { orNone: true }),
+  coverSpigotMm: length('Spigot of the cover', [0, 100], { orNone: true, symbol: 'c' }),
   /** Shims between the spigot and the outer ring. */
   coverShimMm: length('Shim under the spigot', [0, 20]),
-  targetProudMm: length('Gap under the cover, at least', [0, 1], { blank: 0.03 }),
-  maximumProudMm: length('Gap under the cover, at most', [0, 2], { blank: 0.1 }),
+  targetProudMm: length('Gap under the cover, at least', [0, 1], { blank: 0.03, symbol: 'p1' }),
+  maximumProudMm: length('Gap under the cover, at most', [0, 2], { blank: 0.1, symbol: 'p2' }),
   bearings: BEARINGS,
   caliperMm: length('What the calipers can tell', [0.001, 0.5], { blank: 0.02 }),
 })

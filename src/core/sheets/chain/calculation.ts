@@ -1,12 +1,11 @@
 import { calculation } from '../../calculation/calculation'
 import { TOLERANCE_MM } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
 import { normalBelow } from '../../calculation/normalLaw'
-import { choice, list, number, record } from '../../calculation/spec'
+import { choice, given, length as lengthField, list, plain, record } from '../../field/field'
 import { CHAIN, LINKS } from './model'
 
-const length = (label: string, symbol: string) => number(label, symbol, 'mm', {})
+const length = (label: string, symbol: string) => lengthField(label, {}, { symbol })
 
 /** One link of a chain of dimensions. */
 export interface Contributor {
@@ -50,25 +49,25 @@ export const stackupChain = calculation({
     contributors: list(
       'contributors',
       record('contributor', {
-        nominalMm: inputOf(LINKS.of.nominalMm, 'n'),
-        plusMm: inputOf(LINKS.of.plusMm, '+'),
-        minusMm: inputOf(LINKS.of.minusMm, '-'),
-        direction: number('direction', 'dir', '1', { oneOf: [1, -1] }),
+        nominalMm: given(LINKS.of.nominalMm),
+        plusMm: given(LINKS.of.plusMm),
+        minusMm: given(LINKS.of.minusMm),
+        direction: plain('direction', {}, { symbol: 'dir', oneOf: [1, -1] }),
         distribution: choice('distribution', ['normal', 'uniform'] as const),
       }),
     ),
-    lowerLimitMm: inputOf(CHAIN.of.lowerLimitMm, 'L', 'lower limit'),
-    upperLimitMm: inputOf(CHAIN.of.upperLimitMm, 'U', 'upper limit'),
+    lowerLimitMm: given(CHAIN.of.lowerLimitMm, { label: 'lower limit' }),
+    upperLimitMm: given(CHAIN.of.upperLimitMm, { label: 'upper limit' }),
   },
   outputs: {
-    nominalMm: inputOf(LINKS.of.nominalMm, 'n'),
+    nominalMm: given(LINKS.of.nominalMm),
     worstMinMm: length('least at worst', 'min'),
     worstMaxMm: length('most at worst', 'max'),
     meanMm: length('mean', 'm'),
-    sigmaMm: number('standard deviation', 's', 'mm', { min: 0 }),
-    probabilityWithin: number('share within the limits', 'p', '1', { min: 0, max: 1 }),
+    sigmaMm: lengthField('standard deviation', { min: 0 }, { symbol: 's' }),
+    probabilityWithin: plain('share within the limits', [0, 1], { symbol: 'p' }),
     advice: choice('advice', ['machine-to-size', 'leave-adjustable'] as const),
-    adjustmentRangeMm: number('adjustment to provide', 'range', 'mm', { min: 0 }),
+    adjustmentRangeMm: lengthField('adjustment to provide', { min: 0 }, { symbol: 'range' }),
   },
   compute({ contributors, lowerLimitMm, upperLimitMm }) {
     if (upperLimitMm < lowerLimitMm)

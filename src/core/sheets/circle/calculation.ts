@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { angle, length, list, plain, record, smallLength } from '../../field/field'
 
 /**
  * What a circle that was cut or scribed says when it is measured across: how the scales of two axes differ, and how far
@@ -21,17 +21,21 @@ export const circleTest = calculation({
     diameters: list(
       'diameters',
       record('diameter', {
-        angleDeg: number('direction, from the first axis', 't', 'deg', {}),
-        diameterMm: number('diameter', 'D', 'mm', { over: 0 }),
+        angleDeg: angle('direction, from the first axis', {}, { symbol: 't' }),
+        diameterMm: length('diameter', { over: 0 }, { symbol: 'D' }),
       }),
       3,
     ),
   },
   outputs: {
-    meanDiameterMm: number('mean diameter', 'm', 'mm', {}),
-    scaleDifferenceUmPerM: number('scale of the first axis over the second', 'ds', 'um/m', {}),
-    squarenessUmPerM: number('out of square', 'sq', 'um/m', {}),
-    residualUm: number('spread about it', 's', 'um', { orNone: true }),
+    meanDiameterMm: length('mean diameter', {}, { symbol: 'm' }),
+    scaleDifferenceUmPerM: plain(
+      'scale of the first axis over the second',
+      {},
+      { symbol: 'ds', unit: 'um/m' },
+    ),
+    squarenessUmPerM: plain('out of square', {}, { symbol: 'sq', unit: 'um/m' }),
+    residualUm: smallLength('spread about it', {}, { symbol: 's', orNone: true }),
   },
   compute({ diameters }) {
     const fitted = leastSquares(

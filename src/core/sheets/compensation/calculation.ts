@@ -1,12 +1,11 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
-import { list, number, record } from '../../calculation/spec'
+import { given, length, list, record, smallLength } from '../../field/field'
 import { meanOf } from '../../machine/prove/fewReadings'
 import { READING } from '../../machine/readings'
 import { COMPENSATION } from './model'
 
-const reading = inputOf(READING, 'x')
+const reading = given(READING)
 /** A grid of more lines than this no controller takes. */
 const MOST_LINES = 5000
 
@@ -47,24 +46,24 @@ export const compensationOf = calculation({
     positions: list(
       'targets',
       record('target', {
-        targetMm: number('target', 'P', 'mm', {}),
+        targetMm: length('target', {}, { symbol: 'P' }),
         positiveUm: list('deviations, come to upward', reading),
         negativeUm: list('deviations, come to downward', reading),
       }),
       2,
     ),
-    spacingMm: inputOf(COMPENSATION.of.spacingMm, 'd'),
+    spacingMm: given(COMPENSATION.of.spacingMm),
   },
   outputs: {
-    backlashUm: number('backlash', 'b', 'um', {}),
+    backlashUm: smallLength('backlash', {}, { symbol: 'b' }),
     corrections: list(
       'corrections',
       record('correction', {
-        positionMm: number('at', 'p', 'mm', {}),
-        correctionUm: number('correction', 'c', 'um', {}),
+        positionMm: length('at', {}, { symbol: 'p' }),
+        correctionUm: smallLength('correction', {}, { symbol: 'c' }),
       }),
     ),
-    residualUm: number('left of the means', 'r', 'um', {}),
+    residualUm: smallLength('left of the means', {}, { symbol: 'r' }),
   },
   compute({ positions, spacingMm }) {
     const stations = positions

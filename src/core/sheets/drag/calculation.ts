@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares, standardErrorOf, turnFit } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { angle, force, length, list, plain, record, stiffness, torque } from '../../field/field'
 import { dragShares, reachOf } from '../../machine/align/dragShares'
 
 /**
@@ -21,18 +21,18 @@ export const clutchTorque = calculation({
     calibration: list(
       'calibration',
       record('setting', {
-        setting: number('setting', 'n', '1', { min: 0 }),
-        pullN: number('pull', 'F', 'N', { min: 0 }),
+        setting: plain('setting', { min: 0 }, { symbol: 'n' }),
+        pullN: force('pull', { min: 0 }, { symbol: 'F' }),
       }),
       2,
     ),
-    leverMm: number('lever', 'r', 'mm', { over: 0 }),
-    setting: number('setting', 'n0', '1', { min: 0 }),
+    leverMm: length('lever', { over: 0 }, { symbol: 'r' }),
+    setting: plain('setting', { min: 0 }, { symbol: 'n0' }),
   },
   outputs: {
-    torqueNm: number('torque', 'T', 'N m', {}),
-    perStepNm: number('a step', 'step', 'N m', {}),
-    standardErrorNm: number('standard error', 'u', 'N m', { orNone: true }),
+    torqueNm: torque('torque', {}, { symbol: 'T' }),
+    perStepNm: torque('a step', {}, { symbol: 'step' }),
+    standardErrorNm: torque('standard error', {}, { symbol: 'u', orNone: true }),
   },
   compute({ calibration, leverMm, setting }) {
     const fitted = leastSquares(
@@ -51,8 +51,8 @@ export const clutchTorque = calculation({
 
 const cause = (label: string) =>
   record(label, {
-    torqueNm: number(label, 'T', 'N m', {}),
-    standardErrorNm: number('standard error', 'u', 'N m', { orNone: true }),
+    torqueNm: torque(label, {}, { symbol: 'T' }),
+    standardErrorNm: torque('standard error', {}, { symbol: 'u', orNone: true }),
   })
 
 /**
@@ -72,19 +72,19 @@ export const dragAlongTravel = calculation({
     readings: list(
       'readings along the travel',
       record('reading', {
-        positionMm: number('place of the nut', 'x', 'mm', {}),
-        direction: number('direction', 'd', '1', { oneOf: [1, -1] }),
-        torqueNm: number('torque', 'T', 'N m', { min: 0 }),
+        positionMm: length('place of the nut', {}, { symbol: 'x' }),
+        direction: plain('direction', {}, { symbol: 'd', oneOf: [1, -1] }),
+        torqueNm: torque('torque', { min: 0 }, { symbol: 'T' }),
       }),
       5,
     ),
-    spanMm: number('between the blocks', 'L', 'mm', { over: 0 }),
-    rootDiameterMm: number('root diameter', 'dr', 'mm', { over: 0 }),
-    supportStiffnessNPerUm: number('stiffness of a support', 'k', 'N/um', { over: 0 }),
+    spanMm: length('between the blocks', { over: 0 }, { symbol: 'L' }),
+    rootDiameterMm: length('root diameter', { over: 0 }, { symbol: 'dr' }),
+    supportStiffnessNPerUm: stiffness('stiffness of a support', { over: 0 }, { symbol: 'k' }),
   },
   outputs: {
-    reachMm: number('reach of a block', 'x0', 'mm', {}),
-    residualNm: number('spread about the curve', 's', 'N m', { orNone: true }),
+    reachMm: length('reach of a block', {}, { symbol: 'x0' }),
+    residualNm: torque('spread about the curve', {}, { symbol: 's', orNone: true }),
     level: cause('level'),
     direction: cause('direction'),
     fixedEnd: cause('fixed end'),
@@ -136,17 +136,17 @@ export const dragOncePerTurn = calculation({
     readings: list(
       'readings over one turn',
       record('reading', {
-        angleDeg: number('angle', 't', 'deg', {}),
-        torqueNm: number('torque', 'T', 'N m', { min: 0 }),
+        angleDeg: angle('angle', {}, { symbol: 't' }),
+        torqueNm: torque('torque', { min: 0 }, { symbol: 'T' }),
       }),
       3,
     ),
   },
   outputs: {
-    meanNm: number('mean', 'mean', 'N m', {}),
-    amplitudeNm: number('amplitude', 'amplitude', 'N m', {}),
-    tightestDeg: number('tightest at', 'tightest', 'deg', {}),
-    residualNm: number('spread about the wave', 's', 'N m', { orNone: true }),
+    meanNm: torque('mean', {}, { symbol: 'mean' }),
+    amplitudeNm: torque('amplitude', {}, { symbol: 'amplitude' }),
+    tightestDeg: angle('tightest at', {}, { symbol: 'tightest' }),
+    residualNm: torque('spread about the wave', {}, { symbol: 's', orNone: true }),
   },
   compute({ readings }) {
     const fit = turnFit(readings.map(({ angleDeg, torqueNm }) => ({ angleDeg, value: torqueNm })))

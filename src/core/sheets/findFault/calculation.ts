@@ -1,8 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { list, number, record, words } from '../../calculation/spec'
+import { list, plain, record, words } from '../../field/field'
 
-const probability = (label: string, symbol: string) => number(label, symbol, '1', { min: 0, max: 1 })
+const probability = (label: string, symbol: string) => plain(label, [0, 1], { symbol })
 
 /** Bits of what is not known about which of some cases it is. */
 const entropyBits = (shares: readonly number[]): number =>
@@ -31,43 +31,47 @@ export const rankFaults = calculation({
   source: 'Bayes, with one fault at work; information after Shannon',
   validity: 'One fault at a time: when it is mended and the test still fails, begin again without it',
   inputs: {
-    faults: list('faults', record('fault', { id: words('id'), prior: probability('how often', 'P') })),
+    faults: list('faults', record('fault', { id: words('id', 80), prior: probability('how often', 'P') })),
     tests: list(
       'checks',
       record('check', {
-        id: words('id'),
-        minutes: number('time it takes', 'm', 'min', { over: 0 }),
+        id: words('id', 80),
+        minutes: plain('time it takes', { over: 0 }, { symbol: 'm', unit: 'min' }),
         outcomes: list(
           'outcomes',
           record('outcome', {
-            id: words('id'),
+            id: words('id', 80),
             usual: probability('usual share', 'Lu'),
             unless: list(
               'exceptions',
-              record('exception', { faultId: words('fault'), likelihood: probability('share', 'L') }),
+              record('exception', { faultId: words('fault', 80), likelihood: probability('share', 'L') }),
               0,
             ),
           }),
         ),
       }),
     ),
-    observed: list('observed', record('one', { testId: words('check'), outcomeId: words('outcome') }), 0),
+    observed: list(
+      'observed',
+      record('one', { testId: words('check', 80), outcomeId: words('outcome', 80) }),
+      0,
+    ),
   },
   outputs: {
     posteriors: list(
       'faults',
-      record('fault', { faultId: words('fault'), probability: probability('probability', 'P') }),
+      record('fault', { faultId: words('fault', 80), probability: probability('probability', 'P') }),
     ),
     gains: list(
       'checks that were not made',
       record('check', {
-        testId: words('check'),
-        informationBits: number('information', 'gain', '1', {}),
-        bitsPerMinute: number('information a minute', 'gain m', '1', {}),
+        testId: words('check', 80),
+        informationBits: plain('information', {}, { symbol: 'gain' }),
+        bitsPerMinute: plain('information a minute', {}, { symbol: 'gain m' }),
       }),
       0,
     ),
-    nextTestId: words('next check'),
+    nextTestId: words('next check', 80),
   },
   compute({ faults, tests, observed }) {
     const likelihoods = tests.map(({ outcomes }) =>

@@ -1,8 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
 import { turnFit, turnOf } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { angle, given, length, list, plain, record, smallLength } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 /**
@@ -22,20 +21,20 @@ export const faceTilt = calculation({
     readings: list(
       'readings round the face',
       record('reading', {
-        angleDeg: number('angle', 't', 'deg', {}),
-        readingUm: inputOf(READING, 'x'),
+        angleDeg: angle('angle', {}, { symbol: 't' }),
+        readingUm: given(READING),
       }),
       3,
     ),
-    radiusMm: number('radius of the sweep', 'r', 'mm', { over: 0 }),
-    boltCircleMm: number('bolt circle', 'D', 'mm', { over: 0 }),
+    radiusMm: length('radius of the sweep', { over: 0 }, { symbol: 'r' }),
+    boltCircleMm: length('bolt circle', { over: 0 }, { symbol: 'D' }),
   },
   outputs: {
-    tiltUmPerMm: number('tilt', 'tilt', 'um/mm', {}),
-    proudAtDeg: number('proud at', 'tp', 'deg', {}),
-    shimAtDeg: number('shim at', 'ts', 'deg', {}),
-    shimUm: number('shim', 'shim', 'um', {}),
-    residualUm: number('spread about the plane', 's', 'um', { orNone: true }),
+    tiltUmPerMm: plain('tilt', {}, { symbol: 'tilt', unit: 'um/mm' }),
+    proudAtDeg: angle('proud at', {}, { symbol: 'tp' }),
+    shimAtDeg: angle('shim at', {}, { symbol: 'ts' }),
+    shimUm: smallLength('shim', {}, { symbol: 'shim' }),
+    residualUm: smallLength('spread about the plane', {}, { symbol: 's', orNone: true }),
   },
   compute({ readings, radiusMm, boltCircleMm }) {
     const fit = turnFit(readings.map(({ angleDeg, readingUm }) => ({ angleDeg, value: readingUm })))

@@ -1,13 +1,12 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { list, number, record } from '../../calculation/spec'
 import type { Axis } from '../../document/axis'
+import { given, length, list, record, smallLength } from '../../field/field'
 import { spreadOf } from '../../machine/prove/fewReadings'
 import { READING } from '../../machine/readings'
 import { MM_PER_INCH, type UnitSystem } from '../../units/quantity'
 
-const reading = inputOf(READING, 'x')
-const um = (label: string, symbol: string) => number(label, symbol, 'um', {})
+const reading = given(READING)
+const um = (label: string, symbol: string) => smallLength(label, {}, { symbol })
 
 /**
  * Accuracy and repeatability of an axis that is come to at some targets from both sides.
@@ -26,7 +25,7 @@ export const bidirectional = calculation({
     positions: list(
       'targets',
       record('target', {
-        targetMm: number('target', 'P', 'mm', {}),
+        targetMm: length('target', {}, { symbol: 'P' }),
         positiveUm: list('deviations, come to upward', reading, 2),
         negativeUm: list('deviations, come to downward', reading, 2),
       }),

@@ -1,6 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { list, number, record } from '../../calculation/spec'
+import { angle, given, length, list, plain, record, smallLength } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 /**
@@ -20,20 +19,20 @@ export const gibSet = calculation({
     plays: list(
       'plays along the travel',
       record('play', {
-        positionMm: number('place of the slide', 'x', 'mm', {}),
-        playUm: inputOf({ ...READING, min: 0 }, 'p', 'play to the side'),
+        positionMm: length('place of the slide', {}, { symbol: 'x' }),
+        playUm: given(READING, { min: 0, symbol: 'p', label: 'play to the side' }),
       }),
       2,
     ),
-    targetUm: number('play to be left', 'target', 'um', { min: 0 }),
-    taperRatio: number('taper 1 to', 'n', '1', { over: 0 }),
-    screwPitchMm: number('pitch of its screw', 'P', 'mm', { over: 0 }),
+    targetUm: smallLength('play to be left', { min: 0 }, { symbol: 'target' }),
+    taperRatio: plain('taper 1 to', { over: 0 }, { symbol: 'n' }),
+    screwPitchMm: length('pitch of its screw', { over: 0 }, { symbol: 'P' }),
   },
   outputs: {
-    advanceMm: number('push the gib in by', 'advance', 'mm', {}),
-    turnDeg: number('turn of its screw', 'turn', 'deg', {}),
-    leftUm: number('play left at the loosest place', 'left', 'um', {}),
-    wearUm: number('wear of the ways', 'wear', 'um', {}),
+    advanceMm: length('push the gib in by', {}, { symbol: 'advance' }),
+    turnDeg: angle('turn of its screw', {}, { symbol: 'turn' }),
+    leftUm: smallLength('play left at the loosest place', {}, { symbol: 'left' }),
+    wearUm: smallLength('wear of the ways', {}, { symbol: 'wear' }),
   },
   compute({ plays, targetUm, taperRatio, screwPitchMm }) {
     const least = Math.min(...plays.map(({ playUm }) => playUm))

@@ -1,9 +1,9 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
 import type { Axis } from '../../document/axis'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
+import { length, plain, rotation } from '../../field/field'
 import { duty } from '../../machine/drive/load'
 
 /** At least twice a year, however little it runs. */
@@ -22,15 +22,15 @@ export const lubeInterval = calculation({
   source: 'Travel of the nut; makers count 100 km or half a year, whichever comes first',
   validity: 'Wiped nuts in a clean shop; half of it in stone dust or coolant',
   inputs: {
-    meanSpeedRpm: number('mean speed of the screw', 'n', 'rpm', { over: 0 }),
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
-    intervalKm: number('travel between greasings', 's', 'km', { over: 0 }),
-    hoursPerWeek: number('hours of running a week', 'w', '1', { over: 0 }),
+    meanSpeedRpm: rotation('mean speed of the screw', { over: 0 }, { symbol: 'n' }),
+    leadMm: length('lead', { over: 0 }, { symbol: 'Ph' }),
+    intervalKm: plain('travel between greasings', { over: 0 }, { symbol: 's', unit: 'km' }),
+    hoursPerWeek: plain('hours of running a week', { over: 0 }, { symbol: 'w' }),
   },
   outputs: {
-    kmPerHour: number('travel in an hour', 'v', 'km/h', {}),
-    hoursBetween: number('hours between', 'hours', '1', {}),
-    weeksBetween: number('weeks between', 'weeks', '1', {}),
+    kmPerHour: plain('travel in an hour', {}, { symbol: 'v', unit: 'km/h' }),
+    hoursBetween: plain('hours between', {}, { symbol: 'hours' }),
+    weeksBetween: plain('weeks between', {}, { symbol: 'weeks' }),
   },
   compute({ meanSpeedRpm, leadMm, intervalKm, hoursPerWeek }) {
     const kmPerHour = (meanSpeedRpm * 60 * leadMm) / 1e6

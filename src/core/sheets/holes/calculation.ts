@@ -1,10 +1,9 @@
 import { calculation } from '../../calculation/calculation'
 import { TOLERANCE_MM } from '../../calculation/constants'
-import { inputOf } from '../../calculation/inputOf'
-import { choice, list, number } from '../../calculation/spec'
+import { choice, given, length, list } from '../../field/field'
 import { HOLE_USES, HOLES } from './model'
 
-const over = (label: string, symbol: string) => number(label, symbol, 'mm', { over: 0 })
+const over = (label: string, symbol: string) => length(label, { over: 0 }, { symbol })
 
 /** What is left to bore true in a seat after its rough cut, at least. */
 const LEFT_TO_BORE_MM = 0.5
@@ -29,18 +28,18 @@ export const holeEnlarge = calculation({
   validity: 'Cutters cut to their nominal size; the pilot must run in metal all round',
   inputs: {
     use: choice('what it is for', HOLE_USES),
-    existingDiameterMm: inputOf(HOLES.of.existingDiameterMm, 'd0'),
-    requiredDiameterMm: inputOf(HOLES.of.requiredDiameterMm, 'd'),
-    centreOffsetMm: inputOf(HOLES.of.centreOffsetMm, 'e'),
+    existingDiameterMm: given(HOLES.of.existingDiameterMm),
+    requiredDiameterMm: given(HOLES.of.requiredDiameterMm),
+    centreOffsetMm: given(HOLES.of.centreOffsetMm),
     cutterSizesMm: list('cutters owned', over('cutter', 'dc'), 0),
-    edgeDistanceMm: inputOf(HOLES.of.edgeDistanceMm, 'edge', 'new centre to the nearest edge'),
-    minimumWallMm: inputOf(HOLES.of.minimumWallMm, 'wmin'),
-    pilotMm: number('pilot of the cutter', 'dp', 'mm', { over: 0, default: 6 }),
+    edgeDistanceMm: given(HOLES.of.edgeDistanceMm, { label: 'new centre to the nearest edge' }),
+    minimumWallMm: given(HOLES.of.minimumWallMm),
+    pilotMm: length('pilot of the cutter', { over: 0 }, { symbol: 'dp', default: 6 }),
   },
   outputs: {
-    cutterMm: number('cutter to take', 'dc', 'mm', { over: 0, orNone: true }),
+    cutterMm: length('cutter to take', { over: 0 }, { symbol: 'dc', orNone: true }),
     finishedDiameterMm: over('hole as it will be', 'D'),
-    wallAfterMm: number('wall left', 'w', 'mm', {}),
+    wallAfterMm: length('wall left', {}, { symbol: 'w' }),
     verdict: choice('verdict', ['enough', 'cut', 'bore', 'sleeve', 'too-thin', 'no-cutter'] as const),
     guide: choice('what guides the pilot', ['bung', 'metal', 'template'] as const),
   },

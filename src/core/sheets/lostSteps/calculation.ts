@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { choice, number } from '../../calculation/spec'
+import { choice, length, plain, smallLength } from '../../field/field'
 
 /** Full steps of one cycle of the field: a stepper that loses it slips by whole ones. */
 const STEPS_OF_CYCLE = 4
@@ -20,16 +20,16 @@ export const lostSteps = calculation({
   source: 'A stepping motor that falls out of step slips by whole cycles of its field, four full steps',
   validity: 'Back to zero after fast moves, approached from one side; not where 8 u is more than a cycle',
   inputs: {
-    returnErrorUm: number('off zero on coming back', 'e', 'um', {}),
-    leadMm: number('lead', 'Ph', 'mm', { over: 0 }),
-    fullStepsPerRev: number('full steps a turn', 'N', '1', { over: 0 }),
-    ratio: number('turns of the motor for one of the screw', 'i', '1', { over: 0 }),
-    standardUncertaintyUm: number('standard uncertainty', 'u', 'um', { min: 0 }),
+    returnErrorUm: smallLength('off zero on coming back', {}, { symbol: 'e' }),
+    leadMm: length('lead', { over: 0 }, { symbol: 'Ph' }),
+    fullStepsPerRev: plain('full steps a turn', { over: 0 }, { symbol: 'N' }),
+    ratio: plain('turns of the motor for one of the screw', { over: 0 }, { symbol: 'i' }),
+    standardUncertaintyUm: smallLength('standard uncertainty', { min: 0 }, { symbol: 'u' }),
   },
   outputs: {
-    cycleUm: number('one cycle', 'c', 'um', {}),
-    cycles: number('cycles', 'n', '1', {}),
-    restUm: number('rest', 'r', 'um', {}),
+    cycleUm: smallLength('one cycle', {}, { symbol: 'c' }),
+    cycles: plain('cycles', {}, { symbol: 'n' }),
+    restUm: smallLength('rest', {}, { symbol: 'r' }),
     verdict: choice('verdict', ['steps', 'not-steps', 'cannot-tell']),
   },
   compute({ returnErrorUm, leadMm, fullStepsPerRev, ratio, standardUncertaintyUm: u }) {

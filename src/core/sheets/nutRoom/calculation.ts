@@ -1,17 +1,16 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { choice, number, record } from '../../calculation/spec'
+import { choice, given, length, record } from '../../field/field'
 import { SECTION, STATIONS } from './model'
 
-const over = (label: string, symbol: string) => number(label, symbol, 'mm', { over: 0 })
+const over = (label: string, symbol: string) => length(label, { over: 0 }, { symbol })
 
 export const SECTION_VERDICTS = ['clear', 'cut', 'too-thin'] as const
 
 const side = (label: string) =>
   record(label, {
-    gapMm: number('gap as it is', 'g', 'mm', {}),
-    cutMm: number('to be cut', 'c', 'mm', { min: 0 }),
-    wallAfterMm: number('wall left', 'w', 'mm', {}),
+    gapMm: length('gap as it is', {}, { symbol: 'g' }),
+    cutMm: length('to be cut', { min: 0 }, { symbol: 'c' }),
+    wallAfterMm: length('wall left', {}, { symbol: 'w' }),
     verdict: choice('verdict', SECTION_VERDICTS),
   })
 
@@ -48,16 +47,16 @@ export const clearanceSection = calculation({
   inputs: {
     envelopeWidthMm: over('width of the envelope', 'ew'),
     envelopeHeightMm: over('height of the envelope', 'eh'),
-    axisFromLeftMm: inputOf(STATIONS.of.leftMm, 'al', 'axis to the left'),
-    axisFromRightMm: inputOf(STATIONS.of.rightMm, 'ar', 'axis to the right'),
-    axisFromCeilingMm: inputOf(STATIONS.of.ceilingMm, 'ac', 'axis to the ceiling'),
-    axisFromFloorMm: inputOf(STATIONS.of.floorMm, 'af', 'axis to the floor'),
-    minimumGapMm: inputOf(SECTION.of.minimumGapMm, 'gmin'),
-    wallLeftMm: inputOf(STATIONS.of.wallLeftMm, 'wl', 'wall on the left'),
-    wallRightMm: inputOf(STATIONS.of.wallRightMm, 'wr', 'wall on the right'),
-    wallCeilingMm: inputOf(STATIONS.of.wallCeilingMm, 'wc'),
-    wallFloorMm: inputOf(STATIONS.of.wallFloorMm, 'wf'),
-    minimumWallMm: inputOf(SECTION.of.minimumWallMm, 'wmin'),
+    axisFromLeftMm: given(STATIONS.of.leftMm, { label: 'axis to the left' }),
+    axisFromRightMm: given(STATIONS.of.rightMm, { label: 'axis to the right' }),
+    axisFromCeilingMm: given(STATIONS.of.ceilingMm, { label: 'axis to the ceiling' }),
+    axisFromFloorMm: given(STATIONS.of.floorMm, { label: 'axis to the floor' }),
+    minimumGapMm: given(SECTION.of.minimumGapMm),
+    wallLeftMm: given(STATIONS.of.wallLeftMm, { label: 'wall on the left' }),
+    wallRightMm: given(STATIONS.of.wallRightMm, { label: 'wall on the right' }),
+    wallCeilingMm: given(STATIONS.of.wallCeilingMm),
+    wallFloorMm: given(STATIONS.of.wallFloorMm),
+    minimumWallMm: given(SECTION.of.minimumWallMm),
   },
   outputs: {
     left: side('left'),

@@ -10,20 +10,20 @@ export const SIDE_WORDS: Record<SectionSide, string> = {
   floor: 'below',
 }
 
-const from = (label: string) => length(label, [0, 2000], { orNone: true })
-const wall = (label: string) => length(label, [0, 500], { orNone: true })
+const from = (label: string, symbol: string) => length(label, [0, 2000], { orNone: true, symbol })
+const wall = (label: string, symbol: string) => length(label, [0, 500], { orNone: true, symbol })
 
 /** The room around the screw axis at places along it, as measured from the fixed block's face. */
 export const STATIONS = rows('Station', {
   positionMm: length('Along the screw', [-1000, 20_000]),
-  leftMm: from('To the left'),
-  rightMm: from('To the right'),
-  ceilingMm: from('To the ceiling'),
-  floorMm: from('To the floor'),
-  wallLeftMm: wall('Wall, left'),
-  wallRightMm: wall('Wall, right'),
-  wallCeilingMm: wall('Wall above'),
-  wallFloorMm: wall('Wall below'),
+  leftMm: from('To the left', 'al'),
+  rightMm: from('To the right', 'ar'),
+  ceilingMm: from('To the ceiling', 'ac'),
+  floorMm: from('To the floor', 'af'),
+  wallLeftMm: wall('Wall, left', 'wl'),
+  wallRightMm: wall('Wall, right', 'wr'),
+  wallCeilingMm: wall('Wall above', 'wc'),
+  wallFloorMm: wall('Wall below', 'wf'),
 })
 export type SectionStation = RowOf<typeof STATIONS>
 
@@ -48,8 +48,8 @@ export const SECTION = record('Room around the nut', {
   protrusions: PROTRUSIONS,
   /** Spacers under the carriages, which raise the table off the screw. */
   spacersMm: length('Spacers under the carriages', [0, 200]),
-  minimumGapMm: length('Gap to keep', [0, 50], { blank: 1.5 }),
-  minimumWallMm: length('Wall to keep', [0, 100], { blank: 6 }),
+  minimumGapMm: length('Gap to keep', [0, 50], { blank: 1.5, symbol: 'gmin' }),
+  minimumWallMm: length('Wall to keep', [0, 100], { blank: 6, symbol: 'wmin' }),
 })
 export type Section = ValueOf<typeof SECTION>
 export type SectionField =

@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
+import { flag, length, mass } from '../../field/field'
 
 /**
  * The weight that keeps a slide on its way when it is run out over the end.
@@ -13,14 +13,14 @@ export const counterweight = calculation({
   source: 'Balance about the way: the weight of all within its middle third',
   validity: 'A slide that lies on its ways by its weight alone',
   inputs: {
-    massKg: number('mass of the slide', 'm', 'kg', { over: 0 }),
-    overhangMm: number('middle of the slide beyond the middle of the way', 'e', 'mm', { min: 0 }),
-    wayHalfLengthMm: number('half of the way it lies on', 'h', 'mm', { over: 0 }),
-    weightArmMm: number('weight from the middle of the way, on the other side', 'a', 'mm', { min: 0 }),
+    massKg: mass('mass of the slide', { over: 0 }, { symbol: 'm' }),
+    overhangMm: length('middle of the slide beyond the middle of the way', { min: 0 }, { symbol: 'e' }),
+    wayHalfLengthMm: length('half of the way it lies on', { over: 0 }, { symbol: 'h' }),
+    weightArmMm: length('weight from the middle of the way, on the other side', { min: 0 }, { symbol: 'a' }),
   },
   outputs: {
-    liftsOff: { kind: 'flag' as const, label: 'it lifts off without a weight' },
-    counterweightKg: number('weight to lay on', 'M', 'kg', {}),
+    liftsOff: flag('it lifts off without a weight'),
+    counterweightKg: mass('weight to lay on', {}, { symbol: 'M' }),
   },
   compute({ massKg, overhangMm, wayHalfLengthMm, weightArmMm }) {
     const third = wayHalfLengthMm / 3

@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { radians } from '../../calculation/constants'
-import { number } from '../../calculation/spec'
+import { angle, force, length, plain, torque } from '../../field/field'
 
 /** Factor of the static load by the contact angle, for a pair that shares the load. */
 const Y0: Readonly<Record<number, number>> = { 25: 0.38, 30: 0.33, 40: 0.26 }
@@ -18,16 +18,16 @@ export const preloadDrag = calculation({
   source: 'Palmgren; Y0 0.38 at 25 deg, 0.33 at 30, 0.26 at 40',
   validity: 'Good to a factor of two: it is what preload adds, without seals and grease',
   inputs: {
-    preloadN: number('preload', 'F', 'N', { over: 0 }),
-    contactAngleDeg: number('contact angle', 'a', 'deg', { oneOf: [25, 30, 40] }),
-    meanDiameterMm: number('mean diameter', 'dm', 'mm', { over: 0 }),
-    staticCapacityN: number('static capacity', 'C0', 'N', { over: 0 }),
-    bearings: number('bearings', 'n', '1', { min: 1, integer: true }),
-    leverMm: number('lever of the scale', 'r', 'mm', { over: 0 }),
+    preloadN: force('preload', { over: 0 }, { symbol: 'F' }),
+    contactAngleDeg: angle('contact angle', {}, { symbol: 'a', oneOf: [25, 30, 40] }),
+    meanDiameterMm: length('mean diameter', { over: 0 }, { symbol: 'dm' }),
+    staticCapacityN: force('static capacity', { over: 0 }, { symbol: 'C0' }),
+    bearings: plain('bearings', { min: 1 }, { symbol: 'n', whole: true }),
+    leverMm: length('lever of the scale', { over: 0 }, { symbol: 'r' }),
   },
   outputs: {
-    torqueNm: number('torque', 'M', 'N m', {}),
-    pullN: number('pull', 'pull', 'N', {}),
+    torqueNm: torque('torque', {}, { symbol: 'M' }),
+    pullN: force('pull', {}, { symbol: 'pull' }),
   },
   compute({ preloadN, contactAngleDeg, meanDiameterMm, staticCapacityN, bearings, leverMm }) {
     const share = ((Y0[contactAngleDeg] as number) * preloadN) / staticCapacityN

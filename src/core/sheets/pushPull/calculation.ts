@@ -1,8 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
 import { leastSquares } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { force, given, list, record, smallLength, stiffness } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 /**
@@ -23,18 +22,18 @@ export const pushPull = calculation({
     readings: list(
       'readings',
       record('reading', {
-        forceN: number('force along the axis', 'F', 'N', {}),
-        displacementUm: inputOf(READING, 'x'),
+        forceN: force('force along the axis', {}, { symbol: 'F' }),
+        displacementUm: given(READING),
       }),
       4,
     ),
   },
   outputs: {
-    playUm: number('play', 'p', 'um', {}),
-    stiffnessNPerUm: number('stiffness', 'k', 'N/um', { orNone: true }),
-    offsetUm: number('offset', 'c', 'um', {}),
-    residualUm: number('spread about the line', 's', 'um', {}),
-    playStandardUm: number('standard uncertainty of the play', 'up', 'um', {}),
+    playUm: smallLength('play', {}, { symbol: 'p' }),
+    stiffnessNPerUm: stiffness('stiffness', {}, { symbol: 'k', orNone: true }),
+    offsetUm: smallLength('offset', {}, { symbol: 'c' }),
+    residualUm: smallLength('spread about the line', {}, { symbol: 's' }),
+    playStandardUm: smallLength('standard uncertainty of the play', {}, { symbol: 'up' }),
   },
   compute({ readings }) {
     const fitted = leastSquares(

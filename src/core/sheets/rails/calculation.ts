@@ -1,13 +1,12 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
 import { leastSquares } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { given, length, list, plain, record, smallLength } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 const stations = record('station', {
-  positionMm: number('place along it', 'x', 'mm', {}),
-  readingUm: inputOf(READING, 'r'),
+  positionMm: length('place along it', {}, { symbol: 'x' }),
+  readingUm: given(READING, { symbol: 'r' }),
 })
 
 export interface Station {
@@ -71,10 +70,10 @@ export const straightness = calculation({
   validity: 'Readings against something straighter than what is read',
   inputs: { stations: list('readings along it', stations, 2) },
   outputs: {
-    slopeUmPerM: number('slope', 'b', 'um/m', {}),
-    leastSquaresUm: number('off the line', 'e', 'um', {}),
-    minimumZoneUm: number('narrowest strip', 'z', 'um', {}),
-    rangeUm: number('range of the readings', 'w', 'um', {}),
+    slopeUmPerM: plain('slope', {}, { symbol: 'b', unit: 'um/m' }),
+    leastSquaresUm: smallLength('off the line', {}, { symbol: 'e' }),
+    minimumZoneUm: smallLength('narrowest strip', {}, { symbol: 'z' }),
+    rangeUm: smallLength('range of the readings', {}, { symbol: 'w' }),
   },
   compute({ stations: read }) {
     const values = read.map(({ readingUm }) => readingUm)
@@ -106,8 +105,8 @@ export const levelSteps = calculation({
   source: 'Sum of the slopes',
   validity: 'Each step begins where the last one ended',
   inputs: {
-    baseMm: number('base of the level', 'base', 'mm', { over: 0 }),
-    steps: list('slopes, one after the other', number('slope', 'step', 'um/m', {}), 1),
+    baseMm: length('base of the level', { over: 0 }, { symbol: 'base' }),
+    steps: list('slopes, one after the other', plain('slope', {}, { symbol: 'step', unit: 'um/m' }), 1),
   },
   outputs: { stations: list('stations', stations) },
   compute({ baseMm, steps }) {

@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { length, list, plain, record, smallLength, stepsPerLength } from '../../field/field'
 
 /**
  * The scale of an axis: how far it goes for what is commanded, and the steps a millimetre that put it right.
@@ -21,17 +21,17 @@ export const scaleTest = calculation({
     moves: list(
       'moves',
       record('move', {
-        commandedMm: number('commanded', 'C', 'mm', {}),
-        measuredMm: number('measured', 'x', 'mm', {}),
+        commandedMm: length('commanded', {}, { symbol: 'C' }),
+        measuredMm: length('measured', {}, { symbol: 'x' }),
       }),
       2,
     ),
-    stepsPerMm: number('steps a millimetre, as set', 'z1', '1/mm', { over: 0 }),
+    stepsPerMm: stepsPerLength('steps a millimetre, as set', { over: 0 }, { symbol: 'z1' }),
   },
   outputs: {
-    scaleErrorUmPerM: number('scale error', 'e', 'um/m', {}),
-    stepsPerMm: number('steps a millimetre, put right', 'z2', '1/mm', {}),
-    residualUm: number('spread about the line', 's', 'um', { orNone: true }),
+    scaleErrorUmPerM: plain('scale error', {}, { symbol: 'e', unit: 'um/m' }),
+    stepsPerMm: stepsPerLength('steps a millimetre, put right', {}, { symbol: 'z2' }),
+    residualUm: smallLength('spread about the line', {}, { symbol: 's', orNone: true }),
   },
   compute({ moves, stepsPerMm }) {
     const fitted = leastSquares(

@@ -1,7 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
-import { list, number, record } from '../../calculation/spec'
+import { given, length, list, plain, record, smallLength } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 /**
@@ -24,20 +23,20 @@ export const screwLine = calculation({
     stations: list(
       'readings along the screw',
       record('station', {
-        positionMm: number('place along the screw', 'x', 'mm', {}),
-        readingUm: inputOf(READING, 'r'),
+        positionMm: length('place along the screw', {}, { symbol: 'x' }),
+        readingUm: given(READING, { symbol: 'r' }),
       }),
       2,
     ),
-    referenceMm: number('place of the clamped nut', 'x0', 'mm', {}),
-    fixedBlockMm: number('place of the fixed block', 'xf', 'mm', {}),
-    farBlockMm: number('place of the far block', 'xr', 'mm', {}),
+    referenceMm: length('place of the clamped nut', {}, { symbol: 'x0' }),
+    fixedBlockMm: length('place of the fixed block', {}, { symbol: 'xf' }),
+    farBlockMm: length('place of the far block', {}, { symbol: 'xr' }),
   },
   outputs: {
-    slopeUmPerM: number('slope', 'b', 'um/m', {}),
-    correctionFixedUm: number('move the fixed block by', 'cf', 'um', {}),
-    correctionFarUm: number('move the far block by', 'cr', 'um', {}),
-    worstResidualUm: number('largest distance from the line', 'e', 'um', {}),
+    slopeUmPerM: plain('slope', {}, { symbol: 'b', unit: 'um/m' }),
+    correctionFixedUm: smallLength('move the fixed block by', {}, { symbol: 'cf' }),
+    correctionFarUm: smallLength('move the far block by', {}, { symbol: 'cr' }),
+    worstResidualUm: smallLength('largest distance from the line', {}, { symbol: 'e' }),
   },
   compute({ stations, referenceMm, fixedBlockMm, farBlockMm }) {
     const mean = (of: (station: (typeof stations)[number]) => number) =>

@@ -1,15 +1,17 @@
 import { calculation } from '../../calculation/calculation'
 import { degrees } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
-import { inputOf } from '../../calculation/inputOf'
 import { turnFit, turnOf } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { angle, given, length, list, record } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 const around = (label: string) =>
   list(
     label,
-    record('reading', { angleDeg: number('angle', 't', 'deg', {}), readingUm: inputOf(READING, 'x') }),
+    record('reading', {
+      angleDeg: angle('angle', {}, { symbol: 't' }),
+      readingUm: given(READING),
+    }),
     3,
   )
 
@@ -31,13 +33,13 @@ export const couplerLine = calculation({
   inputs: {
     rim: around('readings on the rim'),
     face: around('readings on the face'),
-    faceRadiusMm: number('radius on the face', 'r', 'mm', { over: 0 }),
+    faceRadiusMm: length('radius on the face', { over: 0 }, { symbol: 'r' }),
   },
   outputs: {
-    parallelMm: number('off to the side', 'parallel', 'mm', {}),
-    parallelTowardsDeg: number('towards', 'tp', 'deg', {}),
-    angularDeg: number('angle between the shafts', 'angular', 'deg', {}),
-    openAtDeg: number('faces stand open at', 'to', 'deg', {}),
+    parallelMm: length('off to the side', {}, { symbol: 'parallel' }),
+    parallelTowardsDeg: angle('towards', {}, { symbol: 'tp' }),
+    angularDeg: angle('angle between the shafts', {}, { symbol: 'angular' }),
+    openAtDeg: angle('faces stand open at', {}, { symbol: 'to' }),
   },
   compute({ rim, face, faceRadiusMm }) {
     const fitOf = (name: string, readings: typeof rim) => {

@@ -1,6 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { inputOf } from '../../calculation/inputOf'
-import { number } from '../../calculation/spec'
+import { given, length, plain, smallLength } from '../../field/field'
 import { READING } from '../../machine/readings'
 
 /**
@@ -15,14 +14,14 @@ export const squareReversal = calculation({
   source: 'Reversal',
   validity: 'The same edge both times, over the same length',
   inputs: {
-    firstUm: inputOf(READING, 'first', 'rise over the length'),
-    turnedUm: inputOf(READING, 'turned', 'rise over it, turned over'),
-    lengthMm: number('length of the edge', 'L', 'mm', { over: 0 }),
+    firstUm: given(READING, { symbol: 'first', label: 'rise over the length' }),
+    turnedUm: given(READING, { symbol: 'turned', label: 'rise over it, turned over' }),
+    lengthMm: length('length of the edge', { over: 0 }, { symbol: 'L' }),
   },
   outputs: {
-    axisUm: number('axis', 'axis', 'um', {}),
-    squareUm: number("the square's own error", 'square', 'um', {}),
-    axisUmPerM: number('axis over a metre', 'slope', 'um/m', {}),
+    axisUm: smallLength('axis', {}, { symbol: 'axis' }),
+    squareUm: smallLength("the square's own error", {}, { symbol: 'square' }),
+    axisUmPerM: plain('axis over a metre', {}, { symbol: 'slope', unit: 'um/m' }),
   },
   compute: ({ firstUm, turnedUm, lengthMm }) => ({
     axisUm: (firstUm - turnedUm) / 2,

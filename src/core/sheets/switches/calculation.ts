@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
-import { number } from '../../calculation/spec'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { filled } from '../../evaluation/filled'
+import { length } from '../../field/field'
 import { stoppingMm } from '../../machine/travel/stopping'
 import { CABLE } from './model'
 
@@ -17,14 +17,14 @@ export const cableLoop = calculation({
   source: 'Geometry: one end goes with the slide, the loop goes half as far',
   validity: 'A chain that lies on its tray; a long one that sags is carried between',
   inputs: {
-    travelMm: number('travel', 's', 'mm', { over: 0 }),
-    bendRadiusMm: number('bend radius', 'r', 'mm', { over: 0 }),
-    fixedEndAtMm: number('fixed end off the middle of the travel', 'a', 'mm', {}),
-    marginMm: number('margin at each end', 'm', 'mm', { min: 0 }),
+    travelMm: length('travel', { over: 0 }, { symbol: 's' }),
+    bendRadiusMm: length('bend radius', { over: 0 }, { symbol: 'r' }),
+    fixedEndAtMm: length('fixed end off the middle of the travel', {}, { symbol: 'a' }),
+    marginMm: length('margin at each end', { min: 0 }, { symbol: 'm' }),
   },
   outputs: {
-    chainLengthMm: number('length of the chain', 'L', 'mm', {}),
-    heightMm: number('height of the loop', 'H', 'mm', {}),
+    chainLengthMm: length('length of the chain', {}, { symbol: 'L' }),
+    heightMm: length('height of the loop', {}, { symbol: 'H' }),
   },
   compute: ({ travelMm, bendRadiusMm, fixedEndAtMm, marginMm }) => ({
     chainLengthMm: travelMm / 2 + Math.PI * bendRadiusMm + Math.abs(fixedEndAtMm) + 2 * marginMm,

@@ -2,7 +2,7 @@ import { calculation } from '../../calculation/calculation'
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { list, number, record } from '../../calculation/spec'
+import { force, list, mass, plain, record } from '../../field/field'
 
 /**
  * Drag and friction of the ways from pulls with a spring scale, with some weights laid on the slide.
@@ -18,20 +18,20 @@ export const waysFriction = calculation({
   source: 'Coulomb friction; linear least squares',
   validity: 'Ways level, slow and steady pulls along them, the screw let go',
   inputs: {
-    massKg: number('mass of the slide', 'm', 'kg', { over: 0 }),
+    massKg: mass('mass of the slide', { over: 0 }, { symbol: 'm' }),
     pulls: list(
       'pulls',
       record('pull', {
-        addedMassKg: number('weight laid on', 'added', 'kg', { min: 0 }),
-        pullN: number('pull', 'F', 'N', { min: 0 }),
+        addedMassKg: mass('weight laid on', { min: 0 }, { symbol: 'added' }),
+        pullN: force('pull', { min: 0 }, { symbol: 'F' }),
       }),
       2,
     ),
   },
   outputs: {
-    dragN: number('drag of gib and wipers', 'drag', 'N', {}),
-    frictionCoefficient: number('friction', 'mu', '1', {}),
-    residualN: number('spread about the line', 's', 'N', { orNone: true }),
+    dragN: force('drag of gib and wipers', {}, { symbol: 'drag' }),
+    frictionCoefficient: plain('friction', {}, { symbol: 'mu' }),
+    residualN: force('spread about the line', {}, { symbol: 's', orNone: true }),
   },
   compute({ massKg, pulls }) {
     const fitted = leastSquares(

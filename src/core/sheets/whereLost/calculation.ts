@@ -1,12 +1,12 @@
 import { calculation } from '../../calculation/calculation'
-import { number, record } from '../../calculation/spec'
+import { record, smallLength } from '../../field/field'
 
 const share = (label: string, symbol: string) =>
   record(label, {
-    um: number(label, symbol, 'um', {}),
-    standardUm: number(`standard uncertainty, ${label}`, `u${symbol}`, 'um', {}),
+    um: smallLength(label, {}, { symbol }),
+    standardUm: smallLength(`standard uncertainty, ${label}`, {}, { symbol: `u${symbol}` }),
   })
-const read = (label: string, symbol: string) => number(label, symbol, 'um', {})
+const read = (label: string, symbol: string) => smallLength(label, {}, { symbol })
 
 /**
  * Where the lost motion is lost: the same push and pull read at five places against the bed, each share the difference of
@@ -28,7 +28,7 @@ export const split = calculation({
     screwEndUm: read('end of the screw', 'e'),
     nutFlangeUm: read('flange of the nut', 'n'),
     tableUm: read('slide', 't'),
-    readingUncertaintyUm: number('standard uncertainty of a reading', 'u', 'um', { min: 0 }),
+    readingUncertaintyUm: smallLength('standard uncertainty of a reading', { min: 0 }, { symbol: 'u' }),
   },
   outputs: {
     motor: share('motor', 'Dm'),
@@ -36,7 +36,7 @@ export const split = calculation({
     bearing: share('bearing', 'Db'),
     nut: share('nut', 'Dn'),
     bracket: share('bracket', 'Dt'),
-    totalUm: number('in all', 'D', 'um', {}),
+    totalUm: smallLength('in all', {}, { symbol: 'D' }),
   },
   compute({ motorHubUm, screwHubUm, screwEndUm, nutFlangeUm, tableUm, readingUncertaintyUm: u }) {
     return {
