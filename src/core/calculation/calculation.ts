@@ -55,7 +55,7 @@ export function calculation<const I extends DescribedSet, const O extends Descri
   const check = checkOf(facts.inputs)
   const names = Object.keys(facts.outputs)
   const checked = (inputs: InputsOf<I>) => {
-    check(inputs as Record<string, unknown>, '')
+    check(inputs as Record<string, unknown>)
     const outputs = facts.compute(inputs)
     for (let index = 0; index < names.length; index++)
       refuseEndless(names[index] as string, (outputs as Record<string, unknown>)[names[index] as string])
