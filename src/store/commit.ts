@@ -8,7 +8,7 @@ import {
   undoingChange,
 } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
-import { doubtSupports } from '@/core/machine/build/supports'
+import { doubtSupports } from '@/core/sheets/shared/steps/supports'
 import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
 
 /** A change that would put back an older value than the one that another tab has saved since. */

@@ -5,7 +5,7 @@ import { newId } from '@/core/document/id'
 import type { LogEntry } from '@/core/document/job'
 import { remedyEdit } from '@/core/evaluation/remedy'
 import { CATALOGUE } from '@/core/machine/parts'
-import { remediesFor } from '@/core/sheets/remedies'
+import { remediesFor } from '@/core/sheets/remediesFor'
 import type { JobSession } from './session'
 import { until, withSessions } from './sessionTools'
 

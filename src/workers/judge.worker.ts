@@ -4,7 +4,7 @@ import { catalogueOf } from '@/core/machine/parts'
 import { laterFindings } from '@/core/sheets/evaluateAxis'
 import { judgeParts } from '@/core/sheets/judgeParts'
 import { nextForJob } from '@/core/sheets/nextAction'
-import { remediesFor } from '@/core/sheets/remedies'
+import { remediesFor } from '@/core/sheets/remediesFor'
 import type { JudgeWorker } from './protocol'
 
 const worker: JudgeWorker = {

@@ -3,8 +3,8 @@ import { REPROOFS, type ReproofKind } from '../document/acceptance'
 import { REPROOF_WORDS } from '../document/acceptanceEdits'
 import type { Job } from '../document/job'
 import type { CalendarEntry } from '../formats/calendarFile'
-import { reversalsOf, stationReversal, type Tested } from '../machine/prove/compare'
-import { isPractice } from '../machine/prove/practice'
+import { reversalsOf, stationReversal, type Tested } from '../sheets/shared/proofs/compare'
+import { isPractice } from '../sheets/shared/proofs/practice'
 import { dayAfter } from '../planning/days'
 
 /** Screws of joints settle and a new nut runs in over the first hours; wear shows over months. */

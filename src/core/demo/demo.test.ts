@@ -1,7 +1,7 @@
 import { remedied } from '../evaluation/remedy'
 import { catalogueOf } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
-import { remediesFor } from '../sheets/remedies'
+import { remediesFor } from '../sheets/remediesFor'
 import { jobSchema } from '../sheets/schema'
 import { demoJobs } from './'
 import { DEMOS } from './demos'

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../evaluation/context'
 import { isBelted } from '../machine/drive/transmission'
-import { mendedSince } from '../machine/prove/mendedSince'
+import { mendedSince } from '../sheets/shared/proofs/mendedSince'
 import { rankFaults } from '../sheets/findFault/calculation'
 import { openSearch } from '../sheets/findFault/edits'
 import type { FaultSearch } from '../sheets/findFault/model'

@@ -1,5 +1,5 @@
 import { blankRow } from '../field/field'
-import { READING } from '../machine/readings'
+import { READING } from '../readings/model'
 import { courseOf, wayWord } from '../sheets/fullTest/course'
 import { FULL_TESTS, type FullTest, TARGETS, type Target } from '../sheets/fullTest/model'
 import { MM_PER_INCH, type UnitSystem } from '../units/quantity'

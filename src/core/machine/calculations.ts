@@ -1,5 +1,4 @@
 import type { CalculationFacts } from '../calculation/calculation'
-import { lifeShare, sideForce } from './align/worth'
 import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
 import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
 import { bearingAxialLife, bearingLife } from './sizing/bearingLife'
@@ -85,6 +84,4 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   shaftEndStress,
   unpoweredDrop,
   travelBudget,
-  sideForce,
-  lifeShare,
 ]

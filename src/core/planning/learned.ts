@@ -1,7 +1,7 @@
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
 import type { EvaluationContext } from '../evaluation/context'
-import { knownSteps } from '../machine/build/procedure'
+import { knownSteps } from '../sheets/shared/steps/procedure'
 import { KINDS, TASK_KINDS, type TaskKind } from './taskKinds'
 
 /** Between two ticks of one sitting. */

@@ -1,5 +1,5 @@
 import type { Stage } from '../document/stages'
-import type { SubAssembly } from '../machine/build/subAssemblies'
+import type { SubAssembly } from '../sheets/shared/steps/subAssemblies'
 import type { SheetId } from '../sheets'
 
 /** What every axis needs, in the order in which it is usually done. */

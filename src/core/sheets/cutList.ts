@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../evaluation/context'
-import type { Cut } from '../machine/cut'
+import type { Cut } from './shared/cuts/cut'
 import { OUTCOMES } from './outcomes'
 
 /**

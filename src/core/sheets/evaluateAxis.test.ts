@@ -16,7 +16,7 @@ import { evaluateAxis } from './evaluateAxis'
 import { newAxis } from './newJob'
 import { nextForAxis } from './nextAction'
 import { registry } from './registry'
-import { remediesFor } from './remedies'
+import { remediesFor } from './remediesFor'
 
 const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const evaluate = (axis: Axis, units: 'mm' | 'inch' = 'mm') => evaluateAxis(axis, CATALOGUE, units)

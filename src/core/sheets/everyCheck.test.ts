@@ -8,7 +8,7 @@ import type { CheckId } from '.'
 import { CHECKS, evaluateAxis } from './evaluateAxis'
 import { DEMO_AXES, strained } from './fixtures/strainedAxes'
 import { strainedMaking } from './fixtures/strainedMaking'
-import { remediesFor } from './remedies'
+import { remediesFor } from './remediesFor'
 
 // Each check must be seen to hold, to be close where it can be, and to fail; and it must have a way out that works.
 

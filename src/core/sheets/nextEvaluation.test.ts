@@ -9,7 +9,7 @@ import { plainFindings } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
 import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
-import { procedure, teardown } from '../machine/build/procedure'
+import { procedure, teardown } from './shared/steps/procedure'
 import { CATALOGUE } from '../machine/parts'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
@@ -17,7 +17,7 @@ import { type Path, placesOf, valueAt, withValueAt } from './fixtures/places'
 import { THIRTY_AXES } from './fixtures/thirtyAxes'
 import { TWELVE_AXES } from './fixtures/twelveAxes'
 import { newAxis } from './newJob'
-import { remediesFor } from './remedies'
+import { remediesFor } from './remediesFor'
 
 // What is judged again only where something changed says, to the letter, what is said of an axis judged afresh.
 

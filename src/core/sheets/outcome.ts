@@ -5,8 +5,8 @@ import type { PaperBlock } from '../drawing/paper'
 import type { EvaluationContext } from '../evaluation/context'
 import type { CheckId } from '../evaluation/ids'
 import type { RemedyFinder } from '../evaluation/remedy'
-import type { Cut } from '../machine/cut'
-import type { OrderItem } from '../machine/orderItem'
+import type { Cut } from './shared/cuts/cut'
+import type { OrderItem } from './shared/orders/orderItem'
 import type { UnitSystem } from '../units/quantity'
 
 /**

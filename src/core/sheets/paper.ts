@@ -1,7 +1,7 @@
 import type { PaperBlock } from '../drawing/paper'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
-import { cutSizeWords } from '../machine/cut'
+import { cutSizeWords } from './shared/cuts/cut'
 import { say } from '../units/print'
 import { cutList } from './cutList'
 import { OUTCOMES } from './outcomes'

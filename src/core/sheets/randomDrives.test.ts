@@ -6,7 +6,7 @@ import { remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from './evaluateAxis'
 import { strained } from './fixtures/strainedAxes'
-import { remediesFor } from './remedies'
+import { remediesFor } from './remediesFor'
 
 // Drives that nobody would build, ten thousand of them where there is time, and what must be true of every one.
 

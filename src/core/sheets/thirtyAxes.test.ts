@@ -1,7 +1,7 @@
 import type { Axis } from '../document/axis'
 import type { EvaluationContext } from '../evaluation/context'
-import { procedure } from '../machine/build/procedure'
-import type { Step } from '../machine/build/step'
+import { procedure } from './shared/steps/procedure'
+import type { Step } from './shared/steps/step'
 import { CATALOGUE } from '../machine/parts'
 import { settingsOf } from './controller/paper'
 import { evaluateAxis } from './evaluateAxis'
@@ -10,7 +10,7 @@ import { newFullTest } from './fullTest/edits'
 import { letterOf, programRefusal, testProgram } from './fullTest/program'
 import { driveOrders } from './parts/orders'
 import { recordOf } from './record'
-import { remediesFor } from './remedies'
+import { remediesFor } from './remediesFor'
 
 const CASES = THIRTY_AXES.map(one => [`${one.axis.title} in ${one.units}`, one] as const)
 

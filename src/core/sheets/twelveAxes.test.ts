@@ -3,7 +3,7 @@ import { CATALOGUE } from '../machine/parts'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { TWELVE_AXES } from './fixtures/twelveAxes'
-import { remediesFor } from './remedies'
+import { remediesFor } from './remediesFor'
 
 // Twelve kinds of axes, judged by hand first: what the app says of them must be what an engineer says.
 

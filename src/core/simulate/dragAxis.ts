@@ -1,6 +1,6 @@
 import { evenRandom, normalFrom } from '../calculation/evenRandom'
-import { dragShares, reachOf } from '../machine/align/dragShares'
-import type { Cause, DragRead } from '../machine/align/tightSpots'
+import { dragShares, reachOf } from '../sheets/shared/rounds/dragShares'
+import type { Cause, DragRead } from '../sheets/shared/rounds/tightSpots'
 
 /** Causes that can be planted. */
 export const PLANTED = [

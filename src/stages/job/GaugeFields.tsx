@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import { setReadingUnit } from '@/core/document/shop'
-import { GAUGE_STEP } from '@/core/machine/readings'
+import { GAUGE_STEP } from '@/core/readings/model'
 import { READING_UNITS, type ReadingUnit, readingUnit, usualReadingUnit } from '@/core/units/readingUnit'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'

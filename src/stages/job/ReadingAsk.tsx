@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { type AskedReading, askReading } from '@/core/machine/askReading'
+import { type AskedReading, askReading } from '@/core/readings/askReading'
 import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
 

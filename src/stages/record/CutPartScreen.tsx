@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { lastRound } from '@/core/machine/align/rounds'
+import { lastRound } from '@/core/sheets/shared/rounds/rounds'
 import { circleRounds } from '@/core/sheets/circle/rounds'
 import { say } from '@/core/units/print'
 import { CutPartDrawing } from '@/ui/drawings/CutPartDrawing'

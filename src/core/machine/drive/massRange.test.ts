@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import type { Axis } from '../../document/axis'
 import { evaluateAxis } from '../../sheets/evaluateAxis'
 import { newAxis } from '../../sheets/newJob'
-import { remediesFor } from '../../sheets/remedies'
+import { remediesFor } from '../../sheets/remediesFor'
 import { CATALOGUE } from '../parts'
 
 const measured = (value: number | null) => ({ value, provenance: 'measured' as const })

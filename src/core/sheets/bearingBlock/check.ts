@@ -1,6 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
-import { notMeant } from '../../machine/align/meant'
-import { shimsFor } from '../../machine/align/shims'
+import { notMeant } from '../shared/rounds/meant'
+import { shimsFor } from '../shared/rounds/shims'
 import { bearingStack } from './calculation'
 import { blockInputs, spacersDifferMm } from './inputs'
 

@@ -1,5 +1,5 @@
 import { attempt } from '../../evaluation/attempt'
-import { shimsFor } from '../../machine/align/shims'
+import { shimsFor } from '../shared/rounds/shims'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
 import { bearingStack } from './calculation'

@@ -1,6 +1,6 @@
 import { attempt } from '../../evaluation/attempt'
 import { type Option, offered, type RemedyFinder } from '../../evaluation/remedy'
-import { shimsFor } from '../../machine/align/shims'
+import { shimsFor } from '../shared/rounds/shims'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import { bearingStack } from './calculation'

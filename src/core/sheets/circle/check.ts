@@ -1,8 +1,8 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
-import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
-import { oddAdvice } from '../../machine/align/odd'
-import { lastRound } from '../../machine/align/rounds'
+import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
+import { oddAdvice } from '../shared/rounds/odd'
+import { lastRound } from '../shared/rounds/rounds'
 import type { CircleRound } from './model'
 import { acrossOf, circleRounds, measuredCircle, measuredSquare } from './rounds'
 

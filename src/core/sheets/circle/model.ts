@@ -1,6 +1,6 @@
 import { angle, length, plain, type RowOf, rows, smallLength, wordsOrNone } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
-import { GAUGE_STEP } from '../../machine/readings'
+import { ROUND } from '../shared/rounds/rounds'
+import { GAUGE_STEP } from '../../readings/model'
 
 export const DIAMETERS = rows(
   'Diameter',

@@ -1,8 +1,8 @@
 import { radians } from '../../calculation/constants'
 import type { EvaluationContext } from '../../evaluation/context'
-import { gantrySquare } from '../../machine/align/gantrySquare'
-import { expanded } from '../../machine/align/judging'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { gantrySquare } from '../shared/rounds/gantrySquare'
+import { expanded } from '../shared/rounds/roundFinding'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { circleTest } from './calculation'
 import { CIRCLE_ROUNDS, type CircleRound } from './model'
 

@@ -1,6 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
-import { controllerSettings, driveSteps } from '../../machine/build/controller'
+import { controllerSettings, driveSteps } from '../shared/steps/controller'
 import { LIMITS } from './limits'
 
 export const CONTROLLER_CHECKS = defineChecks({

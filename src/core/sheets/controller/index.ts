@@ -1,4 +1,4 @@
-import { CONTROLLER } from '../../machine/build/controller'
+import { CONTROLLER } from '../shared/steps/controller'
 import { defineSheet } from '../sheet'
 import { LIMITS } from './limits'
 

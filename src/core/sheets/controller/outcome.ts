@@ -1,5 +1,5 @@
 import { attempt } from '../../evaluation/attempt'
-import { controllerSettings, controllerSteps, correctedSteps } from '../../machine/build/controller'
+import { controllerSettings, controllerSteps, correctedSteps } from '../shared/steps/controller'
 import { defineOutcome } from '../outcome'
 import { firstMovesOnPaper } from './paper'
 import { REMEDIES } from './remedies'

@@ -1,8 +1,8 @@
 import type { PaperBlock } from '../../drawing/paper'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { controllerSettings, FIRST_TRY, isServo, roundSteps } from '../../machine/build/controller'
-import { procedure } from '../../machine/build/procedure'
+import { controllerSettings, FIRST_TRY, isServo, roundSteps } from '../shared/steps/controller'
+import { procedure } from '../shared/steps/procedure'
 import { say } from '../../units/print'
 import { MM_PER_INCH } from '../../units/quantity'
 

@@ -1,6 +1,6 @@
 import type { RemedyFinder } from '../../evaluation/remedy'
 import { offered } from '../../evaluation/remedy'
-import { isServo } from '../../machine/build/controller'
+import { isServo } from '../shared/steps/controller'
 import { goal } from '../../machine/remedies'
 
 /** Coarser steps: half the microsteps, or of a servo half the counts, until the controller keeps up. */

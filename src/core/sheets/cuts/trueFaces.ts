@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { CAUTION, type Cut } from '../../machine/cut'
+import { CAUTION, type Cut } from '../shared/cuts/cut'
 
 /** The faces that carry a part, cut last and in one clamping where that can be. */
 export function trueFaces(t: EvaluationContext): Cut[] {

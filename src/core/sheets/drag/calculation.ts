@@ -2,7 +2,7 @@ import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares, standardErrorOf, turnFit } from '../../calculation/leastSquares'
 import { angle, force, length, list, plain, record, stiffness, torque } from '../../field/field'
-import { dragShares, reachOf } from '../../machine/align/dragShares'
+import { dragShares, reachOf } from '../shared/rounds/dragShares'
 
 /**
  * The torque at which a drill's clutch slips, by a spring scale on a lever.

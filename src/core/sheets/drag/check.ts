@@ -1,9 +1,9 @@
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
-import { against, clockOf, noAdvice } from '../../machine/align/judging'
-import { lastRound } from '../../machine/align/rounds'
-import { eachScrew } from '../../machine/align/screws'
-import { type Cause, type Felt, type NextReading, nextReading } from '../../machine/align/tightSpots'
+import { against, clockOf, noAdvice } from '../shared/rounds/roundFinding'
+import { lastRound } from '../shared/rounds/rounds'
+import { eachScrew } from '../shared/rounds/screws'
+import { type Cause, type Felt, type NextReading, nextReading } from '../shared/rounds/tightSpots'
 import { dragOncePerTurn } from './calculation'
 import { dragMap, dragRead, dragRounds, turnReadings, turnRounds, wholeRound } from './rounds'
 

@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { defineOutcome } from '../outcome'
 import { clutchTorque, dragAlongTravel, dragOncePerTurn } from './calculation'
 import { dragRounds, turnRounds } from './rounds'

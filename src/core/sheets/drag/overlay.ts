@@ -1,6 +1,6 @@
 import type { DrivePart } from '../../drawing/driveLine'
 import { attempt } from '../../evaluation/attempt'
-import type { Cause } from '../../machine/align/tightSpots'
+import type { Cause } from '../shared/rounds/tightSpots'
 import { say } from '../../units/print'
 import type { DrawOverlay } from '../sheet'
 import { dragMap } from './rounds'

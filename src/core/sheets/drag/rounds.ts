@@ -3,17 +3,17 @@ import { CLUTCH_PULLS } from '../../document/shop'
 import { attempt } from '../../evaluation/attempt'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
-import { reachOf } from '../../machine/align/dragShares'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
-import { axisOfScrew } from '../../machine/align/screws'
-import { SUPPORT_STIFFNESS_N_PER_UM } from '../../machine/align/sideLoad'
+import { reachOf } from '../shared/rounds/dragShares'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
+import { axisOfScrew } from '../shared/rounds/screws'
+import { SUPPORT_STIFFNESS_N_PER_UM } from '../shared/rounds/sideLoad'
 import {
   type DragRead,
   type DragReading,
   HALVES,
   type TurnReading,
   tightSpots,
-} from '../../machine/align/tightSpots'
+} from '../shared/rounds/tightSpots'
 import { dragNm } from '../../machine/drive/torque'
 import { clutchTorque, dragAlongTravel } from './calculation'
 import { DRAG_ROUNDS, type DragRound, TURN_ROUNDS, type TurnRound } from './model'

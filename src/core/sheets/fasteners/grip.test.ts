@@ -7,7 +7,7 @@ import { dowelsBearN, jointSlip } from '../../machine/joints/slip'
 import { CATALOGUE } from '../../machine/parts'
 import { shaftEndStress } from '../../machine/sizing/shaft'
 import { evaluateAxis } from '../evaluateAxis'
-import { remediesFor } from '../remedies'
+import { remediesFor } from '../remediesFor'
 import { fastenersOutcome } from './outcome'
 
 const [X] = skarrow().job.axes as [Axis]

@@ -1,4 +1,4 @@
-import type { Redone } from '../../machine/build/redo'
+import type { Redone } from '../shared/steps/redo'
 import type { FaultId } from './words'
 
 /** The steps of the build that are done again where a fault is mended; none where it is mended by another part or setting. */

@@ -2,7 +2,7 @@ import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { turnFit, turnOf } from '../../calculation/leastSquares'
 import { angle, given, length, list, plain, record, smallLength } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 /**
  * How far a face swept by an indicator stands out of square, and the shim that squares it.

@@ -1,5 +1,5 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
-import { accept } from '../../machine/align/remedies'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
+import { accept } from '../shared/rounds/acceptMore'
 import { defineOutcome } from '../outcome'
 import { faceTilt } from './calculation'
 import { flangeRounds, tiltOverBolts } from './rounds'

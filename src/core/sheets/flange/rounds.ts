@@ -1,7 +1,7 @@
 import { turnFit } from '../../calculation/leastSquares'
-import { onceRound } from '../../machine/align/odd'
-import { defineRounds } from '../../machine/align/rounds'
-import { leastWaveUm } from '../../machine/align/tells'
+import { onceRound } from '../shared/rounds/odd'
+import { defineRounds } from '../shared/rounds/rounds'
+import { leastWaveUm } from '../shared/rounds/resolution'
 import { FLANGE_ROUNDS, type FlangeRound } from './model'
 
 export const sweptOf = (round: FlangeRound) =>

@@ -1,8 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import type { Axis } from '../../document/axis'
 import { given, length, list, record, smallLength } from '../../field/field'
-import { spreadOf } from '../../machine/prove/fewReadings'
-import { READING } from '../../machine/readings'
+import { spreadOf } from '../shared/proofs/fewReadings'
+import { READING } from '../../readings/model'
 import { MM_PER_INCH, type UnitSystem } from '../../units/quantity'
 
 const reading = given(READING)

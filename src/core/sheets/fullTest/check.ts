@@ -1,8 +1,8 @@
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
-import { against, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
-import { FEWEST_OF_A_TEST } from '../../machine/prove/fewReadings'
-import { type ContributorName, narrows } from '../../machine/prove/uncertainty'
+import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
+import { FEWEST_OF_A_TEST } from '../shared/proofs/fewReadings'
+import { type ContributorName, narrows } from '../shared/proofs/uncertainty'
 import { progressOf, wayWord } from './course'
 import { fullFigures, isQuick, type OddStop, oddStops } from './judged'
 

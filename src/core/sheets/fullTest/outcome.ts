@@ -1,4 +1,4 @@
-import { conditionsWords } from '../../machine/prove/conditions'
+import { conditionsWords } from '../shared/proofs/conditions'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'

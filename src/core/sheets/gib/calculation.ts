@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { angle, given, length, list, plain, record, smallLength } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 /**
  * How far a tapered gib goes in for a play at its tightest place, and what wear is left at the loosest.

@@ -1,8 +1,8 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, finely, noAdvice, stepOf, turnWords } from '../../machine/align/judging'
-import { notMeant } from '../../machine/align/meant'
-import { oddAdvice } from '../../machine/align/odd'
-import { lastRound } from '../../machine/align/rounds'
+import { against, finely, noAdvice, stepOf, turnWords } from '../shared/rounds/roundFinding'
+import { notMeant } from '../shared/rounds/meant'
+import { oddAdvice } from '../shared/rounds/odd'
+import { lastRound } from '../shared/rounds/rounds'
 import { gibSet } from './calculation'
 import { gibRounds, playsOf } from './rounds'
 

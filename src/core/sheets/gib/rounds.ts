@@ -1,6 +1,6 @@
-import { defineRounds } from '../../machine/align/rounds'
-import { bySteps } from '../../machine/align/tells'
-import { spreadMm } from '../../machine/readings'
+import { defineRounds } from '../shared/rounds/rounds'
+import { bySteps } from '../shared/rounds/resolution'
+import { spreadMm } from '../../readings/model'
 import { GIB_ROUNDS, type GibRound } from './model'
 
 /** Places that were read. */

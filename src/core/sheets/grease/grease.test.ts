@@ -6,7 +6,7 @@ import { remedied } from '../../evaluation/remedy'
 import { CATALOGUE, catalogueOf } from '../../machine/parts'
 import { greaseEntries } from '../../planning/entries'
 import { evaluateAxis } from '../evaluateAxis'
-import { remediesFor } from '../remedies'
+import { remediesFor } from '../remediesFor'
 import { dueAfter, intervalOf } from './due'
 import { addGreasing, addUsualPoints } from './edits'
 

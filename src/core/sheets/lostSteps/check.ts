@@ -1,7 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, expanded, finely, noAdvice, stepOf, told } from '../../machine/align/judging'
-import { oddAdvice } from '../../machine/align/odd'
-import { lastRound } from '../../machine/align/rounds'
+import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
+import { oddAdvice } from '../shared/rounds/odd'
+import { lastRound } from '../shared/rounds/rounds'
 import { returnRounds, stepsLost } from './rounds'
 
 /** Full steps of one cycle of the field. */

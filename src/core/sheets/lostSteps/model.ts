@@ -1,6 +1,6 @@
 import { numberOf, plain, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
-import { GAUGE_STEP, readingOrNone } from '../../machine/readings'
+import { ROUND } from '../shared/rounds/rounds'
+import { GAUGE_STEP, readingOrNone } from '../../readings/model'
 
 const speed = numberOf('speed')
 

@@ -1,8 +1,8 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
-import { bySteps } from '../../machine/align/tells'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
+import { bySteps } from '../shared/rounds/resolution'
 import { ratio } from '../../machine/drive/transmission'
-import { meanOf, spreadOf } from '../../machine/prove/fewReadings'
+import { meanOf, spreadOf } from '../shared/proofs/fewReadings'
 import { lostSteps } from './calculation'
 import { RETURN_ROUNDS, type ReturnRound } from './model'
 

@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { CAUTION, type Cut } from '../../machine/cut'
+import { CAUTION, type Cut } from '../shared/cuts/cut'
 import { say } from '../../units/print'
 import { SECTION_SIDES, type SectionSide } from './model'
 import { isBracketKnown, nutEnvelope, type SectionAt, sections, sweptMm } from './sections'

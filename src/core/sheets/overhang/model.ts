@@ -1,6 +1,6 @@
 import { length, numberOf, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
-import { GAUGE_STEP, readingOrNone } from '../../machine/readings'
+import { ROUND } from '../shared/rounds/rounds'
+import { GAUGE_STEP, readingOrNone } from '../../readings/model'
 
 export const OVERHANG_ROUNDS = rows('Round', {
   ...ROUND,

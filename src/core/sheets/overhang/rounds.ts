@@ -1,5 +1,5 @@
-import { defineRounds } from '../../machine/align/rounds'
-import { bySteps } from '../../machine/align/tells'
+import { defineRounds } from '../shared/rounds/rounds'
+import { bySteps } from '../shared/rounds/resolution'
 import { OVERHANG_ROUNDS, type OverhangRound } from './model'
 
 /** How far the motor draws its bracket down; null while it is not read. A larger reading is higher. */

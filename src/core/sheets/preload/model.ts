@@ -1,6 +1,6 @@
 import { angle, choiceOrNone, length, numberOf, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND_OF_SCREW } from '../../machine/align/rounds'
-import { GAUGE_STEP } from '../../machine/readings'
+import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { GAUGE_STEP } from '../../readings/model'
 
 const pull = numberOf('pull')
 

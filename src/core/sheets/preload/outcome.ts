@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { defineOutcome } from '../outcome'
 import { preloadDrag } from './calculation'
 import { preloadRounds } from './rounds'

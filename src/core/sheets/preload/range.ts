@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { locknut } from '../../machine/build/preload'
+import { locknut } from '../shared/steps/preload'
 import { forces } from '../../machine/drive/load'
 import { lifeHoursAsSet } from '../../machine/drive/strength'
 

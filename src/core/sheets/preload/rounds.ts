@@ -1,7 +1,7 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineRounds } from '../../machine/align/rounds'
-import { bySteps } from '../../machine/align/tells'
-import { locknut } from '../../machine/build/preload'
+import { defineRounds } from '../shared/rounds/rounds'
+import { bySteps } from '../shared/rounds/resolution'
+import { locknut } from '../shared/steps/preload'
 import { preloadDrag } from './calculation'
 import { PRELOAD_ROUNDS, type PreloadRound } from './model'
 

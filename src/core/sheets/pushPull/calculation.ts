@@ -2,7 +2,7 @@ import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
 import { force, given, list, record, smallLength, stiffness } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 /**
  * Play and give of what is pushed and pulled: what grows with the force is give, what does not is play.

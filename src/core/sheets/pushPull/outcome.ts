@@ -1,4 +1,4 @@
-import { roundsInShort } from '../../drawing/roundsOnPaper'
+import { roundsInShort } from '../shared/rounds/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { defineOutcome } from '../outcome'
 import { pushPull } from './calculation'

@@ -1,8 +1,8 @@
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import type { Axis } from '../../document/axis'
 import type { EvaluationContext } from '../../evaluation/context'
-import { expanded } from '../../machine/align/judging'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { expanded } from '../shared/rounds/roundFinding'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { pushPull } from './calculation'
 import { PUSH_ROUNDS, type PushRound } from './model'
 

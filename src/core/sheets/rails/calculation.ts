@@ -2,7 +2,7 @@ import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
 import { given, length, list, plain, record, smallLength } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 const stations = record('station', {
   positionMm: length('place along it', {}, { symbol: 'x' }),

@@ -1,5 +1,5 @@
-import { defineRounds } from '../../machine/align/rounds'
-import { spreadMm } from '../../machine/readings'
+import { defineRounds } from '../shared/rounds/rounds'
+import { spreadMm } from '../../readings/model'
 import { levelSteps, narrowestStrip, type Station } from './calculation'
 import { RAIL_ROUNDS, type RailRound } from './model'
 

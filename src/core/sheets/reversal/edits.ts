@@ -2,7 +2,7 @@ import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis, onRow } from '../../document/edits'
 import { blankRow } from '../../field/field'
-import { NOTHING_NOTED } from '../../machine/prove/conditions'
+import { NOTHING_NOTED } from '../shared/proofs/conditions'
 import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from './model'
 
 type TestConditions = Omit<

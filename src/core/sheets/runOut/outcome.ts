@@ -1,4 +1,4 @@
-import { roundsOnPaper } from '../../drawing/roundsOnPaper'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { defineOutcome } from '../outcome'
 import { runOutRounds } from './rounds'

@@ -1,5 +1,5 @@
-import { defineRounds } from '../../machine/align/rounds'
-import { bySteps } from '../../machine/align/tells'
+import { defineRounds } from '../shared/rounds/rounds'
+import { bySteps } from '../shared/rounds/resolution'
 import { RUN_OUT_ROUNDS, type RunOutRound, type Wobble } from './model'
 
 export const wobblesOf = (round: RunOutRound) =>

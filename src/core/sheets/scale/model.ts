@@ -1,6 +1,6 @@
 import { length, type RowOf, rows, stepsPerLength } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
-import { GAUGE_STEP } from '../../machine/readings'
+import { ROUND } from '../shared/rounds/rounds'
+import { GAUGE_STEP } from '../../readings/model'
 
 export const MOVES = rows(
   'Move',

@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { given, length, list, plain, record, smallLength } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 /**
  * How far each bearing block must move so that the screw runs parallel to the ways, in one plane.

@@ -1,7 +1,7 @@
-import { straight } from '../../machine/align/odd'
-import { defineRounds } from '../../machine/align/rounds'
-import { leastOnLineUm } from '../../machine/align/tells'
-import { spreadMm } from '../../machine/readings'
+import { straight } from '../shared/rounds/odd'
+import { defineRounds } from '../shared/rounds/rounds'
+import { leastOnLineUm } from '../shared/rounds/resolution'
+import { spreadMm } from '../../readings/model'
 import { lineSetting, worstCorrectionUm } from './judgeRound'
 import { type AlignRound, ROUNDS } from './model'
 

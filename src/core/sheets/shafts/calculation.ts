@@ -3,7 +3,7 @@ import { degrees } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
 import { turnFit, turnOf } from '../../calculation/leastSquares'
 import { angle, given, length, list, record } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 const around = (label: string) =>
   list(

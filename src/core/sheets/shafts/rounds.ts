@@ -1,9 +1,9 @@
 import { radians } from '../../calculation/constants'
 import { leastSquares, turnFit } from '../../calculation/leastSquares'
 import type { EvaluationContext } from '../../evaluation/context'
-import { onceRound, straight } from '../../machine/align/odd'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
-import { bySteps, leastWaveUm } from '../../machine/align/tells'
+import { onceRound, straight } from '../shared/rounds/odd'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
+import { bySteps, leastWaveUm } from '../shared/rounds/resolution'
 import { couplerLine } from './calculation'
 import { BELT_ROUNDS, type BeltRound, COUPLER_ROUNDS, type CouplerRound } from './model'
 

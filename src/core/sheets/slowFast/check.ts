@@ -1,8 +1,8 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
-import { against, finely, noAdvice, told } from '../../machine/align/judging'
-import { latestPair, type Manner } from '../../machine/prove/manner'
-import { mendedSince } from '../../machine/prove/mendedSince'
-import { PART_SHARE } from '../../machine/prove/partShare'
+import { against, finely, noAdvice, told } from '../shared/rounds/roundFinding'
+import { latestPair, type Manner } from '../shared/proofs/manner'
+import { mendedSince } from '../shared/proofs/mendedSince'
+import { PART_SHARE } from '../shared/proofs/partShare'
 import { sentenceCase } from '../../units/sentenceCase'
 
 interface Words {

@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { given, length, plain, smallLength } from '../../field/field'
-import { READING } from '../../machine/readings'
+import { READING } from '../../readings/model'
 
 /**
  * Square of two axes by a square that is read, turned over and read again: its own error falls out.

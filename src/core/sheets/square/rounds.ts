@@ -1,7 +1,7 @@
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { gantrySquare } from '../../machine/align/gantrySquare'
-import { defineRounds } from '../../machine/align/rounds'
+import { gantrySquare } from '../shared/rounds/gantrySquare'
+import { defineRounds } from '../shared/rounds/rounds'
 import { squareReversal } from './calculation'
 import { SQUARE_ROUNDS, type SquareRound } from './model'
 

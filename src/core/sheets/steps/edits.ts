@@ -2,12 +2,12 @@ import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
 import { newId } from '../../document/id'
-import { mayFall } from '../../machine/build/lifting'
-import { endOfSupport, lastEndOfSupport, supportsOf, supportsOutOf } from '../../machine/build/load'
-import { mendedAt } from '../../machine/build/mishaps'
-import { MISHAPS, type Mishap, type StepNote } from '../../machine/build/model'
-import type { Step } from '../../machine/build/step'
-import { afterDoubt } from '../../machine/build/supports'
+import { mayFall } from '../shared/steps/lifting'
+import { endOfSupport, lastEndOfSupport, supportsOf, supportsOutOf } from '../shared/steps/load'
+import { mendedAt } from '../shared/steps/mishaps'
+import { MISHAPS, type Mishap, type StepNote } from '../shared/steps/model'
+import type { Step } from '../shared/steps/step'
+import { afterDoubt } from '../shared/steps/supports'
 
 type Named = Pick<Step, 'id' | 'title'>
 type Done = Named & Pick<Step, 'aidsIn' | 'aidsOut' | 'load' | 'onBench'>

@@ -6,7 +6,7 @@ import {
   SUPPORT_DOUBTED_AT,
   SUPPORTS,
   TICKS,
-} from '../../machine/build/model'
+} from '../shared/steps/model'
 import { defineSheet } from '../sheet'
 
 /** The ordered steps that build the axis, and how far each joint is done up. */

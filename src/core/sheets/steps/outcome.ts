@@ -1,6 +1,6 @@
-import { boltSequence } from '../../machine/build/boltSequence'
-import { mishapOrders } from '../../machine/build/mishaps'
-import { locknutTorque, preloadByTurn } from '../../machine/build/preload'
+import { boltSequence } from '../shared/steps/boltSequence'
+import { mishapOrders } from '../shared/steps/mishaps'
+import { locknutTorque, preloadByTurn } from '../shared/steps/preload'
 import { defineOutcome } from '../outcome'
 
 /** What a mishap needs bought, and what the steps reckon with. */

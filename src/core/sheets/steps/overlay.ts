@@ -1,8 +1,8 @@
 import type { Axis } from '../../document/axis'
 import type { DrivePart } from '../../drawing/driveLine'
-import { type Aid, aidsIn, aidWords } from '../../machine/build/aids'
-import { boltStates } from '../../machine/build/holds'
-import { procedure } from '../../machine/build/procedure'
+import { type Aid, aidsIn, aidWords } from '../shared/steps/aids'
+import { boltStates } from '../shared/steps/holds'
+import { procedure } from '../shared/steps/procedure'
 import type { DriveJoint } from '../../machine/joints/model'
 import type { DrawOverlay } from '../sheet'
 

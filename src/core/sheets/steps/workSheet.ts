@@ -1,12 +1,12 @@
 import type { Orders } from '../../document/job'
 import type { PaperBlock, PaperCell } from '../../drawing/paper'
 import type { EvaluationContext } from '../../evaluation/context'
-import { bagName, thingsOf } from '../../machine/build/bags'
-import { partsFor } from '../../machine/build/holds'
-import { knownSteps } from '../../machine/build/procedure'
-import type { Step } from '../../machine/build/step'
-import { screwsOf } from '../../machine/build/stepScrews'
-import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS, type SubAssembly } from '../../machine/build/subAssemblies'
+import { bagName, thingsOf } from '../shared/steps/bags'
+import { partsFor } from '../shared/steps/holds'
+import { knownSteps } from '../shared/steps/procedure'
+import type { Step } from '../shared/steps/step'
+import { screwsOf } from '../shared/steps/stepScrews'
+import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS, type SubAssembly } from '../shared/steps/subAssemblies'
 import { say } from '../../units/print'
 
 /** Steps of an evening: more than anybody does in one. */

@@ -8,7 +8,7 @@ import { CATALOGUE, catalogueOf } from '../../machine/parts'
 import { limitsStopping } from '../../machine/travel/stopping'
 import { evaluateAxis, overlayFor } from '../evaluateAxis'
 import { overlayOf } from '../overlay'
-import { remediesFor } from '../remedies'
+import { remediesFor } from '../remediesFor'
 
 const [X, Y] = skarrow().job.axes as [Axis, Axis]
 /** Top speed 60 mm/s, slowing down at 400 mm/s2, 50 ms to react: 3 mm, and 4.5 mm of slowing down. */

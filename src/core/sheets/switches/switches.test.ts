@@ -3,7 +3,7 @@ import type { Axis } from '../../document/axis'
 import { remedied } from '../../evaluation/remedy'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
-import { remediesFor } from '../remedies'
+import { remediesFor } from '../remediesFor'
 import { cableLoop } from './calculation'
 
 const [X] = skarrow().job.axes as [Axis]

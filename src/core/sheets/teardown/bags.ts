@@ -1,5 +1,5 @@
 import type { Axis } from '../../document/axis'
-import { bagName, thingsOf } from '../../machine/build/bags'
+import { bagName, thingsOf } from '../shared/steps/bags'
 
 /** A thing that came off, with what is known of it: planned ones and the builder's own alike. */
 export interface Bagged {

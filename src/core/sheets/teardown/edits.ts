@@ -1,7 +1,7 @@
 import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
-import type { Slide } from '../../machine/build/model'
+import type { Slide } from '../shared/steps/model'
 
 type Counts = Axis['bagged'][string]
 

@@ -1,4 +1,4 @@
-import { BAGGED, OWN_BAGGED, SLIDE } from '../../machine/build/model'
+import { BAGGED, OWN_BAGGED, SLIDE } from '../shared/steps/model'
 import { defineSheet } from '../sheet'
 
 /** How the axis is taken apart, and what goes into which bag. */

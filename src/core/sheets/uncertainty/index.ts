@@ -1,4 +1,4 @@
-import { UNCERTAINTY } from '../../machine/prove/uncertaintyModel'
+import { UNCERTAINTY } from '../shared/proofs/uncertaintyModel'
 import { defineSheet } from '../sheet'
 
 /** What the figures of an axis are uncertain by: the readings, the gauge, warmth, a leaning stem, and the setting up. */

@@ -1,4 +1,4 @@
-import { uncertaintyOf } from '../../machine/prove/uncertainty'
+import { uncertaintyOf } from '../shared/proofs/uncertainty'
 import { defineOutcome } from '../outcome'
 
 /** What several contributors make a figure uncertain by. */

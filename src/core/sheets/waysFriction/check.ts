@@ -1,8 +1,8 @@
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
-import { noAdvice } from '../../machine/align/judging'
-import { oddAdvice } from '../../machine/align/odd'
-import { lastRound } from '../../machine/align/rounds'
+import { noAdvice } from '../shared/rounds/roundFinding'
+import { oddAdvice } from '../shared/rounds/odd'
+import { lastRound } from '../shared/rounds/rounds'
 import { frictionRead, pullsOf, waysRounds } from './rounds'
 
 /** Dry cast iron rubs no harder; what does is a slip of typing, or a slide that binds. */

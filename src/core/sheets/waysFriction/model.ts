@@ -1,5 +1,5 @@
 import { numberOf, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../../machine/align/rounds'
+import { ROUND } from '../shared/rounds/rounds'
 
 const mass = numberOf('mass')
 const pull = numberOf('pull')

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { straight } from '../../machine/align/odd'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { straight } from '../shared/rounds/odd'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { waysFriction } from './calculation'
 import { WAYS_ROUNDS, type WaysRound } from './model'
 

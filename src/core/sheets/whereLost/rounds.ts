@@ -1,9 +1,9 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineRounds, lastRound } from '../../machine/align/rounds'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
 import { isBelted, ratio } from '../../machine/drive/transmission'
-import { meanOf } from '../../machine/prove/fewReadings'
+import { meanOf } from '../shared/proofs/fewReadings'
 import { split } from './calculation'
 import { LOST_ROUNDS, type LostRound } from './model'
 

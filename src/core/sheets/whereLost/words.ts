@@ -1,6 +1,6 @@
 import type { Stage } from '../../document/stages'
 import type { SheetId } from '../../evaluation/ids'
-import type { Redone } from '../../machine/build/redo'
+import type { Redone } from '../shared/steps/redo'
 import type { Share } from './rounds'
 
 /** What each part is called, what is done about what it loses, and where that is done. */

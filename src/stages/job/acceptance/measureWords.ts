@@ -1,5 +1,5 @@
 import type { Measure } from '@/core/evaluation/finding'
-import { finely } from '@/core/machine/align/judging'
+import { finely } from '@/core/sheets/shared/rounds/roundFinding'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 

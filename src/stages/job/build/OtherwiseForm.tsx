@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
-import { STEP_NOTES } from '@/core/machine/build/model'
+import { STEP_NOTES } from '@/core/sheets/shared/steps/model'
 import { Button } from '@/ui/controls'
 import { LongTextField } from '@/ui/fields/LongTextField'
 

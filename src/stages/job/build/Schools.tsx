@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import type { BuildSchools } from '@/core/machine/build/model'
-import { SCHOOLS, type School, schoolField, setBuildSchool } from '@/core/machine/build/schools'
+import type { BuildSchools } from '@/core/sheets/shared/steps/model'
+import { SCHOOLS, type School, schoolField, setBuildSchool } from '@/core/sheets/shared/steps/schools'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit } from '../JobContext'
 import { useAxis, useAxisNow } from '../useAxis'

@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import { Circle, CircleCheck, CircleSlash, Hand } from 'lucide-react'
-import { waitsFor } from '@/core/machine/build/holds'
-import type { Step } from '@/core/machine/build/step'
-import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS } from '@/core/machine/build/subAssemblies'
+import { waitsFor } from '@/core/sheets/shared/steps/holds'
+import type { Step } from '@/core/sheets/shared/steps/step'
+import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS } from '@/core/sheets/shared/steps/subAssemblies'
 import { momentWords } from '@/core/units/dateWords'
 import type { Build } from './useBuild'
 

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import type { Comparison } from '@/core/machine/prove/compare'
+import type { Comparison } from '@/core/sheets/shared/proofs/compare'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { sentenceCase } from '@/core/units/sentenceCase'

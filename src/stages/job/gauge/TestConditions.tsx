@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Fields } from '@/core/field/field'
-import { conditionsWords } from '@/core/machine/prove/conditions'
+import { conditionsWords } from '@/core/sheets/shared/proofs/conditions'
 import { Fold } from '@/ui/Fold'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { useUnits } from '../JobContext'

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useCallback } from 'react'
 import type { Field } from '@/core/field/field'
-import { ROUND, type Round, stationsOf } from '@/core/machine/align/rounds'
+import { ROUND, type Round, stationsOf } from '@/core/sheets/shared/rounds/rounds'
 import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { ReadingUnitField, useReadingUnit } from '../GaugeFields'

@@ -9,8 +9,8 @@ import {
   type Rounds,
   startRound,
   stationsOf,
-} from '@/core/machine/align/rounds'
-import { GAUGE_STEP } from '@/core/machine/readings'
+} from '@/core/sheets/shared/rounds/rounds'
+import { GAUGE_STEP } from '@/core/readings/model'
 import { useEdit, useJob } from '../JobContext'
 import { useAxis, useAxisNow } from '../useAxis'
 import { rowActions } from '../useRows'

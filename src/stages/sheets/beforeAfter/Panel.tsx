@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
-import { compareTests, reversalsOf, type Tested } from '@/core/machine/prove/compare'
+import { compareTests, reversalsOf, type Tested } from '@/core/sheets/shared/proofs/compare'
 import { dayWords } from '@/core/units/dateWords'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'

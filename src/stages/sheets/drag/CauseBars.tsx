@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { CAUSES, type TightSpots } from '@/core/machine/align/tightSpots'
+import { CAUSES, type TightSpots } from '@/core/sheets/shared/rounds/tightSpots'
 import { CAUSE_WORDS } from '@/core/sheets/drag/check'
 import { say } from '@/core/units/print'
 import { Figures } from '@/ui/Panel'

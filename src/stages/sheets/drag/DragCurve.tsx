@@ -1,5 +1,5 @@
-import type { Band } from '@/core/machine/align/bands'
-import type { Cause, DragReading } from '@/core/machine/align/tightSpots'
+import type { Band } from '@/core/sheets/shared/rounds/bands'
+import type { Cause, DragReading } from '@/core/sheets/shared/rounds/tightSpots'
 import { CAUSE_WORDS } from '@/core/sheets/drag/check'
 import { say } from '@/core/units/print'
 import { useUnits } from '../../job/JobContext'

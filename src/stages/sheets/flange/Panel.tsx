@@ -1,5 +1,5 @@
 import { turnFit } from '@/core/calculation/leastSquares'
-import { oddReadings } from '@/core/machine/align/odd'
+import { oddReadings } from '@/core/sheets/shared/rounds/odd'
 import type { FlangeRound } from '@/core/sheets/flange/model'
 import { flangeRounds, sweptOf } from '@/core/sheets/flange/rounds'
 import { say } from '@/core/units/print'

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useMemo, useState } from 'react'
-import { READING } from '@/core/machine/readings'
+import { READING } from '@/core/readings/model'
 import { nextStop, type Stop, wayWord } from '@/core/sheets/fullTest/course'
 import { retakeReading } from '@/core/sheets/fullTest/edits'
 import { oddStops } from '@/core/sheets/fullTest/judged'

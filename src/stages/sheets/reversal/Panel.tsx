@@ -8,8 +8,8 @@ import { withGauge } from '@/core/document/shop'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
 import { inItsWord } from '@/core/machine/movingPart'
-import { CONDITIONS, MANNER } from '@/core/machine/prove/conditions'
-import { spreadMm } from '@/core/machine/readings'
+import { CONDITIONS, MANNER } from '@/core/sheets/shared/proofs/conditions'
+import { spreadMm } from '@/core/readings/model'
 import {
   addTestStation,
   finishTest,

@@ -1,7 +1,7 @@
 import { attempt } from '@/core/evaluation/attempt'
 import { lostMotionBudget } from '@/core/machine/drive/stiffness'
 import { judgeOf } from '@/core/sheets/reversal/check'
-import { unexplained } from '@/core/sheets/reversal/judgeTest'
+import { unexplained } from '@/core/sheets/reversal/judgeReversal'
 import { say } from '@/core/units/print'
 import { useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { setDimension } from '@/core/document/edits'
-import { oddReadings } from '@/core/machine/align/odd'
+import { oddReadings } from '@/core/sheets/shared/rounds/odd'
 import type { CouplerRound } from '@/core/sheets/shafts/model'
 import { beltRounds, couplerRead, couplerRounds, rimOf } from '@/core/sheets/shafts/rounds'
 import { say } from '@/core/units/print'

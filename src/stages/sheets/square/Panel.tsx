@@ -1,4 +1,4 @@
-import { lastRound } from '@/core/machine/align/rounds'
+import { lastRound } from '@/core/sheets/shared/rounds/rounds'
 import type { SquareRound } from '@/core/sheets/square/model'
 import { squareRounds } from '@/core/sheets/square/rounds'
 import type { GaugeScene } from '@/ui/drawings/GaugeDrawing'

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { MISHAPS } from '@/core/machine/build/model'
+import { MISHAPS } from '@/core/sheets/shared/steps/model'
 import { removeMishap } from '@/core/sheets/steps/edits'
 import { momentWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'

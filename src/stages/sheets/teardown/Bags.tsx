@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { BAGGED } from '@/core/machine/build/model'
+import { BAGGED } from '@/core/sheets/shared/steps/model'
 import type { Bag, Bagged } from '@/core/sheets/teardown/bags'
 import { setBagged } from '@/core/sheets/teardown/edits'
 import { FieldInput } from '@/ui/fields/FieldInput'

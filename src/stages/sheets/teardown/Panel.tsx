@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
-import { OWN_BAGGED, SLIDE, type Slide } from '@/core/machine/build/model'
+import { OWN_BAGGED, SLIDE, type Slide } from '@/core/sheets/shared/steps/model'
 import { bagsOf, missingOf, uncounted } from '@/core/sheets/teardown/bags'
 import { setSlide } from '@/core/sheets/teardown/edits'
 import { Fold } from '@/ui/Fold'

@@ -7,8 +7,8 @@ import {
   narrows,
   reversalWithAll,
   standardOf,
-} from '@/core/machine/prove/uncertainty'
-import { UNCERTAINTY, type Uncertainty } from '@/core/machine/prove/uncertaintyModel'
+} from '@/core/sheets/shared/proofs/uncertainty'
+import { UNCERTAINTY, type Uncertainty } from '@/core/sheets/shared/proofs/uncertaintyModel'
 import { fullFigures } from '@/core/sheets/fullTest/judged'
 import { judgeOf } from '@/core/sheets/reversal/check'
 import { say } from '@/core/units/print'
