@@ -77,6 +77,13 @@ module.exports = {
       `${folder('ui')}|${folder('core')}`,
       'The ui knows no stage and no store.',
     ),
+    {
+      name: 'ui-knows-no-sheet',
+      comment: 'What is of a sheet stands in its panel.',
+      severity: 'error',
+      from: { path: folder('ui') },
+      to: { path: folder('core/sheets') },
+    },
     only(
       'workers-on-core',
       folder('workers'),

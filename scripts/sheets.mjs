@@ -133,7 +133,7 @@ function derived() {
   const of = (...loads) => sheets.filter(sheet => loads.includes(sheet.loads))
   /** Checks and overlays of some sheets. */
   const parts = (name, doc, some) =>
-    `${HEAD}\n${[...importing(some, 'check', 'checks'), ...importing(some, 'overlay', 'overlay')].toSorted().join('\n')}\nimport type { JudgedSheets } from './sheet'\n\n/** ${doc} */\nexport const ${name}: JudgedSheets = {\n${some
+    `${HEAD}\n${[...importing(some, 'check', 'checks'), ...importing(some, 'overlay', 'overlay')].toSorted().join('\n')}\nimport type { LoadedSheets } from './sheet'\n\n/** ${doc} */\nexport const ${name}: LoadedSheets = {\n${some
       .filter(({ checks, overlay }) => checks || overlay)
       .map(
         ({ id, checks, overlay }) =>
@@ -144,7 +144,7 @@ function derived() {
   const panelOf = ({ id, panel, loads }) => {
     if (id === atOnce.id) return `  ${id}: ${panel},`
     const load = `() => import('./${id}/Panel').then(module => module.${panel})`
-    return `  ${id}: ${loads === 'first' ? 'asked' : 'judged'}(${load}),`
+    return `  ${id}: ${loads === 'first' ? 'whenAsked' : 'withChecks'}(${load}),`
   }
   return {
     [`${CORE}/sheets.generated.ts`]: `${HEAD}\n${importing(sheets, '', 'name').join('\n')}\n\n/** Every sheet, in the order of the work. */\nexport const LISTED = [\n${sheets.map(({ name }) => `  ${name},`).join('\n')}\n] as const\n\ndeclare module '../evaluation/ids' {\n${[
@@ -191,7 +191,7 @@ function derived() {
           `  ${id}: () => import('@/core/sheets/${id}/overlay').then(module => module.${overlay}),`,
       )
       .join('\n')}\n}\n`,
-    [`${PANELS}/panels.generated.ts`]: `${HEAD}\nimport type { ComponentType } from 'react'\nimport type { SheetId } from '@/core/sheets'\nimport { asked, judged } from './load'\nimport { ${atOnce.panel} } from './${atOnce.id}/Panel'\n\n/** The panel of every sheet; the first comes with the app. */\nexport const PANELS: Readonly<Record<SheetId, ComponentType>> = {\n${sheets.map(panelOf).join('\n')}\n}\n`,
+    [`${PANELS}/panels.generated.ts`]: `${HEAD}\nimport type { ComponentType } from 'react'\nimport type { SheetId } from '@/core/sheets'\nimport { whenAsked, withChecks } from './load'\nimport { ${atOnce.panel} } from './${atOnce.id}/Panel'\n\n/** The panel of every sheet; the first comes with the app. */\nexport const PANELS: Readonly<Record<SheetId, ComponentType>> = {\n${sheets.map(panelOf).join('\n')}\n}\n`,
   }
 }
 

@@ -57,7 +57,7 @@ test('a flange on a rough casting: shimmed where it says, swept again, square; w
   await bench.becomes('align.flange', 'holds')
   // With calipers it is said beforehand what they can tell.
   await bench.fill('Step of the gauge', '50', 'Tab')
-  await bench.sees(/It can find what is badly off, not set it/, '[data-tells]')
+  await bench.sees(/It can find what is badly off, not set it/, '[data-resolution]')
   await bench.fill('Step of the gauge', '10', 'Tab')
   await bench.sees(/Round 2.*out of square over the bolt circle/s)
   await bench.click('button', 'Close the round')

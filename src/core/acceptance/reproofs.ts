@@ -3,9 +3,9 @@ import { REPROOFS, type ReproofKind } from '../document/acceptance'
 import { REPROOF_WORDS } from '../document/acceptanceEdits'
 import type { Job } from '../document/job'
 import type { CalendarEntry } from '../formats/calendarFile'
+import { dayAfter } from '../planning/days'
 import { reversalsOf, stationReversal, type Tested } from '../sheets/shared/proofs/compare'
 import { isPractice } from '../sheets/shared/proofs/practice'
-import { dayAfter } from '../planning/days'
 
 /** Screws of joints settle and a new nut runs in over the first hours; wear shows over months. */
 const FIRST_HOURS = 10

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../evaluation/context'
 import { compensationOf } from '../sheets/compensation/calculation'
-import { fullFigures, isQuick } from '../sheets/fullTest/judged'
+import { fullFigures, isQuick } from '../sheets/fullTest/figures'
 import { say } from '../units/print'
 
 /** What a controller is to be set to, or why it should not be. */

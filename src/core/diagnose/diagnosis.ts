@@ -1,11 +1,11 @@
 import type { EvaluationContext } from '../evaluation/context'
 import { isBelted } from '../machine/drive/transmission'
-import { mendedSince } from '../sheets/shared/proofs/mendedSince'
 import { rankFaults } from '../sheets/findFault/calculation'
 import { openSearch } from '../sheets/findFault/edits'
 import type { FaultSearch } from '../sheets/findFault/model'
 import { FAULT_TABLE, FAULTS, isKnown, likelihoodOf, minutesOf, outcomesOf } from '../sheets/findFault/table'
 import type { CheckName, FaultId } from '../sheets/findFault/words'
+import { mendedSince } from '../sheets/shared/proofs/mendedSince'
 import type { Observed } from './observed'
 import { observedIn } from './observed'
 

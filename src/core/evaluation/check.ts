@@ -82,9 +82,9 @@ export function judgeCheck(
   check: ListedCheck,
   axis: Axis,
   reads: Reads,
-): JudgedFinding | null {
+): LazyFinding | null {
   const judgement = judgeOrAsk(t, check)
-  return judgement && new JudgedFinding(t, check, judgement, axis, reads)
+  return judgement && new LazyFinding(t, check, judgement, axis, reads)
 }
 
 type Judged = Judgement & { missing?: Missing | null }
@@ -122,7 +122,7 @@ function unknown(error: unknown, units: UnitSystem): Judged {
 }
 
 /** A finding whose words, and what stands behind it, are put together when somebody looks. */
-export class JudgedFinding implements Finding {
+export class LazyFinding implements Finding {
   readonly state: Finding['state']
   readonly use: number | null
   readonly ownLimits: OwnLimits | null
@@ -226,7 +226,7 @@ export const saysTheSame = (a: Finding, b: Finding): boolean =>
 
 /** Findings as plain data, for what takes no more: a message to another thread. */
 export const plainFindings = (findings: readonly Finding[]): Finding[] =>
-  findings.map(finding => (finding instanceof JudgedFinding ? finding.toJSON() : finding))
+  findings.map(finding => (finding instanceof LazyFinding ? finding.toJSON() : finding))
 
 /** Whether a check is about the drive: all that is sized is, and what says so. */
 export const isOfDrive = ({ ofDrive, stage }: ListedCheck): boolean => ofDrive ?? stage === 'size'

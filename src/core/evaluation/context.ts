@@ -16,7 +16,7 @@ import {
   readLimit,
   readWhole,
 } from './axisReads'
-import { type CheckMap, isOfDrive, type JudgedFinding, judgeCheck, type ListedCheck } from './check'
+import { type CheckMap, isOfDrive, judgeCheck, type LazyFinding, type ListedCheck } from './check'
 import { byUrgency, type Finding } from './finding'
 import type { CheckId } from './ids'
 import { type LimitFacts, type Limits, limitsOf } from './limits'
@@ -30,7 +30,7 @@ type Known = { reads: Reads } & (
   | { value?: undefined; error: unknown }
 )
 interface Judged {
-  finding: JudgedFinding | null
+  finding: LazyFinding | null
   reads: Reads
 }
 
@@ -69,14 +69,14 @@ export class EvaluationContext {
 
   /**
    * The axis. While something is worked out or judged, what is read of it is noted: then it can be read, but neither spread
-   * nor gone through; `whole` can.
+   * nor gone through; `wholeAxis` can.
    */
   get axis(): Axis {
     return this.log.open ? this.reader : this.state
   }
 
   /** The axis for what needs all of it, whatever it holds: it is worked out anew at every change. */
-  get whole(): Axis {
+  get wholeAxis(): Axis {
     readWhole(this.log.open)
     return this.state
   }
@@ -237,7 +237,7 @@ export class EvaluationContext {
    *
    * @param change makes each part of the other axis of the same part of this one, and of nothing else
    */
-  aside<T>(change: (axis: Axis) => Axis, name: string, work: Work<T>): T {
+  withAxis<T>(change: (axis: Axis) => Axis, name: string, work: Work<T>): T {
     const other = this.with(change(this.state))
     const reads = new Reads()
     try {

@@ -1,8 +1,8 @@
 import type { Axis } from '../document/axis'
 import type { Job, OrderState } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
-import type { OrderItem } from '../sheets/shared/orders/orderItem'
 import { OUTCOMES } from '../sheets/outcomes'
+import type { OrderItem } from '../sheets/shared/orders/orderItem'
 import type { UnitSystem } from '../units/quantity'
 
 /** An item with what is known of its order. */

@@ -4,9 +4,9 @@ import type { Job } from '../document/job'
 import { LONGEST_LINE } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import { type Plan, SITTINGS, type Sitting } from '../document/plan'
+import { evaluateAxis } from '../sheets/evaluateAxis'
 import { leftLoose } from '../sheets/shared/steps/left'
 import { knownSteps } from '../sheets/shared/steps/procedure'
-import { evaluateAxis } from '../sheets/evaluateAxis'
 import { minutesTaken } from './planEdits'
 
 /** The time at the machine that goes on; none when work is stopped. */

@@ -1,6 +1,6 @@
 import type { Stage } from '../document/stages'
-import type { SubAssembly } from '../sheets/shared/steps/subAssemblies'
 import type { SheetId } from '../sheets'
+import type { SubAssembly } from '../sheets/shared/steps/subAssemblies'
 
 /** What every axis needs, in the order in which it is usually done. */
 export const TASK_KINDS = [

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../evaluation/context'
-import type { Cut } from './shared/cuts/cut'
 import { OUTCOMES } from './outcomes'
+import type { Cut } from './shared/cuts/cut'
 
 /**
  * What is cut, in a sensible order: what only makes room first, heaviest first, then holes, then the few faces that

@@ -18,10 +18,10 @@ import { partsOverlay } from './parts/overlay'
 import { stoppingOverlay } from './stopping/overlay'
 import { switchesOverlay } from './switches/overlay'
 import { travelOverlay } from './travel/overlay'
-import type { JudgedSheets } from './sheet'
+import type { LoadedSheets } from './sheet'
 
 /** What is judged and drawn from the first screen of a job on. */
-export const FIRST: JudgedSheets = {
+export const FIRST: LoadedSheets = {
   geometry: { overlay: geometryOverlay },
   parts: { checks: PARTS_CHECKS, overlay: partsOverlay },
   travel: { checks: TRAVEL_CHECKS, overlay: travelOverlay },

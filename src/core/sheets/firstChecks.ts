@@ -2,10 +2,10 @@ import type { CheckMap, ListedCheck } from '../evaluation/check'
 import type { CheckId } from '../evaluation/ids'
 import { SHEETS } from '.'
 import { FIRST } from './first.generated'
-import type { JudgedSheets } from './sheet'
+import type { LoadedSheets } from './sheet'
 
 /** The checks of sheets by their ids, each with where it is listed, in the order of the sheets. */
-export const listed = (judged: JudgedSheets): CheckMap =>
+export const listed = (judged: LoadedSheets): CheckMap =>
   new Map(
     SHEETS.flatMap(({ id: sheet, stage }) =>
       Object.entries(judged[sheet]?.checks ?? {}).map(([id, check]): [CheckId, ListedCheck] => {

@@ -6,7 +6,6 @@ import type { PartOf } from '../document/parts/types'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
 import { blankRecord, blankRow, numbered } from '../field/field'
-import { shimsFor } from './shared/rounds/shims'
 import {
   fastenerChooseLength,
   fastenerEngagement,
@@ -35,6 +34,7 @@ import { blankSheets } from './newJob'
 import { type Protrusion, type Section, type SectionStation, STATIONS } from './nutRoom/model'
 import { nutEnvelope, sections, worstSection } from './nutRoom/sections'
 import { remediesFor } from './remediesFor'
+import { shimsFor } from './shared/rounds/shims'
 import { boltCircle } from './template/boltCircle'
 import { compareTravel } from './travel/compareTravel'
 

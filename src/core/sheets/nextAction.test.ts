@@ -8,9 +8,7 @@ import { addNote, deleteEntry, mendFix } from '../document/logEdits'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
-import { procedure } from './shared/steps/procedure'
 import { CATALOGUE } from '../machine/parts'
-import { NOTHING_NOTED } from './shared/proofs/conditions'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
@@ -18,6 +16,8 @@ import { newAxis, newJob } from './newJob'
 import { nextForAxis, nextForJob } from './nextAction'
 import { remediesFor } from './remediesFor'
 import { ENTRY_RULES, jobSchema } from './schema'
+import { NOTHING_NOTED } from './shared/proofs/conditions'
+import { procedure } from './shared/steps/procedure'
 
 const demo = skarrow()
 const [X, Y, Z] = demo.job.axes as [Axis, Axis, Axis]

@@ -9,7 +9,6 @@ import { plainFindings } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
 import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
-import { procedure, teardown } from './shared/steps/procedure'
 import { CATALOGUE } from '../machine/parts'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
@@ -18,6 +17,7 @@ import { THIRTY_AXES } from './fixtures/thirtyAxes'
 import { TWELVE_AXES } from './fixtures/twelveAxes'
 import { newAxis } from './newJob'
 import { remediesFor } from './remediesFor'
+import { procedure, teardown } from './shared/steps/procedure'
 
 // What is judged again only where something changed says, to the letter, what is said of an axis judged afresh.
 

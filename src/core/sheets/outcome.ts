@@ -5,9 +5,9 @@ import type { PaperBlock } from '../drawing/paper'
 import type { EvaluationContext } from '../evaluation/context'
 import type { CheckId } from '../evaluation/ids'
 import type { RemedyFinder } from '../evaluation/remedy'
+import type { UnitSystem } from '../units/quantity'
 import type { Cut } from './shared/cuts/cut'
 import type { OrderItem } from './shared/orders/orderItem'
-import type { UnitSystem } from '../units/quantity'
 
 /**
  * What comes of a sheet beside its verdicts. It is asked for by workers, lists, paper and the shell, never at a key, so

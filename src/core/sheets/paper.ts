@@ -1,10 +1,10 @@
 import type { PaperBlock } from '../drawing/paper'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
-import { cutSizeWords } from './shared/cuts/cut'
 import { say } from '../units/print'
 import { cutList } from './cutList'
 import { OUTCOMES } from './outcomes'
+import { cutSizeWords } from './shared/cuts/cut'
 
 /** What every sheet has to say on a kind of paper, in the order of the work. */
 export const paperOf = (context: EvaluationContext, on: PaperBlock['on']): PaperBlock[] => [

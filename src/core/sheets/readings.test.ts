@@ -3,13 +3,13 @@ import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { blankRecord, numbered } from '../field/field'
 import { CATALOGUE } from '../machine/parts'
-import { NOTHING_NOTED } from './shared/proofs/conditions'
-import { UNCERTAINTY } from './shared/proofs/uncertaintyModel'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import type { ReversalTest } from './reversal/model'
-import { lineSetting, sagUm } from './screwLine/judgeRound'
+import { lineSetting, sagUm } from './screwLine/judgePlane'
 import type { AlignRound } from './screwLine/model'
+import { NOTHING_NOTED } from './shared/proofs/conditions'
+import { UNCERTAINTY } from './shared/proofs/uncertaintyModel'
 
 // What is read from gauges, judged and put into words.
 

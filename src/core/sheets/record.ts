@@ -4,12 +4,12 @@ import { linesOfAxis, openFixes } from '../document/logLines'
 import type { PaperBlock, PaperCell } from '../drawing/paper'
 import type { EvaluationContext } from '../evaluation/context'
 import { STATE_WORDS } from '../evaluation/finding'
-import { procedure } from './shared/steps/procedure'
 import { neededParts } from '../machine/neededParts'
 import { isAsked } from '../machine/stillToMeasure'
 import { dayWords, momentWords } from '../units/dateWords'
 import { say } from '../units/print'
 import { paperOf } from './paper'
+import { procedure } from './shared/steps/procedure'
 
 const LINES_OF_LOG = 6
 const LONGEST_LINE = 240

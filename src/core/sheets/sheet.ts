@@ -40,7 +40,7 @@ export interface Sheet {
 export const defineSheet = (sheet: Sheet): Sheet => sheet
 
 /** What sheets judge by, and what they draw on the drive line. */
-export type JudgedSheets = Readonly<
+export type LoadedSheets = Readonly<
   Partial<
     Record<
       SheetId,

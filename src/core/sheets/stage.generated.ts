@@ -22,10 +22,10 @@ import { WHERE_LOST_CHECKS } from './whereLost/check'
 import { dragOverlay } from './drag/overlay'
 import { reversalOverlay } from './reversal/overlay'
 import { screwLineOverlay } from './screwLine/overlay'
-import type { JudgedSheets } from './sheet'
+import type { LoadedSheets } from './sheet'
 
 /** What comes when the stage of its sheet is opened. */
-export const STAGE: JudgedSheets = {
+export const STAGE: LoadedSheets = {
   screwLine: { checks: SCREW_LINE_CHECKS, overlay: screwLineOverlay },
   preload: { checks: PRELOAD_CHECKS },
   shafts: { checks: SHAFTS_CHECKS },

@@ -1,7 +1,5 @@
 import type { Axis } from '../document/axis'
 import type { EvaluationContext } from '../evaluation/context'
-import { procedure } from './shared/steps/procedure'
-import type { Step } from './shared/steps/step'
 import { CATALOGUE } from '../machine/parts'
 import { settingsOf } from './controller/paper'
 import { evaluateAxis } from './evaluateAxis'
@@ -11,6 +9,8 @@ import { letterOf, programRefusal, testProgram } from './fullTest/program'
 import { driveOrders } from './parts/orders'
 import { recordOf } from './record'
 import { remediesFor } from './remediesFor'
+import { procedure } from './shared/steps/procedure'
+import type { Step } from './shared/steps/step'
 
 const CASES = THIRTY_AXES.map(one => [`${one.axis.title} in ${one.units}`, one] as const)
 

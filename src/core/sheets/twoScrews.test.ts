@@ -1,12 +1,12 @@
 import { longTom } from '../demo/longTom'
 import type { Axis } from '../document/axis'
 import { blankRow, numbered } from '../field/field'
-import { lastRound } from './shared/rounds/rounds'
-import { axisOfScrew } from './shared/rounds/screws'
 import { CATALOGUE } from '../machine/parts'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { screwRounds } from './screwLine/rounds'
+import { lastRound } from './shared/rounds/rounds'
+import { axisOfScrew } from './shared/rounds/screws'
 import { LOST_ROUNDS } from './whereLost/model'
 
 // Two screws drive the gantry: each is set by itself, then the two are squared.

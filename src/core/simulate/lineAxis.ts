@@ -1,6 +1,6 @@
 import { evenRandom, normalFrom } from '../calculation/evenRandom'
 import { numbered } from '../field/field'
-import { judgePlane } from '../sheets/screwLine/judgeRound'
+import { judgePlane } from '../sheets/screwLine/judgePlane'
 
 const MOST_ROUNDS = 3
 const TARGET_UM = 20

@@ -1,7 +1,7 @@
 import { normalFrom } from '../calculation/evenRandom'
+import { judgeReversal } from '../sheets/reversal/judgeReversal'
 import { FEWEST_OF_A_TEST } from '../sheets/shared/proofs/fewReadings'
 import { reversal } from '../sheets/shared/proofs/reversal'
-import { judgeReversal } from '../sheets/reversal/judgeReversal'
 
 /** More readings from a side than this nobody takes. */
 const MOST_READINGS = 30

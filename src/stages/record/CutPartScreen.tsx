@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { lastRound } from '@/core/sheets/shared/rounds/rounds'
 import { circleRounds } from '@/core/sheets/circle/rounds'
+import { lastRound } from '@/core/sheets/shared/rounds/rounds'
 import { say } from '@/core/units/print'
 import { CutPartDrawing } from '@/ui/drawings/CutPartDrawing'
 import { useJob } from '../job/JobContext'

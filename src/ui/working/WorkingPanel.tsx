@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react'
+import type { CalculationFacts } from '@/core/calculation/calculation'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import type { Figure } from '@/core/evaluation/axisReads'
 import type { Finding } from '@/core/evaluation/finding'
 import type { Field, Fields } from '@/core/field/field'
 import { unitOf } from '@/core/field/takes'
-import { registry } from '@/core/sheets/registry'
 import { printNumber, say } from '@/core/units/print'
 import { quantityOf, type UnitSystem } from '@/core/units/quantity'
 import { sentenceCase } from '@/core/units/sentenceCase'
@@ -19,20 +19,23 @@ const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed:
 interface Props {
   finding: Pick<Finding, 'title' | 'sentence' | 'because' | 'restsOn'>
   figures: Record<string, Figure>
+  /** What is said of each calculation, by its id. */
+  calculations: ReadonlyMap<string, CalculationFacts>
   /** Those of the job: a formula holds in millimetres and newtons, and what it takes and gives is said in both. */
   units: UnitSystem
   onClose: () => void
 }
 
 /** Opens the figures behind a verdict: formula, values put in, result, source and what it rests on. */
-export function WorkingPanel({ finding, figures, units, onClose }: Props) {
+export function WorkingPanel({ finding, figures, calculations, units, onClose }: Props) {
   return (
     <Modal title={`Working: ${finding.title}`} open onClose={onClose} wide>
       <chakra.div display="grid" gap="5">
         <chakra.p>{finding.sentence}</chakra.p>
         {finding.because.toReversed().map(name => {
           const figure = figures[name]
-          return figure && <Worked key={name} figure={figure} units={units} />
+          const calculation = figure && calculations.get(figure.calculation)
+          return calculation && <Worked key={name} {...{ figure, calculation, units }} />
         })}
         {finding.restsOn.length > 0 && (
           <chakra.section>
@@ -51,9 +54,15 @@ export function WorkingPanel({ finding, figures, units, onClose }: Props) {
   )
 }
 
-function Worked({ figure, units }: { figure: Figure; units: UnitSystem }) {
-  const calculation = registry.get(figure.calculation)
-  if (!calculation) return null
+function Worked({
+  figure,
+  calculation,
+  units,
+}: {
+  figure: Figure
+  calculation: CalculationFacts
+  units: UnitSystem
+}) {
   return (
     <chakra.section borderTopWidth="1px" pt="3">
       <chakra.h3 fontWeight={700}>{calculation.title}</chakra.h3>

@@ -1,7 +1,7 @@
 import { attempt } from '../../evaluation/attempt'
-import { shimsFor } from '../shared/rounds/shims'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
+import { shimsFor } from '../shared/rounds/shims'
 import { bearingStack } from './calculation'
 import { blockInputs } from './inputs'
 import type { BearingBlock } from './model'

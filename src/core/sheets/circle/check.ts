@@ -1,7 +1,7 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
-import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { oddAdvice } from '../shared/rounds/odd'
+import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import type { CircleRound } from './model'
 import { acrossOf, circleRounds, measuredCircle, measuredSquare } from './rounds'

@@ -1,6 +1,6 @@
 import { angle, length, plain, type RowOf, rows, smallLength, wordsOrNone } from '../../field/field'
-import { ROUND } from '../shared/rounds/rounds'
 import { GAUGE_STEP } from '../../readings/model'
+import { ROUND } from '../shared/rounds/rounds'
 
 export const DIAMETERS = rows(
   'Diameter',

@@ -1,9 +1,9 @@
 import type { Calculation } from '../../calculation/calculation'
-import { roundsInShort } from '../shared/rounds/roundsOnPaper'
 import { attempt } from '../../evaluation/attempt'
-import { accept } from '../shared/rounds/acceptMore'
 import { goal } from '../../machine/remedies'
 import { defineOutcome } from '../outcome'
+import { accept } from '../shared/rounds/acceptMore'
+import { roundsInShort } from '../shared/rounds/roundsOnPaper'
 import { circleTest } from './calculation'
 import { acrossOf, canTell, circleRounds, measuredSquare } from './rounds'
 

@@ -1,8 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { given, length, list, record, smallLength } from '../../field/field'
-import { meanOf } from '../shared/proofs/fewReadings'
 import { READING } from '../../readings/model'
+import { meanOf } from '../shared/proofs/fewReadings'
 import { COMPENSATION } from './model'
 
 const reading = given(READING)

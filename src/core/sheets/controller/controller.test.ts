@@ -3,11 +3,11 @@ import { ostrey } from '../../demo/ostrey'
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
 import { remedied } from '../../evaluation/remedy'
-import { controllerSettings, controllerSteps, correctedSteps } from '../shared/steps/controller'
-import { procedure } from '../shared/steps/procedure'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
 import { remediesFor } from '../remediesFor'
+import { controllerSettings, controllerSteps, correctedSteps } from '../shared/steps/controller'
+import { procedure } from '../shared/steps/procedure'
 import { firstMovesOnPaper, firstTries, settingsOf } from './paper'
 
 const [X] = skarrow().job.axes as [Axis]

@@ -1,6 +1,6 @@
 import { attempt } from '../../evaluation/attempt'
-import { controllerSettings, controllerSteps, correctedSteps } from '../shared/steps/controller'
 import { defineOutcome } from '../outcome'
+import { controllerSettings, controllerSteps, correctedSteps } from '../shared/steps/controller'
 import { firstMovesOnPaper } from './paper'
 import { REMEDIES } from './remedies'
 

@@ -1,10 +1,10 @@
 import type { PaperBlock } from '../../drawing/paper'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { controllerSettings, FIRST_TRY, isServo, roundSteps } from '../shared/steps/controller'
-import { procedure } from '../shared/steps/procedure'
 import { say } from '../../units/print'
 import { MM_PER_INCH } from '../../units/quantity'
+import { controllerSettings, FIRST_TRY, isServo, roundSteps } from '../shared/steps/controller'
+import { procedure } from '../shared/steps/procedure'
 
 /** A setting of the controller: what it is, what to set, and for the first try. */
 export interface Setting {

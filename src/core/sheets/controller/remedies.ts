@@ -1,7 +1,7 @@
 import type { RemedyFinder } from '../../evaluation/remedy'
 import { offered } from '../../evaluation/remedy'
-import { isServo } from '../shared/steps/controller'
 import { goal } from '../../machine/remedies'
+import { isServo } from '../shared/steps/controller'
 
 /** Coarser steps: half the microsteps, or of a servo half the counts, until the controller keeps up. */
 const coarser: RemedyFinder = trial =>

@@ -1,5 +1,5 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { defineOutcome } from '../outcome'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { clutchTorque, dragAlongTravel, dragOncePerTurn } from './calculation'
 import { dragRounds, turnRounds } from './rounds'
 

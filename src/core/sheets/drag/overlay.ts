@@ -1,7 +1,7 @@
 import type { DrivePart } from '../../drawing/driveLine'
 import { attempt } from '../../evaluation/attempt'
-import type { Cause } from '../shared/rounds/tightSpots'
 import { say } from '../../units/print'
+import type { Cause } from '../shared/rounds/tightSpots'
 import type { DrawOverlay } from '../sheet'
 import { dragMap } from './rounds'
 

@@ -3,6 +3,7 @@ import { CLUTCH_PULLS } from '../../document/shop'
 import { attempt } from '../../evaluation/attempt'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
+import { dragNm } from '../../machine/drive/torque'
 import { reachOf } from '../shared/rounds/dragShares'
 import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { axisOfScrew } from '../shared/rounds/screws'
@@ -14,7 +15,6 @@ import {
   type TurnReading,
   tightSpots,
 } from '../shared/rounds/tightSpots'
-import { dragNm } from '../../machine/drive/torque'
 import { clutchTorque, dragAlongTravel } from './calculation'
 import { DRAG_ROUNDS, type DragRound, TURN_ROUNDS, type TurnRound } from './model'
 

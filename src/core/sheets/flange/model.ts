@@ -1,6 +1,6 @@
 import { angle, choice, length, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 import { GAUGE_STEP, readingOrNone } from '../../readings/model'
+import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 
 /** A face swept by an indicator: seen from the motor, 0 up, clockwise. */
 export const FACE_ANGLES = rows(

@@ -1,6 +1,6 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
-import { accept } from '../shared/rounds/acceptMore'
 import { defineOutcome } from '../outcome'
+import { accept } from '../shared/rounds/acceptMore'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { faceTilt } from './calculation'
 import { flangeRounds, tiltOverBolts } from './rounds'
 

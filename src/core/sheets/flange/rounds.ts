@@ -1,7 +1,7 @@
 import { turnFit } from '../../calculation/leastSquares'
 import { onceRound } from '../shared/rounds/odd'
-import { defineRounds } from '../shared/rounds/rounds'
 import { leastWaveUm } from '../shared/rounds/resolution'
+import { defineRounds } from '../shared/rounds/rounds'
 import { FLANGE_ROUNDS, type FlangeRound } from './model'
 
 export const sweptOf = (round: FlangeRound) =>
@@ -41,7 +41,7 @@ export const flangeRounds = defineRounds<FlangeRound>({
     const value = tiltOverBolts(round)
     return value === null ? null : { value, quantity: 'smallLength' }
   },
-  tells: (_, { gaugeStepUm, stations, radiusMm, boltCircleMm, acceptedUm }) =>
+  resolution: (_, { gaugeStepUm, stations, radiusMm, boltCircleMm, acceptedUm }) =>
     gaugeStepUm === null
       ? null
       : {

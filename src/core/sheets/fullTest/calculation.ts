@@ -1,9 +1,9 @@
 import { calculation } from '../../calculation/calculation'
 import type { Axis } from '../../document/axis'
 import { given, length, list, record, smallLength } from '../../field/field'
-import { spreadOf } from '../shared/proofs/fewReadings'
 import { READING } from '../../readings/model'
 import { MM_PER_INCH, type UnitSystem } from '../../units/quantity'
+import { spreadOf } from '../shared/proofs/fewReadings'
 
 const reading = given(READING)
 const um = (label: string, symbol: string) => smallLength(label, {}, { symbol })

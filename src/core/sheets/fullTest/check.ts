@@ -1,10 +1,10 @@
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
-import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { FEWEST_OF_A_TEST } from '../shared/proofs/fewReadings'
 import { type ContributorName, narrows } from '../shared/proofs/uncertainty'
+import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { progressOf, wayWord } from './course'
-import { fullFigures, isQuick, type OddStop, oddStops } from './judged'
+import { fullFigures, isQuick, type OddStop, oddStops } from './figures'
 
 /** What is odd about a reading, in words. */
 const oddSaid = ({ targetMm, way, run, readingUm, why }: OddStop, say: Say): string => {

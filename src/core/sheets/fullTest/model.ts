@@ -10,8 +10,8 @@ import {
   words,
   wordsOrNone,
 } from '../../field/field'
-import { CONDITIONS } from '../shared/proofs/conditions'
 import { GAUGE_STEP, place, READING } from '../../readings/model'
+import { CONDITIONS } from '../shared/proofs/conditions'
 
 const MOST_RUNS = 30
 

@@ -1,10 +1,10 @@
-import { conditionsWords } from '../shared/proofs/conditions'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
+import { conditionsWords } from '../shared/proofs/conditions'
 import { bidirectional } from './calculation'
-import { fullFigures, isQuick } from './judged'
+import { fullFigures, isQuick } from './figures'
 
 /** What a full test comes to, and the tests on paper. */
 export const fullTestOutcome = defineOutcome({

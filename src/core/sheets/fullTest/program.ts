@@ -1,10 +1,10 @@
 import type { Axis } from '../../document/axis'
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { CONTROLLER_LETTERS } from '../shared/steps/controller'
 import { travel } from '../../machine/travel/placement'
 import { say } from '../../units/print'
 import { MM_PER_INCH, type UnitSystem } from '../../units/quantity'
+import { CONTROLLER_LETTERS } from '../shared/steps/controller'
 import { courseOf, wayWord } from './course'
 import type { FullTest } from './model'
 

@@ -1,7 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, finely, noAdvice, stepOf, turnWords } from '../shared/rounds/roundFinding'
 import { notMeant } from '../shared/rounds/meant'
 import { oddAdvice } from '../shared/rounds/odd'
+import { against, finely, noAdvice, stepOf, turnWords } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { gibSet } from './calculation'
 import { gibRounds, playsOf } from './rounds'

@@ -1,6 +1,6 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
-import { accept } from '../shared/rounds/acceptMore'
 import { defineOutcome } from '../outcome'
+import { accept } from '../shared/rounds/acceptMore'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { gibSet } from './calculation'
 import { gibRounds, playsOf } from './rounds'
 

@@ -1,6 +1,6 @@
-import { defineRounds } from '../shared/rounds/rounds'
-import { bySteps } from '../shared/rounds/resolution'
 import { spreadMm } from '../../readings/model'
+import { bySteps } from '../shared/rounds/resolution'
+import { defineRounds } from '../shared/rounds/rounds'
 import { GIB_ROUNDS, type GibRound } from './model'
 
 /** Places that were read. */
@@ -29,6 +29,6 @@ export const gibRounds = defineRounds<GibRound>({
       ? null
       : { value: Math.abs(Math.min(...plays) - round.targetUm), quantity: 'smallLength' }
   },
-  tells: bySteps((_, { targetUm }) => targetUm),
+  resolution: bySteps((_, { targetUm }) => targetUm),
   worstWords: 'off the play wanted',
 })

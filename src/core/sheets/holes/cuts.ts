@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { CAUTION, type Cut } from '../shared/cuts/cut'
 import { say } from '../../units/print'
+import { CAUTION, type Cut } from '../shared/cuts/cut'
 import type { holeEnlarge } from './calculation'
 import { HOLE_STATES } from './check'
 import { judgedHoles, type MeasuredHole } from './inputs'

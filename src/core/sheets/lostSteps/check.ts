@@ -1,6 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { oddAdvice } from '../shared/rounds/odd'
+import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { returnRounds, stepsLost } from './rounds'
 

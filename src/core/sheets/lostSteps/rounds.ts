@@ -1,8 +1,8 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineRounds, lastRound } from '../shared/rounds/rounds'
-import { bySteps } from '../shared/rounds/resolution'
 import { ratio } from '../../machine/drive/transmission'
 import { meanOf, spreadOf } from '../shared/proofs/fewReadings'
+import { bySteps } from '../shared/rounds/resolution'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { lostSteps } from './calculation'
 import { RETURN_ROUNDS, type ReturnRound } from './model'
 
@@ -34,7 +34,7 @@ export const returnRounds = defineRounds<ReturnRound>({
     const off = furthestOff(round)
     return off === null ? null : { value: Math.abs(off), quantity: 'smallLength' }
   },
-  tells: bySteps(({ axis }) => axis.goals.backlashTargetUm / 2),
+  resolution: bySteps(({ axis }) => axis.goals.backlashTargetUm / 2),
   worstWords: 'furthest off zero',
 })
 

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { CAUTION, type Cut } from '../shared/cuts/cut'
 import { say } from '../../units/print'
+import { CAUTION, type Cut } from '../shared/cuts/cut'
 import { SECTION_SIDES, type SectionSide } from './model'
 import { isBracketKnown, nutEnvelope, type SectionAt, sections, sweptMm } from './sections'
 

@@ -1,9 +1,9 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
+import { finerThanGauge } from '../../readings/plausible'
 import { notMeant } from '../shared/rounds/meant'
+import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { shimWords } from '../shared/rounds/shims'
-import { finerThanGauge } from '../../readings/plausible'
 import { counterweight } from './calculation'
 import { droopUm, overhangRounds } from './rounds'
 

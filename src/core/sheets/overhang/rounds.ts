@@ -1,5 +1,5 @@
-import { defineRounds } from '../shared/rounds/rounds'
 import { bySteps } from '../shared/rounds/resolution'
+import { defineRounds } from '../shared/rounds/rounds'
 import { OVERHANG_ROUNDS, type OverhangRound } from './model'
 
 /** How far the motor draws its bracket down; null while it is not read. A larger reading is higher. */
@@ -17,6 +17,6 @@ export const overhangRounds = defineRounds<OverhangRound>({
     const value = droopUm(round)
     return value === null ? null : { value: Math.abs(value), quantity: 'smallLength' }
   },
-  tells: bySteps(t => t.axis.goals.alignmentTargetUm),
+  resolution: bySteps(t => t.axis.goals.alignmentTargetUm),
   worstWords: 'droop of the bracket',
 })

@@ -1,12 +1,12 @@
 import type { Axis } from '../../document/axis'
 import type { Catalogue, PartOf } from '../../document/parts/types'
-import { counterbalanceOrders } from '../shared/steps/counterbalance'
 import { farBoreMm, fixedEnds, hasPlainFarEnd, locknutPitchMm } from '../../machine/drive/ends'
 import { FAR_END_SHARE } from '../../machine/drive/price'
 import { neededParts } from '../../machine/neededParts'
-import type { OrderItem } from '../shared/orders/orderItem'
 import { saySold } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
+import type { OrderItem } from '../shared/orders/orderItem'
+import { counterbalanceOrders } from '../shared/steps/counterbalance'
 
 type Item = Omit<OrderItem, 'axes'>
 

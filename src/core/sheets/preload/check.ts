@@ -1,11 +1,11 @@
 import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
 import { lifeWords } from '../../evaluation/measures'
+import { finerThanGauge } from '../../readings/plausible'
 import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { eachScrew } from '../shared/rounds/screws'
 import { locknut } from '../shared/steps/preload'
-import { finerThanGauge } from '../../readings/plausible'
 import { LEAST_TURN, MOST_TURN, setBy } from './range'
 import { addedPull, preloadRounds } from './rounds'
 

@@ -1,6 +1,6 @@
 import { angle, choiceOrNone, length, numberOf, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 import { GAUGE_STEP } from '../../readings/model'
+import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 
 const pull = numberOf('pull')
 

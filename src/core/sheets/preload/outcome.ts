@@ -1,5 +1,5 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { defineOutcome } from '../outcome'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { preloadDrag } from './calculation'
 import { preloadRounds } from './rounds'
 

@@ -1,7 +1,7 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { locknut } from '../shared/steps/preload'
 import { forces } from '../../machine/drive/load'
 import { lifeHoursAsSet } from '../../machine/drive/strength'
+import { locknut } from '../shared/steps/preload'
 
 /** A pair opens under so many times its preload. */
 const OPENS_AT = 2 ** 1.5

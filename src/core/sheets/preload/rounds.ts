@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineRounds } from '../shared/rounds/rounds'
 import { bySteps } from '../shared/rounds/resolution'
+import { defineRounds } from '../shared/rounds/rounds'
 import { locknut } from '../shared/steps/preload'
 import { preloadDrag } from './calculation'
 import { PRELOAD_ROUNDS, type PreloadRound } from './model'
@@ -18,7 +18,7 @@ export const preloadRounds = defineRounds<PreloadRound>({
   begin: (_, shop) => ({ gaugeStepUm: shop.gaugeStepUm, stations: [] }),
   worst: (_, { playUm }) => (playUm === null ? null : { value: playUm, quantity: 'smallLength' }),
   // What the preload squeezes is what a play of the same size would take away.
-  tells: bySteps(t => locknut(t).squeezeUm),
+  resolution: bySteps(t => locknut(t).squeezeUm),
   worstWords: "play at the screw's end",
 })
 

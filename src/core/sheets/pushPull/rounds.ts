@@ -62,7 +62,7 @@ export const pushRounds = defineRounds<PushRound>({
     const pushes = pushesOf(round)
     return canTell(pushes) ? { value: pushPull({ readings: pushes }).playUm, quantity: 'smallLength' } : null
   },
-  tells: ({ axis }, { gaugeStepUm, stations }) =>
+  resolution: ({ axis }, { gaugeStepUm, stations }) =>
     gaugeStepUm === null
       ? null
       : {

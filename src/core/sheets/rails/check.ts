@@ -1,7 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { notMeant } from '../shared/rounds/meant'
 import { oddAdvice } from '../shared/rounds/odd'
+import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { boltSequence } from '../shared/steps/boltSequence'
 import { narrowestStrip, type Station, straightness } from './calculation'

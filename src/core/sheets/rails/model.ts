@@ -1,6 +1,6 @@
 import { choice, length, plain, type RowOf, rows, smallLength } from '../../field/field'
-import { ROUND } from '../shared/rounds/rounds'
 import { GAUGE_STEP, place, readingOrNone } from '../../readings/model'
+import { ROUND } from '../shared/rounds/rounds'
 
 export const RAIL_PLACES = rows(
   'Place',

@@ -1,5 +1,5 @@
-import { defineRounds } from '../shared/rounds/rounds'
 import { spreadMm } from '../../readings/model'
+import { defineRounds } from '../shared/rounds/rounds'
 import { levelSteps, narrowestStrip, type Station } from './calculation'
 import { RAIL_ROUNDS, type RailRound } from './model'
 
@@ -46,7 +46,7 @@ export const railRounds = defineRounds<RailRound>({
     const value = widthOf(round)
     return value === null ? null : { value, quantity: 'smallLength' }
   },
-  tells: (_, { how, gaugeStepUm, acceptedUm }) =>
+  resolution: (_, { how, gaugeStepUm, acceptedUm }) =>
     how === 'level' || gaugeStepUm === null ? null : { leastUm: gaugeStepUm, countsUm: acceptedUm },
   worstWords: 'off along the rail',
 })

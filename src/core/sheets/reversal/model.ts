@@ -1,6 +1,6 @@
 import { moment, momentOrNone, numbers, type RowOf, rows, words } from '../../field/field'
-import { CONDITIONS, MANNER } from '../shared/proofs/conditions'
 import { GAUGE_STEP, place, READING } from '../../readings/model'
+import { CONDITIONS, MANNER } from '../shared/proofs/conditions'
 
 /** Indicator readings of a reversal test at places of the slide. */
 export const REVERSAL_STATIONS = rows(

@@ -1,10 +1,10 @@
-import { stationReversal } from '../shared/proofs/compare'
-import { conditionsWords } from '../shared/proofs/conditions'
-import { reversalDifference, reversal as reversalFigure } from '../shared/proofs/reversal'
 import { goal } from '../../machine/remedies'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
+import { stationReversal } from '../shared/proofs/compare'
+import { conditionsWords } from '../shared/proofs/conditions'
+import { reversalDifference, reversal as reversalFigure } from '../shared/proofs/reversal'
 
 /** What mends a reversal that is too large, and the tests on paper. */
 export const reversalOutcome = defineOutcome({

@@ -1,6 +1,6 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { defineOutcome } from '../outcome'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { runOutRounds } from './rounds'
 
 /** The rounds of run-out on paper. */

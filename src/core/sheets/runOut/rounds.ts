@@ -1,5 +1,5 @@
-import { defineRounds } from '../shared/rounds/rounds'
 import { bySteps } from '../shared/rounds/resolution'
+import { defineRounds } from '../shared/rounds/rounds'
 import { RUN_OUT_ROUNDS, type RunOutRound, type Wobble } from './model'
 
 export const wobblesOf = (round: RunOutRound) =>
@@ -23,6 +23,6 @@ export const runOutRounds = defineRounds<RunOutRound>({
     const all = wobblesOf(round).map(({ wholeUm }) => wholeUm)
     return all.length ? { value: Math.max(...all), quantity: 'smallLength' } : null
   },
-  tells: bySteps(t => 2 * t.axis.goals.alignmentTargetUm),
+  resolution: bySteps(t => 2 * t.axis.goals.alignmentTargetUm),
   worstWords: 'largest run-out',
 })

@@ -1,11 +1,11 @@
 import { STEEL_EXPANSION_PER_K } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
-import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
+import { MM_PER_INCH } from '../../units/quantity'
+import { narrows } from '../shared/proofs/uncertainty'
 import { oddAdvice } from '../shared/rounds/odd'
+import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { MOST_CORRECTION_SHARE } from '../shared/steps/controller'
-import { narrows } from '../shared/proofs/uncertainty'
-import { MM_PER_INCH } from '../../units/quantity'
 import { measuredScale, scaleRounds } from './rounds'
 
 /** Further off than this it is no scale: another lead, microstep or unit was set. */

@@ -1,6 +1,6 @@
 import { length, type RowOf, rows, stepsPerLength } from '../../field/field'
-import { ROUND } from '../shared/rounds/rounds'
 import { GAUGE_STEP } from '../../readings/model'
+import { ROUND } from '../shared/rounds/rounds'
 
 export const MOVES = rows(
   'Move',

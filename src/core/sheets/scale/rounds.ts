@@ -1,12 +1,12 @@
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { expanded } from '../shared/rounds/roundFinding'
-import { straight } from '../shared/rounds/odd'
-import { defineRounds, lastRound } from '../shared/rounds/rounds'
-import { leastOnLineUm } from '../shared/rounds/resolution'
-import { controllerSettings } from '../shared/steps/controller'
-import { withAll } from '../shared/proofs/uncertainty'
 import { spreadMm } from '../../readings/model'
+import { withAll } from '../shared/proofs/uncertainty'
+import { straight } from '../shared/rounds/odd'
+import { leastOnLineUm } from '../shared/rounds/resolution'
+import { expanded } from '../shared/rounds/roundFinding'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
+import { controllerSettings } from '../shared/steps/controller'
 import { scaleTest } from './calculation'
 import { SCALE_ROUNDS, type ScaleRound } from './model'
 
@@ -56,7 +56,7 @@ export const scaleRounds = defineRounds<ScaleRound>({
     const off = moves.map(({ commandedMm, measuredMm }) => (measuredMm - commandedMm) * 1000)
     return { value: Math.max(...off) - Math.min(...off), quantity: 'smallLength' }
   },
-  tells: ({ axis }, { gaugeStepUm, stations }) => {
+  resolution: ({ axis }, { gaugeStepUm, stations }) => {
     const places = stations.map(({ commandedMm }) => commandedMm)
     const leastUm =
       gaugeStepUm === null ? null : leastOnLineUm(gaugeStepUm, places, axis.goals.wantedTravelMm)

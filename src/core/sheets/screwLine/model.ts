@@ -1,6 +1,6 @@
 import { type RowOf, rows } from '../../field/field'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 import { GAUGE_STEP, place, readingOrNone } from '../../readings/model'
+import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 
 /** Indicator readings of the screw at places along it. */
 export const ALIGN_STATIONS = rows(

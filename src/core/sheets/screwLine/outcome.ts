@@ -3,7 +3,7 @@ import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
 import { screwLine as screwLineFigure } from './calculation'
-import { lineSetting, worstCorrectionUm } from './judgeRound'
+import { lineSetting, worstCorrectionUm } from './judgePlane'
 
 /** What mends the line of the screw, and its rounds on paper. */
 export const screwLineOutcome = defineOutcome({

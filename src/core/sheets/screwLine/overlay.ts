@@ -1,6 +1,6 @@
 import { say } from '../../units/print'
 import type { DrawOverlay } from '../sheet'
-import { isUpright, judgePlane, lineSetting } from './judgeRound'
+import { isUpright, judgePlane, lineSetting } from './judgePlane'
 
 /** How the screw lies, much enlarged, and what its blocks stand off by. */
 export const screwLineOverlay: DrawOverlay = context => {

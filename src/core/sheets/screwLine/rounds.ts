@@ -1,8 +1,8 @@
-import { straight } from '../shared/rounds/odd'
-import { defineRounds } from '../shared/rounds/rounds'
-import { leastOnLineUm } from '../shared/rounds/resolution'
 import { spreadMm } from '../../readings/model'
-import { lineSetting, worstCorrectionUm } from './judgeRound'
+import { straight } from '../shared/rounds/odd'
+import { leastOnLineUm } from '../shared/rounds/resolution'
+import { defineRounds } from '../shared/rounds/rounds'
+import { lineSetting, worstCorrectionUm } from './judgePlane'
 import { type AlignRound, ROUNDS } from './model'
 
 /** The nut is clamped near the fixed block; the screw is read from there to near the far one. */
@@ -46,7 +46,7 @@ export const screwRounds = defineRounds<AlignRound>({
     const value = spanMm === null ? null : worstCorrectionUm(round, lineSetting(t, spanMm))
     return value === null ? null : { value, quantity: 'smallLength' }
   },
-  tells: ({ axis }, { gaugeStepUm, stations, clampedAtMm }) => {
+  resolution: ({ axis }, { gaugeStepUm, stations, clampedAtMm }) => {
     const spanMm = axis.dimensions.supportSpanMm.value
     if (gaugeStepUm === null || spanMm === null) return null
     const armMm =

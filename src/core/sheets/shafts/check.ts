@@ -1,14 +1,14 @@
 import { degrees, radians } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
-import { against, clockOf, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
+import { isBelted } from '../../machine/drive/transmission'
+import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
 import { notMeant } from '../shared/rounds/meant'
 import { oddAdvice } from '../shared/rounds/odd'
+import { leastWaveUm } from '../shared/rounds/resolution'
+import { against, clockOf, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { eachScrew } from '../shared/rounds/screws'
 import { shimWords } from '../shared/rounds/shims'
-import { leastWaveUm } from '../shared/rounds/resolution'
-import { isBelted } from '../../machine/drive/transmission'
-import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
 import { BELT_DEG, beltRounds, couplerRead, couplerRounds, pulleyLine } from './rounds'
 
 /** Of what a coupler bears so much is left for heat, load and wear. */

@@ -1,6 +1,6 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { part } from '../../machine/remedies'
 import { defineOutcome } from '../outcome'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { couplerLine } from './calculation'
 import { beltRounds, couplerRounds } from './rounds'
 

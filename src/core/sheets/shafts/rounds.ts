@@ -2,8 +2,8 @@ import { radians } from '../../calculation/constants'
 import { leastSquares, turnFit } from '../../calculation/leastSquares'
 import type { EvaluationContext } from '../../evaluation/context'
 import { onceRound, straight } from '../shared/rounds/odd'
-import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { bySteps, leastWaveUm } from '../shared/rounds/resolution'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { couplerLine } from './calculation'
 import { BELT_ROUNDS, type BeltRound, COUPLER_ROUNDS, type CouplerRound } from './model'
 
@@ -55,7 +55,7 @@ export const couplerRounds = defineRounds<CouplerRound>({
       canTell(rim) && turnFit(rim.map(({ angleDeg, readingUm }) => ({ angleDeg, value: readingUm })))
     return fit ? { value: fit.amplitude, quantity: 'smallLength' } : null
   },
-  tells: (t, { gaugeStepUm, stations }) =>
+  resolution: (t, { gaugeStepUm, stations }) =>
     gaugeStepUm === null
       ? null
       : {
@@ -109,6 +109,6 @@ export const beltRounds = defineRounds<BeltRound>({
     const line = pulleyLine(round)
     return line && { value: Math.abs(line.besideUm), quantity: 'smallLength' }
   },
-  tells: bySteps(t => Math.tan(radians(BELT_DEG)) * t.axis.driveSizes.beltCentresMm * 1000),
+  resolution: bySteps(t => Math.tan(radians(BELT_DEG)) * t.axis.driveSizes.beltCentresMm * 1000),
   worstWords: 'pulleys beside each other by',
 })

@@ -1,9 +1,9 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
-import { against, finely, noAdvice, told } from '../shared/rounds/roundFinding'
+import { sentenceCase } from '../../units/sentenceCase'
 import { latestPair, type Manner } from '../shared/proofs/manner'
 import { mendedSince } from '../shared/proofs/mendedSince'
 import { PART_SHARE } from '../shared/proofs/partShare'
-import { sentenceCase } from '../../units/sentenceCase'
+import { against, finely, noAdvice, told } from '../shared/rounds/roundFinding'
 
 interface Words {
   /** What both tests are, in the order of the pair. */

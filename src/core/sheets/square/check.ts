@@ -1,9 +1,9 @@
 import { defineChecks } from '../../evaluation/check'
-import { against, noAdvice, stepOf, told, turnWords } from '../shared/rounds/roundFinding'
+import { finerThanGauge } from '../../readings/plausible'
 import { notMeant } from '../shared/rounds/meant'
+import { against, noAdvice, stepOf, told, turnWords } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { doneSince } from '../shared/rounds/screws'
-import { finerThanGauge } from '../../readings/plausible'
 import { SQUARE_ROUNDS, type SquareRound } from './model'
 import { squareOf, squareRounds } from './rounds'
 
@@ -76,7 +76,7 @@ export const SQUARE_CHECKS = defineChecks({
       const uncertainMm = (uncertainUmPerM / 1e6) * t.axis.driveSizes.screwSpacingMm
       const figures = [Math.abs(shiftMm), acceptedMm, uncertainMm] as const
       const said = `${over(umPerM)} ± ${over(uncertainUmPerM)} out of square, against ${over(acceptedUmPerM)} accepted`
-      const since = t.axis.drive.screws === 2 ? doneSince(t.whole, round.startedAt) : null
+      const since = t.axis.drive.screws === 2 ? doneSince(t.wholeAxis, round.startedAt) : null
       if (since !== null)
         return noAdvice(
           `${said} when it was read; since then: ${since}. Home again, and square again before the screws are coupled.`,

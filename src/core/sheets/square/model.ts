@@ -1,6 +1,6 @@
 import { choice, length, plain, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../shared/rounds/rounds'
 import { GAUGE_STEP, readingOrNone } from '../../readings/model'
+import { ROUND } from '../shared/rounds/rounds'
 
 const ownReading = (label: string) => length(label, [1, 20_000], { orNone: true })
 

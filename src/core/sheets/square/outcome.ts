@@ -1,7 +1,7 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
-import { gantrySquare } from '../shared/rounds/gantrySquare'
-import { accept } from '../shared/rounds/acceptMore'
 import { defineOutcome } from '../outcome'
+import { accept } from '../shared/rounds/acceptMore'
+import { gantrySquare } from '../shared/rounds/gantrySquare'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { squareReversal } from './calculation'
 import { squareRounds, umPerMOf } from './rounds'
 

@@ -1,7 +1,7 @@
+import { defineOutcome } from '../outcome'
 import { boltSequence } from '../shared/steps/boltSequence'
 import { mishapOrders } from '../shared/steps/mishaps'
 import { locknutTorque, preloadByTurn } from '../shared/steps/preload'
-import { defineOutcome } from '../outcome'
 
 /** What a mishap needs bought, and what the steps reckon with. */
 export const stepsOutcome = defineOutcome({

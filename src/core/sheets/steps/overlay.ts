@@ -1,9 +1,9 @@
 import type { Axis } from '../../document/axis'
 import type { DrivePart } from '../../drawing/driveLine'
+import type { DriveJoint } from '../../machine/joints/model'
 import { type Aid, aidsIn, aidWords } from '../shared/steps/aids'
 import { boltStates } from '../shared/steps/holds'
 import { procedure } from '../shared/steps/procedure'
-import type { DriveJoint } from '../../machine/joints/model'
 import type { DrawOverlay } from '../sheet'
 
 const JOINT_PART: Record<DriveJoint, DrivePart> = {

@@ -3,12 +3,12 @@ import type { Axis } from '../../document/axis'
 import type { Orders } from '../../document/job'
 import { SCREW_ENDS } from '../../document/kinds'
 import { EvaluationContext } from '../../evaluation/context'
-import { askOf, blockedBy, boltStates, leaning, refusalOf } from '../shared/steps/holds'
-import { procedure } from '../shared/steps/procedure'
-import { BOLT_STATES, type Step } from '../shared/steps/step'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
 import { newAxis } from '../newJob'
+import { askOf, blockedBy, boltStates, leaning, refusalOf } from '../shared/steps/holds'
+import { procedure } from '../shared/steps/procedure'
+import { BOLT_STATES, type Step } from '../shared/steps/step'
 
 const axisWith = (
   screw: string,

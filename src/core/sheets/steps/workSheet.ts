@@ -1,13 +1,13 @@
 import type { Orders } from '../../document/job'
 import type { PaperBlock, PaperCell } from '../../drawing/paper'
 import type { EvaluationContext } from '../../evaluation/context'
+import { say } from '../../units/print'
 import { bagName, thingsOf } from '../shared/steps/bags'
 import { partsFor } from '../shared/steps/holds'
 import { knownSteps } from '../shared/steps/procedure'
 import type { Step } from '../shared/steps/step'
 import { screwsOf } from '../shared/steps/stepScrews'
 import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS, type SubAssembly } from '../shared/steps/subAssemblies'
-import { say } from '../../units/print'
 
 /** Steps of an evening: more than anybody does in one. */
 const EVENING = 14

@@ -40,7 +40,7 @@ function otherNuts(screw: PartOf['screw'], catalogue: Catalogue): PartOf['screw'
  * @throws NotKnown without a screw or its measured span
  */
 export function compareTravel(t: EvaluationContext): TravelWay[] {
-  const { whole: axis, catalogue } = t
+  const { wholeAxis: axis, catalogue } = t
   const screw = t.part('screw')
   const way = (name: string, one: Axis, movedMm = 0): TravelWay[] => {
     try {

@@ -1,9 +1,9 @@
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { CAUTION, type Cut } from '../shared/cuts/cut'
 import { goal, lessRecess, part, recess } from '../../machine/remedies'
 import { RECESS_ENDS, RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
 import { defineOutcome } from '../outcome'
+import { CAUTION, type Cut } from '../shared/cuts/cut'
 
 function recessCut(t: EvaluationContext, end: RecessEnd): Cut[] {
   if (t.axis.recesses[RECESS_OF[end]] <= 0) return []

@@ -1,7 +1,7 @@
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
-import { noAdvice } from '../shared/rounds/roundFinding'
 import { oddAdvice } from '../shared/rounds/odd'
+import { noAdvice } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { frictionRead, pullsOf, waysRounds } from './rounds'
 

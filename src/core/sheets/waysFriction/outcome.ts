@@ -1,5 +1,5 @@
-import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { defineOutcome } from '../outcome'
+import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { waysFriction as waysFrictionFigure } from './calculation'
 import { waysRounds } from './rounds'
 

@@ -1,7 +1,7 @@
 import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
-import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { oddAdvice } from '../shared/rounds/odd'
+import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import { eachScrew } from '../shared/rounds/screws'
 import { LOST_ROUNDS } from './model'

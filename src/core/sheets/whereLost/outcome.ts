@@ -1,6 +1,6 @@
-import { roundsInShort } from '../shared/rounds/roundsOnPaper'
 import { goal } from '../../machine/remedies'
 import { defineOutcome } from '../outcome'
+import { roundsInShort } from '../shared/rounds/roundsOnPaper'
 import { split } from './calculation'
 import { lostRounds } from './rounds'
 

@@ -1,9 +1,9 @@
 import type { EvaluationContext } from '../../evaluation/context'
-import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
 import { isBelted, ratio } from '../../machine/drive/transmission'
 import { meanOf } from '../shared/proofs/fewReadings'
+import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { split } from './calculation'
 import { LOST_ROUNDS, type LostRound } from './model'
 
@@ -45,7 +45,7 @@ export const lostRounds = defineRounds<LostRound>({
     const slide = readAt(round, 'slideUm')
     return slide.length ? { value: meanOf(slide), quantity: 'smallLength' } : null
   },
-  tells: ({ axis }, { gaugeStepUm, stations }) =>
+  resolution: ({ axis }, { gaugeStepUm, stations }) =>
     gaugeStepUm === null
       ? null
       : {

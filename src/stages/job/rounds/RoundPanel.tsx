@@ -3,9 +3,15 @@ import type { ReactNode } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import type { RowsField } from '@/core/field/field'
-import { finely } from '@/core/sheets/shared/rounds/roundFinding'
-import { finishRound, lastRound, type Round, type Rounds, removeRound } from '@/core/sheets/shared/rounds/rounds'
 import type { CheckId } from '@/core/sheets'
+import { finely } from '@/core/sheets/shared/rounds/roundFinding'
+import {
+  finishRound,
+  lastRound,
+  type Round,
+  type Rounds,
+  removeRound,
+} from '@/core/sheets/shared/rounds/rounds'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
@@ -158,7 +164,7 @@ const summaryOf = (about: string, number: number, done: string | null, advice: r
 function WhatItTells<R extends Round>({ rounds }: { rounds: Rounds<R> }) {
   const context = useSettledEvaluation()
   const round = lastRound(rounds, context.axis)
-  const told = round && attempt(() => rounds.tells?.(context, round)).value
+  const told = round && attempt(() => rounds.resolution?.(context, round)).value
   if (!told) return null
   const small = (um: number) => say(finely(um), 'smallLength', context.units)
   const coarse = told.leastUm > told.countsUm
@@ -168,7 +174,7 @@ function WhatItTells<R extends Round>({ rounds }: { rounds: Rounds<R> }) {
       mt="2"
       color={coarse ? 'close' : 'quiet'}
       fontWeight={coarse ? 700 : undefined}
-      data-tells
+      data-resolution
     >
       With this gauge, read like that, {small(told.leastUm)} can be told from nothing; {small(told.countsUm)}{' '}
       is what counts.

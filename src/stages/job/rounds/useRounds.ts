@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react'
 import { newId } from '@/core/document/id'
 import { withGauge } from '@/core/document/shop'
+import { GAUGE_STEP } from '@/core/readings/model'
 import {
   changeRound,
   lastRound,
@@ -10,7 +11,6 @@ import {
   startRound,
   stationsOf,
 } from '@/core/sheets/shared/rounds/rounds'
-import { GAUGE_STEP } from '@/core/readings/model'
 import { useEdit, useJob } from '../JobContext'
 import { useAxis, useAxisNow } from '../useAxis'
 import { rowActions } from '../useRows'

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { CAUSES, type TightSpots } from '@/core/sheets/shared/rounds/tightSpots'
 import { CAUSE_WORDS } from '@/core/sheets/drag/check'
+import { CAUSES, type TightSpots } from '@/core/sheets/shared/rounds/tightSpots'
 import { say } from '@/core/units/print'
 import { Figures } from '@/ui/Panel'
 import { useUnits } from '../../job/JobContext'

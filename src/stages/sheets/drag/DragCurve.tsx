@@ -1,6 +1,6 @@
+import { CAUSE_WORDS } from '@/core/sheets/drag/check'
 import type { Band } from '@/core/sheets/shared/rounds/bands'
 import type { Cause, DragReading } from '@/core/sheets/shared/rounds/tightSpots'
-import { CAUSE_WORDS } from '@/core/sheets/drag/check'
 import { say } from '@/core/units/print'
 import { useUnits } from '../../job/JobContext'
 

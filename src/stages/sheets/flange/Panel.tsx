@@ -1,7 +1,7 @@
 import { turnFit } from '@/core/calculation/leastSquares'
-import { oddReadings } from '@/core/sheets/shared/rounds/odd'
 import type { FlangeRound } from '@/core/sheets/flange/model'
 import { flangeRounds, sweptOf } from '@/core/sheets/flange/rounds'
+import { oddReadings } from '@/core/sheets/shared/rounds/odd'
 import { say } from '@/core/units/print'
 import { FaceDisc } from '@/ui/drawings/FaceDisc'
 import { useUnits } from '../../job/JobContext'

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
-import { fullFigures, isQuick } from '@/core/sheets/fullTest/judged'
+import { fullFigures, isQuick } from '@/core/sheets/fullTest/figures'
 import type { FullTest } from '@/core/sheets/fullTest/model'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'

@@ -5,7 +5,7 @@ import { SECTION_SIDES } from '@/core/sheets/nutRoom/model'
 import type { SectionAt } from '@/core/sheets/nutRoom/sections'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
-import { SectionDrawing } from '@/ui/drawings/SectionDrawing'
+import { SectionDrawing } from '@/stages/sheets/nutRoom/SectionDrawing'
 
 interface Props {
   section: Axis['section']

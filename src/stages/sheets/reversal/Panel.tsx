@@ -8,7 +8,6 @@ import { withGauge } from '@/core/document/shop'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import { blankRow } from '@/core/field/field'
 import { inItsWord } from '@/core/machine/movingPart'
-import { CONDITIONS, MANNER } from '@/core/sheets/shared/proofs/conditions'
 import { spreadMm } from '@/core/readings/model'
 import {
   addTestStation,
@@ -20,6 +19,7 @@ import {
   startTest,
 } from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
+import { CONDITIONS, MANNER } from '@/core/sheets/shared/proofs/conditions'
 import { dayWords, momentWords } from '@/core/units/dateWords'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'

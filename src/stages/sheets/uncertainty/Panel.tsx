@@ -1,6 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import { onAxis } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
+import { fullFigures } from '@/core/sheets/fullTest/figures'
+import { judgeOf } from '@/core/sheets/reversal/check'
 import {
   CONTRIBUTORS,
   type Contributor,
@@ -9,8 +11,6 @@ import {
   standardOf,
 } from '@/core/sheets/shared/proofs/uncertainty'
 import { UNCERTAINTY, type Uncertainty } from '@/core/sheets/shared/proofs/uncertaintyModel'
-import { fullFigures } from '@/core/sheets/fullTest/judged'
-import { judgeOf } from '@/core/sheets/reversal/check'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { BarsFigure } from '@/ui/chart/BarsFigure'

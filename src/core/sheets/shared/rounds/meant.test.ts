@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { demoJobs } from '../../../demo'
 import { skarrow } from '../../../demo/skarrow'
 import type { Axis } from '../../../document/axis'
+import { CATALOGUE } from '../../../machine/parts'
 import { evaluateAxis } from '../../evaluateAxis'
 import { controllerSettings } from '../steps/controller'
-import { CATALOGUE } from '../../../machine/parts'
 
 // A slip of the hand makes a question, never an order.
 

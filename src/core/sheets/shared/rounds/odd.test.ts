@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { evenRandom, normalFrom } from '../../../calculation/evenRandom'
 import { numbered } from '../../../field/field'
+import { say } from '../../../units/print'
 import { couplerRounds } from '../../shafts/rounds'
 import { waysRounds } from '../../waysFriction/rounds'
-import { say } from '../../../units/print'
 import { oddAdvice, oddReadings } from './odd'
 
 type CouplerRound = Parameters<typeof couplerRounds.worst>[1]

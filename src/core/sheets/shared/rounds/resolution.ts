@@ -5,7 +5,7 @@ import type { Round } from './rounds'
 // What a gauge can tell at all, before anything is read with it: calipers read to two hundredths.
 
 /** The least that a round can tell from nothing at 95 %, and what counts on its sheet. */
-export interface Tells {
+export interface Resolution {
   leastUm: number
   countsUm: number
 }
@@ -38,5 +38,5 @@ export function leastOnLineUm(stepUm: number, placesMm: readonly number[], armMm
 /** Of two single readings that are taken from each other, a whole step. */
 export const bySteps =
   <R extends Round & { gaugeStepUm: number | null }>(countsUm: (t: EvaluationContext, round: R) => number) =>
-  (t: EvaluationContext, round: R): Tells | null =>
+  (t: EvaluationContext, round: R): Resolution | null =>
     round.gaugeStepUm === null ? null : { leastUm: round.gaugeStepUm, countsUm: countsUm(t, round) }

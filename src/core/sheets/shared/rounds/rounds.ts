@@ -6,7 +6,7 @@ import type { Shop } from '../../../document/shop'
 import type { EvaluationContext } from '../../../evaluation/context'
 import type { Measure } from '../../../evaluation/finding'
 import { blankRow, choice, moment, momentOrNone, type RowsField, wordsOrNone } from '../../../field/field'
-import type { Tells } from './resolution'
+import type { Resolution } from './resolution'
 
 // What every sheet of readings shares: rounds that are read, closed, kept and compared.
 
@@ -70,7 +70,7 @@ export interface Rounds<R extends Round = Round> {
   /** The figure that goes down from round to round; null while a round is unread. */
   readonly worst: (context: EvaluationContext, round: R) => Measure | null
   /** What its gauge can tell, and what counts; null while the gauge is not known. */
-  readonly tells?: (context: EvaluationContext, round: R) => Tells | null
+  readonly resolution?: (context: EvaluationContext, round: R) => Resolution | null
   /** What that figure is: "largest correction". */
   readonly worstWords: string
 }

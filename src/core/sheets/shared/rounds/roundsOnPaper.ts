@@ -1,9 +1,9 @@
+import type { PaperBlock } from '../../../drawing/paper'
 import type { EvaluationContext } from '../../../evaluation/context'
 import type { Field, Fields } from '../../../field/field'
-import { type Round, type Rounds, stationsOf } from './rounds'
 import { dayWords, momentWords } from '../../../units/dateWords'
 import { say } from '../../../units/print'
-import type { PaperBlock } from '../../../drawing/paper'
+import { type Round, type Rounds, stationsOf } from './rounds'
 
 /** What every round has beside what its own sheet reads. */
 const COMMON = ['startedAt', 'finishedAt', 'done', 'stations']

@@ -43,7 +43,7 @@ export const eachScrew =
     if (t.axis.drive.screws !== 2 || rounds.length === 0) return judge(t, say)
     const judged = SCREWS.flatMap(screw => {
       if (!rounds.some(round => round.screw === screw)) return []
-      const judgement = t.aside(
+      const judgement = t.withAxis(
         axis => axisOfScrew(axis, screw),
         screw,
         of => {

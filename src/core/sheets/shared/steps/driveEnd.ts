@@ -1,10 +1,10 @@
 import { InputError } from '../../../calculation/inputError'
 import type { PartOf } from '../../../document/parts/types'
 import type { EvaluationContext } from '../../../evaluation/context'
-import { printQuantity, say } from '../../../units/print'
-import type { UnitSystem } from '../../../units/quantity'
 import { chosenBrake } from '../../../machine/drive/brake'
 import { beltLoad, beltRun } from '../../../machine/drive/transmission'
+import { printQuantity, say } from '../../../units/print'
+import type { UnitSystem } from '../../../units/quantity'
 import { type Parts, step, type Written } from './step'
 
 /** Steps of which the last joins the motor to its screw. */

@@ -1,8 +1,8 @@
 import type { Axis } from '../../../document/axis'
 import { attempt } from '../../../evaluation/attempt'
 import type { EvaluationContext } from '../../../evaluation/context'
-import { say } from '../../../units/print'
 import { pullN, stretchGapMm } from '../../../machine/drive/strength'
+import { say } from '../../../units/print'
 import { byHand, loadWord, mayFall } from './lifting'
 import { type Asked, step, type Written } from './step'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { numbered } from '../../field/field'
 import { screwLine } from './calculation'
-import { judgePlane, type LineSetting, sagUm, worstCorrectionUm } from './judgeRound'
+import { judgePlane, type LineSetting, sagUm, worstCorrectionUm } from './judgePlane'
 import type { AlignRound } from './model'
 
 const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound => ({
