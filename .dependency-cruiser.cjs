@@ -1,6 +1,6 @@
 const folder = name => `^src/${name}/`
 /** Tests and what only they need. */
-const TESTS = '\\.test\\.tsx?$|/fixtures/'
+const TESTS = '\\.test\\.tsx?$|/fixtures/|/strained(\\.ts|/)'
 const only = (name, from, allowed, comment) => ({
   name,
   comment,
@@ -56,14 +56,17 @@ module.exports = {
       comment: 'Nothing that ships reads a fixture.',
       severity: 'error',
       from: { path: '^(src|cli)/', pathNot: TESTS },
-      to: { path: '^src/.*/fixtures/' },
+      to: { path: '^src/.*(/fixtures/|/strained(\\.ts|/))' },
     },
     {
       name: 'sheet-not-to-sheet',
       comment: 'No sheet imports another; what sheets of one stage share stands in shared, by its subject.',
       severity: 'error',
       from: { path: '^src/core/sheets/([^/]+)/', pathNot: TESTS },
-      to: { path: '^src/core/sheets/', pathNot: '^src/core/sheets/($1/|shared/|(sheet|outcome)\\.ts$)' },
+      to: {
+        path: '^src/core/sheets/',
+        pathNot: '^src/core/sheets/($1/|shared/|(sheet|outcome|steps\\.generated)\\.ts$)',
+      },
     },
     only(
       'store-on-core',

@@ -1,5 +1,5 @@
-// The lists of sheets, out of their folders: which there are, their checks and limits by name, what is loaded when, and
-// their panels. Run before the app is started, built or tested; what it writes is checked in.
+// The lists that are derived from folders: the sheets, their checks and limits by name, what is loaded when, their panels,
+// steps and strained cases; and the steps from each version of the document to the next. Run before the app is started, built or tested; what it writes is checked in.
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -8,6 +8,10 @@ import { ROOT } from './lib/root.mjs'
 
 const CORE = 'src/core/sheets'
 const PANELS = 'src/stages/sheets'
+const DOCUMENT = 'src/core/document'
+const MIGRATIONS = `${DOCUMENT}/migrations`
+/** The first version whose changes found their rows by ids, and are brought up one by one. */
+const FIRST_BY_ID = 5
 const LOADS = ['first', 'stage', 'asked']
 
 const parsed = path =>
@@ -98,6 +102,8 @@ function readSheet(folder) {
     overlay: exportOf(at('overlay.ts'), /Overlay$/),
     outcome: exportOf(at('outcome.ts'), /Outcome$/),
     reasons: exportOf(at('reasons.ts'), /_REASONS$/),
+    steps: exportOf(at('steps.ts'), /Steps$/),
+    strained: exportOf(at('strained.ts'), /_STRAINED$/),
     panel: exportOf(panel, new RegExp(`^${id[0].toUpperCase()}${id.slice(1)}Panel$`)),
   }
 }
@@ -127,6 +133,26 @@ const importing = (sheets, file, key) =>
 const literals = (name, doc, ids) =>
   `  /** ${doc} */\n  interface ${name} {\n${ids.map(id => `    ${/^\w+$/.test(id) ? id : `'${id}'`}: true`).join('\n')}\n  }\n`
 
+/** The steps from each version of the document to the next, and the version that the last one leads to. */
+function derivedVersions() {
+  const froms = readdirSync(join(ROOT, MIGRATIONS))
+    .flatMap(file => /^v(\d+)\.ts$/.exec(file)?.[1] ?? [])
+    .map(Number)
+    .toSorted((a, b) => a - b)
+  const gap = froms.findIndex((from, index) => from !== index + 1)
+  if (gap >= 0) throw new Error(`${MIGRATIONS}: got v${froms[gap]}.ts, takes v${gap + 1}.ts before it`)
+  const present = froms.length + 1
+  const list = (what, some) =>
+    `${some.map(from => `import { ${what}${from} } from './v${from}'`).join('\n')}\n`
+  const changed = froms.filter(from => exportOf(`${MIGRATIONS}/v${from}.ts`, /^from/) && from >= FIRST_BY_ID)
+  const head = HEAD.replace('folders of the sheets', 'steps from version to version')
+  return {
+    [`${DOCUMENT}/version.generated.ts`]: `${head}\n/**\n * The version of a job document: the one constant that types, schema, files and the browser's database go by. It is\n * raised whenever a stored document reads differently, by a step from the version before and a fixture of that.\n */\nexport const SCHEMA_VERSION = ${present}\n`,
+    [`${MIGRATIONS}/steps.generated.ts`]: `${head}\n${list('fromV', froms)}import type { Step } from '.'\n\n/** The step from each version to the next; there is none before version 1. */\nexport const STEPS: readonly { readonly from: number; readonly migrate: Step }[] = [\n${froms.map(from => `  { from: ${from}, migrate: fromV${from} },`).join('\n')}\n]\n`,
+    [`${MIGRATIONS}/changeSteps.generated.ts`]: `${head}\nimport type { Plain } from './plain'\n${list('changeFromV', changed)}\n/** What brings a change of one version up to the next; before these its rows were found by their places. */\nexport const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [\n${changed.map(from => `  { from: ${from}, up: changeFromV${from} },`).join('\n')}\n]\n`,
+  }
+}
+
 /** What stands in each file that is derived, by its path. */
 function derived() {
   const sheets = readSheets()
@@ -136,8 +162,13 @@ function derived() {
     `${HEAD}\n${[...importing(some, 'check', 'checks'), ...importing(some, 'overlay', 'overlay')].toSorted().join('\n')}\nimport type { LoadedSheets } from './sheet'\n\n/** ${doc} */\nexport const ${name}: LoadedSheets = {\n${some
       .filter(({ checks, overlay }) => checks || overlay)
       .map(
-        ({ id, checks, overlay }) =>
-          `  ${id}: { ${[checks && `checks: ${checks}`, overlay && `overlay: ${overlay}`].filter(Boolean).join(', ')} },`,
+        ({ id, checkIds, checks, overlay }) =>
+          `  ${id}: { ${[
+            checks && `checks: ${checks}, checkIds: [${checkIds.map(one => `'${one}'`).join(', ')}]`,
+            overlay && `overlay: ${overlay}`,
+          ]
+            .filter(Boolean)
+            .join(', ')} },`,
       )
       .join('\n')}\n}\n`
   const atOnce = sheets.find(({ stage }) => stage === 'survey')
@@ -174,10 +205,24 @@ function derived() {
       'What comes when the stage of its sheet is opened.',
       of('stage'),
     ),
-    [`${CORE}/asked.generated.ts`]: `${HEAD}\n${[...importing(sheets, 'outcome', 'outcome')].join('\n')}\nimport type { Outcome } from './outcome'\nimport type { SheetId } from '.'\n\n/** What comes of the sheets beside their verdicts: for workers, lists, paper and the shell. */\nexport const OUTCOME_OF: Readonly<Partial<Record<SheetId, Outcome>>> = {\n${sheets
+    [`${CORE}/asked.generated.ts`]: `${HEAD}\n${[...importing(sheets, 'outcome', 'outcome')].join('\n')}\nimport type { Outcome } from './outcome'\nimport type { SheetId } from '.'\n\n/** What comes of the sheets beside their verdicts, in the order of the work: for workers, lists, paper and the shell. */\nexport const OUTCOMES: readonly (Outcome & { readonly id: SheetId })[] = [\n${sheets
       .filter(({ outcome }) => outcome)
-      .map(({ id, outcome }) => `  ${id}: ${outcome},`)
-      .join('\n')}\n}\n`,
+      .map(({ id, outcome }) => `  { ...${outcome}, id: '${id}' },`)
+      .join('\n')}\n]\n`,
+    [`${CORE}/steps.generated.ts`]: `${HEAD}\n${importing(sheets, 'steps', 'steps').join('\n')}\nimport type { SheetSteps } from './shared/steps/step'\n\n/** The steps that sheets add to the work. */\nexport const SHEET_STEPS: readonly SheetSteps[] = [\n${sheets
+      .filter(({ steps }) => steps)
+      .map(({ steps }) => `  ${steps},`)
+      .join('\n')}\n]\n`,
+    [`${CORE}/fixtures/strained.generated.ts`]: `${HEAD}\n${importing(sheets, 'strained', 'strained')
+      .join('\n')
+      .replaceAll(
+        "'./",
+        "'../",
+      )}\n\n/** The strained cases of every sheet's checks, in the order of the work. */\nexport const STRAINED = [\n${sheets
+      .filter(({ strained }) => strained)
+      .map(({ strained }) => `  ${strained},`)
+      .join('\n')}\n]\n`,
+    ...derivedVersions(),
     [`${CORE}/reasons.generated.ts`]: `${HEAD}\nimport type { LimitKey } from '.'\n${importing(sheets, 'reasons', 'reasons').join('\n')}\n\n/** Why each limit is where it usually is. */\nexport const LIMIT_REASONS: Readonly<Record<LimitKey, string>> = {\n${sheets
       .filter(({ reasons }) => reasons)
       .map(({ reasons }) => `  ...${reasons},`)

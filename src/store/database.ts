@@ -1,7 +1,7 @@
 import { Dexie, type EntityTable, type Table, type Transaction } from 'dexie'
 import type { Change } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
-import { SCHEMA_VERSION } from '@/core/document/version'
+import { SCHEMA_VERSION } from '@/core/document/version.generated'
 
 /** A job as it is stored; every saved change raises its revision by one. */
 export interface JobRow {

@@ -1,7 +1,7 @@
 import { skarrow } from '@/core/demo/skarrow'
 import { runEdit } from '@/core/document/edit'
 import { addNote } from '@/core/document/logEdits'
-import { SCHEMA_VERSION } from '@/core/document/version'
+import { SCHEMA_VERSION } from '@/core/document/version.generated'
 import type { Pending } from './journal'
 
 /** Local storage as a browser has it, which may be full or blocked. */

@@ -1,5 +1,5 @@
 import type { Axis } from '@/core/document/axis'
-import { SCHEMA_VERSION } from '@/core/document/version'
+import { SCHEMA_VERSION } from '@/core/document/version.generated'
 import 'fake-indexeddb/auto'
 import { type Change, runEdit } from '@/core/document/edit'
 import { renameJob, setDimension, setGoal } from '@/core/document/edits'

@@ -11,7 +11,7 @@ import {
 } from '@/core/document/edit'
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
-import { SCHEMA_VERSION } from '@/core/document/version'
+import { SCHEMA_VERSION } from '@/core/document/version.generated'
 import { noteBusy } from './atRest'
 import { ConflictError, commitChange, NotUndoneError, reach, redo, undo, undoOne, warmRules } from './commit'
 import type { DuskDatabase, JobRow } from './database'

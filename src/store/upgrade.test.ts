@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Dexie } from 'dexie'
-import { SCHEMA_VERSION } from '@/core/document/version'
+import { SCHEMA_VERSION } from '@/core/document/version.generated'
 import { DuskDatabase } from './database'
 
 test('jobs that an older app has stored come up whole, with their history', async () => {

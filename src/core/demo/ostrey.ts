@@ -1,7 +1,7 @@
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Job, LogEntry } from '../document/job'
 import { SHOP_TO_START_INCH } from '../document/shop'
-import { SCHEMA_VERSION } from '../document/version'
+import { SCHEMA_VERSION } from '../document/version.generated'
 import { NO_OWN_PARTS } from '../machine/parts'
 
 import { ALIGNED_OSTREY_X } from './aligned'

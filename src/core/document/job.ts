@@ -17,7 +17,7 @@ import type { MachineKind } from './kinds'
 import type { OwnParts } from './parts/types'
 import type { Plan } from './plan'
 import type { Shop } from './shop'
-import type { SCHEMA_VERSION } from './version'
+import type { SCHEMA_VERSION } from './version.generated'
 
 export const ORDER_STATES = ['open', 'ordered', 'arrived', 'missing'] as const
 export type OrderState = (typeof ORDER_STATES)[number]

@@ -6,12 +6,13 @@ import { applyChange, runEdit, takeBack } from '../document/edit'
 import { setGoal } from '../document/edits'
 import type { Job } from '../document/job'
 import { MACHINE_KINDS } from '../document/kinds'
-import { migrate, type Stored } from '../document/migrations'
-import { CHANGE_STEPS, changeUp } from '../document/migrations/changes'
+import { migrate, type Step } from '../document/migrations'
+import { CHANGE_STEPS } from '../document/migrations/changeSteps.generated'
+import { changeUp } from '../document/migrations/changes'
 import { changeFromV3 } from '../document/migrations/v3'
 import { changeFromV5 } from '../document/migrations/v5'
 import type { PartOf } from '../document/parts/types'
-import { SCHEMA_VERSION } from '../document/version'
+import { SCHEMA_VERSION } from '../document/version.generated'
 import { CATALOGUE } from '../machine/parts'
 import { newJob } from '../sheets/newJob'
 import { jobSchema } from '../sheets/schema'
@@ -210,10 +211,9 @@ test('a file far too large is refused before it is read', () => {
 })
 
 describe('migrations', () => {
-  const named = (change: (job: Record<string, unknown>) => Record<string, unknown>) => (stored: Stored) => ({
-    ...stored,
-    job: change(stored.job),
-  })
+  const named =
+    (change: (job: Record<string, unknown>) => Record<string, unknown>): Step =>
+    (job, history) => ({ job: change(job), history: [...history] })
   const steps = [
     { from: 1, migrate: named(({ ...old }) => ({ ...old, title: old.name })) },
     { from: 2, migrate: named(({ name: _, ...old }) => old) },

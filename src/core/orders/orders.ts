@@ -1,7 +1,7 @@
 import type { Axis } from '../document/axis'
 import type { Job, OrderState } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
-import { OUTCOMES } from '../sheets/outcomes'
+import { OUTCOMES } from '../sheets/asked.generated'
 import type { OrderItem } from '../sheets/shared/orders/orderItem'
 import type { UnitSystem } from '../units/quantity'
 

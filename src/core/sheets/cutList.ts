@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../evaluation/context'
-import { OUTCOMES } from './outcomes'
+import { OUTCOMES } from './asked.generated'
 import type { Cut } from './shared/cuts/cut'
 
 /**

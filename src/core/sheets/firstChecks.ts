@@ -5,14 +5,15 @@ import { FIRST } from './first.generated'
 import type { LoadedSheets } from './sheet'
 
 /** The checks of sheets by their ids, each with where it is listed, in the order of the sheets. */
-export const listed = (judged: LoadedSheets): CheckMap =>
+export const listed = (loaded: LoadedSheets): CheckMap =>
   new Map(
-    SHEETS.flatMap(({ id: sheet, stage }) =>
-      Object.entries(judged[sheet]?.checks ?? {}).map(([id, check]): [CheckId, ListedCheck] => {
-        const checkId = id as CheckId
-        return [checkId, { ...check, checkId, sheet, stage }]
-      }),
-    ),
+    SHEETS.flatMap(({ id: sheet, stage }) => {
+      const { checks = {}, checkIds = [] } = loaded[sheet] ?? {}
+      return checkIds.flatMap((checkId): [CheckId, ListedCheck][] => {
+        const check = checks[checkId]
+        return check ? [[checkId, { ...check, checkId, sheet, stage }]] : []
+      })
+    }),
   )
 
 /** The checks that every screen of a job has. */

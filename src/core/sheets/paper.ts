@@ -2,8 +2,8 @@ import type { PaperBlock } from '../drawing/paper'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import { say } from '../units/print'
+import { OUTCOMES } from './asked.generated'
 import { cutList } from './cutList'
-import { OUTCOMES } from './outcomes'
 import { cutSizeWords } from './shared/cuts/cut'
 
 /** What every sheet has to say on a kind of paper, in the order of the work. */

@@ -182,8 +182,5 @@ function unitIsInTheName(name: string, unit: string) {
 test('ids are a group and a name, and stand once', () => {
   const ids = all.map(([id]) => id)
   expect(new Set(ids).size).toBe(ids.length)
-  for (const id of ids)
-    expect(id).toMatch(
-      /^(motion|cutting|screw|nut|bearing|coupler|belt|motor|drive|axis|travel|clearance|hole|fit|fastener|thread|stackup|limits|align|prove|diagnose|schedule|cable|lube|controller|survey|drag|gib|shaft|joint)\.[a-z][A-Za-z]+$/,
-    )
+  for (const id of ids) expect(id).toMatch(/^[a-z][A-Za-z]+\.[a-z][A-Za-z]+$/)
 })

@@ -1,7 +1,7 @@
 import type { CalculationFacts } from '../calculation/calculation'
 import { MACHINE_CALCULATIONS } from '../machine/calculations'
 import { SCHEDULE_CALCULATIONS } from '../schedule/calculations'
-import { OUTCOMES } from './outcomes'
+import { OUTCOMES } from './asked.generated'
 import { lifeShare, sideForce } from './shared/rounds/worth'
 
 /** A calculation as the registry lists it: its inputs are checked when it runs. */

@@ -13,8 +13,8 @@ import {
 import { costWords } from '../machine/costs'
 import type { UnitSystem } from '../units/quantity'
 import type { CheckId } from '.'
+import { OUTCOMES } from './asked.generated'
 import { evaluateAxis } from './evaluateAxis'
-import { OUTCOMES } from './outcomes'
 
 const FINDERS = new Map<string, readonly RemedyFinder[]>(
   OUTCOMES.flatMap(({ remedies = {} }) =>

@@ -44,7 +44,11 @@ export type LoadedSheets = Readonly<
   Partial<
     Record<
       SheetId,
-      { readonly checks?: Readonly<Partial<Record<CheckId, Check>>>; readonly overlay?: DrawOverlay }
+      {
+        readonly checks?: Readonly<Partial<Record<CheckId, Check>>>
+        readonly checkIds?: readonly CheckId[]
+        readonly overlay?: DrawOverlay
+      }
     >
   >
 >

@@ -10,8 +10,8 @@ import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
 import { FormulaBox, FormulaLines } from '../working/FormulaLines'
 
-/** What the first word of an id is about. */
-const GROUPS: Record<string, string> = {
+/** What the first word of an id is about, where the word alone does not say it. */
+const TITLES: Record<string, string> = {
   motion: 'Motion and loads',
   cutting: 'Cutting',
   screw: 'Screw',
@@ -26,15 +26,25 @@ const GROUPS: Record<string, string> = {
   limits: 'Travel and stops',
   clearance: 'Room around the nut',
   hole: 'Holes',
-  fit: 'Bearing block',
+  fit: 'Fitting',
   fastener: 'Fasteners',
   thread: 'Fasteners',
   stackup: 'Chain of dimensions',
+  joint: 'Fasteners',
+  cable: 'Cables and grease',
+  lube: 'Cables and grease',
+  controller: 'Controller',
   align: 'Alignment',
+  gib: 'Ways, gib and shafts',
+  shaft: 'Ways, gib and shafts',
+  survey: 'Ways, gib and shafts',
+  drag: 'Alignment',
   prove: 'Proof',
+  diagnose: 'Find the fault',
   schedule: 'Schedule',
 }
 const groupOf = (id: string) => id.split('.')[0] ?? ''
+const titleOf = (id: string) => TITLES[groupOf(id)] ?? sentenceCase(groupOf(id))
 
 /**
  * Every calculation of the app, made from the registry that the working and the command line are made from.
@@ -49,8 +59,9 @@ export function Reference({
   calculations: readonly CalculationFacts[]
   formulas: Record<string, string[][]>
 }) {
-  const groups = [...new Set(Object.values(GROUPS))].flatMap(title => {
-    const members = calculations.filter(({ id }) => GROUPS[groupOf(id)] === title)
+  const titles = new Set([...Object.values(TITLES), ...calculations.map(({ id }) => titleOf(id))])
+  const groups = [...titles].flatMap(title => {
+    const members = calculations.filter(({ id }) => titleOf(id) === title)
     return members[0] ? [{ title, group: groupOf(members[0].id), members }] : []
   })
   return (

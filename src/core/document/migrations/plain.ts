@@ -14,6 +14,26 @@ export const onEachAxis =
       ? { ...job, axes: job.axes.map(axis => (isAxis(axis) ? bringUp(axis) : axis)) }
       : job
 
+/** A step that changes axes alone: also those that a change of the history puts in or takes out. */
+export const ofAxes =
+  (onJob: (job: Plain) => Plain, onAxis: (axis: Plain) => Plain) =>
+  (job: Plain, history: readonly Plain[]): { job: Plain; history: Plain[] } => {
+    const all = (patches: unknown) =>
+      Array.isArray(patches)
+        ? patches.map(patch =>
+            'value' in patch ? { ...patch, value: axesWithin(patch.value, onAxis) } : patch,
+          )
+        : patches
+    return {
+      job: onJob(job),
+      history: history.map(change => ({
+        ...change,
+        patches: all(change.patches),
+        inverse: all(change.inverse),
+      })),
+    }
+  }
+
 /** Whatever a change of the history holds, with each axis in it brought up. */
 export function axesWithin(value: unknown, bringUp: (axis: Plain) => Plain): unknown {
   if (Array.isArray(value)) return value.map(one => axesWithin(one, bringUp))

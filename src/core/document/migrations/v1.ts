@@ -1,11 +1,11 @@
-import { onEachAxis, type Plain } from './plain'
+import { ofAxes, onEachAxis, type Plain } from './plain'
 
 // Version 1 to 2: belts, two screws, handwheels, duty, and what the accuracy of a drive rests on.
 
 const assumed = (value: number) => ({ value, provenance: 'assumed' })
 
 /** What version 2 asks of an axis over version 1. */
-export const axisFromV1 = (axis: Plain): Plain => ({
+const axisFromV1 = (axis: Plain): Plain => ({
   ...axis,
   dimensions: {
     ...(axis.dimensions as Plain),
@@ -21,4 +21,7 @@ export const axisFromV1 = (axis: Plain): Plain => ({
   variants: [],
 })
 
-export const jobFromV1 = onEachAxis(axisFromV1)
+const jobFromV1 = onEachAxis(axisFromV1)
+
+/** A job of version 1 with its history. */
+export const fromV1 = ofAxes(jobFromV1, axisFromV1)

@@ -1,8 +1,8 @@
-import { onEachAxis, type Plain } from './plain'
+import { ofAxes, onEachAxis, type Plain } from './plain'
 
 // Version 2 to 3: limits that the builder has changed, parts of the builder's own, and what is made to fit.
 
-export const axisFromV2 = (axis: Plain): Plain => ({
+const axisFromV2 = (axis: Plain): Plain => ({
   ...axis,
   limits: {},
   making: {
@@ -23,7 +23,7 @@ export const axisFromV2 = (axis: Plain): Plain => ({
   },
 })
 
-export const jobFromV2 = (job: Plain): Plain =>
+const jobFromV2 = (job: Plain): Plain =>
   onEachAxis(axisFromV2)({
     ...job,
     ownParts: { screw: [], bearing: [], coupler: [], belt: [], motor: [] },
@@ -33,3 +33,6 @@ export const jobFromV2 = (job: Plain): Plain =>
     },
     orders: {},
   })
+
+/** A job of version 2 with its history. */
+export const fromV2 = ofAxes(jobFromV2, axisFromV2)

@@ -1,6 +1,6 @@
 import type { Calculation } from '../../calculation/calculation'
 import { attempt } from '../../evaluation/attempt'
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
 import { accept } from '../shared/rounds/acceptMore'
 import { roundsInShort } from '../shared/rounds/roundsOnPaper'

@@ -1,6 +1,6 @@
 import type { RemedyFinder } from '../../evaluation/remedy'
 import { offered } from '../../evaluation/remedy'
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { isServo } from '../shared/steps/controller'
 
 /** Coarser steps: half the microsteps, or of a servo half the counts, until the controller keeps up. */

@@ -1,4 +1,4 @@
-import { part } from '../../machine/remedies'
+import { part } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
 import { clearanceSection } from './calculation'
 import { nutRoomCuts } from './cuts'

@@ -9,7 +9,7 @@ import {
   part,
   preload,
   slidingFarEnd,
-} from '../../machine/remedies'
+} from '../../machine/commonRemedies'
 
 import { CALM_MICROSTEPS } from './motorChecks'
 

@@ -1,4 +1,4 @@
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
 import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { runOutRounds } from './rounds'

@@ -1,4 +1,4 @@
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'

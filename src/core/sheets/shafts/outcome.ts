@@ -1,4 +1,4 @@
-import { part } from '../../machine/remedies'
+import { part } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
 import { roundsOnPaper } from '../shared/rounds/roundsOnPaper'
 import { couplerLine } from './calculation'

@@ -1,4 +1,4 @@
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
 
 /** What can be given up where play changes with the feed or the warmth. */

@@ -1,5 +1,5 @@
 import { type RemedyFinder, solve } from '../../evaluation/remedy'
-import { goal, keptClear } from '../../machine/remedies'
+import { goal, keptClear } from '../../machine/commonRemedies'
 import { STOPPING } from '../../machine/travel/stoppingModel'
 import { type End, SAFETY_OF } from './check'
 

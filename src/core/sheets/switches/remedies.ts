@@ -1,5 +1,5 @@
 import { offered, type RemedyFinder } from '../../evaluation/remedy'
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { runsOnMm } from './calculation'
 import type { SwitchEnd } from './check'
 import { LIMITS } from './limits'

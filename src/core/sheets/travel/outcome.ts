@@ -1,6 +1,6 @@
 import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
-import { goal, lessRecess, part, recess } from '../../machine/remedies'
+import { goal, lessRecess, part, recess } from '../../machine/commonRemedies'
 import { RECESS_ENDS, RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
 import { defineOutcome } from '../outcome'
 import { CAUTION, type Cut } from '../shared/cuts/cut'

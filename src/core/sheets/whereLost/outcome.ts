@@ -1,4 +1,4 @@
-import { goal } from '../../machine/remedies'
+import { goal } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
 import { roundsInShort } from '../shared/rounds/roundsOnPaper'
 import { split } from './calculation'

@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../../../evaluation/context'
-import { MOST_PRELOAD_SHARE } from '../../../machine/remedies'
+import { MOST_PRELOAD_SHARE } from '../../../machine/commonRemedies'
 
 /** So much more at a time, so that what it does is seen before more is given. */
 const MORE_PRELOAD = 1.3

@@ -1,12 +1,13 @@
 import type { Axis } from '../../../document/axis'
 import { type EvaluationContext, remembered } from '../../../evaluation/context'
+import { SHEET_STEPS } from '../../steps.generated'
 import { thingsOf } from './bags'
 import { driveEnd } from './driveEnd'
 import { finish, firstMoves, proof, wiring } from './finish'
 import { withMishaps } from './mishaps'
 import { bearingBlock, loose, screwAndNut } from './prepare'
 import { setTrue, tighten } from './setTrue'
-import { chosenParts, type Step, type Written } from './step'
+import { type Added, chosenParts, type Step, type Written } from './step'
 import { SUB_ASSEMBLY_IDS, type SubAssembly } from './subAssemblies'
 import { takeApart } from './takeApart'
 import { forScrew, squareAndCouple } from './twoScrews'
@@ -21,9 +22,13 @@ function madeInto(part: SubAssembly, axis: Axis, steps: readonly Written[]): Ste
   const things = thingsOf(axis)
   return steps.map(one => {
     const takes = things.filter(({ backAt }) => backAt === one.id).map(({ id }) => id)
-    return { ...one, part, why: whyOf(one.id), ...(takes.length > 0 && { takes }) }
+    return { ...one, part, why: one.why ?? whyOf(one.id), ...(takes.length > 0 && { takes }) }
   })
 }
+
+/** Steps with those that sheets add, each right before the one it names. */
+const withSheets = (steps: readonly Written[], added: readonly Added[]): Written[] =>
+  steps.flatMap(one => [...added.filter(({ before }) => before === one.id).map(({ step }) => step), one])
 
 /** The steps that take the axis apart: they ask for no part of the new drive. */
 export const teardown = remembered(({ axis }): Step[] => madeInto('apart', axis, takeApart(axis)))
@@ -59,8 +64,9 @@ export const procedure = remembered((context): Step[] | null => {
     proof: proof(),
     final: finish(context, parts),
   }
+  const added = SHEET_STEPS.flatMap(stepsOf => stepsOf(context))
   const steps = SUB_ASSEMBLY_IDS.flatMap(part => {
-    const once = written[part]
+    const once = withSheets(written[part], added)
     const all = twice && TWICE.has(part) ? [...forScrew(once, 1), ...forScrew(once, 2)] : once
     return part === 'apart' ? teardown(context) : madeInto(part, axis, all)
   })

@@ -2,6 +2,7 @@ import type { Axis } from '../../../document/axis'
 import type { DimensionKey } from '../../../document/dimensions'
 import type { PartKind } from '../../../document/kinds'
 import type { Catalogue, PartOf } from '../../../document/parts/types'
+import type { EvaluationContext } from '../../../evaluation/context'
 import type { State } from '../../../evaluation/finding'
 import type { CheckId } from '../../../evaluation/ids'
 import type { DriveJoint } from '../../../machine/joints/model'
@@ -89,8 +90,8 @@ export function chosenParts(axis: Axis, catalogue: Catalogue): Parts | null {
   return screw && bearing && (coupler || belt) && motor ? { screw, bearing, coupler, belt, motor } : null
 }
 
-/** A step as it is written down: what it belongs to, and why it comes now, stand in lists of their own. */
-export type Written = Omit<Step, 'part' | 'why'>
+/** A step as it is written down: what it belongs to, and mostly also why it comes now, stand in lists of their own. */
+export type Written = Omit<Step, 'part' | 'why'> & { readonly why?: string }
 
 /** A step without tools, hold or screws unless they are given. */
 export const step = (id: string, title: string, how: string, more: Partial<Written> = {}): Written => ({
@@ -103,3 +104,10 @@ export const step = (id: string, title: string, how: string, more: Partial<Writt
   bolts: {},
   ...more,
 })
+
+/** A step that a sheet adds to the work, with its reason: right before another one, and once for each screw like that. */
+export interface Added {
+  readonly before: string
+  readonly step: Written & { readonly why: string }
+}
+export type SheetSteps = (context: EvaluationContext) => readonly Added[]

@@ -1,0 +1,19 @@
+import { defineStrained, times } from '../shared/strained/strained'
+
+export const SCREW_LINE_STRAINED = defineStrained({
+  states: {
+    'align.height': ['holds', 'fails'],
+    'align.side': ['holds', 'fails'],
+  },
+  byHand: ['align.height', 'align.side'],
+  strain: (axis, by) => ({
+    rounds: axis.rounds.map(round => ({
+      ...round,
+      stations: round.stations.map(one => ({
+        ...one,
+        heightUm: times(one.heightUm, by.heights),
+        sideUm: times(one.sideUm, by.heights),
+      })),
+    })),
+  }),
+})
