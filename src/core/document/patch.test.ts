@@ -1,5 +1,6 @@
+import { isEqual } from 'es-toolkit'
 import fc from 'fast-check'
-import { applyPatches, diff, equal, forcePatches, inverse, joinPatches, StaleError } from './patch'
+import { applyPatches, diff, forcePatches, inverse, joinPatches, StaleError } from './patch'
 
 const rows = fc.uniqueArray(fc.record({ id: fc.constantFrom('a', 'b', 'c', 'd', 'e'), mm: fc.nat(5) }), {
   selector: ({ id }) => id,
@@ -85,7 +86,7 @@ test('a builder who insists puts in what still has a place', () => {
 })
 
 test('plain data is the same by what it holds', () => {
-  expect(equal({ a: [1, { b: null }] }, { a: [1, { b: null }] })).toBe(true)
+  expect(isEqual({ a: [1, { b: null }] }, { a: [1, { b: null }] })).toBe(true)
   for (const other of [{ a: [1, { b: 0 }] }, { a: [1] }, { a: [1, { b: null }], c: 1 }, [], null])
-    expect(equal({ a: [1, { b: null }] }, other)).toBe(false)
+    expect(isEqual({ a: [1, { b: null }] }, other)).toBe(false)
 })

@@ -1,3 +1,5 @@
+import { isEqual } from 'es-toolkit'
+
 /**
  * One value that a change replaces. A step of the path is a key, or the id of a row where it stands in a list of rows,
  * so that a patch finds its row wherever it has moved to, and finds none where another has taken its place.
@@ -14,19 +16,6 @@ export interface Patch {
   order?: { was: string[]; now: string[] }
   /** Of a list of plain values, such as repeated readings: what is put in place of what, from where; null at the end. */
   splice?: { at: number | null; was: unknown[]; now: unknown[] }
-}
-
-/**
- * Whether two pieces of a document are the same. Not by a package: those tell lists of one window from lists of another,
- * as they come out of a copy, and a document is plain data wherever it was made.
- */
-export function equal(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true
-  if (Array.isArray(a))
-    return Array.isArray(b) && a.length === b.length && a.every((one, index) => equal(one, b[index]))
-  if (!isPlain(a) || !isPlain(b)) return false
-  const keys = Object.keys(a)
-  return keys.length === Object.keys(b).length && keys.every(key => key in b && equal(a[key], b[key]))
 }
 
 /** What a patch would replace is not what stands there any more. */
@@ -61,7 +50,7 @@ export function diff(before: unknown, after: unknown, path: string[] = []): Patc
   if (isRows(before) && isRows(after) && before.length + after.length > 0)
     return diffRows(before, after, path)
   if (isPlainList(before) && isPlainList(after)) return diffLists(before, after, path)
-  if (equal(before, after)) return []
+  if (isEqual(before, after)) return []
   return [{ path, ...(before !== undefined && { was: before }), ...(after !== undefined && { now: after }) }]
 }
 
@@ -100,7 +89,7 @@ function diffRows(before: readonly Row[], after: readonly Row[], path: string[])
   }
   const kept = before.filter(({ id }) => wanted.has(id)).map(({ id }) => id)
   const keptNow = after.filter(({ id }) => standing.has(id)).map(({ id }) => id)
-  if (!equal(kept, keptNow))
+  if (!isEqual(kept, keptNow))
     patches.push({ path, order: { was: before.map(({ id }) => id), now: after.map(({ id }) => id) } })
   return patches
 }
@@ -141,7 +130,7 @@ function put(value: unknown, patch: Patch, depth: number): unknown {
 }
 
 function replaced(value: unknown, { path, was, now }: Patch): unknown {
-  if (!equal(value, was) && !equal(value, now)) throw new StaleError(path)
+  if (!isEqual(value, was) && !isEqual(value, now)) throw new StaleError(path)
   return now
 }
 
@@ -154,7 +143,7 @@ function putIntoRow(rows: readonly Row[], id: string, patch: Patch, depth: numbe
   }
   if (patch.now === undefined) {
     if (index < 0) return rows
-    if (!equal(rows[index], patch.was)) throw new StaleError(patch.path)
+    if (!isEqual(rows[index], patch.was)) throw new StaleError(patch.path)
     return rows.toSpliced(index, 1)
   }
   if (index >= 0) return rows.with(index, replaced(rows[index], patch) as Row)
@@ -175,7 +164,7 @@ function spliced(value: unknown, { path, splice }: Patch): unknown {
   if (!isPlainList(value) || !splice) throw new StaleError(path)
   const { was, now } = splice
   const standsAt = (at: number) =>
-    at >= 0 && at + was.length <= value.length && equal(value.slice(at, at + was.length), was)
+    at >= 0 && at + was.length <= value.length && isEqual(value.slice(at, at + was.length), was)
   let at = splice.at ?? value.length - was.length
   if (splice.at === null) while (at > 0 && !standsAt(at)) at--
   if (!standsAt(at)) throw new StaleError(path)
@@ -210,12 +199,12 @@ export function joinPatches(first: readonly Patch[], then: readonly Patch[]): Pa
   const joined = [...first]
   for (const patch of then) {
     const last = joined.at(-1)
-    const isSame = last && equal(last.path, patch.path)
+    const isSame = last && isEqual(last.path, patch.path)
     if (
       isSame &&
       last.splice &&
       patch.splice &&
-      equal(last.splice.now, patch.splice.was) &&
+      isEqual(last.splice.now, patch.splice.was) &&
       last.splice.now.length > 0
     )
       joined[joined.length - 1] = { ...last, splice: { ...last.splice, now: patch.splice.now } }

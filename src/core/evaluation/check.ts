@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal'
+import { isEqual } from 'es-toolkit'
 import { InputError } from '../calculation/inputError'
 import type { Axis, OwnLimits } from '../document/axis'
 import { DIMENSIONS } from '../document/dimensions'
@@ -222,7 +222,7 @@ export class LazyFinding implements Finding {
 
 /** Whether two findings say the same: by what they say, never by what they hold on to. */
 export const saysTheSame = (a: Finding, b: Finding): boolean =>
-  a === b || equal(plainFindings([a]), plainFindings([b]))
+  a === b || isEqual(plainFindings([a]), plainFindings([b]))
 
 /** Findings as plain data, for what takes no more: a message to another thread. */
 export const plainFindings = (findings: readonly Finding[]): Finding[] =>

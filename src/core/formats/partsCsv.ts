@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal'
+import { isEqual } from 'es-toolkit'
 import { PART_KINDS, type PartKind } from '../document/kinds'
 import { gotWords, ID_TAKES } from '../document/parts/checkPart'
 import { fieldsOf } from '../document/parts/fields'
@@ -115,7 +115,7 @@ export function readPartsCsv(text: string, ownParts: OwnParts, shipped: PartsLis
 }
 
 /** Whether two parts say the same, but for the dust of binary sums, which no file keeps. */
-const isSame = (a: unknown, b: unknown): boolean => equal(tidied(a), tidied(b))
+const isSame = (a: unknown, b: unknown): boolean => isEqual(tidied(a), tidied(b))
 const tidied = (part: unknown): unknown =>
   JSON.parse(JSON.stringify(part), (_, value) => (typeof value === 'number' ? tidyFigure(value) : value))
 

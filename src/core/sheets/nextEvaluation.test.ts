@@ -1,5 +1,5 @@
+import { isEqual } from 'es-toolkit'
 import fc from 'fast-check'
-import equal from 'fast-deep-equal'
 import { longTom } from '../demo/longTom'
 import { ostrey } from '../demo/ostrey'
 import { skarrow } from '../demo/skarrow'
@@ -136,14 +136,14 @@ test(`after any edit the next evaluation says what a fresh one says`, () => {
           }
           const fresh = said(evaluateAxis(axis, CATALOGUE, units))
           const next = said(evaluation)
-          const differs = fresh.find((finding, index) => !equal(finding, next[index]))
+          const differs = fresh.find((finding, index) => !isEqual(finding, next[index]))
           if (differs || next.length !== fresh.length)
             throw new Error(
               `${start.id}, ${JSON.stringify(one)}: ${JSON.stringify(differs)}
 next: ${JSON.stringify(next.find(({ checkId }) => checkId === differs?.checkId))}
 ${JSON.stringify(patchesOf(history.at(-1) as Axis, axis)).slice(0, 800)}`,
             )
-          if (!equal(stepsOf(evaluation), stepsOf(evaluateAxis(axis, CATALOGUE, units))))
+          if (!isEqual(stepsOf(evaluation), stepsOf(evaluateAxis(axis, CATALOGUE, units))))
             throw new Error(`${start.id}, ${JSON.stringify(one)}: other steps`)
           history.push(axis)
           edits += 1

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal'
+import { isEqual } from 'es-toolkit'
 import { createContext, type ReactNode, useContext, useMemo, useRef, useSyncExternalStore } from 'react'
 import type { Job } from '@/core/document/job'
 import type { UnitSystem } from '@/core/units/quantity'
@@ -33,7 +33,7 @@ export function useJobDigest<T>(digest: (job: Job) => T): T {
   const last = useRef<T>(undefined)
   return useJob(job => {
     const next = digest(job)
-    if (!equal(last.current, next)) last.current = next
+    if (!isEqual(last.current, next)) last.current = next
     return last.current as T
   })
 }

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal'
+import { isEqual } from 'es-toolkit'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
@@ -86,7 +86,7 @@ export function useSettledResult<T>(work: (job: Job) => T): T {
   const select = useCallback(
     (job: Job | null) => {
       const next = work(job as Job)
-      if (!equal(last.current, next)) last.current = next
+      if (!isEqual(last.current, next)) last.current = next
       return last.current as T
     },
     [work],

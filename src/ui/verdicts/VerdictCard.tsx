@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal'
+import { isEqual } from 'es-toolkit'
 import { memo } from 'react'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import { saysTheSame } from '@/core/evaluation/check'
@@ -140,7 +140,7 @@ const Actions = memo(function Actions({
       )}
     </div>
   )
-}, equal)
+}, isEqual)
 
 /** How much of the limit is used, with the limit as a notch. */
 function UseBar({ use }: { use: number }) {

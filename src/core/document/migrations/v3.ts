@@ -1,5 +1,6 @@
+import { isEqual } from 'es-toolkit'
 import { applyPatches, enablePatches, type Patch as PlacePatch } from 'immer'
-import { diff, equal, type Patch } from '../patch'
+import { diff, type Patch } from '../patch'
 import { isPlain, onEachAxis, type Plain } from './plain'
 
 enablePatches()
@@ -68,7 +69,7 @@ function identified(rows: Row[], others: Row[], fresh: () => string): Row[] {
     taken.add(like.id)
     return { ...row, id: like.id }
   }
-  const isLike = (row: Row) => (one: Row) => free(one) && equal({ ...one, id: null }, { ...row, id: null })
+  const isLike = (row: Row) => (one: Row) => free(one) && isEqual({ ...one, id: null }, { ...row, id: null })
   // Those that are the same all through first, then those that stand in the same place.
   return rows
     .map(row => give(row, others.find(isLike(row))))

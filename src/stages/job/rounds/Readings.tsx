@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import equal from 'fast-deep-equal'
+import { isEqual } from 'es-toolkit'
 import { useMemo, useRef } from 'react'
 import type { RowsField } from '@/core/field/field'
 import { ODD_WORDS, oddReadings } from '@/core/sheets/shared/rounds/odd'
@@ -57,7 +57,7 @@ export function Readings<R extends Round>({
 /** The last value as long as the new one says the same. */
 function useSame<T>(value: T): T {
   const last = useRef(value)
-  if (!equal(last.current, value)) last.current = value
+  if (!isEqual(last.current, value)) last.current = value
   return last.current
 }
 
