@@ -162,13 +162,8 @@ function derived() {
     `${HEAD}\n${[...importing(some, 'check', 'checks'), ...importing(some, 'overlay', 'overlay')].toSorted().join('\n')}\nimport type { LoadedSheets } from './sheet'\n\n/** ${doc} */\nexport const ${name}: LoadedSheets = {\n${some
       .filter(({ checks, overlay }) => checks || overlay)
       .map(
-        ({ id, checkIds, checks, overlay }) =>
-          `  ${id}: { ${[
-            checks && `checks: ${checks}, checkIds: [${checkIds.map(one => `'${one}'`).join(', ')}]`,
-            overlay && `overlay: ${overlay}`,
-          ]
-            .filter(Boolean)
-            .join(', ')} },`,
+        ({ id, checks, overlay }) =>
+          `  ${id}: { ${[checks && `checks: ${checks}`, overlay && `overlay: ${overlay}`].filter(Boolean).join(', ')} },`,
       )
       .join('\n')}\n}\n`
   const atOnce = sheets.find(({ stage }) => stage === 'survey')

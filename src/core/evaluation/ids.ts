@@ -11,3 +11,7 @@ export interface LimitKeys {}
 export type SheetId = keyof SheetIds
 export type CheckId = keyof CheckIds
 export type LimitKey = keyof LimitKeys
+
+/** The names of a record, in its order, with their type. @example keysOf({ a: 1 }) // ['a'] */
+export const keysOf = <K extends string>(record: Readonly<Partial<Record<K, unknown>>>): K[] =>
+  Object.keys(record) as K[]

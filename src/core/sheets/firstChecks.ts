@@ -1,5 +1,5 @@
 import type { CheckMap, ListedCheck } from '../evaluation/check'
-import type { CheckId } from '../evaluation/ids'
+import { type CheckId, keysOf } from '../evaluation/ids'
 import { SHEETS } from '.'
 import { FIRST } from './first.generated'
 import type { LoadedSheets } from './sheet'
@@ -8,8 +8,8 @@ import type { LoadedSheets } from './sheet'
 export const listed = (loaded: LoadedSheets): CheckMap =>
   new Map(
     SHEETS.flatMap(({ id: sheet, stage }) => {
-      const { checks = {}, checkIds = [] } = loaded[sheet] ?? {}
-      return checkIds.flatMap((checkId): [CheckId, ListedCheck][] => {
+      const { checks = {} } = loaded[sheet] ?? {}
+      return keysOf(checks).flatMap((checkId): [CheckId, ListedCheck][] => {
         const check = checks[checkId]
         return check ? [[checkId, { ...check, checkId, sheet, stage }]] : []
       })

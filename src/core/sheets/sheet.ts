@@ -46,7 +46,6 @@ export type LoadedSheets = Readonly<
       SheetId,
       {
         readonly checks?: Readonly<Partial<Record<CheckId, Check>>>
-        readonly checkIds?: readonly CheckId[]
         readonly overlay?: DrawOverlay
       }
     >

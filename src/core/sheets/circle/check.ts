@@ -1,7 +1,8 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
+import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
 import { oddAdvice } from '../shared/rounds/odd'
-import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
+import { finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import type { CircleRound } from './model'
 import { acrossOf, circleRounds, measuredCircle, measuredSquare } from './rounds'
@@ -48,14 +49,11 @@ const ofCircle =
     const atIt = (one: number) => atCircle(one, found.meanDiameterMm)
     const said = saidOf(one => say(atIt(one), 'smallLength', 1))
     const figures = [atIt(umPerM), atIt(limitUmPerM), atIt(found.uncertainUmPerM)] as const
-    switch (told(umPerM, found.uncertainUmPerM, limitUmPerM)) {
-      case 'within':
-        return against('holds', 'smallLength', figures, () => `${said}.`)
-      case 'beyond':
-        return against('fails', 'smallLength', figures, () => `${said}: ${mend}`)
-      case 'cannot-tell':
-        return noAdvice(`${said}: these readings cannot tell. ${narrow}`)
-    }
+    return judgeFigure([umPerM, found.uncertainUmPerM, limitUmPerM], figures, {
+      within: () => `${said}.`,
+      beyond: () => `${said}: ${mend}`,
+      cannotTell: () => `${said}: these readings cannot tell. ${narrow}`,
+    })
   }
 
 export const CIRCLE_CHECKS = defineChecks({
@@ -76,39 +74,35 @@ export const CIRCLE_CHECKS = defineChecks({
   'prove.cutSquare': {
     title: 'Axes square, by a square',
     subject: 'proof',
-    judge(t, say) {
-      const round = lastRound(circleRounds, t.axis)
-      if (!round || (round.diagonalAMm === null && round.diagonalBMm === null)) return null
-      const { sideMm, diagonalAMm, diagonalBMm, acceptedUmPerM } = round
-      const diagonalMm = sideMm * Math.SQRT2
-      const wrong = [diagonalAMm, diagonalBMm].find(
-        one => one !== null && Math.abs(one / diagonalMm - 1) > NO_SUCH_DIAGONAL,
-      )
-      if (wrong !== undefined)
-        return noAdvice(
-          `A square of ${say(sideMm, 'length', 1)} has diagonals of ${say(diagonalMm, 'length', 1)}: got ${say(wrong as number, 'length', 1)}. Was it typed in another unit, or is the side another?`,
+    judge: judgeRounds(
+      circleRounds,
+      (t, round, say) => {
+        if (round.diagonalAMm === null && round.diagonalBMm === null) return null
+        const { sideMm, diagonalAMm, diagonalBMm, acceptedUmPerM } = round
+        const diagonalMm = sideMm * Math.SQRT2
+        const wrong = [diagonalAMm, diagonalBMm].find(
+          one => one !== null && Math.abs(one / diagonalMm - 1) > NO_SUCH_DIAGONAL,
         )
-      const found = measuredSquare(t, round)
-      if (!found) return noAdvice('Measure the other diagonal too: one alone says nothing.')
-      const atIt = (umPerM: number) => (Math.abs(umPerM) * sideMm) / MM_PER_M
-      const small = (umPerM: number) => say(finely(atIt(umPerM)), 'smallLength')
-      const { umPerM, uncertainUmPerM } = found
-      const figures = [atIt(umPerM), atIt(acceptedUmPerM), atIt(uncertainUmPerM)] as const
-      const said = `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over a side of ${say(sideMm, 'length', 0)}, against ${small(acceptedUmPerM)} accepted there`
-      switch (told(umPerM, uncertainUmPerM, acceptedUmPerM)) {
-        case 'within':
-          return against('holds', 'smallLength', figures, () => `${said}.`)
-        case 'beyond':
-          return against(
-            'fails',
-            'smallLength',
-            figures,
-            () => `${said}: ${leaning(t.axis.name, round, umPerM)}`,
+        if (wrong !== undefined)
+          return noAdvice(
+            `A square of ${say(sideMm, 'length', 1)} has diagonals of ${say(diagonalMm, 'length', 1)}: got ${say(wrong as number, 'length', 1)}. Was it typed in another unit, or is the side another?`,
           )
-        case 'cannot-tell':
-          return noAdvice(`${said}: these diagonals cannot tell. Cut a larger square, or measure over pins.`)
-      }
-    },
+        const found = measuredSquare(t, round)
+        if (!found) return noAdvice('Measure the other diagonal too: one alone says nothing.')
+        const atIt = (umPerM: number) => (Math.abs(umPerM) * sideMm) / MM_PER_M
+        const small = (umPerM: number) => say(finely(atIt(umPerM)), 'smallLength')
+        const { umPerM, uncertainUmPerM } = found
+        const figures = [atIt(umPerM), atIt(acceptedUmPerM), atIt(uncertainUmPerM)] as const
+        const said = `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over a side of ${say(sideMm, 'length', 0)}, against ${small(acceptedUmPerM)} accepted there`
+        return judgeFigure([umPerM, uncertainUmPerM, acceptedUmPerM], figures, {
+          within: () => `${said}.`,
+          beyond: () => `${said}: ${leaning(t.axis.name, round, umPerM)}`,
+          cannotTell: () =>
+            `${said}: these diagonals cannot tell. Cut a larger square, or measure over pins.`,
+        })
+      },
+      { column: null },
+    ),
   },
   'prove.circleScale': {
     title: 'Scales alike, by a circle',

@@ -1,7 +1,7 @@
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { against, clockOf, noAdvice } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
 import { eachScrew } from '../shared/rounds/screws'
 import { type Cause, type Felt, type NextReading, nextReading } from '../shared/rounds/tightSpots'
 import { dragOncePerTurn } from './calculation'
@@ -111,9 +111,7 @@ export const DRAG_CHECKS = defineChecks({
   'align.turn': {
     title: 'Drag over one turn',
     subject: 'screw',
-    judge: eachScrew(turnRounds.pick, (t, say) => {
-      const round = lastRound(turnRounds, t.axis)
-      if (!round) return null
+    judge: judgeRounds(turnRounds, (t, round, say) => {
       const readings = turnReadings(round, t.shop)
       if (!readings)
         return noAdvice('Read the drag at four or more angles over one turn; eight show a wave well.')

@@ -2,11 +2,9 @@ import { attempt } from '../../evaluation/attempt'
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { reachOf } from '../shared/rounds/dragShares'
+import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
-import { oddAdvice } from '../shared/rounds/odd'
-import { against, clockOf, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
-import { eachScrew } from '../shared/rounds/screws'
+import { against, clockOf, expanded, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { shimWords } from '../shared/rounds/shims'
 import { nearestMm, SUPPORT_STIFFNESS_N_PER_UM, sideLoad } from '../shared/rounds/sideLoad'
 import { lifeLeftWords } from '../shared/rounds/worth'
@@ -43,11 +41,7 @@ export const FLANGE_CHECKS = defineChecks({
   'align.flange': {
     title: 'Face out of square',
     subject: 'nut',
-    judge: eachScrew(flangeRounds.pick, (t, say) => {
-      const round = lastRound(flangeRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(flangeRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(flangeRounds, (t, round, say, small) => {
       const readings = sweptOf(round)
       if (new Set(readings.map(({ angleDeg }) => angleDeg % 360)).size < 3)
         return noAdvice(
@@ -55,7 +49,6 @@ export const FLANGE_CHECKS = defineChecks({
         )
       const { acceptedUm, face } = round
       const stepUm = stepOf(round, 'flange')
-      const small = (um: number) => say(finely(um), 'smallLength')
       const deg = (value: number) => `${say(value, 'angle', 0)} (${clockOf(value)})`
       const { radiusMm, boltCircleMm } = round
       const tilt = t.figure('faceTilt', faceTilt, { readings, radiusMm, boltCircleMm })
@@ -84,28 +77,14 @@ export const FLANGE_CHECKS = defineChecks({
       const absurd = notMeant('shim', shimUm, 'It would be out of square over the bolt circle by', say)
       if (absurd) return absurd
       const figures = [shimUm, acceptedUm] as const
-      switch (told(shimUm, uncertainUm, acceptedUm)) {
-        case 'within':
-          return against(
-            'holds',
-            'smallLength',
-            figures,
-            () =>
-              `Square within ${small(shimUm)} over the bolt circle, against ${small(acceptedUm)} accepted.${unchecked}`,
-          )
-        case 'cannot-tell':
-          return noAdvice(
-            `Out of square by ${small(shimUm)} ± ${small(uncertainUm)} over the bolt circle, against ${small(acceptedUm)} accepted: these readings cannot tell. Sweep further out, or at more angles.`,
-          )
-        case 'beyond':
-          return against(
-            'fails',
-            'smallLength',
-            figures,
-            () =>
-              `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${worthWords(t, round, tiltUmPerMm, say)}${unchecked}`,
-          )
-      }
+      return judgeFigure([shimUm, uncertainUm, acceptedUm], figures, {
+        within: () =>
+          `Square within ${small(shimUm)} over the bolt circle, against ${small(acceptedUm)} accepted.${unchecked}`,
+        beyond: () =>
+          `It stands proud at ${deg(proudAtDeg)}. Put ${small(shimUm)} ± ${small(uncertainUm)} ${FACE_WORDS[face]} at ${deg(shimAtDeg)}: ${shimWords(shimUm, t.shop.shimStockMm, say)}. Tighten crosswise and sweep again.${worthWords(t, round, tiltUmPerMm, say)}${unchecked}`,
+        cannotTell: () =>
+          `Out of square by ${small(shimUm)} ± ${small(uncertainUm)} over the bolt circle, against ${small(acceptedUm)} accepted: these readings cannot tell. Sweep further out, or at more angles.`,
+      })
     }),
   },
 })

@@ -1,7 +1,6 @@
 import { defineChecks } from '../../evaluation/check'
-import { oddAdvice } from '../shared/rounds/odd'
-import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
+import { against, expanded, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
 import { returnRounds, stepsLost } from './rounds'
 
 /** Full steps of one cycle of the field. */
@@ -11,17 +10,12 @@ export const LOST_STEPS_CHECKS = defineChecks({
   'prove.steps': {
     title: 'Back to zero after fast moves',
     subject: 'motor',
-    judge(t, say) {
-      const round = lastRound(returnRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(returnRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(returnRounds, (t, round, say, small) => {
       const found = stepsLost(t, stepOf(round, 'lostSteps', 'prove'))
       if (!found || found.slowReturns < 2)
         return noAdvice(
           'Come back to zero from the same side after slow moves, twice or more, then after fast ones: read each return.',
         )
-      const small = (um: number) => say(finely(um), 'smallLength')
       const { returnErrorUm, cycles, cycleUm, restUm, verdict, standardUncertaintyUm, slowReturns } = found
       const offUm = Math.abs(returnErrorUm)
       const uncertainUm = expanded(standardUncertaintyUm, slowReturns - 1)
@@ -62,6 +56,6 @@ export const LOST_STEPS_CHECKS = defineChecks({
         () =>
           `${off} ${after}, which is no whole cycle of ${small(cycleUm)} (${small(Math.abs(restUm))} over): no steps are lost, something slips. Mark hubs and shafts, and look which line parts.`,
       )
-    },
+    }),
   },
 })

@@ -1,8 +1,8 @@
 import { defineChecks } from '../../evaluation/check'
 import { finerThanGauge } from '../../readings/plausible'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
-import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
+import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { shimWords } from '../shared/rounds/shims'
 import { counterweight } from './calculation'
 import { droopUm, overhangRounds } from './rounds'
@@ -11,9 +11,8 @@ export const OVERHANG_CHECKS = defineChecks({
   'align.overhang': {
     title: 'Slide run out over its end',
     subject: 'axis',
-    judge(t, say) {
-      const round = lastRound(overhangRounds, t.axis)
-      if (!round || round.overhangMm === null || round.wayHalfLengthMm === null) return null
+    judge: judgeRounds(overhangRounds, (t, round, say) => {
+      if (round.overhangMm === null || round.wayHalfLengthMm === null) return null
       const massKg = t.dimension('movingMassKg')
       const { overhangMm, wayHalfLengthMm, weightArmMm, weightOnKg } = round
       const { liftsOff, counterweightKg } = t.figure('counterweight', counterweight, {
@@ -46,21 +45,19 @@ export const OVERHANG_CHECKS = defineChecks({
         () =>
           `${liftsOff ? 'It tips off its ways' : 'It lifts at one end and reads false'}: lay ${kg(Math.ceil(counterweightKg))} on at ${say(weightArmMm, 'length', 0)}, on the other side of the middle of the way, and tie it. Keep hands and feet from under the overhang until it lies there.`,
       )
-    },
+    }),
   },
   'align.droop': {
     title: 'Bracket under its motor',
     subject: 'motor',
-    judge(t, say) {
-      const round = lastRound(overhangRounds, t.axis)
-      if (!round || (round.withoutUm === null && round.withUm === null)) return null
+    judge: judgeRounds(overhangRounds, (t, round, say, small) => {
+      if (round.withoutUm === null && round.withUm === null) return null
       const um = droopUm(round)
       if (um === null)
         return noAdvice(
           'Read the outer edge of the bracket from above twice: without the motor, and with it bolted on.',
         )
       const stepUm = stepOf(round, 'overhang')
-      const small = (value: number) => say(finely(value), 'smallLength')
       const fine = [round.withoutUm, round.withUm].find(one => one !== null && finerThanGauge(one, stepUm))
       if (fine !== undefined && fine !== null)
         return noAdvice(
@@ -92,6 +89,6 @@ export const OVERHANG_CHECKS = defineChecks({
         () =>
           `The motor draws the bracket down by ${small(um)}. Raise its outer edge by that with the motor off: ${shimWords(um, t.shop.shimStockMm, say)}; or prop it. Then set coupler and screw line with the motor on.`,
       )
-    },
+    }),
   },
 })

@@ -2,9 +2,8 @@ import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
 import { lifeWords } from '../../evaluation/measures'
 import { finerThanGauge } from '../../readings/plausible'
-import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
-import { eachScrew } from '../shared/rounds/screws'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
+import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { locknut } from '../shared/steps/preload'
 import { LEAST_TURN, MOST_TURN, setBy } from './range'
 import { addedPull, preloadRounds } from './rounds'
@@ -13,16 +12,13 @@ export const PRELOAD_CHECKS = defineChecks({
   'align.preload': {
     title: 'Preload as set',
     subject: 'bearing',
-    judge: eachScrew(preloadRounds.pick, (t, say) => {
-      const round = lastRound(preloadRounds, t.axis)
-      if (!round) return null
+    judge: judgeRounds(preloadRounds, (t, round, say, small) => {
       const { set, playUm, turnedDeg, pullBeforeN, pullAfterN, scaleStepN } = round
       if (set === null)
         return noAdvice(
           'Say first which bearings they are: a matched set is clamped hard and takes its own preload; two of a kind get it from the turn of the locknut, and are ruined by clamping hard.',
         )
       const nut = locknut(t)
-      const small = (um: number) => say(finely(um), 'smallLength')
       const deg = (value: number) => say(value, 'angle', 0)
       if (playUm === null && turnedDeg === null)
         return noAdvice(

@@ -3,10 +3,8 @@ import { defineChecks } from '../../evaluation/check'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness } from '../../machine/drive/stiffness'
 import { PART_SHARE } from '../shared/proofs/partShare'
-import { oddAdvice } from '../shared/rounds/odd'
-import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
-import { eachScrew } from '../shared/rounds/screws'
+import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
+import { noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { PUSH_ROUNDS } from './model'
 import { pushedPlay, pushRounds } from './rounds'
 
@@ -19,18 +17,13 @@ export const PUSH_PULL_CHECKS = defineChecks({
   'prove.pushPull': {
     title: 'Play under push and pull',
     subject: 'proof',
-    judge: eachScrew(pushRounds.pick, (t, say) => {
-      const round = lastRound(pushRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(pushRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(pushRounds, (t, round, say, small) => {
       const stepUm = stepOf(round, 'pushPull', 'prove')
       const found = pushedPlay(t, stepUm)
       if (!found)
         return noAdvice(
           'Push and pull with two sizes of force at least, each both ways: four readings or more.',
         )
-      const small = (um: number) => say(finely(um), 'smallLength')
       const { playUm, expandedUm, stiffnessNPerUm, pushes } = found
       const frictionN = attempt(() => forces(t).frictionN).value ?? 0
       const leastN = Math.min(...pushes.map(({ forceN }) => Math.abs(forceN)))
@@ -53,27 +46,13 @@ export const PUSH_PULL_CHECKS = defineChecks({
             }`
           : ''
       const figures = [Math.max(playUm, 0), targetUm, expandedUm] as const
-      switch (told(playUm, expandedUm, targetUm)) {
-        case 'within':
-          return against(
-            'holds',
-            'smallLength',
-            figures,
-            () => `${measured}, against ${small(targetUm)} accepted.${soft}`,
-          )
-        case 'beyond':
-          return against(
-            'fails',
-            'smallLength',
-            figures,
-            () =>
-              `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. ${round.at === 'slide' ? 'Read the five places to see where it is lost.' : 'It moves there: do up what holds it.'}${soft}`,
-          )
-        case 'cannot-tell':
-          return noAdvice(
-            `${measured}, against ${small(targetUm)} accepted: these readings cannot tell. Push each way once more with every force${stepUm > targetUm / 4 ? ', with a finer gauge' : ''}.`,
-          )
-      }
+      return judgeFigure([playUm, expandedUm, targetUm], figures, {
+        within: () => `${measured}, against ${small(targetUm)} accepted.${soft}`,
+        beyond: () =>
+          `${measured}, more than the ${small(targetUm)} accepted: it does not grow with the force, so something is loose, not soft. ${round.at === 'slide' ? 'Read the five places to see where it is lost.' : 'It moves there: do up what holds it.'}${soft}`,
+        cannotTell: () =>
+          `${measured}, against ${small(targetUm)} accepted: these readings cannot tell. Push each way once more with every force${stepUm > targetUm / 4 ? ', with a finer gauge' : ''}.`,
+      })
     }),
   },
 })

@@ -1,8 +1,7 @@
 import { defineChecks } from '../../evaluation/check'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
-import { oddAdvice } from '../shared/rounds/odd'
-import { against, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
+import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { boltSequence } from '../shared/steps/boltSequence'
 import { narrowestStrip, type Station, straightness } from './calculation'
 import { heightsOf, railRounds, widthOf } from './rounds'
@@ -16,11 +15,7 @@ export const RAILS_CHECKS = defineChecks({
   'align.rails': {
     title: 'Rails',
     subject: 'line',
-    judge(t, say) {
-      const round = lastRound(railRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(railRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(railRounds, (t, round, say, small) => {
       const heights = heightsOf(round)
       const widthUm = widthOf(round)
       const { how, acceptedUm, screwPitchMm } = round
@@ -30,7 +25,6 @@ export const RAILS_CHECKS = defineChecks({
             ? 'Step the level along end to end, at least twice, and read each step: a reading that is left out ends the line.'
             : 'Read at three or more places along the rail: two always lie on a line.',
         )
-      const small = (um: number) => say(finely(um), 'smallLength')
       const at = (mm: number) => say(mm, 'length', 0)
       const stepUm = how === 'level' ? 0 : stepOf(round, 'rails')
       const { slopeUmPerM } = t.figure('straightness', straightness, { stations: heights })
@@ -79,7 +73,7 @@ export const RAILS_CHECKS = defineChecks({
         () =>
           `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted; it stands ${small(Math.abs(worst.offUm))} ${worst.offUm > 0 ? 'proud' : 'low'} at ${at(worst.positionMm)}. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`,
       )
-    },
+    }),
   },
 })
 

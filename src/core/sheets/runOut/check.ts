@@ -2,10 +2,8 @@ import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import type { State } from '../../evaluation/finding'
 import { sentenceCase } from '../../units/sentenceCase'
-import { oddAdvice } from '../shared/rounds/odd'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { against, expanded, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
-import { eachScrew } from '../shared/rounds/screws'
 import { nearestMm, sideLoad } from '../shared/rounds/sideLoad'
 import { lifeLeftWords } from '../shared/rounds/worth'
 import { WOBBLES, type Wobble } from './model'
@@ -82,11 +80,7 @@ export const RUN_OUT_CHECKS = defineChecks({
   'align.runOut': {
     title: 'Run-out of the screw',
     subject: 'screw',
-    judge: eachScrew(runOutRounds.pick, (t, say) => {
-      const round = lastRound(runOutRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(runOutRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(runOutRounds, (t, round, say) => {
       // Read when a block stood there, the end of a screw whose far end is free now.
       const wobbles = wobblesOf(round).map(one =>
         t.axis.ends === 'fixed-free' && one.where === 'far' ? { ...one, where: 'free' as const } : one,

@@ -2,9 +2,8 @@ import { STEEL_EXPANSION_PER_K } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { MM_PER_INCH } from '../../units/quantity'
 import { narrows } from '../shared/proofs/uncertainty'
-import { oddAdvice } from '../shared/rounds/odd'
-import { against, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
+import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
+import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { MOST_CORRECTION_SHARE } from '../shared/steps/controller'
 import { measuredScale, scaleRounds } from './rounds'
 
@@ -15,18 +14,13 @@ export const SCALE_CHECKS = defineChecks({
   'prove.scale': {
     title: 'Scale over the travel',
     subject: 'proof',
-    judge(t, say) {
-      const round = lastRound(scaleRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(scaleRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(scaleRounds, (t, round, say, small) => {
       const found = measuredScale(t, stepOf(round, 'scale', 'prove'))
       if (!found)
         return noAdvice(
           'Measure where the slide goes at two commanded places or more, from one side each time.',
         )
       const { overTravelUm, uncertainUm, scaleErrorUmPerM, moves, setPerMm, stepsPerMm, most } = found
-      const small = (um: number) => say(finely(um), 'smallLength')
       const targetUm = t.axis.goals.accuracyTargetUm
       const travel = say(t.axis.goals.wantedTravelMm, 'length', 0)
       const put =
@@ -50,22 +44,13 @@ export const SCALE_CHECKS = defineChecks({
       const few = moves.length < 3 ? ' Two places always make a straight line: a third would check it.' : ''
       const said = `It goes ${small(Math.abs(overTravelUm))} ± ${small(uncertainUm)} too ${overTravelUm < 0 ? 'short' : 'far'} over its ${travel}, against ${small(targetUm)} accepted`
       const figures = [Math.abs(overTravelUm), targetUm, uncertainUm] as const
-      switch (told(overTravelUm, uncertainUm, targetUm)) {
-        case 'within':
-          return against('holds', 'smallLength', figures, () => `${said}.${few}`)
-        case 'beyond':
-          return against(
-            'fails',
-            'smallLength',
-            figures,
-            () =>
-              `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small(STEEL_EXPANSION_PER_K * t.axis.goals.wantedTravelMm * 1000)} of it.${few}`,
-          )
-        case 'cannot-tell':
-          return noAdvice(
-            `${said}: these readings cannot tell. Measure at more places, over more of the travel, or finer.${most === 'readings' || most === 'step' ? '' : ` ${narrows(most)}`}`,
-          )
-      }
-    },
+      return judgeFigure([overTravelUm, uncertainUm, targetUm], figures, {
+        within: () => `${said}.${few}`,
+        beyond: () =>
+          `${said}.${put} Measure at the warmth it works in: a degree between scale and screw is ${small(STEEL_EXPANSION_PER_K * t.axis.goals.wantedTravelMm * 1000)} of it.${few}`,
+        cannotTell: () =>
+          `${said}: these readings cannot tell. Measure at more places, over more of the travel, or finer.${most === 'readings' || most === 'step' ? '' : ` ${narrows(most)}`}`,
+      })
+    }),
   },
 })

@@ -2,12 +2,10 @@ import { degrees, radians } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { isBelted } from '../../machine/drive/transmission'
 import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
-import { oddAdvice } from '../shared/rounds/odd'
 import { leastWaveUm } from '../shared/rounds/resolution'
-import { against, clockOf, finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
-import { eachScrew } from '../shared/rounds/screws'
+import { against, clockOf, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { shimWords } from '../shared/rounds/shims'
 import { BELT_DEG, beltRounds, couplerRead, couplerRounds, pulleyLine } from './rounds'
 
@@ -18,18 +16,14 @@ export const SHAFTS_CHECKS = defineChecks({
   'align.coupler': {
     title: 'Motor in line with the screw',
     subject: 'coupler',
-    judge: eachScrew(couplerRounds.pick, (t, say) => {
-      const round = lastRound(couplerRounds, t.axis)
-      if (!round || isBelted(t)) return null
-      const odd = oddAdvice(couplerRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(couplerRounds, (t, round, say, small) => {
+      if (isBelted(t)) return null
       const found = couplerRead(t)
       if (!found)
         return noAdvice(
           'Turn both shafts together and read rim and face at three or more angles each: four, a quarter turn apart, check one another.',
         )
       const stepUm = stepOf(round, 'shafts')
-      const small = (um: number) => say(finely(um), 'smallLength')
       const { parallelMm, parallelTowardsDeg, angularDeg, openAtDeg } = found
       const { parallelLimitMm, angularLimitDeg, axialLimitMm } = t.part('coupler')
       const { use } = t.figure('shaftsUse', couplerMisalignmentUse, {
@@ -77,11 +71,8 @@ export const SHAFTS_CHECKS = defineChecks({
   'align.belt': {
     title: 'Pulleys in line',
     subject: 'belt',
-    judge: eachScrew(beltRounds.pick, (t, say) => {
-      const round = lastRound(beltRounds, t.axis)
-      if (!round || !isBelted(t)) return null
-      const odd = oddAdvice(beltRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(beltRounds, (t, round, say) => {
+      if (!isBelted(t)) return null
       const line = pulleyLine(round)
       if (!line)
         return noAdvice(

@@ -3,7 +3,8 @@ import { sentenceCase } from '../../units/sentenceCase'
 import { latestPair, type Manner } from '../shared/proofs/manner'
 import { mendedSince } from '../shared/proofs/mendedSince'
 import { PART_SHARE } from '../shared/proofs/partShare'
-import { against, finely, noAdvice, told } from '../shared/rounds/roundFinding'
+import { judgeFigure } from '../shared/rounds/judgeRounds'
+import { finely, noAdvice } from '../shared/rounds/roundFinding'
 
 interface Words {
   /** What both tests are, in the order of the pair. */
@@ -30,14 +31,11 @@ const compared =
     const lost = `${where} it loses ${small(beforeUm)} ${named(before, say)} and ${small(afterUm)} ${named(after, say)}`
     const said = `${sentenceCase(lost)}: ${small(Math.abs(differenceUm))} ± ${small(expandedUm)} apart, where ${small(countsUm)} count`
     const figures = [Math.abs(differenceUm), countsUm, expandedUm] as const
-    switch (told(differenceUm, expandedUm, countsUm)) {
-      case 'within':
-        return against('holds', 'smallLength', figures, () => `${said}. ${alike}`)
-      case 'beyond':
-        return against('fails', 'smallLength', figures, () => `${said}. ${differenceUm > 0 ? more : less}`)
-      case 'cannot-tell':
-        return noAdvice(`${said}: these readings cannot tell. Take more of both, at the same place.`)
-    }
+    return judgeFigure([differenceUm, expandedUm, countsUm], figures, {
+      within: () => `${said}. ${alike}`,
+      beyond: () => `${said}. ${differenceUm > 0 ? more : less}`,
+      cannotTell: () => `${said}: these readings cannot tell. Take more of both, at the same place.`,
+    })
   }
 
 export const SLOW_FAST_CHECKS = defineChecks({

@@ -1,8 +1,8 @@
 import { defineChecks } from '../../evaluation/check'
 import { finerThanGauge } from '../../readings/plausible'
+import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
 import { against, noAdvice, stepOf, told, turnWords } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
 import { doneSince } from '../shared/rounds/screws'
 import { SQUARE_ROUNDS, type SquareRound } from './model'
 import { squareOf, squareRounds } from './rounds'
@@ -43,9 +43,7 @@ export const SQUARE_CHECKS = defineChecks({
   'align.square': {
     title: 'Square',
     subject: 'line',
-    judge(t, say) {
-      const round = lastRound(squareRounds, t.axis)
-      if (!round) return null
+    judge: judgeRounds(squareRounds, (t, round, say) => {
       const { acceptedUmPerM, how } = round
       if (how === 'square') {
         const stepUm = stepOf(round, 'square')
@@ -110,7 +108,7 @@ export const SQUARE_CHECKS = defineChecks({
           )
         }
       }
-    },
+    }),
   },
   'align.leadMismatch': {
     title: 'Leads of the two screws',
@@ -131,20 +129,17 @@ export const SQUARE_CHECKS = defineChecks({
       const acceptedMm = ((last.acceptedUmPerM / 1e6) * spacingMm * Math.abs(apartMm)) / 1000
       const said = `From ${say(before.atMm, 'length', 0)} to ${say(last.atMm, 'length', 0)} one side gains ${say(Math.abs(growsMm), 'length', 2)} ± ${say(uncertainMm, 'length', 2)} on the other, ${say(Math.abs(perM), 'length', 2)} a metre`
       const figures = [Math.abs(growsMm), acceptedMm] as const
-      switch (told(growsMm, uncertainMm, acceptedMm)) {
-        case 'within':
-          return against('holds', 'length', figures, () => `${said}: the leads agree.`)
-        case 'cannot-tell':
-          return noAdvice(`${said}: these readings cannot tell. Read further apart, or finer.`)
-        case 'beyond':
-          return against(
-            'fails',
-            'length',
-            figures,
-            () =>
-              `${said}: the leads differ. With a motor on each screw, give the second its own steps a millimetre; with one motor, square it at the middle of the travel and live with half of it at the ends.`,
-          )
-      }
+      return judgeFigure(
+        [growsMm, uncertainMm, acceptedMm],
+        figures,
+        {
+          within: () => `${said}: the leads agree.`,
+          beyond: () =>
+            `${said}: the leads differ. With a motor on each screw, give the second its own steps a millimetre; with one motor, square it at the middle of the travel and live with half of it at the ends.`,
+          cannotTell: () => `${said}: these readings cannot tell. Read further apart, or finer.`,
+        },
+        'length',
+      )
     },
   },
 })

@@ -1,8 +1,7 @@
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
-import { oddAdvice } from '../shared/rounds/odd'
+import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { noAdvice } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
 import { frictionRead, pullsOf, waysRounds } from './rounds'
 
 /** Dry cast iron rubs no harder; what does is a slip of typing, or a slide that binds. */
@@ -14,11 +13,7 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
   'align.waysFriction': {
     title: 'Friction of the ways',
     subject: 'line',
-    judge(t, say) {
-      const round = lastRound(waysRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(waysRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(waysRounds, (t, round, say) => {
       const pulls = pullsOf(round)
       const found = frictionRead(t)
       if (!found)
@@ -55,6 +50,6 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
             ? `${said}: ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. Put them into Survey: motor and lost motion are reckoned from them.${few}`
             : `${said}: about as Survey has it.${few}`,
       }
-    },
+    }),
   },
 })

@@ -1,9 +1,7 @@
 import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
-import { oddAdvice } from '../shared/rounds/odd'
-import { against, expanded, finely, noAdvice, stepOf, told } from '../shared/rounds/roundFinding'
-import { lastRound } from '../shared/rounds/rounds'
-import { eachScrew } from '../shared/rounds/screws'
+import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
+import { expanded, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { LOST_ROUNDS } from './model'
 import { giveUm, lostRounds, lostShares, reckonedShares, SHARES } from './rounds'
 import { SHARE_WORDS } from './words'
@@ -15,11 +13,7 @@ export const WHERE_LOST_CHECKS = defineChecks({
   'prove.whereLost': {
     title: 'Where it is lost',
     subject: 'proof',
-    judge: eachScrew(lostRounds.pick, (t, say) => {
-      const round = lastRound(lostRounds, t.axis)
-      if (!round) return null
-      const odd = oddAdvice(lostRounds, round, say)
-      if (odd) return odd
+    judge: judgeRounds(lostRounds, (t, round, say, small) => {
       const found = lostShares(t, stepOf(round, 'whereLost', 'prove'))
       if (!found) {
         const { of } = LOST_ROUNDS.of.stations
@@ -29,7 +23,6 @@ export const WHERE_LOST_CHECKS = defineChecks({
         return noAdvice(`Push and pull at the five places; still unread: ${unread.join(', ')}.`)
       }
       const { shares, readingUncertaintyUm } = found
-      const small = (um: number) => say(finely(um), 'smallLength')
       const turned = SHARES.find(share => shares[share].um < -PROVED * shares[share].standardUm)
       if (turned)
         return noAdvice(
@@ -54,27 +47,13 @@ export const WHERE_LOST_CHECKS = defineChecks({
         : reckoned
           ? 'No part loses more than Size reckons'
           : 'No part stands out of what the readings are uncertain by'
-      switch (told(looseUm, uncertainUm, targetUm)) {
-        case 'within':
-          return against(
-            'holds',
-            'smallLength',
-            figures,
-            () => `${lost}; ${small(targetUm)} beyond that are accepted. ${most}.`,
-          )
-        case 'beyond':
-          return against(
-            'fails',
-            'smallLength',
-            figures,
-            () =>
-              `${lost}; more than the ${small(targetUm)} beyond that which are accepted. ${most}${worst ? `: ${SHARE_WORDS[worst].remedy}` : ''}.`,
-          )
-        case 'cannot-tell':
-          return noAdvice(
-            `${lost}; against ${small(targetUm)} beyond that these readings cannot tell. ${most}. Push and pull a few times more.`,
-          )
-      }
+      return judgeFigure([looseUm, uncertainUm, targetUm], figures, {
+        within: () => `${lost}; ${small(targetUm)} beyond that are accepted. ${most}.`,
+        beyond: () =>
+          `${lost}; more than the ${small(targetUm)} beyond that which are accepted. ${most}${worst ? `: ${SHARE_WORDS[worst].remedy}` : ''}.`,
+        cannotTell: () =>
+          `${lost}; against ${small(targetUm)} beyond that these readings cannot tell. ${most}. Push and pull a few times more.`,
+      })
     }),
   },
 })
