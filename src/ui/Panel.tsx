@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { Note } from './Note'
 import { Explained } from './terms/Explained'
 
 /** A titled sheet on the bench. */
@@ -39,9 +40,9 @@ export function Panel({
         {action}
       </chakra.div>
       {note && (
-        <chakra.p color="quiet" fontSize="14px" mb="3" maxW="68ch" data-note>
+        <Note mb="3" maxW="68ch" data-note>
           <Explained text={note} />
-        </chakra.p>
+        </Note>
       )}
       {children}
     </chakra.section>

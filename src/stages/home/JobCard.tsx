@@ -12,6 +12,7 @@ import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jo
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
+import { Note, Stated } from '@/ui/Note'
 import { addressAsKnown } from '../job/address'
 import { download } from '../job/download'
 import { useAnswer } from '../job/useRun'
@@ -60,17 +61,17 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
               </chakra.a>
             </chakra.h2>
           )}
-          <chakra.p color="quiet" fontSize="14px">
+          <Note>
             {job.machineKind}, axes {job.axes.map(axis => axis.name).join(', ')}; saved{' '}
             {momentWords(row.savedAt)}
-          </chakra.p>
-          <chakra.h3 fontSize="14px" fontWeight={700} mt="2">
+          </Note>
+          <Stated as="h3" fontWeight={700} mt="2">
             {next === null
               ? 'What is next is being worked out …'
               : next.length > 0
                 ? 'Needs next'
                 : 'Nothing left to do'}
-          </chakra.h3>
+          </Stated>
           <chakra.ul fontSize="15px">
             {next?.map(action => (
               <li key={action.axisId}>

@@ -4,7 +4,6 @@ import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
 import { MACHINE_KINDS, type MachineKind } from '@/core/document/kinds'
-
 import { newJob } from '@/core/sheets/newJob'
 import type { UnitSystem } from '@/core/units/quantity'
 import { getDatabase } from '@/store/database'
@@ -14,6 +13,7 @@ import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'
+import { Stated } from '@/ui/Note'
 
 const KIND_WORDS: Record<MachineKind, string> = {
   mill: 'A mill: X table, Y saddle, Z head',
@@ -66,17 +66,17 @@ export function NewJobDialog({
       <chakra.form id="new-job" onSubmit={submit} display="grid" gap="3">
         <TextField label="Name of the machine" error={formState.errors.name?.message} {...register('name')} />
         <chakra.fieldset>
-          <chakra.legend fontWeight={700} fontSize="14px">
+          <Stated as="legend" fontWeight={700}>
             What it is
-          </chakra.legend>
+          </Stated>
           {MACHINE_KINDS.map(kind => (
             <Radio key={kind} value={kind} label={KIND_WORDS[kind]} {...register('machineKind')} />
           ))}
         </chakra.fieldset>
         <chakra.fieldset>
-          <chakra.legend fontWeight={700} fontSize="14px">
+          <Stated as="legend" fontWeight={700}>
             Units to work in, switchable at any time
-          </chakra.legend>
+          </Stated>
           <Radio value="mm" label="millimetres" {...register('units')} />
           <Radio value="inch" label="inches and thousandths" {...register('units')} />
         </chakra.fieldset>

@@ -9,6 +9,7 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { DrawingView } from '@/ui/drawings/DrawingView'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Note } from '@/ui/Note'
 import { download } from './download'
 import { useJob, useUnits } from './JobContext'
 import { pdfFonts } from './pdfFonts'
@@ -87,10 +88,10 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
           options={PAPER_OPTIONS}
           onChange={choosePaper}
         />
-        <chakra.span color="quiet" fontSize="14px">
+        <Note as="span">
           at full size
           {sheets > 1 && `, on ${sheets} sheets that are glued together by their crosses`}
-        </chakra.span>
+        </Note>
       </chakra.div>
       {failure && (
         <chakra.p role="alert" color="fails" fontWeight={700}>

@@ -46,7 +46,7 @@ export function GaugeFields({ stepUm, disabled, onStep }: Props) {
           value={stepUm}
           units={units}
           disabled={disabled}
-          onValue={(value, mergeKey) => onStep(value as number | null, mergeKey)}
+          onValue={(value, mergeKey) => onStep(value, mergeKey)}
         />
       </chakra.div>
       <ReadingUnitField />

@@ -1,8 +1,8 @@
-import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { type AskedReading, askReading } from '@/core/readings/askReading'
 import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 
 /** One reading of a table, by what it is called. */
 export interface Reading {
@@ -33,7 +33,8 @@ export function ReadingAsk({ readings, stepUm, typedIn }: Props) {
     if (!asked) continue
     const { meantUm } = asked
     return (
-      <chakra.div
+      <Stated
+        as="div"
         role="status"
         data-asked
         display="flex"
@@ -41,7 +42,6 @@ export function ReadingAsk({ readings, stepUm, typedIn }: Props) {
         alignItems="center"
         gap="2"
         mt="1"
-        fontSize="14px"
         color="close"
         fontWeight={700}
       >
@@ -54,7 +54,7 @@ export function ReadingAsk({ readings, stepUm, typedIn }: Props) {
         <Button variant="quiet" onClick={() => setKept(before => new Set([...before, keyOf(reading)]))}>
           Keep it
         </Button>
-      </chakra.div>
+      </Stated>
     )
   }
   return null

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { Stated } from '@/ui/Note'
 import { ProgressBar } from '@/ui/ProgressBar'
 import type { Run } from './useRun'
 
@@ -16,10 +17,10 @@ export function RunProgress({ run, doing, children }: Props) {
   return (
     <div role="status" aria-live="polite" aria-busy={run.kind === 'running' || undefined}>
       {run.kind === 'running' && (
-        <chakra.div fontSize="14px">
+        <Stated as="div">
           {doing}
           <ProgressBar aria-label={doing} max={1} value={run.share} />
-        </chakra.div>
+        </Stated>
       )}
       {run.kind === 'stopped' && <chakra.p color="quiet">Stopped. Nothing was changed.</chakra.p>}
       {run.kind === 'failed' && (

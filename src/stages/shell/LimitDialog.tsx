@@ -11,6 +11,7 @@ import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
+import { Stated } from '@/ui/Note'
 import { useEdit, useUnits } from '../job/JobContext'
 import { useAxis, useAxisNow } from '../job/useAxis'
 
@@ -88,10 +89,10 @@ export function LimitDialog({ limitKey, title, onClose }: Props) {
         {figure('holds', `It holds ${to}`)}
         {figure('close', `It is close ${to}, and fails beyond`)}
         {problem && (
-          <chakra.p role="alert" color="fails" fontWeight={700} fontSize="14px">
+          <Stated role="alert" color="fails" fontWeight={700}>
             {problem.field === 'close' ? 'Where it fails' : 'Where it holds'}: got{' '}
             {say(typed[problem.field], facts.quantity, units)}, takes {problem.takes}.
-          </chakra.p>
+          </Stated>
         )}
         <TextField
           label="Why? It stands beside the verdict, and in the log"

@@ -7,6 +7,7 @@ import { partSheet, type SheetRow } from '@/core/machine/parts/sheet'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Figures } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import type { Place } from '../job/address'
@@ -35,11 +36,11 @@ export function PartSheet({ part, kind, title, onClose, choose }: Props) {
   const own = findings.filter(({ subject }) => subject === part || (part === 'way' && subject === 'travel'))
   const rows = kind && chosen ? partSheet(kind, chosen as never) : []
   return (
-    <chakra.aside
+    <Stated
+      as="aside"
       aria-label={`Sheet: ${title}`}
       borderLeftWidth={{ md: '1px' }}
       pl={{ md: '3' }}
-      fontSize="14px"
       maxH="236px"
       overflowY="auto"
     >
@@ -75,7 +76,7 @@ export function PartSheet({ part, kind, title, onClose, choose }: Props) {
           {chosen ? 'Choose another' : 'Choose it'}
         </PlaceButton>
       )}
-    </chakra.aside>
+    </Stated>
   )
 }
 

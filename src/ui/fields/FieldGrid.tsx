@@ -38,7 +38,7 @@ export function FieldGrid<K extends string, V extends number | null>({
           field={fields[key]}
           value={values[key]}
           units={units}
-          onValue={(value, mergeKey = '') => onValue(key, value as V, mergeKey)}
+          onValue={(value, mergeKey = '') => onValue(key, value, mergeKey)}
         />
       ))}
       {children}

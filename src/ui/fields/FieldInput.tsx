@@ -7,12 +7,13 @@ import { QuantityField } from './QuantityField'
 import { SelectField } from './SelectField'
 import { TextField } from './TextField'
 
-interface Props {
+interface Props<V> {
   field: Field
   label?: string
-  value: unknown
+  value: V
   units: UnitSystem
-  onValue: (value: unknown, mergeKey?: string) => void
+  /** Called with what the field describes: of the type of the value that stands there. */
+  onValue: (value: NoInfer<V>, mergeKey?: string) => void
   /** For the cells of a table. */
   hideLabel?: boolean
   dense?: boolean
@@ -27,7 +28,16 @@ interface Props {
 const NONE = 'null'
 
 /** The field for a value as its description has it: a figure with its unit, words, or a choice. */
-export function FieldInput({ field, label = field.label, value, units, onValue, options, ...look }: Props) {
+export function FieldInput<V>({
+  field,
+  label = field.label,
+  value,
+  units,
+  onValue: onTyped,
+  options,
+  ...look
+}: Props<V>) {
+  const onValue = onTyped as (value: unknown, mergeKey?: string) => void
   switch (field.is) {
     case 'number':
       return (
@@ -134,7 +144,7 @@ export function FieldInput({ field, label = field.label, value, units, onValue, 
   }
 }
 
-type NumberProps = Omit<Props, 'field' | 'value' | 'label' | 'options'> & {
+type NumberProps = Omit<Props<unknown>, 'field' | 'value' | 'label' | 'options'> & {
   field: Extract<Field, { is: 'number' }>
   label: string
   value: number | null

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Modal } from '../Modal'
+import { Note } from '../Note'
 import { DataTable, type TableColumn } from '../table/DataTable'
 import type { Action } from './Palette'
 
@@ -60,10 +61,10 @@ export function KeyHelp({
           Reference of every calculation
         </chakra.a>
       </chakra.p>
-      <chakra.p mt="1" fontSize="14px" color="quiet">
+      <Note mt="1">
         Mains wiring, guarding and lifting follow local codes and are for licensed or trained people. The
         figures here help you judge; they do not replace a maker's sheet or a qualified engineer.
-      </chakra.p>
+      </Note>
     </Modal>
   )
 }

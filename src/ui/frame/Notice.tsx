@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
+import { Stated } from '../Note'
 
 /** Something that the builder must know now, with what to do about it. */
 export function Notice({
@@ -28,7 +29,7 @@ export function Notice({
     >
       <chakra.div>
         <chakra.strong color="fails">{title}</chakra.strong>
-        {children && <chakra.p fontSize="14px">{children}</chakra.p>}
+        {children && <Stated>{children}</Stated>}
       </chakra.div>
       {actions && (
         <chakra.div display="flex" gap="2" flexWrap="wrap">

@@ -6,6 +6,7 @@ import type { Field, Fields } from '@/core/field/field'
 import { takes, unitOf } from '@/core/field/takes'
 import { sentenceCase } from '@/core/units/sentenceCase'
 import { unitWords } from '@/core/units/unitWords'
+import { Note } from '../Note'
 import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
 import { FormulaBox, FormulaLines } from '../working/FormulaLines'
@@ -124,9 +125,9 @@ function Entry({
       <FormulaBox formula={formula}>
         <FormulaLines mathMl={lines} />
       </FormulaBox>
-      <chakra.p fontSize="14px" color="quiet">
+      <Note>
         {source}. {validity}.
-      </chakra.p>
+      </Note>
       <chakra.div mt="2">
         <DataTable
           label={`Inputs and outputs of ${id}`}

@@ -18,6 +18,7 @@ import { quantityFacts, type Unit, type UnitSystem } from '@/core/units/quantity
 import { Button } from '../controls'
 import { cellsOf } from '../fields/cells'
 import { FieldInput } from '../fields/FieldInput'
+import { Stated } from '../Note'
 import { CopyTable } from './CopyTable'
 import { DataTable, type TableColumn } from './DataTable'
 
@@ -195,9 +196,9 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
         </chakra.div>
       )}
       {problem && (
-        <chakra.p role="alert" color="fails" fontWeight={700} fontSize="14px">
+        <Stated role="alert" color="fails" fontWeight={700}>
           {problem}
-        </chakra.p>
+        </Stated>
       )}
       <Foot
         addLabel={addLabel}

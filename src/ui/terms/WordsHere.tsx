@@ -3,6 +3,7 @@ import { BookOpen } from 'lucide-react'
 import { type RefObject, useState } from 'react'
 import { type Term, termsIn } from '@/core/document/terms'
 import { Button } from '../controls'
+import { Stated } from '../Note'
 import { LaterTermWords } from './LaterTermWords'
 
 /** Explains every word of the trade that stands on a sheet, when it is asked for. */
@@ -16,7 +17,8 @@ export function WordsHere({ of }: { of: RefObject<HTMLElement | null> }) {
       </Button>
       {terms?.length === 0 && <p>None that is not plain.</p>}
       {terms && terms.length > 0 && (
-        <chakra.dl
+        <Stated
+          as="dl"
           display="grid"
           gap="1.5"
           columnGap="3"
@@ -26,7 +28,6 @@ export function WordsHere({ of }: { of: RefObject<HTMLElement | null> }) {
           borderRadius="8px"
           p="3"
           mt="1"
-          fontSize="14px"
         >
           {terms.map(term => (
             <chakra.div key={term} display="contents">
@@ -36,7 +37,7 @@ export function WordsHere({ of }: { of: RefObject<HTMLElement | null> }) {
               </dd>
             </chakra.div>
           ))}
-        </chakra.dl>
+        </Stated>
       )}
     </div>
   )

@@ -15,6 +15,7 @@ import {
 import { momentWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
+import { Note } from '@/ui/Note'
 import { useEdit, useJob, useJobContext } from '../JobContext'
 import { useSettledResult } from '../useAxis'
 import { useKept } from '../useKept'
@@ -67,9 +68,7 @@ export function AtTheMachine() {
               onBlur={event => setWho(event.currentTarget.value.trim())}
             />
           </chakra.div>
-          <chakra.span fontSize="14px" color="quiet">
-            Started, it notes what each step took, and what was left loose when you stop.
-          </chakra.span>
+          <Note as="span">Started, it notes what each step took, and what was left loose when you stop.</Note>
         </>
       )}
     </chakra.div>

@@ -7,6 +7,7 @@ import type { Step } from '@/core/sheets/shared/steps/step'
 import { SUB_ASSEMBLIES } from '@/core/sheets/shared/steps/subAssemblies'
 import { momentWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
+import { Note, Stated } from '@/ui/Note'
 import { Explained } from '@/ui/terms/Explained'
 import { FiguresButton } from '../FiguresButton'
 import { useJob, useJobContext } from '../JobContext'
@@ -77,7 +78,7 @@ export function InHand({ build }: { build: Build }) {
       )}
       <Needs step={shown} build={build} />
       {tickedAt && (
-        <chakra.p mt="2" fontSize="14px">
+        <Stated mt="2">
           {[
             note?.how === 'skipped' ? 'Skipped' : note?.how === 'otherwise' ? 'Done otherwise' : 'Done',
             momentWords(tickedAt),
@@ -87,7 +88,7 @@ export function InHand({ build }: { build: Build }) {
           ]
             .filter(Boolean)
             .join(', ')}
-        </chakra.p>
+        </Stated>
       )}
       {before && (
         <chakra.p mt="2" fontWeight={700} color="close">
@@ -182,13 +183,13 @@ function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: bo
             {leaning.length === 0 ? 'Open it again' : `Open it again, with ${leaning.length} that lean on it`}
           </Button>
           {leaning.length > 0 && (
-            <chakra.span fontSize="14px" color="quiet">
+            <Note as="span">
               {leaning
                 .slice(0, 3)
                 .map(({ title }) => title)
                 .join('; ')}
               {leaning.length > 3 && ' and more'}
-            </chakra.span>
+            </Note>
           )}
           <Button variant="quiet" onClick={() => build.look(null)}>
             Back to the next step

@@ -97,9 +97,7 @@ function InBag({ thing, axis }: { thing: Thing; axis: Axis }) {
             units={units}
             dense
             hideLabel
-            onValue={(value, mergeKey) =>
-              edit(setBagged(axis, thing, { foundCount: value as number | null }, mergeKey))
-            }
+            onValue={(value, mergeKey) => edit(setBagged(axis, thing, { foundCount: value }, mergeKey))}
           />
         </chakra.span>
       )}

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import type { BuildSchools } from '@/core/sheets/shared/steps/model'
 import { SCHOOLS, type School, schoolField, setBuildSchool } from '@/core/sheets/shared/steps/schools'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Note } from '@/ui/Note'
 import { useEdit } from '../JobContext'
 import { useAxis, useAxisNow } from '../useAxis'
 
@@ -37,9 +38,9 @@ export function Schools({ keys }: { keys: readonly (keyof BuildSchools)[] }) {
                   edit(setBuildSchool(axisNow(), key, next as BuildSchools[typeof key], label))
                 }
               />
-              <chakra.p fontSize="14px" color="quiet" mt="1">
+              <Note mt="1">
                 {why} {rounds && `Costs ${rounds}. `}Risk: {risk}.
-              </chakra.p>
+              </Note>
             </div>
           )
         })}

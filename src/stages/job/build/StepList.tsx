@@ -4,6 +4,7 @@ import { waitsFor } from '@/core/sheets/shared/steps/holds'
 import type { Step } from '@/core/sheets/shared/steps/step'
 import { SUB_ASSEMBLIES, SUB_ASSEMBLY_IDS } from '@/core/sheets/shared/steps/subAssemblies'
 import { momentWords } from '@/core/units/dateWords'
+import { Note } from '@/ui/Note'
 import type { Build } from './useBuild'
 
 /** Steps by their sub-assemblies: whole ones fold, the one in hand stands open. */
@@ -35,9 +36,9 @@ export function StepList({
             >
               <PartMark done={done} of={own.length} />
               {SUB_ASSEMBLIES[part].title}
-              <chakra.span color="quiet" fontWeight={400} fontSize="14px">
+              <Note as="span" fontWeight={400}>
                 {done === own.length ? 'whole' : `${done} of ${own.length}`}
-              </chakra.span>
+              </Note>
             </chakra.summary>
             <chakra.ol pb="2">
               {own.map(step => (

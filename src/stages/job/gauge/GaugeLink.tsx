@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import { gaugeLineUm } from '@/core/units/gaugeLine'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { useReadingUnit } from '../GaugeFields'
 import { fromSerial, hasSerial } from './sources'
 
@@ -57,7 +58,7 @@ export function GaugeLink({
     }
   }
   return (
-    <chakra.div display="grid" gap="2" mt="1" fontSize="14px">
+    <Stated as="div" display="grid" gap="2" mt="1">
       <chakra.p color="quiet" maxW="72ch">
         One reading a line, with or without sign and unit, at 9600 baud.
         {!hasSerial() && ' This browser has no serial ports: a gauge that types like a keyboard needs none.'}
@@ -101,6 +102,6 @@ export function GaugeLink({
       <chakra.p role="status" color="fails" fontWeight={700}>
         {said}
       </chakra.p>
-    </chakra.div>
+    </Stated>
   )
 }

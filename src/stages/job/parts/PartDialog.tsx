@@ -13,6 +13,7 @@ import { ChoiceField } from '@/ui/fields/ChoiceField'
 import { LongTextField } from '@/ui/fields/LongTextField'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
+import { Note } from '@/ui/Note'
 import { useEdit, useJob, useUnits } from '../JobContext'
 import { KIND_WORDS } from '../kindWords'
 import { useCatalogue } from '../useEvaluation'
@@ -87,9 +88,9 @@ export function PartDialog<K extends PartKind>({ kind, from, isNew, onClose }: P
           alignItems="start"
           gridTemplateColumns={{ base: '1fr', md: 'repeat(3, minmax(0, 1fr))' }}
         >
-          <chakra.p gridColumn="1 / -1" color="quiet" fontSize="14px">
+          <Note gridColumn="1 / -1">
             Read it off the maker’s sheet. A figure may carry its unit; a bare one is in the unit at its end.
-          </chakra.p>
+          </Note>
           {fieldsOf(kind).map(([name, field]) => (
             <chakra.div key={name} gridColumn={isLong(field) ? '1 / -1' : undefined}>
               <Cell

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { GaugeDrawing, type GaugeScene } from '@/ui/drawings/GaugeDrawing'
+import { Note } from '@/ui/Note'
 import { Explained } from '@/ui/terms/Explained'
 
 /** How readings are taken: the gauge drawn, and what the hands do. */
@@ -12,9 +13,9 @@ export function How({ scene, words }: { scene: GaugeScene; words: string }) {
       gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 300px) minmax(0, 1fr)' }}
     >
       <GaugeDrawing scene={scene} />
-      <chakra.p color="quiet" fontSize="14px" maxW="68ch" data-note>
+      <Note maxW="68ch" data-note>
         <Explained text={words} />
-      </chakra.p>
+      </Note>
     </chakra.div>
   )
 }

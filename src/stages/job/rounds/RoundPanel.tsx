@@ -15,6 +15,7 @@ import {
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useUnits } from '../JobContext'
 import { useAxisNow } from '../useAxis'
@@ -169,16 +170,10 @@ function WhatItTells<R extends Round>({ rounds }: { rounds: Rounds<R> }) {
   const small = (um: number) => say(finely(um), 'smallLength', context.units)
   const coarse = told.leastUm > told.countsUm
   return (
-    <chakra.p
-      fontSize="14px"
-      mt="2"
-      color={coarse ? 'close' : 'quiet'}
-      fontWeight={coarse ? 700 : undefined}
-      data-resolution
-    >
+    <Stated mt="2" color={coarse ? 'close' : 'quiet'} fontWeight={coarse ? 700 : undefined} data-resolution>
       With this gauge, read like that, {small(told.leastUm)} can be told from nothing; {small(told.countsUm)}{' '}
       is what counts.
       {coarse && ' It can find what is badly off, not set it: borrow a finer one.'}
-    </chakra.p>
+    </Stated>
   )
 }

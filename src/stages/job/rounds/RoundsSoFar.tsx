@@ -9,6 +9,7 @@ import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useEdit, useJob, useJobContext } from '../JobContext'
@@ -46,7 +47,7 @@ export function RoundsSoFar<R extends Round>({
         </PlaceButton>
       }
     >
-      <chakra.ol display="grid" gap="1.5" fontSize="14px" css={{ listStyle: 'none' }}>
+      <Stated as="ol" display="grid" gap="1.5" css={{ listStyle: 'none' }}>
         {all.map((round, index) => {
           const worst = worsts[index] ?? null
           // Each round is judged as if it were the last of its screw.
@@ -83,7 +84,7 @@ export function RoundsSoFar<R extends Round>({
             </chakra.li>
           )
         })}
-      </chakra.ol>
+      </Stated>
       {children}
       <TemporaryShim about={rounds.about} />
     </Panel>

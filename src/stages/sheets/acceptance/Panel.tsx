@@ -14,6 +14,7 @@ import { dayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { LongTextField } from '@/ui/fields/LongTextField'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -174,16 +175,14 @@ function OpenPoints({ sheet }: { sheet: AcceptanceSheet }) {
     <Panel title={`Still open: ${all.length}`}>
       {found.length > 0 && (
         <ScrollBox label="Open points">
-          <chakra.ul pl="5" listStyleType="disc" fontSize="14px" mb="3" data-open-points>
+          <Stated as="ul" pl="5" listStyleType="disc" mb="3" data-open-points>
             {found.map(point => (
               <li key={point}>{point}</li>
             ))}
-          </chakra.ul>
+          </Stated>
         </ScrollBox>
       )}
-      <chakra.p color="quiet" fontSize="14px" mb="2">
-        What both agree is still to be done, with the day by which it is:
-      </chakra.p>
+      <Note mb="2">What both agree is still to be done, with the day by which it is:</Note>
       <RowsTable {...rows} units={units} addLabel="Another open point" />
     </Panel>
   )

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { setIn } from '@/core/document/setIn'
 import { isUsual, SHOP, setShop } from '@/core/document/shop'
 import { attempt } from '@/core/evaluation/attempt'
 import { blankRecord, blankRow, numberFields } from '@/core/field/field'
@@ -18,6 +19,7 @@ import { StackDrawing } from '@/stages/sheets/bearingBlock/StackDrawing'
 import { Button } from '@/ui/controls'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { SizesField } from '@/ui/fields/SizesField'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
@@ -78,13 +80,7 @@ function Measured({ block }: { block: BearingBlock }) {
         values={block}
         units={units}
         onValue={(key, value, mergeKey) =>
-          change(
-            FIGURES[key].label,
-            axis => {
-              if (axis.block) Object.assign(axis.block, { [key]: value })
-            },
-            mergeKey,
-          )
+          change(FIGURES[key].label, axis => setIn(axis.block, key, value), mergeKey)
         }
       />
       <chakra.div my="3">
@@ -137,7 +133,7 @@ function Stack({ block }: { block: BearingBlock }) {
         spacer into the shoulder of the bore (solid line). The locknut pulls the inner rings together on the
         screw (dashed line): the two meet only in the balls, along the slanted lines.
       </chakra.p>
-      <chakra.ol pl="5" listStyleType="decimal" fontSize="14px" aria-label="Which way round the bearings go">
+      <Stated as="ol" pl="5" listStyleType="decimal" aria-label="Which way round the bearings go">
         {block.bearings.map((one, index) => (
           <li key={one.id}>
             {index === 0
@@ -148,8 +144,8 @@ function Stack({ block }: { block: BearingBlock }) {
             {turned[index] ? wayWords(turned[index]) : readingWords(orientation(one, block.caliperMm), tells)}
           </li>
         ))}
-      </chakra.ol>
-      <chakra.p fontSize="14px">{pair ? PAIR_WORDS[pair] : noPairWords(bearing?.name)}</chakra.p>
+      </Stated>
+      <Stated>{pair ? PAIR_WORDS[pair] : noPairWords(bearing?.name)}</Stated>
     </chakra.div>
   )
 }

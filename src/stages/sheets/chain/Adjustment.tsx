@@ -4,6 +4,7 @@ import { threadDrills } from '@/core/machine/joints/thread'
 import { shimSet, stackupChain } from '@/core/sheets/chain/calculation'
 import { contributors } from '@/core/sheets/chain/inputs'
 import { say } from '@/core/units/print'
+import { Stated } from '@/ui/Note'
 import { useJob, useUnits } from '../../job/JobContext'
 import { useSettledAxis } from '../../job/useAxis'
 
@@ -24,7 +25,7 @@ export function Adjustment() {
   const tooLongMm = worstMaxMm - upperLimitMm
   const threads = [...new Set(joints.map(({ thread }) => thread))]
   return (
-    <chakra.div mt="3" fontSize="14px" role="group" aria-label="To leave adjustable">
+    <Stated as="div" mt="3" role="group" aria-label="To leave adjustable">
       <chakra.p fontWeight={700}>
         Leave it adjustable over {length(adjustmentRangeMm)}, by one of these:
       </chakra.p>
@@ -54,7 +55,7 @@ export function Adjustment() {
           . Put a washer that covers the slot under each head.
         </li>
       </chakra.ul>
-    </chakra.div>
+    </Stated>
   )
 }
 

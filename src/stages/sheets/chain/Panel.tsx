@@ -10,6 +10,7 @@ import type { Spread } from '@/core/simulate/monteCarlo'
 import { printFixed, say } from '@/core/units/print'
 import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { startDraws } from '@/workers/client'
@@ -120,20 +121,16 @@ function Draws() {
           Draw it a million times
         </Button>
       )}
-      {ask && (
-        <chakra.p mt="2" fontSize="14px" color="quiet">
-          {ask}
-        </chakra.p>
-      )}
+      {ask && <Note mt="2">{ask}</Note>}
       <RunProgress run={run} doing="Drawing…">
         {drawn && (
-          <chakra.p mt="2" fontSize="14px">
+          <Stated mt="2">
             {say(drawn.spread.withinShare, 'share', units)} of {printFixed(DRAWS, 0)} fall within the limits,
             about {say(drawn.spread.meanMm, 'length', units)} with a spread of ±
             {say(3 * drawn.spread.sigmaMm, 'length', units)}.
             {formula !== undefined && ` The formula says ${say(formula, 'share', units)}.`}
             {drawn.of !== now && ' The chain has changed since: draw again.'}
-          </chakra.p>
+          </Stated>
         )}
       </RunProgress>
       {drawn && (

@@ -6,6 +6,7 @@ import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { ChartFigures } from '@/ui/chart/ChartFigures'
 import { ChartFrame } from '@/ui/chart/ChartFrame'
 import { chartColors } from '@/ui/chart/chartColors'
+import { Stated } from '@/ui/Note'
 
 interface Props {
   spread: Spread
@@ -87,14 +88,14 @@ export function SpreadChart({ spread, names, limits, units }: Props) {
           )}
         </ChartFrame>
       </chakra.div>
-      <chakra.p fontSize="14px" mt="1">
+      <Stated mt="1">
         What drives it:{' '}
         {drivers
           .slice(0, 3)
           .map(({ name, share }) => `${name} ${say(share, 'share', units, 0)}`)
           .join(', ')}
         .
-      </chakra.p>
+      </Stated>
       <ChartFigures
         heads={['Link', 'Share of the spread']}
         rows={drivers.map(({ name, share }) => [name, say(share, 'share', units)])}

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
+import { setIn } from '@/core/document/setIn'
 import { attempt } from '@/core/evaluation/attempt'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
@@ -7,6 +8,7 @@ import { firstTries, type Setting, settingsOf } from '@/core/sheets/controller/p
 import { CONTROLLER } from '@/core/sheets/shared/steps/controller'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { FieldInput } from '@/ui/fields/FieldInput'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -39,14 +41,8 @@ export function ControllerPanel() {
   const change = useChange()
   const { axisId } = useJobContext()
   const jobId = useJob(job => job.id)
-  const setField = (key: keyof typeof values, value: unknown, mergeKey?: string) =>
-    change(
-      CONTROLLER.of[key].label,
-      axis => {
-        Object.assign(axis.controller, { [key]: value })
-      },
-      mergeKey,
-    )
+  const setField = <K extends keyof typeof values>(key: K, value: (typeof values)[K], mergeKey?: string) =>
+    change(CONTROLLER.of[key].label, axis => setIn(axis.controller, key, value), mergeKey)
   return (
     <>
       <Panel
@@ -119,9 +115,7 @@ export function ControllerPanel() {
             ))}
           </chakra.ol>
         </ScrollBox>
-        <chakra.p mt="2" fontSize="14px" color="quiet">
-          Drives, mains and guarding are for licensed people and follow local codes.
-        </chakra.p>
+        <Note mt="2">Drives, mains and guarding are for licensed people and follow local codes.</Note>
       </Panel>
     </>
   )

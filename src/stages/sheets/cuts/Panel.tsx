@@ -6,6 +6,7 @@ import { cutList } from '@/core/sheets/cutList'
 import { cutSizeWords } from '@/core/sheets/shared/cuts/cut'
 import { say } from '@/core/units/print'
 import { LinkButton } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Figures, Panel } from '@/ui/Panel'
 import { useJob, useUnits } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
@@ -54,7 +55,7 @@ export function CutsPanel() {
                     : ' · not fit to cut'}
                 </chakra.span>
               </chakra.p>
-              <chakra.p fontSize="14px">
+              <Stated>
                 {cut.tool}. Guide: {cut.guide}.{' '}
                 {cutSizeWords(cut, length).map((words, place) => (
                   <Fragment key={words}>
@@ -62,7 +63,7 @@ export function CutsPanel() {
                     <Figures>{words}</Figures>
                   </Fragment>
                 ))}
-              </chakra.p>
+              </Stated>
               <chakra.p fontSize="13px" color="quiet">
                 {cut.fit
                   ? cut.cautions.join(' ')

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { CAUSE_WORDS } from '@/core/sheets/drag/check'
 import { CAUSES, type TightSpots } from '@/core/sheets/shared/rounds/tightSpots'
 import { say } from '@/core/units/print'
+import { Stated } from '@/ui/Note'
 import { Figures } from '@/ui/Panel'
 import { useUnits } from '../../job/JobContext'
 
@@ -19,7 +20,7 @@ export function CauseBars({ map }: { map: TightSpots }) {
   const most = Math.max(map.levelNm, ...map.felt.map(({ torqueNm }) => Math.abs(torqueNm)))
   const felt = map.felt.toSorted((a, b) => CAUSES.indexOf(a.cause) - CAUSES.indexOf(b.cause))
   return (
-    <chakra.div fontSize="14px" display="grid" gap="1">
+    <Stated as="div" display="grid" gap="1">
       <strong>What takes how much</strong>
       <chakra.ul display="grid" gap="1" data-causes>
         {felt.map(({ cause, torqueNm, standardErrorNm, counts }) => (
@@ -55,6 +56,6 @@ export function CauseBars({ map }: { map: TightSpots }) {
           ))}
         </chakra.ul>
       )}
-    </chakra.div>
+    </Stated>
   )
 }

@@ -6,6 +6,7 @@ import { type DutyLine, dutyLines } from '@/core/machine/drive/load'
 import { setDuty } from '@/core/machine/driveEdits'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { RowsTable } from '@/ui/table/RowsTable'
@@ -88,10 +89,10 @@ function OwnDuty() {
     <>
       <RowsTable {...duty} units={units} least={1} addLabel="Another kind of work" />
       {Math.abs(shares - 1) > SHARES_OFF && (
-        <chakra.p role="alert" color="fails" fontWeight={700} fontSize="14px" mt="2">
+        <Stated role="alert" color="fails" fontWeight={700} mt="2">
           Share of the time: got {say(shares, 'share', units)} in all, takes 100 %. Until then the shares are
           scaled to add up.
-        </chakra.p>
+        </Stated>
       )}
     </>
   )

@@ -16,6 +16,7 @@ import { type BoltedJoint, JOINTS } from '@/core/machine/joints/model'
 import { withSpares } from '@/core/orders/orders'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
@@ -71,9 +72,7 @@ export function FastenersPanel() {
         </Button>
       </chakra.div>
       {lines.length > 0 && (
-        <chakra.p mt="3" fontSize="14px">
-          To order, with spares: {totals(judgedJoints(joints)).join('; ') || 'nothing'}.
-        </chakra.p>
+        <Stated mt="3">To order, with spares: {totals(judgedJoints(joints)).join('; ') || 'nothing'}.</Stated>
       )}
     </Panel>
   )

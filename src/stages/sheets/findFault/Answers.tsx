@@ -6,6 +6,7 @@ import { setAnswer } from '@/core/sheets/findFault/edits'
 import { minutesOf } from '@/core/sheets/findFault/table'
 import { CHECK_WORDS, outcomeWords } from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useEdit } from '../../job/JobContext'
@@ -61,9 +62,9 @@ export function Answers({ found: { answered } }: { found: Diagnosis }) {
             rowId={({ check }) => check}
           />
           {spent > 0 && (
-            <chakra.p color="quiet" fontSize="14px" mt="2">
+            <Note mt="2">
               About {spent} {spent === 1 ? 'minute' : 'minutes'} of checks so far.
-            </chakra.p>
+            </Note>
           )}
         </>
       )}

@@ -6,6 +6,7 @@ import { setAnswer } from '@/core/sheets/findFault/edits'
 import { CHECK_WORDS, FAULT_WORDS, outcomeWords } from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob, useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
@@ -51,10 +52,10 @@ function Check({ next: { check, minutes, outcomes } }: { next: NextCheck }) {
     edit(setAnswer(axisNow(), check, outcome, { id: newId(), at: new Date().toISOString() }))
   return (
     <div data-next-check={check}>
-      <chakra.p color="quiet" fontSize="14px" maxW="72ch">
+      <Note maxW="72ch">
         {words.how}
         {check !== 'complaint' && ` About ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}.`}
-      </chakra.p>
+      </Note>
       <chakra.ul display="grid" gap="2" mt="2" gridTemplateColumns="repeat(auto-fill, minmax(230px, 1fr))">
         {outcomes.map(({ outcome, chance, faultId, probability }) => (
           <chakra.li key={outcome} display="grid" gap="1" alignContent="start">

@@ -4,6 +4,7 @@ import { closeSearch } from '@/core/sheets/findFault/edits'
 import { checkName, FAULT_WORDS, type FaultId, outcomeWords } from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit } from '../../job/JobContext'
 import { useAxisNow } from '../../job/useAxis'
@@ -26,7 +27,7 @@ export function Suspects({ found: { suspects } }: { found: Diagnosis }) {
 const List = ({ suspects }: { suspects: readonly Suspect[] }) => (
   <chakra.ol display="grid" gap="2.5">
     {suspects.map(one => (
-      <chakra.li key={one.faultId} data-suspect={one.faultId} fontSize="14px">
+      <Stated as="li" key={one.faultId} data-suspect={one.faultId}>
         <chakra.div display="flex" gap="3" alignItems="baseline" justifyContent="space-between">
           <chakra.strong fontSize="15px">{FAULT_WORDS[one.faultId].name}</chakra.strong>
           <chakra.span fontFamily="mono" whiteSpace="nowrap">
@@ -44,7 +45,7 @@ const List = ({ suspects }: { suspects: readonly Suspect[] }) => (
         <Reasons name="Points to it" reasons={one.pointsTo} />
         <Reasons name="Speaks against it" reasons={one.speaksAgainst} />
         <Mended faultId={one.faultId} />
-      </chakra.li>
+      </Stated>
     ))}
   </chakra.ol>
 )

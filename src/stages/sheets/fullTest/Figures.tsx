@@ -7,6 +7,7 @@ import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { Fold } from '@/ui/Fold'
+import { Stated } from '@/ui/Note'
 import { CopyTable } from '@/ui/table/CopyTable'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useUnits } from '../../job/JobContext'
@@ -92,13 +93,13 @@ export const Figures = memo(function Figures() {
   ]
   return (
     <chakra.div mt="4" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3" data-full-figures>
-      <chakra.p fontSize="14px">
+      <Stated>
         <strong>{isQuick(figures.targets) ? 'Quick test' : 'By ISO 230-2'}:</strong> accuracy{' '}
         {words(figures.accuracyUm)}, systematic {words(figures.systematicDeviationUm)}, repeatability{' '}
         {words(figures.repeatabilityUm)}, reversal {words(figures.reversalUm)} (mean{' '}
         {words(figures.meanReversalUm)}
         ).
-      </chakra.p>
+      </Stated>
       <SavedLines
         name="deviations at each target"
         label="Chart of the deviations at each target, going up and going down, with bands of two deviations"

@@ -8,6 +8,7 @@ import type { FullTest } from '@/core/sheets/fullTest/model'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { Fold } from '@/ui/Fold'
+import { Note, Stated } from '@/ui/Note'
 import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
@@ -58,11 +59,11 @@ export const Files = memo(function Files() {
   return (
     <chakra.div mt="2">
       <Fold name="Readings as a file">
-        <chakra.p color="quiet" fontSize="14px" maxW="72ch" my="1">
+        <Note maxW="72ch" my="1">
           A line a reading, with the columns targetMm, way (up or down), run and readingUm. A file may bring
           its own targets as long as nothing is read here; after that its readings go to the targets that
           stand.
-        </chakra.p>
+        </Note>
         <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
           <CsvStyleField style={style} onStyle={setStyle} />
           <Button variant="outline" onClick={() => void save()}>
@@ -78,9 +79,9 @@ export const Files = memo(function Files() {
             </FilePicker>
           )}
         </chakra.div>
-        <chakra.p role="status" fontWeight={700} fontSize="14px" mt="1" color={said?.bad ? 'fails' : 'quiet'}>
+        <Stated role="status" fontWeight={700} mt="1" color={said?.bad ? 'fails' : 'quiet'}>
           {said?.text}
-        </chakra.p>
+        </Stated>
       </Fold>
     </chakra.div>
   )

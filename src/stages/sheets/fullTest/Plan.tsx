@@ -11,6 +11,7 @@ import { letterOf, programRefusal, testProgram, travelFor } from '@/core/sheets/
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Note } from '@/ui/Note'
 import { CopyTable } from '@/ui/table/CopyTable'
 import { download } from '../../job/download'
 import { ReadingUnitField } from '../../job/GaugeFields'
@@ -92,9 +93,7 @@ export const Plan = memo(function Plan() {
         <ReadingUnitField />
       </chakra.div>
       {taken && !closed && (
-        <chakra.p color="quiet" fontSize="14px" mt="2">
-          The targets stand once something is read: another set is another test.
-        </chakra.p>
+        <Note mt="2">The targets stand once something is read: another set is another test.</Note>
       )}
       <Program test={test} />
     </chakra.div>
@@ -133,11 +132,11 @@ function Program({ test }: { test: FullTest }) {
       <chakra.h3 fontSize="15px" fontWeight={700}>
         Program, ISO 6983
       </chakra.h3>
-      <chakra.p color="quiet" fontSize="14px" maxW="72ch" my="1">
+      <Note maxW="72ch" my="1">
         It moves {letter} at the feed of the test alone, and counts a dwell in {dwellUnit}: both are set under
         Build, First moves. Zero the axis where its travel begins, run it dry with the spindle off, and keep a
         hand at the stop: a wrong zero runs the slide into its end.
-      </chakra.p>
+      </Note>
       <chakra.pre
         tabIndex={0}
         aria-label="Lines of the program"

@@ -13,6 +13,7 @@ import { readingUnit } from '@/core/units/readingUnit'
 import { Button, Textarea } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
 import { TextField } from '@/ui/fields/TextField'
+import { Stated } from '@/ui/Note'
 import { ProgressBar } from '@/ui/ProgressBar'
 import { useReadingUnit } from '../../job/GaugeFields'
 import { GaugeLink } from '../../job/gauge/GaugeLink'
@@ -45,12 +46,12 @@ export const Take = memo(function Take() {
 function Progress() {
   const { taken, all } = useAxisDigest(axis => progressOf(lastTest(axis)))
   return (
-    <chakra.div display="flex" gap="3" alignItems="center" fontSize="14px">
+    <Stated as="div" display="flex" gap="3" alignItems="center">
       <ProgressBar value={taken} max={all} aria-label="Readings taken" flex="1" maxW="320px" />
       <span data-progress>
         {taken} of {all} readings
       </span>
-    </chakra.div>
+    </Stated>
   )
 }
 

@@ -10,6 +10,7 @@ import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Modal } from '@/ui/Modal'
+import { Note } from '@/ui/Note'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { useAxisNow } from '../../job/useAxis'
 
@@ -103,10 +104,10 @@ export function CuttingDialog({ onClose }: { onClose: () => void }) {
         </Button>
       }
     >
-      <chakra.p color="quiet" fontSize="14px" mb="3">
+      <Note mb="3">
         Values to start from, for a sharp tool; change any of them. The force of a mill is taken to lie all
         along this axis; that of a turning tool is what its feed has to push.
-      </chakra.p>
+      </Note>
       <chakra.div display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} data-readings>
         <Controller
           control={control}

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
+import { setIn } from '@/core/document/setIn'
 import { attempt } from '@/core/evaluation/attempt'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { nowOf } from '@/core/planning/days'
@@ -64,13 +65,7 @@ export function GreasePanel() {
           values={lube}
           units={units}
           onValue={(key, value, mergeKey) =>
-            change(
-              LUBE.of[key].label,
-              axis => {
-                Object.assign(axis.lube, { [key]: value })
-              },
-              mergeKey,
-            )
+            change(LUBE.of[key].label, axis => setIn(axis.lube, key, value), mergeKey)
           }
         />
         <chakra.p mt="3">

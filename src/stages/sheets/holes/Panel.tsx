@@ -11,6 +11,7 @@ import { HOLES, type Hole } from '@/core/sheets/holes/model'
 import { say } from '@/core/units/print'
 import { BungDrawing } from '@/ui/drawings/BungDrawing'
 import { SizesField } from '@/ui/fields/SizesField'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
@@ -86,11 +87,7 @@ function Judged({ hole, cutterSizesMm }: { hole: MeasuredHole; cutterSizesMm: re
           {hole.label} <StateMark state={HOLE_STATES[verdict]} />
         </chakra.p>
         <p>{holeWords(hole, result, (value, quantity, decimals) => say(value, quantity, units, decimals))}</p>
-        {verdict !== 'enough' && (
-          <chakra.p color="quiet" fontSize="14px">
-            {guideWords({ units }, hole, guide)}.
-          </chakra.p>
-        )}
+        {verdict !== 'enough' && <Note>{guideWords({ units }, hole, guide)}.</Note>}
       </div>
       {bung && hole.depthMm !== null && (
         <chakra.details gridColumn="1 / -1">

@@ -9,6 +9,7 @@ import { type HoursProblem, hoursProblems, lastDayFrom } from '@/core/planning/h
 import { addDaysOff, setHelp } from '@/core/planning/planEdits'
 import { FilePicker } from '@/ui/FilePicker'
 import { FieldInput } from '@/ui/fields/FieldInput'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
@@ -88,9 +89,9 @@ function Problems({
   return (
     <div role="alert">
       {of.map(text => (
-        <chakra.p key={text} color="fails" fontWeight={700} fontSize="14px" mt="1">
+        <Stated key={text} color="fails" fontWeight={700} mt="1">
           {text}
-        </chakra.p>
+        </Stated>
       ))}
     </div>
   )
@@ -131,9 +132,9 @@ function DaysOffFile() {
       >
         <CalendarPlus size={16} aria-hidden /> Take days off from a calendar
       </FilePicker>
-      <chakra.span role="status" fontWeight={700} fontSize="14px" color={said?.bad ? 'fails' : 'quiet'}>
+      <Stated as="span" role="status" fontWeight={700} color={said?.bad ? 'fails' : 'quiet'}>
         {said?.text}
-      </chakra.span>
+      </Stated>
     </chakra.div>
   )
 }

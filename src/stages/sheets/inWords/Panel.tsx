@@ -7,6 +7,7 @@ import { movingPart } from '@/core/machine/movingPart'
 import { driveSummary } from '@/core/sheets/inWords/driveSummary'
 import { goalWords } from '@/core/sheets/inWords/goalWords'
 import { say } from '@/core/units/print'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
@@ -52,11 +53,11 @@ export function InWordsPanel() {
         ))}
       </Part>
       {sums.value && (
-        <chakra.p color="quiet" fontSize="14px" mt="2">
+        <Note mt="2">
           The drive costs €{Math.round(sums.value.eur)}, takes {say(sums.value.heightMm, 'length', units)}{' '}
           across under the {movingPart(axis)}, and swings at {say(sums.value.hz, 'frequency', units)} where it
           is softest.
-        </chakra.p>
+        </Note>
       )}
     </Panel>
   )

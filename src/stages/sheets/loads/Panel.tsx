@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { COUNTERBALANCE } from '@/core/document/axis'
 import { FieldInput } from '@/ui/fields/FieldInput'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DimensionFields } from '../../job/DimensionFields'
 import { useUnits } from '../../job/JobContext'
@@ -49,10 +50,10 @@ function Counterbalance() {
             })
           }
         />
-        <chakra.p fontSize="14px" color="quiet">
+        <Note>
           Its force stands above. What is to be fitted gets its order line and its steps, and is counted on
           only once its force is read. A gas spring cannot be set: it is exchanged.
-        </chakra.p>
+        </Note>
       </chakra.div>
     </Panel>
   )

@@ -7,6 +7,7 @@ import { linesOfAxis, openFixes } from '@/core/document/logLines'
 import { momentWords } from '@/core/units/dateWords'
 import { useEntries } from '@/store/hooks'
 import { Button, LinkButton } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
@@ -91,14 +92,14 @@ function Entries({ entries, action }: { entries: LogEntry[]; action: (entry: Log
   return (
     <chakra.ul display="grid">
       {entries.map(entry => (
-        <chakra.li
+        <Stated
+          as="li"
           key={entry.id}
           display="grid"
           gridTemplateColumns={{ base: '1fr auto', md: '130px 100px 1fr auto' }}
           columnGap="3"
           borderTopWidth="1px"
           py="1.5"
-          fontSize="14px"
           alignItems="center"
         >
           <chakra.span color="quiet" fontFamily="mono" fontSize="13px">
@@ -109,7 +110,7 @@ function Entries({ entries, action }: { entries: LogEntry[]; action: (entry: Log
             {entry.text}
           </chakra.span>
           <span>{action(entry)}</span>
-        </chakra.li>
+        </Stated>
       ))}
     </chakra.ul>
   )

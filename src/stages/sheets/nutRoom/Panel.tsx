@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
+import { setIn } from '@/core/document/setIn'
 import { attempt } from '@/core/evaluation/attempt'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
@@ -59,13 +60,7 @@ export function NutRoomPanel() {
           values={section}
           units={units}
           onValue={(key, value, mergeKey) =>
-            change(
-              FIGURES[key].label,
-              axis => {
-                Object.assign(axis.section, { [key]: value })
-              },
-              mergeKey,
-            )
+            change(FIGURES[key].label, axis => setIn(axis.section, key, value), mergeKey)
           }
         />
       </chakra.div>

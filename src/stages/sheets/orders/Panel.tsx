@@ -11,6 +11,7 @@ import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -170,7 +171,7 @@ export function OrdersPanel() {
             hideLabel
             value={dueDay}
             units={units}
-            onValue={value => edit(setDueDay(key, what, value as string | null))}
+            onValue={value => edit(setDueDay(key, what, value))}
           />
         ),
     },
@@ -212,10 +213,10 @@ export function OrdersPanel() {
           />
         </ScrollBox>
       </chakra.div>
-      <chakra.p mt="2" fontSize="14px">
+      <Stated mt="2">
         In all about €{Math.round(totalEurOf(lines))} as far as prices are known
         {lastDays > 0 ? `; the last of it comes in ${lastDays} days if it is ordered today` : ''}.
-      </chakra.p>
+      </Stated>
     </Panel>
   )
 }

@@ -11,6 +11,7 @@ import { nowOf } from '@/core/planning/days'
 import { nextOf } from '@/core/sheets/nextAction'
 import { dayWords } from '@/core/units/dateWords'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { useJob, useJobDigest, useUnits } from '../../job/JobContext'
@@ -99,14 +100,14 @@ const dueProofs = (job: Job) =>
 
 function Counts({ context }: { context: ReturnType<typeof evaluationOf> }) {
   return (
-    <chakra.span display="inline-flex" flexWrap="wrap" gap="3" fontSize="14px">
+    <Stated as="span" display="inline-flex" flexWrap="wrap" gap="3">
       {stateCounts(context.findings).map(({ state, count }) => (
         <chakra.span key={state} display="inline-flex" alignItems="center" gap="1.5">
           <StateShape state={state} />
           {countWords(state, count)}
         </chakra.span>
       ))}
-    </chakra.span>
+    </Stated>
   )
 }
 

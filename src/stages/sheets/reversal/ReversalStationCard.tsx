@@ -12,6 +12,7 @@ import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { QuantityField } from '@/ui/fields/QuantityField'
+import { Stated } from '@/ui/Note'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useReadingUnit } from '../../job/GaugeFields'
 import { useEdit } from '../../job/JobContext'
@@ -83,7 +84,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
           }
         />
         {figures && verdict && (
-          <chakra.p fontSize="14px" data-station-result>
+          <Stated data-station-result>
             <StateMark state={verdict.state} />{' '}
             <chakra.span fontFamily="mono">
               {small(verdict.reversalUm)} ± {small(verdict.expandedUm)}
@@ -94,7 +95,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
               {small(figures.repeatabilityNegativeUm)} down
               {verdict.moreReadings > 0 && `; take ${verdict.moreReadings} more from each side`}
             </chakra.span>
-          </chakra.p>
+          </Stated>
         )}
       </chakra.div>
       <div data-readings>
@@ -126,9 +127,9 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
         ))}
       </div>
       {problem && (
-        <chakra.p role="alert" color="fails" fontWeight={700} fontSize="14px" mt="1">
+        <Stated role="alert" color="fails" fontWeight={700} mt="1">
           {problem}
-        </chakra.p>
+        </Stated>
       )}
     </chakra.section>
   )
@@ -157,9 +158,9 @@ function Readings(props: ReadingsProps) {
   return (
     <chakra.div mt="1.5">
       <chakra.div display="flex" gap="2" alignItems="flex-start" flexWrap="wrap">
-        <chakra.span fontSize="14px" width="122px" flexShrink={0} pt="2">
+        <Stated as="span" width="122px" flexShrink={0} pt="2">
           {label}
-        </chakra.span>
+        </Stated>
         {fields.map((value, index) => (
           <chakra.div
             // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its number in the row

@@ -4,6 +4,7 @@ import { judgeWobbles } from '@/core/sheets/runOut/check'
 import type { RunOutRound } from '@/core/sheets/runOut/model'
 import { runOutRounds, wobblesOf } from '@/core/sheets/runOut/rounds'
 import { say } from '@/core/units/print'
+import { Stated } from '@/ui/Note'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
@@ -56,7 +57,7 @@ function Wobbles({ round }: { round: RunOutRound }) {
   ).value
   if (!judged || judged.length < 2) return null
   return (
-    <chakra.ul display="grid" gap="2" fontSize="14px">
+    <Stated as="ul" display="grid" gap="2">
       {judged.map(({ wobble, state, sentence }) => (
         <chakra.li key={wobble.id} display="flex" gap="2" alignItems="flex-start">
           <chakra.span flex="none">
@@ -65,6 +66,6 @@ function Wobbles({ round }: { round: RunOutRound }) {
           {sentence}
         </chakra.li>
       ))}
-    </chakra.ul>
+    </Stated>
   )
 }

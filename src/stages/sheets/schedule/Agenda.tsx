@@ -11,6 +11,7 @@ import { nearDayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Note, Stated } from '@/ui/Note'
 import { Figures, Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -43,11 +44,11 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
       head: 'When',
       widthPx: 158,
       cell: ({ beginMinute, finishMinute, way }) => (
-        <chakra.span fontSize="14px">
+        <Stated as="span">
           {way.waits
             ? `here on ${nearDayWords(dateAt(now.day, finishMinute))}`
             : spanWords(now.day, beginMinute, finishMinute)}
-        </chakra.span>
+        </Stated>
       ),
     },
     {
@@ -83,9 +84,7 @@ export function Agenda({ placed, now }: { placed: readonly Placed[]; now: Now })
             onChange={next => edit(setWay(task, next === FREE ? null : next))}
           />
         ) : (
-          <chakra.span fontSize="14px" color="quiet">
-            {way.words}
-          </chakra.span>
+          <Note as="span">{way.words}</Note>
         ),
     },
     {

@@ -5,6 +5,7 @@ import type { Job } from '@/core/document/job'
 import { entriesOf, greaseEntries, nameOf, type Placed } from '@/core/planning/entries'
 import type { Window } from '@/core/schedule/calendar'
 import { Button } from '@/ui/controls'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
@@ -52,9 +53,7 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
       )}
       {next && (
         <chakra.div data-next-task={next.key}>
-          <chakra.p fontSize="14px" color="quiet">
-            Next, {spanWords(now.day, next.beginMinute, next.finishMinute)}
-          </chakra.p>
+          <Note>Next, {spanWords(now.day, next.beginMinute, next.finishMinute)}</Note>
           <chakra.p fontSize="22px" fontWeight={700} lineHeight="1.25">
             {nameOf(next.task)}
             <chakra.span fontSize="15px" fontWeight={400} color="quiet">
@@ -89,9 +88,7 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
       >
         {isLooking && plan && (
           <>
-            <chakra.span color="quiet" fontSize="14px">
-              Looking for a better plan…
-            </chakra.span>
+            <Note as="span">Looking for a better plan…</Note>
             <Button variant="quiet" onClick={stop}>
               This one will do
             </Button>
@@ -104,9 +101,9 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
         )}
       </chakra.div>
       {notes.map(note => (
-        <chakra.p key={note} fontSize="14px" color="close" mt="1">
+        <Stated key={note} color="close" mt="1">
           {note}
-        </chakra.p>
+        </Stated>
       ))}
     </Panel>
   )

@@ -7,6 +7,7 @@ import { nameOf, type Placed } from '@/core/planning/entries'
 import type { PlannedJob, WhatIf } from '@/core/planning/plan'
 import { nearDayWords } from '@/core/units/dateWords'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { lengthWords, whenWords } from './planWords'
 import { usePlan } from './usePlan'
@@ -85,7 +86,7 @@ export function WhatIfPanel({ job, plan, placed, now }: Props) {
       {toOrder.length > 0 && (
         <chakra.div mt="3">
           <strong>To order, so that nothing waits for it</strong>
-          <chakra.ul mt="1" fontSize="14px">
+          <Stated as="ul" mt="1">
             {toOrder.slice(0, MOST_TO_ORDER).map(({ task, slackMinutes }) => (
               <li key={task.key}>
                 {nameOf(task)}:{' '}
@@ -95,7 +96,7 @@ export function WhatIfPanel({ job, plan, placed, now }: Props) {
               </li>
             ))}
             {later > 0 && <li>{later} more have more time.</li>}
-          </chakra.ul>
+          </Stated>
         </chakra.div>
       )}
     </Panel>

@@ -11,6 +11,7 @@ import { VARIANTS, type Variant } from '@/core/sheets/schools/model'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { StateShape } from '@/ui/verdicts/StateMark'
@@ -88,7 +89,7 @@ export function SchoolsPanel() {
       {axis.variants.length > 0 && (
         <chakra.ul display="flex" flexWrap="wrap" gap="3" mt="2" justifyContent="flex-end">
           {axis.variants.map(variant => (
-            <chakra.li key={variant.id} display="inline-flex" gap="1" alignItems="center" fontSize="14px">
+            <Stated as="li" key={variant.id} display="inline-flex" gap="1" alignItems="center">
               {variant.name}
               <Button
                 variant="outline"
@@ -104,7 +105,7 @@ export function SchoolsPanel() {
               >
                 Drop
               </Button>
-            </chakra.li>
+            </Stated>
           ))}
         </chakra.ul>
       )}
@@ -115,7 +116,7 @@ export function SchoolsPanel() {
 
 function DriveHead({ name, state, inUse }: { name: string; state: State; inUse: boolean }) {
   return (
-    <chakra.span display="block" color="ink" fontSize="14px">
+    <Stated as="span" display="block" color="ink">
       <chakra.span display="flex" gap="1.5" alignItems="center">
         <StateShape state={state} />
         {name}
@@ -125,7 +126,7 @@ function DriveHead({ name, state, inUse }: { name: string; state: State; inUse: 
           in use
         </chakra.span>
       )}
-    </chakra.span>
+    </Stated>
   )
 }
 

@@ -1,4 +1,3 @@
-import { chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import type { RowsField } from '@/core/field/field'
 import { inItsWord } from '@/core/machine/movingPart'
@@ -6,6 +5,7 @@ import { isUpright } from '@/core/sheets/screwLine/judgePlane'
 import { ALIGN_STATIONS } from '@/core/sheets/screwLine/model'
 import { screwRounds } from '@/core/sheets/screwLine/rounds'
 import { chartLater } from '@/ui/chart/chartLater'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { Schools } from '../../job/build/Schools'
 import { whole } from '../../job/JobContext'
@@ -77,12 +77,12 @@ export function ScrewLinePanel() {
         </>
       }
       after={() => (
-        <chakra.p color="quiet" fontSize="14px">
+        <Note>
           Places are measured along the screw from the fixed block. A larger reading means{' '}
           {isUpright(axis) ? 'further out from the ways' : 'higher'}, or nearer to you. To raise a block, put
           shim stock under it; to lower it, take shim out or relieve its seat. Loosen only the block you move,
           with the nut run up to it.
-        </chakra.p>
+        </Note>
       )}
       soFar={<Convergence />}
     />

@@ -7,6 +7,7 @@ import { axisWith } from '@/core/search/levels'
 import { printFixed } from '@/core/units/print'
 import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { startSearch } from '@/workers/client'
 import type { SearchOutcome } from '@/workers/protocol'
@@ -70,7 +71,7 @@ export function SearchPanel() {
     >
       <RunProgress run={run} doing="Searching…">
         {found && (
-          <chakra.p fontSize="14px" mb="3">
+          <Stated mb="3">
             {printFixed(found.outcome.points.length, 0)} drives out of{' '}
             {printFixed(found.outcome.combinations, 0)} are beaten by nothing.
             {found.outcome.points.length > 1 && ' The best of them at what is mostly asked for:'}
@@ -80,19 +81,19 @@ export function SearchPanel() {
                 What is asked of the axis has changed since: search again for what suits it now.
               </chakra.strong>
             )}
-          </chakra.p>
+          </Stated>
         )}
       </RunProgress>
       {found?.outcome.whyNothing && (
         <>
           <chakra.p fontWeight={700}>No drive of this list holds. On the nearest one:</chakra.p>
-          <chakra.ul pl="5" listStyleType="disc" fontSize="14px">
+          <Stated as="ul" pl="5" listStyleType="disc">
             {found.outcome.whyNothing.map(({ title, sentence }) => (
               <li key={title}>
                 <strong>{title}</strong>: {sentence}
               </li>
             ))}
-          </chakra.ul>
+          </Stated>
         </>
       )}
       {found && found.outcome.points.length > 0 && (

@@ -7,6 +7,7 @@ import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Stated } from '@/ui/Note'
 import { startWhyNot } from '@/workers/client'
 import { useCatalogue, useTask } from '../../job/useEvaluation'
 
@@ -68,11 +69,11 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
           Ask
         </Button>
       </chakra.div>
-      <chakra.div role="status" mt="2" fontSize="14px">
+      <Stated as="div" role="status" mt="2">
         {run.kind === 'running' && 'Trying it with everything that goes with it…'}
         {run.kind === 'failed' && `It did not come to an end: ${run.message}.`}
         {run.kind === 'done' && <Answer answer={run.value} units={units} onTake={onTake} />}
-      </chakra.div>
+      </Stated>
     </chakra.section>
   )
 }

@@ -14,6 +14,7 @@ import { say } from '@/core/units/print'
 import { sentenceCase } from '@/core/units/sentenceCase'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable } from '@/ui/table/DataTable'
 import { Compared } from '../../job/gauge/Compared'
@@ -131,10 +132,10 @@ function PlaceByPlace({ manner }: { manner: Manner }) {
   const [first, second] = HALVES[manner]
   return (
     <Panel title={`${TITLES[manner].title}, place by place`}>
-      <chakra.p fontSize="14px" mb="2">
+      <Stated mb="2">
         “{pair.before.label}” of {dayWords(pair.before.startedAt)} against “{pair.after.label}” of{' '}
         {dayWords(pair.after.startedAt)}.
-      </chakra.p>
+      </Stated>
       <Compared lines={compareTests(pair.before, pair.after)} names={[first.word, second.word]} />
     </Panel>
   )
@@ -172,7 +173,7 @@ function Tests() {
                 hideLabel
                 value={feedMmPerMin}
                 units={units}
-                onValue={(value, mergeKey) => put(id, { feedMmPerMin: value as number | null }, mergeKey)}
+                onValue={(value, mergeKey) => put(id, { feedMmPerMin: value }, mergeKey)}
               />
             ),
           },
@@ -186,7 +187,7 @@ function Tests() {
                 hideLabel
                 value={warmth}
                 units={units}
-                onValue={value => put(id, { warmth: value as ReversalTest['warmth'] })}
+                onValue={value => put(id, { warmth: value })}
               />
             ),
           },

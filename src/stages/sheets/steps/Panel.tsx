@@ -9,6 +9,7 @@ import { BOLT_STATES, type BoltState, type Step } from '@/core/sheets/shared/ste
 import { torqueShare } from '@/core/sheets/shared/steps/stepScrews'
 import { missingOf } from '@/core/sheets/teardown/bags'
 import { Fold } from '@/ui/Fold'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
@@ -126,9 +127,9 @@ function NotHere({ build }: { build: Build }) {
   const missing = missingOf(context.axis)
   if (lacking.size + missing.length === 0) return null
   return (
-    <chakra.p mb="3" fontSize="14px" color="close" data-not-here>
+    <Stated mb="3" color="close" data-not-here>
       <b>Not here:</b> {[...lacking.values(), ...missing].join('; ')}.
-    </chakra.p>
+    </Stated>
   )
 }
 

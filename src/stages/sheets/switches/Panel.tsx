@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
+import { setIn } from '@/core/document/setIn'
 import { attempt } from '@/core/evaluation/attempt'
 import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
@@ -8,6 +9,7 @@ import { CABLE, SWITCHES } from '@/core/sheets/switches/model'
 import { say } from '@/core/units/print'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { FieldInput } from '@/ui/fields/FieldInput'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { useUnits } from '../../job/JobContext'
@@ -40,11 +42,11 @@ export function SwitchesPanel() {
         action={<WorkingButton checkId="switches.far" of="the room behind a switch" />}
       >
         <RowsTable {...rows} units={units} addLabel="Another switch" />
-        <chakra.p mt="2" fontSize="14px">
+        <Stated mt="2">
           {runsOn.value !== undefined
             ? `From top speed the axis runs on ${length(runsOn.value, 1)} once a switch without a filter is struck; half as much again should lie behind it.`
             : `${runsOn.ask} It stands under Make room, Room to stop.`}
-        </chakra.p>
+        </Stated>
       </Panel>
       <Panel title="Cable to the motor" action={<WorkingButton checkId="cable.chain" of="the cable chain" />}>
         <FieldGrid
@@ -52,13 +54,7 @@ export function SwitchesPanel() {
           values={cable}
           units={units}
           onValue={(key, value, mergeKey) =>
-            change(
-              FIGURES[key].label,
-              axis => {
-                Object.assign(axis.cable, { [key]: value })
-              },
-              mergeKey,
-            )
+            change(FIGURES[key].label, axis => setIn(axis.cable, key, value), mergeKey)
           }
         >
           {CHOICES.map(key => (
@@ -67,11 +63,7 @@ export function SwitchesPanel() {
               field={CABLE.of[key]}
               value={cable[key]}
               units={units}
-              onValue={value =>
-                change(CABLE.of[key].label, axis => {
-                  Object.assign(axis.cable, { [key]: value })
-                })
-              }
+              onValue={value => change(CABLE.of[key].label, axis => setIn(axis.cable, key, value))}
             />
           ))}
         </FieldGrid>
@@ -90,10 +82,10 @@ export function SwitchesPanel() {
             Without strain relief the plug carries every pull. One face screw of the motor can hold a tie.
           </chakra.p>
         )}
-        <chakra.p mt="2" fontSize="14px" color="quiet">
+        <Note mt="2">
           Leave a loop at every motor that moves. Cables of motors and of switches apart from each other.
           Mains wiring is for licensed people and follows local codes.
-        </chakra.p>
+        </Note>
       </Panel>
     </>
   )

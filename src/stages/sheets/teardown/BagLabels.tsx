@@ -8,6 +8,7 @@ import { bagLabels } from '@/core/sheets/teardown/labels'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Note } from '@/ui/Note'
 import { download } from '../../job/download'
 import { useJob, useUnits, whole } from '../../job/JobContext'
 import { pdfFonts } from '../../job/pdfFonts'
@@ -75,9 +76,7 @@ export function BagLabels() {
           plain paper, with lines to cut along
         </chakra.label>
       </chakra.div>
-      <chakra.p fontSize="14px" color="quiet" mt="1">
-        Print at full size, without fitting to the page.
-      </chakra.p>
+      <Note mt="1">Print at full size, without fitting to the page.</Note>
       {failure && (
         <chakra.p role="alert" color="fails" fontWeight={700}>
           The file could not be made: {failure}. Nothing was changed.

@@ -8,6 +8,7 @@ import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { BRACKET_HOLES, type BracketHole } from '@/core/sheets/template/model'
 import { Button } from '@/ui/controls'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { DrawingSheet } from '../../job/DrawingSheet'
@@ -44,9 +45,7 @@ function CircleOfHoles() {
   return (
     <chakra.fieldset mt="3" pt="3" borderTopWidth="1px">
       <chakra.legend srOnly>Holes on a bolt circle</chakra.legend>
-      <chakra.p mb="2" fontSize="14px" color="quiet">
-        The flange of a nut has its holes on a circle: type it as the nut's sheet gives it.
-      </chakra.p>
+      <Note mb="2">The flange of a nut has its holes on a circle: type it as the nut's sheet gives it.</Note>
       <FieldGrid
         fields={BOLT_CIRCLE.of}
         values={circle}

@@ -3,6 +3,7 @@ import { DIMENSIONS } from '@/core/document/dimensions'
 import { inItsWord } from '@/core/machine/movingPart'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { placeOfDimension } from '@/core/sheets/dimensionPlace'
+import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
@@ -35,9 +36,7 @@ export function ToMeasurePanel() {
                 {DIMENSIONS[key].label}
               </PlaceButton>
             </div>
-            <chakra.p fontSize="14px" color="quiet">
-              {inItsWord(DIMENSIONS[key].help, axis)}
-            </chakra.p>
+            <Note>{inItsWord(DIMENSIONS[key].help, axis)}</Note>
           </chakra.li>
         ))}
       </chakra.ul>

@@ -8,6 +8,7 @@ import { RECESS_ENDS, RECESS_OF, type RecessEnd } from '@/core/machine/travel/re
 import { RECESS_METAL } from '@/core/sheets/travel/model'
 import { say } from '@/core/units/print'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { AxisField } from '../../job/AxisField'
@@ -146,15 +147,15 @@ function Budget() {
         hideHead
         fontSize="15px"
       />
-      <chakra.p mt="3" fontSize="14px">
+      <Stated mt="3">
         {value.lostMm > 0
           ? `${length(value.lostMm)} of the ways goes unused. A recess of ${length(value.recessNeededMm)} in all would bring it back; a shorter nut or a wider span does the same.`
           : 'Nothing is lost: the ways end the travel, not the screw.'}
-      </chakra.p>
-      <chakra.p mt="2" fontSize="14px" color="quiet">
+      </Stated>
+      <Note mt="2">
         Before cutting a recess: check the wall that is left, clamp the casting, wear eye protection, and do
         not breathe cast-iron dust.
-      </chakra.p>
+      </Note>
     </Panel>
   )
 }

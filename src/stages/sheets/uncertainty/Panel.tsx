@@ -104,7 +104,7 @@ export function UncertaintyPanel() {
               field={UNCERTAINTY.of[key]}
               value={of[key]}
               units={units}
-              onValue={(value, mergeKey) => put(key, value as number | null, mergeKey)}
+              onValue={(value, mergeKey) => put(key, value, mergeKey)}
             />
           ))}
         </chakra.div>

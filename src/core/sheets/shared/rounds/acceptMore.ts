@@ -1,3 +1,4 @@
+import { setIn } from '../../../document/setIn'
 import { type Option, offered, type RemedyFinder } from '../../../evaluation/remedy'
 import type { NumberField } from '../../../field/field'
 import { say } from '../../../units/print'
@@ -31,8 +32,7 @@ export function accept<R extends Round>(
       const unit = field.unit ? ` ${field.unit}` : ''
       return {
         change: draft => {
-          const last = lastRound(rounds, draft)
-          if (last) Object.assign(last, { [key]: value })
+          setIn(lastRound(rounds, draft), key, value as R[typeof key])
         },
         label: `${field.label}: ${say(value, field.quantity, units)}${unit}`,
         cost,
