@@ -1,26 +1,15 @@
 import { chakra } from '@chakra-ui/react'
-import { Trash2 } from 'lucide-react'
-import {
-  type ClipboardEvent,
-  createContext,
-  memo,
-  useCallback,
-  useContext,
-  useMemo,
-  useRef,
-  useState,
-} from 'react'
-import type { Field, Row, RowsField } from '@/core/field/field'
+import { type ClipboardEvent, memo, useCallback, useRef, useState } from 'react'
+import type { RowsField } from '@/core/field/field'
 import { readPastedRows } from '@/core/field/pasted'
-import { clockWords } from '@/core/units/clock'
-import { printField } from '@/core/units/print'
-import { quantityFacts, type Unit, type UnitSystem } from '@/core/units/quantity'
+import type { Unit, UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
 import { cellsOf } from '../fields/cells'
-import { FieldInput } from '../fields/FieldInput'
 import { Stated } from '../Note'
 import { CopyTable } from './CopyTable'
-import { DataTable, type TableColumn } from './DataTable'
+import { DataTable } from './DataTable'
+import { Notes } from './RowCell'
+import { type AnyRow, tableOf, useRowColumns, widthPx } from './rowColumns'
 
 /** What can be done with the rows of a table; each is found by its id. */
 export interface RowActions<R> {
@@ -31,7 +20,7 @@ export interface RowActions<R> {
   onRemove: (id: string) => void
 }
 
-interface Props<R extends { id: string }> extends RowActions<R> {
+export interface RowsTableProps<R extends { id: string }> extends RowActions<R> {
   /** The rows' description: columns, ranges and words come from it. */
   of: RowsField<R>
   rows: readonly R[]
@@ -50,111 +39,15 @@ interface Props<R extends { id: string }> extends RowActions<R> {
   notes?: Readonly<Record<string, string>>
 }
 
-/** With fewer columns than this a table stands beside its picture; a choice has room for its words. */
-const FEW_COLUMNS = 4
-/** With more columns than this the units go up into the heads. */
-const MOST_WIDE = 5
-/** Words longer than this want room. */
-const LONG_WORDS = 60
-
-/** With more columns than this they are as narrow as a figure lets them be. */
-const MOST_DENSE = 7
-
-const widthPx = (field: Field, columns: number) => {
-  const tight = columns > MOST_DENSE
-  if (field.is === 'words' && field.most >= LONG_WORDS) return 168
-  if (field.is === 'choice') return tight ? 94 : columns < FEW_COLUMNS ? 200 : 112
-  return tight ? 67 : columns > MOST_WIDE ? 74 : columns < FEW_COLUMNS ? 96 : 112
-}
-
-const isSmall = (field: Field) => field.is === 'number' && field.quantity === 'smallLength'
-
-/** Columns typed first have the first turns; Enter goes down each of them. */
-const turnOf = (first: readonly string[], key: string) =>
-  first.includes(key) ? 1 + first.indexOf(key) : first.length + 1
-
-/** What is copied out keeps what was typed. */
-const COPIED_DECIMALS = 5
-
-/** A head with the unit of its column: "To the left, mm". */
-const headOf = (field: Field, units: UnitSystem, dense: boolean, typedIn?: Unit): string => {
-  const unit =
-    field.is === 'number' && dense
-      ? (field.unit ??
-        (typedIn && field.quantity === 'smallLength' ? typedIn : quantityFacts(field.quantity)[units]).unit)
-      : ''
-  return unit ? `${field.label}, ${unit}` : field.label
-}
-
-type AnyRow = Row<Record<string, unknown>>
+const NONE = {}
 const idOf = (row: AnyRow) => row.id
 
 /** Rows of figures, words and choices, typed one after another; each cell keeps what cannot be read, with its error. */
-function RowsTableOf<R extends { id: string }>(props: Props<R>) {
-  const { of, rows, units, least = 0, addLabel, options, onChange, onAdd, onFill, onRemove } = props
-  const { typedIn, first, disabled, notes } = props
+function RowsTableOf<R extends { id: string }>(props: RowsTableProps<R>) {
+  const { of, rows, units, addLabel, onAdd, onFill, typedIn, disabled, notes = NONE } = props
   const name = of.label.toLowerCase()
   const fields = Object.entries(of.of)
-  const dense = fields.length > MOST_WIDE
-  const columns = useMemo((): TableColumn<AnyRow>[] => {
-    const change = onChange as (id: string, part: Record<string, unknown>, mergeKey?: string) => void
-    return [
-      ...Object.entries(of.of).map(
-        ([key, field]): TableColumn<AnyRow> => ({
-          id: key,
-          head: headOf(field, units, dense, typedIn),
-          widthPx: widthPx(field, fields.length),
-          cell: (row, index) => (
-            <RowCell
-              rowId={row.id}
-              of={key}
-              index={index}
-              field={field}
-              label={`${field.label}, ${name} ${index + 1}`}
-              value={row[key]}
-              units={units}
-              dense={dense}
-              disabled={disabled}
-              options={options?.[key]}
-              typedIn={typedIn && isSmall(field) ? typedIn : undefined}
-              turn={first && turnOf(first, key)}
-              onChange={change}
-            />
-          ),
-        }),
-      ),
-      {
-        id: 'out',
-        head: <chakra.span srOnly>Take out</chakra.span>,
-        widthPx: 44,
-        cell: (row, index) => (
-          <Button
-            variant="quiet"
-            px="2"
-            disabled={disabled || rows.length <= least}
-            aria-label={`Take out ${name} ${index + 1}`}
-            onClick={() => onRemove(row.id)}
-          >
-            <Trash2 size={16} aria-hidden />
-          </Button>
-        ),
-      },
-    ]
-  }, [
-    of,
-    fields.length,
-    units,
-    dense,
-    name,
-    options,
-    rows.length,
-    least,
-    onChange,
-    onRemove,
-    typedIn,
-    first,
-    disabled,
-  ])
+  const columns = useRowColumns(props)
   const rowProps = useCallback(
     (_: AnyRow, index: number) => ({ 'aria-label': `${of.label} ${index + 1}` }),
     [of.label],
@@ -181,7 +74,7 @@ function RowsTableOf<R extends { id: string }>(props: Props<R>) {
     <>
       {rows.length > 0 && (
         <chakra.div data-readings onPaste={onPaste} css={TABLE_LOOK}>
-          <Notes.Provider value={notes ?? NONE}>
+          <Notes.Provider value={notes}>
             <DataTable
               label={`Rows of ${name}s`}
               columns={columns}
@@ -239,74 +132,5 @@ const TABLE_LOOK = {
   '& td': { borderTopWidth: 0, px: '0.5', py: '1', verticalAlign: 'top' },
   '& [data-cell]:has([data-odd])': { outline: '2px solid', outlineColor: 'close', borderRadius: '6px' },
 }
-
-interface CellProps {
-  rowId: string
-  of: string
-  index: number
-  field: Field
-  label: string
-  value: unknown
-  units: UnitSystem
-  dense: boolean
-  disabled?: boolean
-  options?: readonly { value: string; label: string }[]
-  typedIn?: Unit
-  turn?: number
-  onChange: (id: string, part: Record<string, unknown>, mergeKey?: string) => void
-}
-
-/** One cell: it is drawn again only when its own value changes, whatever is typed beside it. */
-const RowCell = memo(function RowCell({ rowId, of, index, typedIn, turn, onChange, ...input }: CellProps) {
-  const onValue = useCallback(
-    (value: unknown, mergeKey?: string) => onChange(rowId, { [of]: value }, mergeKey),
-    [onChange, rowId, of],
-  )
-  return (
-    <chakra.div data-cell={`${index} ${of}`} data-turn={turn}>
-      <FieldInput
-        {...input}
-        hideLabel
-        {...(typedIn && { typedIn, echoes: !input.disabled })}
-        onValue={onValue}
-      />
-      <CellNote at={`${rowId} ${of}`} />
-    </chakra.div>
-  )
-})
-
-/** Notes at cells, past the cells: those are not drawn again when another one turns odd. */
-const Notes = createContext<Readonly<Record<string, string>>>({})
-const NONE = {}
-
-/** What is odd about a cell, under its figure. */
-function CellNote({ at }: { at: string }) {
-  const words = useContext(Notes)[at]
-  return words ? (
-    <chakra.p role="status" data-odd color="close" fontSize="13px" fontWeight={700} lineHeight={1.2} px="1">
-      {words}
-    </chakra.p>
-  ) : null
-}
-
-/** Rows as lines and columns, under their heads, with their units. */
-const tableOf = (of: RowsField, rows: readonly AnyRow[], units: UnitSystem, typedIn?: Unit): string[][] => [
-  Object.values(of.of).map(field => headOf(field, units, true, typedIn)),
-  ...rows.map(row =>
-    Object.entries(of.of).map(([key, field]) => {
-      const value = row[key]
-      if (value === null || value === undefined) return ''
-      if (field.is === 'number')
-        return printField(
-          value as number,
-          field.quantity,
-          units,
-          typedIn && isSmall(field) ? { ...typedIn, decimals: COPIED_DECIMALS } : undefined,
-        )
-      if (field.is === 'clock') return clockWords(value as number)
-      return field.is === 'choice' ? (field.words?.[value as string] ?? String(value)) : String(value)
-    }),
-  ),
-]
 
 export const RowsTable = memo(RowsTableOf) as typeof RowsTableOf

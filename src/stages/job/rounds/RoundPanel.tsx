@@ -14,6 +14,7 @@ import {
 } from '@/core/sheets/shared/rounds/rounds'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
+import type { GaugeScene } from '@/ui/drawings/GaugeDrawing'
 import { Fold } from '@/ui/Fold'
 import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
@@ -21,6 +22,7 @@ import { useEdit, useUnits } from '../JobContext'
 import { useAxisNow } from '../useAxis'
 import { evaluationOf, useCatalogue, useSettledEvaluation } from '../useEvaluation'
 import { Advice } from './Advice'
+import { How } from './How'
 import { Readings } from './Readings'
 import { RoundsSoFar } from './RoundsSoFar'
 import { Settings } from './Settings'
@@ -29,12 +31,16 @@ export interface RoundPanelProps<R extends Round> {
   rounds: Rounds<R>
   /** What is read, in one line, for the head. */
   title: string
-  /** How it is read: where the gauge stands, and which way it reads more. */
-  how: ReactNode
+  /** Where the gauge stands, drawn. */
+  scene: GaugeScene
+  /** How it is read, and which way the gauge reads more. */
+  words: string
+  /** What else belongs to that. */
+  also?: ReactNode
   /** The checks that say what to do. */
   checks: readonly CheckId[]
   /** Fields of the round that stand above its readings, in this order. */
-  fields: (round: R) => readonly (keyof R & string)[]
+  fields: readonly (keyof R & string)[] | ((round: R) => readonly (keyof R & string)[])
   /** The readings' description where it is another than the stored one: fewer columns, other units. */
   stations?: (round: R) => RowsField
   /** What is drawn of the readings. */
@@ -52,7 +58,13 @@ type Props<R extends Round> = RoundPanelProps<R>
 
 /** A round of readings: how to take them, the table, the picture, and what to do; then all rounds so far. */
 export function RoundPanel<R extends Round>(props: Props<R>) {
-  const { rounds, title, how, checks, wide, soFar } = props
+  const { rounds, title, scene, words, also, checks, wide, soFar } = props
+  const how = (
+    <>
+      <How scene={scene} words={words} />
+      {also}
+    </>
+  )
   const { count, isClosed, start } = useLastRound(rounds)
   if (count === 0)
     return (
@@ -144,7 +156,7 @@ function Beside<R extends Round>({ rounds, picture, after }: Props<R>) {
 }
 
 /** How it is read is folded away once something is. */
-function HowItIsRead<R extends Round>({ rounds, how }: Pick<Props<R>, 'rounds' | 'how'>) {
+function HowItIsRead<R extends Round>({ rounds, how }: Pick<Props<R>, 'rounds'> & { how: ReactNode }) {
   const context = useSettledEvaluation()
   const round = lastRound(rounds, context.axis)
   const isUnread = !round || rounds.worst(context, round) === null

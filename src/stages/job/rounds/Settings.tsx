@@ -18,7 +18,7 @@ export function Settings<R extends Round>({ rounds, fields, stations }: RoundPan
   const of = stations?.(round) ?? stationsOf(rounds)
   const shown = [
     ...(screws === 2 && 'screw' in round ? (['screw'] as const) : []),
-    ...fields(round),
+    ...(typeof fields === 'function' ? fields(round) : fields),
   ] as (keyof R & string)[]
   const readsSmall = [...Object.values(of.of), ...shown.map(key => rounds.of.of[key])].some(isReading)
   return (

@@ -1,4 +1,3 @@
-import { chakra } from '@chakra-ui/react'
 import { radians } from '@/core/calculation/constants'
 import { circleTest } from '@/core/sheets/circle/calculation'
 import type { CircleRound } from '@/core/sheets/circle/model'
@@ -8,7 +7,6 @@ import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
 import { useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { Sheared } from './Sheared'
 
@@ -37,7 +35,6 @@ const FIELDS = [
   'diagonalAMm',
   'diagonalBMm',
 ] as const
-const fieldsOf = () => FIELDS
 
 /** A circle and a square that the machine cut, measured across. */
 export function CirclePanel() {
@@ -46,17 +43,11 @@ export function CirclePanel() {
       rounds={circleRounds}
       title="Circle and square"
       checks={['prove.circleSquare', 'prove.cutSquare', 'prove.circleScale']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another direction"
-      how={
-        <chakra.div display="grid" gap="2">
-          <How
-            scene={SCENE}
-            words="Cut a round boss as large as the machine and the calipers allow, in one pass round with a sharp cutter and little to take, climbing or conventional all the way. Guard on, hands clear, chips off with a brush. Mark 0 along this axis before it comes off. Measure across every thirty degrees, the widest each time. Longest across 45 or 135: the axes are not square. Longest along one axis: its scale is off. Small flats where an axis reverses are play. A square cut under the boss says the same by its two diagonals: one of the two is enough."
-          />
-          <ToCut />
-        </chakra.div>
-      }
+      scene={SCENE}
+      words="Cut a round boss as large as the machine and the calipers allow, in one pass round with a sharp cutter and little to take, climbing or conventional all the way. Guard on, hands clear, chips off with a brush. Mark 0 along this axis before it comes off. Measure across every thirty degrees, the widest each time. Longest across 45 or 135: the axes are not square. Longest along one axis: its scale is off. Small flats where an axis reverses are play. A square cut under the boss says the same by its two diagonals: one of the two is enough."
+      also={<ToCut />}
       picture={round => (
         <>
           <Across round={round} />

@@ -8,7 +8,6 @@ import { bandsOf } from '@/core/sheets/shared/rounds/bands'
 import type { QuantityKind } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { useJob } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxis } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
@@ -91,12 +90,8 @@ export function DragPanel() {
           fields={alongFields}
           stations={placesOf}
           addLabel="Another place"
-          how={
-            <How
-              scene={SCENE}
-              words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to each end as the nut will. Then, if something binds, take it apart by halves and begin a round each time."
-            />
-          }
+          scene={SCENE}
+          words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to each end as the nut will. Then, if something binds, take it apart by halves and begin a round each time."
           picture={round => <DragMap round={round} />}
         />
       )}
@@ -108,12 +103,8 @@ export function DragPanel() {
           fields={turnFields}
           stations={anglesOf}
           addLabel="Another angle"
-          how={
-            <How
-              scene={SCENE}
-              words="Make a mark on the screw. With the nut at one place, well away from what holds the screw, turn slowly and note what it takes at each eighth of a turn. Once with the coupler on, once with it off: what is gone with the coupler off was the coupler."
-            />
-          }
+          scene={SCENE}
+          words="Make a mark on the screw. With the nut at one place, well away from what holds the screw, turn slowly and note what it takes at each eighth of a turn. Once with the coupler on, once with it off: what is gone with the coupler off was the coupler."
         />
       )}
       {view === 'clutch' && <ClutchPanel />}

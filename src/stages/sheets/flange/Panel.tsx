@@ -5,7 +5,6 @@ import { oddReadings } from '@/core/sheets/shared/rounds/odd'
 import { say } from '@/core/units/print'
 import { FaceDisc } from '@/ui/drawings/FaceDisc'
 import { useUnits } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 
 const SCENE = {
@@ -20,7 +19,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['face', 'gaugeStepUm', 'radiusMm', 'boltCircleMm', 'acceptedUm'] as const
-const fieldsOf = () => FIELDS
 
 /** A face that should be square to the screw, swept by an indicator. */
 export function FlangePanel() {
@@ -29,14 +27,10 @@ export function FlangePanel() {
       rounds={flangeRounds}
       title="Nut flange and faces"
       checks={['align.flange']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another angle"
-      how={
-        <How
-          scene={SCENE}
-          words="Clamp the base to the screw, or to a bar that turns in its place, with the tip on the face near its rim. Turn once round and read at even angles, as seen from the motor: 0 up, clockwise. A larger reading stands proud. With calipers alone, read the depth from a straightedge at four places: two hundredths is what they can tell, so a tilt below five hundredths stays unknown."
-        />
-      }
+      scene={SCENE}
+      words="Clamp the base to the screw, or to a bar that turns in its place, with the tip on the face near its rim. Turn once round and read at even angles, as seen from the motor: 0 up, clockwise. A larger reading stands proud. With calipers alone, read the depth from a straightedge at four places: two hundredths is what they can tell, so a tilt below five hundredths stays unknown."
       picture={round => <Disc round={round} />}
     />
   )

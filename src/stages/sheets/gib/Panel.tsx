@@ -1,6 +1,5 @@
 import type { GibRound } from '@/core/sheets/gib/model'
 import { gibRounds, playsOf } from '@/core/sheets/gib/rounds'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { GibWedge } from './GibWedge'
 
@@ -33,12 +32,8 @@ export function GibPanel() {
       checks={['align.gib']}
       fields={fieldsOf}
       addLabel="Another place"
-      how={
-        <How
-          scene={SCENE}
-          words="Stand the base on what the slide runs on, the tip at the slide’s side, near the middle. At each place push the slide away from the gauge, set the dial to zero, pull it towards the gauge: that is the play. Read at a few places over the whole travel; then wind it through slowly and say where it locks."
-        />
-      }
+      scene={SCENE}
+      words="Stand the base on what the slide runs on, the tip at the slide’s side, near the middle. At each place push the slide away from the gauge, set the dial to zero, pull it towards the gauge: that is the play. Read at a few places over the whole travel; then wind it through slowly and say where it locks."
       picture={round => <GibWedge plays={playsOf(round)} targetUm={round.targetUm} />}
     />
   )

@@ -4,7 +4,6 @@ import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
 import { useUnits } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 
 const SCENE = {
@@ -19,7 +18,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['movesEach', 'fastMmPerMin', 'gaugeStepUm'] as const
-const fieldsOf = () => FIELDS
 
 /** Coming back to zero after fast moves: steps that are lost, or something that slips. */
 export function LostStepsPanel() {
@@ -28,14 +26,10 @@ export function LostStepsPanel() {
       rounds={returnRounds}
       title="Lost steps"
       checks={['prove.steps']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another return"
-      how={
-        <How
-          scene={SCENE}
-          words="Set the dial to zero at a place in the middle. Move away and back slowly, read, twice or more: that is how well it can return at all. Then let it run the moves fast, come back from the same side, and read. Take the gauge away or hold it clear of the fast moves, and stand clear yourself. A stepper slips by whole cycles of four full steps; anything else is no lost step."
-        />
-      }
+      scene={SCENE}
+      words="Set the dial to zero at a place in the middle. Move away and back slowly, read, twice or more: that is how well it can return at all. Then let it run the moves fast, come back from the same side, and read. Take the gauge away or hold it clear of the fast moves, and stand clear yourself. A stepper slips by whole cycles of four full steps; anything else is no lost step."
       picture={round => <Returns round={round} />}
     />
   )

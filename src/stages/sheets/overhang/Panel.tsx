@@ -1,5 +1,4 @@
 import { overhangRounds } from '@/core/sheets/overhang/rounds'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 
 const SCENE = {
@@ -24,7 +23,6 @@ const FIELDS = [
   'weightArmMm',
   'weightOnKg',
 ] as const
-const fieldsOf = () => FIELDS
 
 /** What weight does to what is being set. */
 export function OverhangPanel() {
@@ -33,13 +31,9 @@ export function OverhangPanel() {
       rounds={overhangRounds}
       title="Overhang and droop"
       checks={['align.droop', 'align.overhang']}
-      fields={fieldsOf}
-      how={
-        <How
-          scene={SCENE}
-          words="A motor hangs from its bracket and draws the end of the screw down with it: read the bracket’s outer edge from above without the motor, then with it bolted on, the dial untouched between. A slide that is run out over its end so that a bracket can be reached tips, or lifts at one end: a weight on its other end keeps it down. It comes off again before the slide runs back."
-        />
-      }
+      fields={FIELDS}
+      scene={SCENE}
+      words="A motor hangs from its bracket and draws the end of the screw down with it: read the bracket’s outer edge from above without the motor, then with it bolted on, the dial untouched between. A slide that is run out over its end so that a bracket can be reached tips, or lifts at one end: a weight on its other end keeps it down. It comes off again before the slide runs back."
     />
   )
 }

@@ -1,6 +1,5 @@
 import type { PreloadRound } from '@/core/sheets/preload/model'
 import { preloadRounds } from '@/core/sheets/preload/rounds'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { PreloadRange } from './PreloadRange'
 
@@ -39,12 +38,8 @@ export function PreloadPanel() {
       checks={['align.preload']}
       fields={fieldsOf}
       picture={round => <PreloadRange round={round} />}
-      how={
-        <How
-          scene={SCENE}
-          words="Three ways to know a preload. Play at the screw’s end, pushed and pulled: it must be nil, and says no more than that. The turn of the locknut from where the play has just gone: a few degrees decide, so make a mark on nut and shaft. The drag that preload adds, read before and after with a scale on a lever: good to a factor of two, and often less than a scale can tell. Wrap the screw in tape or soft jaws while you hold it."
-        />
-      }
+      scene={SCENE}
+      words="Three ways to know a preload. Play at the screw’s end, pushed and pulled: it must be nil, and says no more than that. The turn of the locknut from where the play has just gone: a few degrees decide, so make a mark on nut and shaft. The drag that preload adds, read before and after with a scale on a lever: good to a factor of two, and often less than a scale can tell. Wrap the screw in tape or soft jaws while you hold it."
     />
   )
 }

@@ -5,7 +5,6 @@ import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
 import { useUnits } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 
 const SCENE = {
@@ -22,7 +21,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['at', 'gaugeStepUm'] as const
-const fieldsOf = () => FIELDS
 
 /** The slide pushed and pulled: what grows with the force is give, what does not is play. */
 export function PushPullPanel() {
@@ -31,14 +29,10 @@ export function PushPullPanel() {
       rounds={pushRounds}
       title="Push and pull"
       checks={['prove.pushPull']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another push"
-      how={
-        <How
-          scene={SCENE}
-          words="Motor powered and still, hands clear of what it could move. Set the dial to zero with the slide at rest, push with a known force and read while you push; then pull. With two sizes of force, play and give come apart: a push twice as hard moves a spring twice as far, and loose metal no further."
-        />
-      }
+      scene={SCENE}
+      words="Motor powered and still, hands clear of what it could move. Set the dial to zero with the slide at rest, push with a known force and read while you push; then pull. With two sizes of force, play and give come apart: a push twice as hard moves a spring twice as far, and loose metal no further."
       picture={round => <Pushes round={round} />}
     />
   )

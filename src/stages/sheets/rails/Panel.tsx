@@ -2,7 +2,6 @@ import type { RowsField } from '@/core/field/field'
 import { RAIL_PLACES, type RailRound } from '@/core/sheets/rails/model'
 import { heightsOf, railRounds } from '@/core/sheets/rails/rounds'
 import { Schools } from '../../job/build/Schools'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { RailCurve } from './RailCurve'
 
@@ -43,15 +42,9 @@ export function RailsPanel() {
       fields={fieldsOf}
       stations={stationsOf}
       addLabel="Another place"
-      how={
-        <>
-          <How
-            scene={SCENE}
-            words="The first rail is set straight: along a straightedge or a stretched wire, or with a level stepped along by its own base, each step beginning where the last one ended. The second is set by the first: base on the first rail’s carriage, tip on the second rail. Its rail screws are slack, but for the one you stand at."
-          />
-          <Schools keys={SCHOOLS_HERE} />
-        </>
-      }
+      scene={SCENE}
+      words="The first rail is set straight: along a straightedge or a stretched wire, or with a level stepped along by its own base, each step beginning where the last one ended. The second is set by the first: base on the first rail’s carriage, tip on the second rail. Its rail screws are slack, but for the one you stand at."
+      also={<Schools keys={SCHOOLS_HERE} />}
       picture={round => <RailCurve heights={heightsOf(round)} />}
     />
   )

@@ -6,7 +6,6 @@ import { runOutRounds, wobblesOf } from '@/core/sheets/runOut/rounds'
 import { say } from '@/core/units/print'
 import { Stated } from '@/ui/Note'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
@@ -24,7 +23,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['gaugeStepUm'] as const
-const fieldsOf = () => FIELDS
 
 /** Where the screw runs out, and whether it matters there. */
 export function RunOutPanel() {
@@ -33,15 +31,11 @@ export function RunOutPanel() {
       rounds={runOutRounds}
       title="Run-out"
       checks={['align.runOut']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another place"
       wide
-      how={
-        <How
-          scene={SCENE}
-          words="Base on the bed, tip square on the journal, on bare metal. Turn the screw slowly once round and note how far the needle goes from least to most. A screw’s end that nothing holds may wobble by tenths and do no harm; a journal in its bearing may not."
-        />
-      }
+      scene={SCENE}
+      words="Base on the bed, tip square on the journal, on bare metal. Turn the screw slowly once round and note how far the needle goes from least to most. A screw’s end that nothing holds may wobble by tenths and do no harm; a journal in its bearing may not."
       after={round => <Wobbles round={round} />}
     />
   )

@@ -4,7 +4,6 @@ import { quantityFacts } from '@/core/units/quantity'
 import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
 import { useUnits } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 
 const SCENE = {
@@ -21,7 +20,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['gaugeStepUm', 'stepsPerMm'] as const
-const fieldsOf = () => FIELDS
 
 /** How far the slide goes for what is commanded. */
 export function ScalePanel() {
@@ -30,14 +28,10 @@ export function ScalePanel() {
       rounds={scaleRounds}
       title="Scale"
       checks={['prove.scale']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another place"
-      how={
-        <How
-          scene={SCENE}
-          words="Measure where the slide goes at some places over most of its travel: gauge blocks between a stop and an indicator, a setting rod, or long calipers. Come to each place from the same side, so that play stays out of it. Let the scale lie on the machine until both are alike warm. Leave the steps empty to use those under First moves."
-        />
-      }
+      scene={SCENE}
+      words="Measure where the slide goes at some places over most of its travel: gauge blocks between a stop and an indicator, a setting rod, or long calipers. Come to each place from the same side, so that play stays out of it. Let the scale lie on the machine until both are alike warm. Leave the steps empty to use those under First moves."
       picture={round => <Off round={round} />}
     />
   )

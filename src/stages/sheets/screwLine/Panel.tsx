@@ -9,7 +9,6 @@ import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { Schools } from '../../job/build/Schools'
 import { whole } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxis } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
@@ -39,7 +38,6 @@ const FREE_SCENE = { ...SCENE, boxes: SCENE.boxes.filter(({ label }) => label !=
 
 const CHECKS = ['align.height', 'align.side'] as const
 const FIELDS = ['gaugeStepUm', 'clampedAtMm'] as const
-const fieldsOf = () => FIELDS
 const SCHOOLS_HERE = ['ends', 'setBy'] as const
 
 /** The line of the screw, round by round: which block to move, and by how much. */
@@ -67,15 +65,12 @@ export function ScrewLinePanel() {
       rounds={screwRounds}
       title="Line of the screw"
       checks={CHECKS}
-      fields={fieldsOf}
+      fields={FIELDS}
       stations={stations}
       addLabel="Another place"
-      how={
-        <>
-          <How scene={isFree ? FREE_SCENE : SCENE} words={inItsWord(HOW_WORDS, axis)} />
-          <Schools keys={SCHOOLS_HERE} />
-        </>
-      }
+      scene={isFree ? FREE_SCENE : SCENE}
+      words={inItsWord(HOW_WORDS, axis)}
+      also={<Schools keys={SCHOOLS_HERE} />}
       after={() => (
         <Note>
           Places are measured along the screw from the fixed block. A larger reading means{' '}

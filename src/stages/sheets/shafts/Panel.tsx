@@ -9,7 +9,6 @@ import { FaceDisc } from '@/ui/drawings/FaceDisc'
 import { Panel } from '@/ui/Panel'
 import { DimensionFields } from '../../job/DimensionFields'
 import { useEdit, useUnits } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
@@ -45,8 +44,6 @@ const PULLEYS = {
 
 const COUPLER_FIELDS = ['gaugeStepUm', 'faceRadiusMm', 'plateBoltsMm'] as const
 const BELT_FIELDS = ['gaugeStepUm'] as const
-const couplerFields = () => COUPLER_FIELDS
-const beltFields = () => BELT_FIELDS
 
 /** How motor and screw stand to each other, once both are in. */
 export function ShaftsPanel() {
@@ -57,14 +54,10 @@ export function ShaftsPanel() {
         rounds={beltRounds}
         title="Pulleys in line"
         checks={['align.belt']}
-        fields={beltFields}
+        fields={BELT_FIELDS}
         addLabel="Another gap"
-        how={
-          <How
-            scene={PULLEYS}
-            words="Lay a straightedge on the face of the motor’s pulley so that it bears flat. What stays open to the screw’s pulley is read with feelers or shims at two or three places across it; a gap counts plus, a pulley that stands out beyond the straightedge minus."
-          />
-        }
+        scene={PULLEYS}
+        words="Lay a straightedge on the face of the motor’s pulley so that it bears flat. What stays open to the screw’s pulley is read with feelers or shims at two or three places across it; a gap counts plus, a pulley that stands out beyond the straightedge minus."
       />
     )
   return (
@@ -73,14 +66,10 @@ export function ShaftsPanel() {
         rounds={couplerRounds}
         title="Motor to screw"
         checks={['align.coupler']}
-        fields={couplerFields}
+        fields={COUPLER_FIELDS}
         addLabel="Another angle"
-        how={
-          <How
-            scene={HUBS}
-            words="Take the coupler’s middle out. Clamp the base to the motor’s hub, the tip on the rim of the screw’s hub; turn both shafts together, a mark on each to keep them so, and read at even angles seen from behind the motor: 0 up, clockwise. Then the same with the tip on the face. The motor’s weight is on its bracket while you read."
-          />
-        }
+        scene={HUBS}
+        words="Take the coupler’s middle out. Clamp the base to the motor’s hub, the tip on the rim of the screw’s hub; turn both shafts together, a mark on each to keep them so, and read at even angles seen from behind the motor: 0 up, clockwise. Then the same with the tip on the face. The motor’s weight is on its bracket while you read."
         picture={round => <Hub round={round} />}
         after={() => <TakeOver />}
       />

@@ -2,7 +2,6 @@ import { lastRound } from '@/core/sheets/shared/rounds/rounds'
 import type { SquareRound } from '@/core/sheets/square/model'
 import { squareRounds } from '@/core/sheets/square/rounds'
 import type { GaugeScene } from '@/ui/drawings/GaugeDrawing'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxis } from '../../job/useAxis'
 
@@ -32,6 +31,13 @@ const TURNED: GaugeScene = {
   words: [{ at: [176, 62], text: 'slide along the edge ↕' }],
 }
 
+const HOW: Record<SquareRound['how'], string> = {
+  diagonals:
+    'Mark four points: run the gantry to two places and prick two marks at each, or use the ends of the rails. Only the diagonals must be read well; the sides to a hundredth of themselves. First each side by itself, with the screws apart; then square; then coupled. Read again with the gantry elsewhere, with nothing touched between: that tells the leads of the two screws apart.',
+  square:
+    'Lay the square against the other axis, run the indicator along its upright edge and note the rise from one end to the other. Turn the square over about that edge, and note the rise again in the same direction: half the difference is the machine, half the sum the square.',
+}
+
 const fieldsOf = ({ how }: SquareRound) =>
   how === 'diagonals'
     ? ([
@@ -55,19 +61,8 @@ export function SquarePanel() {
       title="Square"
       checks={['align.square', 'align.leadMismatch']}
       fields={fieldsOf}
-      how={
-        how === 'diagonals' ? (
-          <How
-            scene={DIAGONALS}
-            words="Mark four points: run the gantry to two places and prick two marks at each, or use the ends of the rails. Only the diagonals must be read well; the sides to a hundredth of themselves. First each side by itself, with the screws apart; then square; then coupled. Read again with the gantry elsewhere, with nothing touched between: that tells the leads of the two screws apart."
-          />
-        ) : (
-          <How
-            scene={TURNED}
-            words="Lay the square against the other axis, run the indicator along its upright edge and note the rise from one end to the other. Turn the square over about that edge, and note the rise again in the same direction: half the difference is the machine, half the sum the square."
-          />
-        )
-      }
+      scene={how === 'diagonals' ? DIAGONALS : TURNED}
+      words={HOW[how]}
     />
   )
 }

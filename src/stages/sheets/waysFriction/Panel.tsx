@@ -8,7 +8,6 @@ import { chartColors } from '@/ui/chart/chartColors'
 import { LineFigure } from '@/ui/chart/LineFigure'
 import { Button } from '@/ui/controls'
 import { useEdit, useUnits } from '../../job/JobContext'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
@@ -29,7 +28,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['massKg', 'scaleStepN'] as const
-const fieldsOf = () => FIELDS
 
 /** What the ways rub and what gib and wipers drag, by pulls with some weights on. */
 export function WaysFrictionPanel() {
@@ -38,14 +36,10 @@ export function WaysFrictionPanel() {
       rounds={waysRounds}
       title="Friction of the ways"
       checks={['align.waysFriction']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another weight"
-      how={
-        <How
-          scene={SCENE}
-          words="The screw is out or its nut off the table, the gib as it will run, the ways oiled. Hook the scale in line with the slide and pull slowly; read while it moves, not when it breaks away. Then with weights on: a vice, a bag of shot. What grows with the weight is friction; what is there without any is gib and wipers."
-        />
-      }
+      scene={SCENE}
+      words="The screw is out or its nut off the table, the gib as it will run, the ways oiled. Hook the scale in line with the slide and pull slowly; read while it moves, not when it breaks away. Then with weights on: a vice, a bag of shot. What grows with the weight is friction; what is there without any is gib and wipers."
       picture={round => <Pulls round={round} />}
       after={() => <IntoSurvey />}
     />

@@ -15,7 +15,6 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { RedoButton } from '../../job/build/RedoButton'
 import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
-import { How } from '../../job/rounds/How'
 import { RoundPanel } from '../../job/rounds/RoundPanel'
 import { SaveChart } from '../../job/SaveChart'
 import { useAxisNow } from '../../job/useAxis'
@@ -54,7 +53,6 @@ const SCENE = {
 } as const
 
 const FIELDS = ['forceN', 'motorRadiusMm', 'screwRadiusMm', 'gaugeStepUm'] as const
-const fieldsOf = () => FIELDS
 
 /** The same push and pull, read at five places: which part loses how much. */
 export function WhereLostPanel() {
@@ -63,15 +61,11 @@ export function WhereLostPanel() {
       rounds={lostRounds}
       title="Where it is lost"
       checks={['prove.whereLost']}
-      fields={fieldsOf}
+      fields={FIELDS}
       addLabel="Another push and pull"
       wide
-      how={
-        <How
-          scene={SCENE}
-          words="Motor powered and still. Pull the slide with the spring scale, set the dial to zero, push with the same force: what the indicator goes is the reading. Do it with the tip at each of the five places, the base on the bed each time: the two hubs at their rim, across, for how far they turn; the end of the screw, the flange of the nut and the slide along the axis. Then twice more. Keep fingers out from between hub and block."
-        />
-      }
+      scene={SCENE}
+      words="Motor powered and still. Pull the slide with the spring scale, set the dial to zero, push with the same force: what the indicator goes is the reading. Do it with the tip at each of the five places, the base on the bed each time: the two hubs at their rim, across, for how far they turn; the end of the screw, the flange of the nut and the slide along the axis. Then twice more. Keep fingers out from between hub and block."
       after={() => <Shares />}
     />
   )
