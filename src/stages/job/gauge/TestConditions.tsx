@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { Fields } from '@/core/field/field'
 import { conditionsWords } from '@/core/sheets/shared/proofs/conditions'
+import { Columns } from '@/ui/Columns'
 import { Fold } from '@/ui/Fold'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { useUnits } from '../JobContext'
@@ -24,14 +25,7 @@ export function TestConditions<T extends Parameters<typeof conditionsWords>[0]>(
   return (
     <chakra.div mb="3">
       <Fold name={said ? `How it is taken: ${said}` : 'How it is taken: nothing noted yet'}>
-        <chakra.div
-          display="grid"
-          gap="3"
-          mt="2"
-          gridTemplateColumns="repeat(auto-fill, minmax(180px, 1fr))"
-          alignItems="start"
-          css={{ '& > *': { minWidth: 0 } }}
-        >
+        <Columns leastPx={180} mt="2">
           {Object.entries(of).map(([key, field]) => (
             <FieldInput
               key={key}
@@ -42,7 +36,7 @@ export function TestConditions<T extends Parameters<typeof conditionsWords>[0]>(
               onValue={(value, mergeKey) => onChange({ [key]: value } as Partial<T>, mergeKey)}
             />
           ))}
-        </chakra.div>
+        </Columns>
       </Fold>
     </chakra.div>
   )

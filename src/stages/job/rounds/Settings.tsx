@@ -3,6 +3,7 @@ import { memo, useCallback } from 'react'
 import type { Field } from '@/core/field/field'
 import { ROUND, type Round, stationsOf } from '@/core/sheets/shared/rounds/rounds'
 import { type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
+import { Columns } from '@/ui/Columns'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { ReadingUnitField, useReadingUnit } from '../GaugeFields'
 import { useUnits } from '../JobContext'
@@ -22,16 +23,7 @@ export function Settings<R extends Round>({ rounds, fields, stations }: RoundPan
   ] as (keyof R & string)[]
   const readsSmall = [...Object.values(of.of), ...shown.map(key => rounds.of.of[key])].some(isReading)
   return (
-    <chakra.div
-      display="grid"
-      gap="3"
-      mt="3"
-      gridTemplateColumns="repeat(auto-fill, minmax(164px, 1fr))"
-      alignItems="start"
-      // A long choice is cut, not the page widened.
-      css={{ '& > *': { minWidth: 0 } }}
-      data-readings
-    >
+    <Columns mt="3" data-readings>
       {shown.map(key => (
         <Setting
           key={key}
@@ -47,7 +39,7 @@ export function Settings<R extends Round>({ rounds, fields, stations }: RoundPan
       {all.length > 1 && (
         <Setting of="done" field={DONE} value={round.done} isClosed={isClosed} unit={unit} put={put as Put} />
       )}
-    </chakra.div>
+    </Columns>
   )
 }
 

@@ -11,6 +11,7 @@ import { setAcceptance } from '@/core/document/acceptanceEdits'
 import type { Job } from '@/core/document/job'
 import { fileName } from '@/core/formats/fileName'
 import { dayWords } from '@/core/units/dateWords'
+import { Columns } from '@/ui/Columns'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { LongTextField } from '@/ui/fields/LongTextField'
@@ -71,13 +72,7 @@ function Terms({ sheet }: { sheet: AcceptanceSheet }) {
         </PlaceButton>
       }
     >
-      <chakra.div
-        display="grid"
-        gap="3"
-        gridTemplateColumns="repeat(auto-fill, minmax(210px, 1fr))"
-        alignItems="start"
-        css={{ '& > *': { minWidth: 0 } }}
-      >
+      <Columns leastPx={210}>
         {TERMS.map(key => (
           <FieldInput
             key={key}
@@ -87,7 +82,7 @@ function Terms({ sheet }: { sheet: AcceptanceSheet }) {
             onValue={value => edit(setAcceptance(key, value as string | null))}
           />
         ))}
-      </chakra.div>
+      </Columns>
       <chakra.div mt="3">
         <LongTextField
           label="Remarks"

@@ -1,6 +1,6 @@
-import { chakra } from '@chakra-ui/react'
 import { DRIVE_SIZES, type DriveSizeKey } from '@/core/document/dimensions'
 import { setDrive, setDriveSize } from '@/core/machine/driveEdits'
+import { Columns } from '@/ui/Columns'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { AxisField } from '../../job/AxisField'
@@ -36,12 +36,7 @@ export function DrivePanel() {
   }))
   return (
     <Panel title="Kind of drive">
-      <chakra.div
-        display="grid"
-        gap="3"
-        gridTemplateColumns="repeat(auto-fit, minmax(176px, 1fr))"
-        alignItems="start"
-      >
+      <Columns leastPx={176}>
         <SelectField
           label="Motor to screw"
           value={transmission}
@@ -105,7 +100,7 @@ export function DrivePanel() {
             )
           }
         />
-      </chakra.div>
+      </Columns>
     </Panel>
   )
 }

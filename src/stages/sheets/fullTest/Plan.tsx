@@ -8,6 +8,7 @@ import { targetsFor } from '@/core/sheets/fullTest/calculation'
 import { changeFullTest, setTargets } from '@/core/sheets/fullTest/edits'
 import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
 import { letterOf, programRefusal, testProgram, travelFor } from '@/core/sheets/fullTest/program'
+import { Columns } from '@/ui/Columns'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -63,14 +64,7 @@ export const Plan = memo(function Plan() {
   }
   return (
     <chakra.div>
-      <chakra.div
-        display="grid"
-        gap="3"
-        mt="2"
-        gridTemplateColumns="repeat(auto-fill, minmax(180px, 1fr))"
-        alignItems="start"
-        css={{ '& > *': { minWidth: 0 } }}
-      >
+      <Columns leastPx={180} mt="2">
         <SelectField
           label="Targets, spread unevenly"
           value={String(test.targets.length)}
@@ -91,7 +85,7 @@ export const Plan = memo(function Plan() {
           />
         ))}
         <ReadingUnitField />
-      </chakra.div>
+      </Columns>
       {taken && !closed && (
         <Note mt="2">The targets stand once something is read: another set is another test.</Note>
       )}

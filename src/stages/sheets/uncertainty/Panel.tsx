@@ -13,6 +13,7 @@ import {
 import { UNCERTAINTY, type Uncertainty } from '@/core/sheets/shared/proofs/uncertaintyModel'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
+import { Columns } from '@/ui/Columns'
 import { BarsFigure } from '@/ui/chart/BarsFigure'
 import { chartColors } from '@/ui/chart/chartColors'
 import { Fold } from '@/ui/Fold'
@@ -91,13 +92,7 @@ export function UncertaintyPanel() {
         title="Uncertainty"
         note="A verdict holds only when the figure with all it is uncertain by is within what is accepted. What the readings and the step of the gauge bring is known from the tests; the rest nobody can read off them. What is left empty is not counted, and the verdict is surer than it should be."
       >
-        <chakra.div
-          display="grid"
-          gap="3"
-          gridTemplateColumns="repeat(auto-fill, minmax(164px, 1fr))"
-          alignItems="start"
-          css={{ '& > *': { minWidth: 0 } }}
-        >
+        <Columns>
           {(Object.keys(UNCERTAINTY.of) as (keyof Uncertainty)[]).map(key => (
             <FieldInput
               key={key}
@@ -107,7 +102,7 @@ export function UncertaintyPanel() {
               onValue={(value, mergeKey) => put(key, value, mergeKey)}
             />
           ))}
-        </chakra.div>
+        </Columns>
       </Panel>
       {figures.length === 0 ? (
         <Panel title="What the figures are uncertain by">
