@@ -28,6 +28,7 @@ import { meanLoad, preloadedLife, screwLife } from './sizing/screwLife'
 import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './sizing/screwTorque'
 import { shaftEndStress } from './sizing/shaft'
 import { travelBudget } from './travel/calculation'
+import { counterweight } from './travel/counterweight'
 
 /** Calculations that several sheets share, in the order of a drive. */
 export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
@@ -84,4 +85,5 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   shaftEndStress,
   unpoweredDrop,
   travelBudget,
+  counterweight,
 ]

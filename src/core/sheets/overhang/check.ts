@@ -1,10 +1,10 @@
 import { defineChecks } from '../../evaluation/check'
+import { counterweight } from '../../machine/travel/counterweight'
 import { finerThanGauge } from '../../readings/plausible'
 import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
 import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { shimWords } from '../shared/rounds/shims'
-import { counterweight } from './calculation'
 import { droopUm, overhangRounds } from './rounds'
 
 export const OVERHANG_CHECKS = defineChecks({
