@@ -192,7 +192,7 @@ test('the school that is taken stands with what it costs and risks, and is kept'
   await bench.choose('Blocks are set', 'fixed')
   await bench.sees('the far block stays where it was bolted')
   await bench.isSaved()
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   await unfold(bench)
   await bench.sees('Costs two rounds as a rule')
   expect(bench.errors).toEqual([])

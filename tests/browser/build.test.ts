@@ -74,7 +74,7 @@ test('a lathe is taken apart: each step in its turn, what comes off counted into
   const size = onPaper('pdfinfo', ['-'], bytes).stdout.toString('utf8')
   expect(size).toMatch(/Page size:\s+612 x 792 pts/)
   // After a reload it stands where it stood, and the log has the reason.
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   await bench.comesTo('How many: Gib screws and their locknuts, bag X3', '5')
   await bench.stage('Log')
   await bench.sees('Skipped: Photograph it as it is (Done last week)')
@@ -107,7 +107,7 @@ test('an evening that broke off says what was left loose; started again, it note
   )
   await bench.sees('still in: clamp on the nut', '[aria-label^="Drive line"], [data-drive-line]')
   await bench.isSaved()
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   await bench.sees(/Left: Y: nut to its bracket: nipped/)
   // What the locknut is set by opens to its formula.
   await bench.page.click('[data-part="block"] summary')

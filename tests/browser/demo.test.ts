@@ -140,7 +140,7 @@ test('mending a fix is undone like anything else', async () => {
   await bench.click('button', 'Redo: Temporary fix mended')
   await bench.sees('Temporary fixes still open: 1')
   await bench.isSaved()
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   await bench.sees('Temporary fixes still open: 1')
 })
 

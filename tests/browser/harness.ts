@@ -8,6 +8,10 @@ import type { Shared } from './setup'
 export const withoutScrews = (text: string): string =>
   text.replace(/M\d+ screws of \d+ mm|Take \d+ mm|[\d.]+ mm \([\d.]+ in\)/g, '')
 
+/** A page on which nothing changed for so long stands; one that is never quiet is looked at after the longest. */
+const QUIET_MS = 200
+const LONGEST_MS = 5000
+
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {
   readonly errors: string[] = []
@@ -43,7 +47,38 @@ export class Bench {
   }
 
   async go(path: string) {
-    await this.page.goto(this.url + path, { waitUntil: 'networkidle0' })
+    await this.page.goto(this.url + path, { waitUntil: 'load' })
+    await this.stands()
+  }
+
+  async reload() {
+    await this.page.reload({ waitUntil: 'load' })
+    await this.stands()
+  }
+
+  /** Waits until what is on the page answers to a hand, and nothing has changed on it for a while. */
+  async stands() {
+    // Without script nothing takes a button over, and no clock runs on the page.
+    if (!this.page.isJavaScriptEnabled()) return
+    await this.page.evaluate(
+      async (quietMs, longestMs) => {
+        const isAlive = (element: Element) => Object.keys(element).some(key => key.startsWith('__reactProps'))
+        const begun = performance.now()
+        let changed = begun
+        const changes = new MutationObserver(() => {
+          changed = performance.now()
+        })
+        changes.observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
+        while (performance.now() - begun < longestMs) {
+          await new Promise(done => setTimeout(done, 25))
+          const answers = [...document.querySelectorAll('button, input, select')].every(isAlive)
+          if (answers && performance.now() - changed > quietMs) break
+        }
+        changes.disconnect()
+      },
+      QUIET_MS,
+      LONGEST_MS,
+    )
   }
 
   /** The one element with a role and an accessible name; waits for it. */

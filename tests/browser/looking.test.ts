@@ -20,7 +20,7 @@ describe('on a tablet held upright', () => {
     const found: string[] = []
     for (const title of TITLES) {
       await bench.sheet(title)
-      await bench.page.waitForNetworkIdle({ idleTime: 200 })
+      await bench.stands()
       found.push(
         ...(await bench.page.evaluate(name => {
           const small = [
@@ -113,7 +113,7 @@ test('charts load only where they are shown', async () => {
   const scripts = () => bench.requests.filter(url => url.includes('.js')).length
   await bench.stage('Build')
   await bench.sees('Steps of the build')
-  await bench.page.waitForNetworkIdle({ idleTime: 200 })
+  await bench.stands()
   const before = scripts()
   await bench.sheet('Charts')
   await bench.page.waitForSelector('.recharts-surface')

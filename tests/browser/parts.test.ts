@@ -50,7 +50,7 @@ test('a part is copied, changed, taken, and judged like any other', async () => 
   await bench.click('button', 'Undo: Attic screw 20 x 5 taken out of the parts')
   await bench.becomes('motor.torqueMargin', 'fails')
   await bench.isSaved()
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   await bench.sees('Attic screw 20 x 5', PARTS)
   await bench.stage('Log')
   await bench.sees('Part of our own added: Attic screw 20 x 5.')

@@ -3,12 +3,15 @@ import { type Bench, withApp } from './harness'
 
 const app = withApp({ env: { DUSK_DEMO: '1' } })
 
-/** The schedule of a demo job, once a plan stands. */
+/** The schedule of a demo job, once its plan stands: rows do not change places under a hand any more. */
 async function scheduleOf(jobId: string): Promise<Bench> {
   const bench = await app.open()
   await bench.page.waitForSelector(`[data-job="${jobId}"]`)
   await bench.go(`/job/${jobId}/machine/schedule`)
-  await bench.page.waitForSelector('[data-finish]', { timeout: 30_000 })
+  await bench.page.waitForFunction(
+    () => document.querySelector('[data-finish]')?.textContent?.includes('Nothing gets it done sooner'),
+    { timeout: 30_000 },
+  )
   return bench
 }
 const finish = async (bench: Bench) => {

@@ -95,7 +95,7 @@ test('what is made is kept over a reload, with its undo, and goes with the job i
   await bench.sheet('Order list')
   await bench.choose('State of Marking dye and scriber', 'ordered')
   await bench.isSaved()
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   await bench.sees('Slot nuts M5, with spares', sheet('Order list'))
   await bench.axis('X')
   await bench.sheet('Room around the nut')

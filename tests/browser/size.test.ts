@@ -137,7 +137,7 @@ test('a duty table of one’s own: its shares must add up, and it can be reckone
   await bench.fill('Share of the time, work 1', '22.5')
   await bench.becomes('screw.life', 'fails')
   await bench.isSaved()
-  await bench.page.reload({ waitUntil: 'networkidle0' })
+  await bench.reload()
   expect(await bench.value('Force, work 1')).toBe('9000')
   await bench.click('button', 'Another kind of work')
   await bench.find('textbox', 'Force, work 9')

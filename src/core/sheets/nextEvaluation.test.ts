@@ -1,5 +1,6 @@
 import { isEqual } from 'es-toolkit'
 import fc from 'fast-check'
+import { runs } from '../calculation/fixtures/runs'
 import { longTom } from '../demo/longTom'
 import { ostrey } from '../demo/ostrey'
 import { skarrow } from '../demo/skarrow'
@@ -108,7 +109,7 @@ function done(one: Act, history: Axis[], evaluation: EvaluationContext): Axis {
 }
 
 /** How many edits are tried: a part of them at every run, all of them in `npm run endure`. */
-const EDITS = Number(process.env.EDITS ?? 600)
+const EDITS = runs(5000, 600)
 const EDITS_A_WALK = 25
 
 test(`after any edit the next evaluation says what a fresh one says`, () => {

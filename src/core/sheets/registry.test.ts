@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { runs } from '../calculation/fixtures/runs'
 import { InputError } from '../calculation/inputError'
 import type { Field, Fields, NumberField } from '../field/field'
 import { fits } from '../field/fits'
@@ -79,7 +80,7 @@ describe.each(all)('%s', (id, calculation) => {
           if (field.is !== 'number') expect(fits(field, outputs[name])).toBe(true)
         expect(numbersIn(outputs).filter(value => !Number.isFinite(value))).toEqual([])
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200, 80) },
     )
   })
 

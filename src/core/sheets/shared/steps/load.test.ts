@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { runs } from '../../../calculation/fixtures/runs'
 import { skarrow } from '../../../demo/skarrow'
 import type { Axis } from '../../../document/axis'
 import { type Change, type Edit, runEdit, takeBack } from '../../../document/edit'
@@ -548,8 +549,7 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
   }
 }
 
-/** In every run a part of them; all of them with WALKS=20000, as `npm run endure` does. */
-const WALKS = Number(process.env.WALKS ?? 300)
+const WALKS = runs(20_000, 300)
 
 test(`in ${WALKS} random walks nothing that frees a load is offered while nothing holds it`, () => {
   fc.assert(
