@@ -11,6 +11,8 @@ export const withoutScrews = (text: string): string =>
 /** A page on which nothing changed for so long stands; one that is never quiet is looked at after the longest. */
 const QUIET_MS = 200
 const LONGEST_MS = 5000
+/** So long a page is waited for. */
+const PATIENCE_MS = 60_000
 
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {
@@ -39,6 +41,8 @@ export class Bench {
     before?: (page: Page) => Promise<unknown>,
   ): Promise<Bench> {
     const page = await context.newPage()
+    // A machine that does something else for a while is no fault of the app.
+    page.setDefaultTimeout(PATIENCE_MS)
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }])
     const bench = new Bench(page, url)
     await before?.(page)
@@ -84,7 +88,7 @@ export class Bench {
   /** The one element with a role and an accessible name; waits for it. */
   async find(role: string, name: string): Promise<ElementHandle<HTMLElement>> {
     const selector = `::-p-aria([name="${name}"][role="${role}"])`
-    const handle = await this.page.waitForSelector(selector, { timeout: 10_000 }).catch(() => null)
+    const handle = await this.page.waitForSelector(selector, { timeout: 20_000 }).catch(() => null)
     if (!handle)
       throw new Error(
         `There is no ${role} called ${name} at ${this.page.url()}; errors: ${this.errors.join('; ') || 'none'}; the page:\n${await this.text()}`,

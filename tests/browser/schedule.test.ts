@@ -3,15 +3,21 @@ import { type Bench, withApp } from './harness'
 
 const app = withApp({ env: { DUSK_DEMO: '1' } })
 
-/** The schedule of a demo job, once its plan stands: rows do not change places under a hand any more. */
+/** Waits until no better plan is looked for: rows do not change places under a hand any more. */
+const planStands = (bench: Bench) =>
+  bench.page.waitForFunction(
+    () =>
+      document.querySelector('[data-finish]') &&
+      !document.querySelector('[role=status][aria-busy]') &&
+      !document.querySelector('[aria-busy] [data-task]'),
+    { timeout: 30_000 },
+  )
+/** The schedule of a demo job, once its plan stands. */
 async function scheduleOf(jobId: string): Promise<Bench> {
   const bench = await app.open()
   await bench.page.waitForSelector(`[data-job="${jobId}"]`)
   await bench.go(`/job/${jobId}/machine/schedule`)
-  await bench.page.waitForFunction(
-    () => document.querySelector('[data-finish]')?.textContent?.includes('Nothing gets it done sooner'),
-    { timeout: 30_000 },
-  )
+  await planStands(bench)
   return bench
 }
 const finish = async (bench: Bench) => {
@@ -61,6 +67,8 @@ test('a task that is done leaves the plan with what it took, stands in the log, 
   const bench = await scheduleOf('demo-skarrow-8')
   await bench.sees('Done: 28 of 56')
   await bench.click('button', 'Begin: Z: Far block')
+  await bench.page.waitForFunction(() => !document.querySelector('[aria-label="Begin: Z: Far block"]'))
+  await planStands(bench)
   await bench.click('button', 'Done: Z: Far block')
   await bench.page.waitForSelector('[data-task="skarrow-z.make:farBlock"]', { hidden: true, timeout: 30_000 })
   await bench.sees('Done: 29 of 56')
@@ -78,6 +86,7 @@ test('a bracket is made another way, and minutes are set', async () => {
   const before = await finish(bench)
   await bench.choose('Way: Z: Nut bracket', 'drill')
   await bench.sees('Z: Nut bracket', '[data-task="skarrow-z.make:nutBracket"]')
+  await planStands(bench)
   await bench.fill('Minutes: Z: Nut bracket', '2000')
   expect(await changes(bench, before)).not.toBe(before)
   await bench.fill('Minutes: Z: Nut bracket', '-3')
