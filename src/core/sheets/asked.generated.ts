@@ -5,6 +5,7 @@ import { chainOutcome } from './chain/outcome'
 import { circleOutcome } from './circle/outcome'
 import { compensationOutcome } from './compensation/outcome'
 import { controllerOutcome } from './controller/outcome'
+import { counterweightOutcome } from './counterweight/outcome'
 import { cutsOutcome } from './cuts/outcome'
 import { dragOutcome } from './drag/outcome'
 import { fastenersOutcome } from './fasteners/outcome'
@@ -51,6 +52,7 @@ export const OUTCOMES: readonly (Outcome & { readonly id: SheetId })[] = [
   { ...leadscrewEndsOutcome, id: 'leadscrewEnds' },
   { ...fastenersOutcome, id: 'fasteners' },
   { ...chainOutcome, id: 'chain' },
+  { ...counterweightOutcome, id: 'counterweight' },
   { ...stepsOutcome, id: 'steps' },
   { ...switchesOutcome, id: 'switches' },
   { ...greaseOutcome, id: 'grease' },

@@ -7,6 +7,7 @@ import { chain } from './chain'
 import { circle } from './circle'
 import { compensation } from './compensation'
 import { controller } from './controller'
+import { counterweight } from './counterweight'
 import { cuts } from './cuts'
 import { drag } from './drag'
 import { drive } from './drive'
@@ -90,6 +91,7 @@ export const LISTED = [
   template,
   fasteners,
   chain,
+  counterweight,
   steps,
   teardown,
   switches,
@@ -153,6 +155,7 @@ declare module '../evaluation/ids' {
     template: true
     fasteners: true
     chain: true
+    counterweight: true
     steps: true
     teardown: true
     switches: true
@@ -228,6 +231,7 @@ declare module '../evaluation/ids' {
     'room.joints': true
     'joint.slip': true
     'room.chain': true
+    'room.counterweight': true
     'switches.fixed': true
     'switches.far': true
     'cable.chain': true

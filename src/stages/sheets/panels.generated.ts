@@ -36,6 +36,7 @@ export const PANELS: Readonly<Record<SheetId, ComponentType>> = {
   template: whenAsked(() => import('./template/Panel').then(module => module.TemplatePanel)),
   fasteners: whenAsked(() => import('./fasteners/Panel').then(module => module.FastenersPanel)),
   chain: whenAsked(() => import('./chain/Panel').then(module => module.ChainPanel)),
+  counterweight: whenAsked(() => import('./counterweight/Panel').then(module => module.CounterweightPanel)),
   steps: withChecks(() => import('./steps/Panel').then(module => module.StepsPanel)),
   teardown: withChecks(() => import('./teardown/Panel').then(module => module.TeardownPanel)),
   switches: whenAsked(() => import('./switches/Panel').then(module => module.SwitchesPanel)),

@@ -9,6 +9,7 @@ import { changeFromV9 } from './v9'
 import { changeFromV10 } from './v10'
 import { changeFromV11 } from './v11'
 import { changeFromV12 } from './v12'
+import { changeFromV13 } from './v13'
 
 /** What brings a change of one version up to the next; before these its rows were found by their places. */
 export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [
@@ -20,4 +21,5 @@ export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain
   { from: 10, up: changeFromV10 },
   { from: 11, up: changeFromV11 },
   { from: 12, up: changeFromV12 },
+  { from: 13, up: changeFromV13 },
 ]
