@@ -8,6 +8,7 @@ import {
   type Field,
   given,
   length,
+  list,
   maybe,
   numberFields,
   numberOf,
@@ -93,6 +94,12 @@ test('a formula takes a field with its words, its unit and its sign, and no end 
   const limit = given(length('At least', [-5, 5]), { label: 'lower limit', symbol: 'L' })
   expect(limit).toMatchObject({ label: 'lower limit', symbol: 'L' })
   expect(fits(limit, -7)).toBe(true)
+})
+
+test('a list says the same of how many it takes at both doors', () => {
+  const of = list('angles', plain('angle', {}), 2)
+  expect(takes(of)).toBe('a list of at least 2')
+  expect(() => schemaOf(of).validateSync([1], { strict: true })).toThrow('takes a list of at least 2')
 })
 
 test.each([

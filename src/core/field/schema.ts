@@ -56,21 +56,21 @@ export const oneOf = (values: readonly (string | number)[]) => {
     .required(takes)
     .oneOf([...values], takes)
 }
-export const yesNo = () => {
-  const takes = gotAndTakes('true or false')
+const flagSchema = (field: Field) => {
+  const takes = gotAndTakes(takesOf(field))
   return boolean().strict().typeError(takes).required(takes)
 }
-const momentSchema = () => {
-  const takes = gotAndTakes('a date and time such as 2026-11-02T18:30:00.000Z')
+const momentSchema = (field: Field) => {
+  const takes = gotAndTakes(takesOf(field))
   return text(30).test('moment', takes, isMoment)
 }
-const daySchema = () => {
-  const takes = gotAndTakes('a day such as 2026-11-26')
+const daySchema = (field: Field) => {
+  const takes = gotAndTakes(takesOf(field))
   return string().strict().typeError(takes).required(takes).test('day', takes, isDay)
 }
 
-const clockSchema = () => {
-  const takes = gotAndTakes(`whole minutes since midnight, from 0 to ${LAST_MINUTE}`)
+const clockSchema = (field: Field) => {
+  const takes = gotAndTakes(takesOf(field))
   return number()
     .strict()
     .typeError(takes)
@@ -111,13 +111,13 @@ export function schemaOf(field: Field): Schema {
     case 'words':
       return field.orNone ? textOrNone(field.most) : text(field.most)
     case 'flag':
-      return yesNo()
+      return flagSchema(field)
     case 'moment':
-      return field.orNone ? orNull(momentSchema()) : momentSchema()
+      return field.orNone ? orNull(momentSchema(field)) : momentSchema(field)
     case 'day':
-      return field.orNone ? orNull(daySchema()) : daySchema()
+      return field.orNone ? orNull(daySchema(field)) : daySchema(field)
     case 'clock':
-      return clockSchema()
+      return clockSchema(field)
     case 'curve':
       return mixed().nullable()
     case 'numbers':

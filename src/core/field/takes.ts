@@ -34,7 +34,7 @@ export function takes(field: Field): string {
     case 'curve':
       return 'points of speed and torque'
     case 'list':
-      return `a list of at least ${field.least}`
+      return listTaken(Number.POSITIVE_INFINITY, field.least)
     case 'numbers':
       return listTaken(field.most)
     case 'rows':
@@ -52,8 +52,10 @@ export function takes(field: Field): string {
 export const LAST_MINUTE = 24 * 60
 
 /** Says how many a list takes. */
-export const listTaken = (most: number, least = 0): string =>
-  least > 0 ? `a list of ${least} to ${most}` : `a list of at most ${most}`
+export function listTaken(most: number, least = 0): string {
+  if (!Number.isFinite(most)) return `a list of at least ${least}`
+  return least > 0 ? `a list of ${least} to ${most}` : `a list of at most ${most}`
+}
 
 function numberTaken(field: NumberField): string {
   const { min, max, over, below, whole, oneOf } = field

@@ -2,7 +2,6 @@ import type { CalculationFacts } from '../calculation/calculation'
 import { MACHINE_CALCULATIONS } from '../machine/calculations'
 import { SCHEDULE_CALCULATIONS } from '../schedule/calculations'
 import { OUTCOMES } from './asked.generated'
-import { lifeShare, sideForce } from './shared/rounds/worth'
 
 /** A calculation as the registry lists it: its inputs are checked when it runs. */
 export type Registered = CalculationFacts & ((inputs: Record<string, unknown>) => Record<string, unknown>)
@@ -11,8 +10,6 @@ export type Registered = CalculationFacts & ((inputs: Record<string, unknown>) =
 export const registry: ReadonlyMap<string, Registered> = new Map(
   [
     ...MACHINE_CALCULATIONS,
-    sideForce,
-    lifeShare,
     ...SCHEDULE_CALCULATIONS,
     ...OUTCOMES.flatMap(({ calculations = [] }) => calculations),
   ].map(entry => [entry.id, entry as unknown as Registered]),

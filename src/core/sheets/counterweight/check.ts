@@ -1,5 +1,5 @@
-import { defineChecks, type Judgement } from '../../evaluation/check'
-import type { State } from '../../evaluation/finding'
+import { defineChecks } from '../../evaluation/check'
+import { against } from '../shared/rounds/roundFinding'
 import { heaviest, runOuts } from './runOut'
 
 const STAND =
@@ -14,44 +14,42 @@ export const COUNTERWEIGHT_CHECKS = defineChecks({
       if (outs.length === 0) return null
       const { weightArmMm, weightKg } = t.axis.counterweight
       const kg = (value: number) => say(value, 'mass', 0)
-      const judged = (state: State, least: number, sentence: Judgement['sentence']): Judgement => ({
-        state,
-        figure: { value: least, quantity: 'mass' },
-        limit: { value: weightKg, quantity: 'mass' },
-        use: weightKg > 0 ? least / weightKg : null,
-        sentence,
-      })
       const worst = heaviest(outs)
       if (!worst)
         return {
-          ...judged(
+          ...against(
             'holds',
-            0,
+            'mass',
+            [0, weightKg],
             'Run out that far its weight stays on the middle third of the way: it needs none against it.',
           ),
           use: 0,
         }
+      const figures = [worst.leastKg, weightKg] as const
       const at = `${say(weightArmMm ?? 0, 'length', 0)} on the other side of the middle of the way`
       const out = `Run out to the ${worst.end} end`
       if (weightKg < worst.leastKg)
-        return judged(
+        return against(
           worst.liftsOff ? 'fails' : 'close',
-          worst.leastKg,
+          'mass',
+          figures,
           () =>
             `${out} it ${worst.liftsOff ? 'tips off its way' : 'lifts at one end and stands false'}: ${kg(Math.ceil(worst.leastKg))} must lie ${at}${weightKg > 0 ? `, and ${kg(weightKg)} are to` : ''}. ${STAND}`,
         )
       const over = outs.find(({ leastKg, mostKg }) => leastKg > 0 && weightKg > mostKg)
       if (over)
-        return judged(
+        return against(
           weightKg > over.tipsKg ? 'fails' : 'close',
-          worst.leastKg,
+          'mass',
+          figures,
           () =>
             `${kg(weightKg)} are too much: run out to the ${over.end} end it ${weightKg > over.tipsKg ? 'tips' : 'lifts'} the other way from ${kg(Math.floor(over.mostKg))} on. ${kg(Math.ceil(worst.leastKg))} are enough.`,
         )
-      return judged(
+      return against(
         'holds',
-        worst.leastKg,
-        () => `${kg(weightKg)} ${at} hold it down; ${kg(worst.leastKg)} are enough. ${STAND}`,
+        'mass',
+        figures,
+        () => `${kg(weightKg)} ${at} hold it down; ${kg(Math.ceil(worst.leastKg))} are enough. ${STAND}`,
       )
     },
   },

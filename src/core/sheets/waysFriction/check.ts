@@ -1,7 +1,7 @@
 import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
 import { defineChecks } from '../../evaluation/check'
 import { judgeRounds } from '../shared/rounds/judgeRounds'
-import { noAdvice } from '../shared/rounds/roundFinding'
+import { against, noAdvice } from '../shared/rounds/roundFinding'
 import { frictionRead, pullsOf, waysRounds } from './rounds'
 
 /** Dry cast iron rubs no harder; what does is a slip of typing, or a slide that binds. */
@@ -40,16 +40,11 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
       const otherwise = Math.abs(readN - reckonedN) > OTHERWISE * readN
       const said = `Friction ${say(frictionCoefficient, 'ratio', 3)}, drag of gib and wipers ${say(dragN, 'force', 0)}`
       const few = pulls.length < 3 ? ' Two weights always make a straight line: a third would check it.' : ''
-      return {
-        state: otherwise ? 'close' : 'holds',
-        figure: { value: readN, quantity: 'force' },
-        limit: { value: reckonedN, quantity: 'force' },
-        use: reckonedN > 0 ? readN / reckonedN : null,
-        sentence: () =>
-          otherwise
-            ? `${said}: ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. Put them into Survey: motor and lost motion are reckoned from them.${few}`
-            : `${said}: about as Survey has it.${few}`,
-      }
+      return against(otherwise ? 'close' : 'holds', 'force', [readN, reckonedN], () =>
+        otherwise
+          ? `${said}: ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. Put them into Survey: motor and lost motion are reckoned from them.${few}`
+          : `${said}: about as Survey has it.${few}`,
+      )
     }),
   },
 })
