@@ -22,8 +22,7 @@ async function at(
   return bench
 }
 /** How it is read is folded away once something is. */
-const unfold = (bench: Bench) =>
-  bench.page.$$eval('#sheet summary', all => all.find(one => one.textContent === 'How it is read')?.click())
+const unfold = (bench: Bench) => bench.unfold('How it is read')
 const ADVICE = '[aria-label="What to do"]'
 /** Rows of a table of readings: the columns of a row are named by its number. */
 const typeDown = (bench: Bench, first: string, readings: readonly number[]) =>

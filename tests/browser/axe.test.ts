@@ -63,7 +63,7 @@ const setScheme = (bench: Bench, scheme: string) =>
 test.each(['dusk', 'day'])('axe does see words that are too pale in the %s scheme', async scheme => {
   const bench = await app.open()
   await setScheme(bench, scheme)
-  await bench.go('/')
+  await bench.load('/')
   await bench.page.$eval('h1, h2, p', element => {
     const { style } = element as HTMLElement
     Object.assign(style, { color: 'rgb(120, 120, 120)', background: 'rgb(130, 130, 130)' })
@@ -92,7 +92,7 @@ async function showIn(bench: Bench, scheme: 'dusk' | 'day') {
 test.each(SETS)('axe finds nothing on the sheets from number %i on, in both schemes', async from => {
   const bench = await app.open()
   await setScheme(bench, 'dusk')
-  await bench.go('/')
+  await bench.load('/')
   await bench.openDemo()
   const found: string[] = []
   for (const [index, { title }] of SHEETS.slice(from, from + AT_ONCE).entries()) {
@@ -114,7 +114,7 @@ test.each(['dusk', 'day'])(
   async scheme => {
     const bench = await app.open()
     await setScheme(bench, scheme)
-    await bench.go('/')
+    await bench.load('/')
     const found = await violations(bench, 'empty list')
     await bench.click('button', 'New job')
     await bench.find('textbox', 'Name of the machine')
@@ -147,7 +147,7 @@ test.each(['dusk', 'day'])(
     await bench.sheet('Parts of the drive')
     await bench.click('button', 'Ways out: Torque of the coupler')
     await bench.find('button', 'Apply: Sliding-disc coupler 33 mm, set screws')
-    await bench.page.click('[data-part="nut"]')
+    await bench.press('[data-part="nut"]')
     found.push(...(await violations(bench, 'ways out and sheet')))
     await bench.click('button', 'Working: Motor torque')
     await bench.sees('Torque asked of the motor', '[role=dialog]')
@@ -178,10 +178,10 @@ test.each(['dusk', 'day'])(
   async scheme => {
     const bench = await app.open()
     await setScheme(bench, scheme)
-    await bench.go('/reference')
+    await bench.load('/reference')
     await bench.sees('Forces along the axis')
     const found = await violations(bench, 'reference')
-    await bench.go('/')
+    await bench.load('/')
     await bench.openDemo()
     await bench.sheet('Duty')
     await bench.click('button', 'Make it my own')
@@ -196,7 +196,7 @@ test.each(['dusk', 'day'])(
     await bench.sheet('Search the parts list')
     await bench.click('button', 'Search')
     await bench.sees(/drives out of [\d,]+ are beaten by nothing/)
-    await bench.page.click('section[aria-label="Search the parts list"] summary')
+    await bench.press('section[aria-label="Search the parts list"] summary')
     await bench.page.waitForSelector('.recharts-scatter-symbol')
     found.push(...(await violations(bench, 'search')))
     expect(found).toEqual([])
@@ -208,7 +208,7 @@ test.each(['dusk', 'day'])(
   async scheme => {
     const bench = await app.open()
     await setScheme(bench, scheme)
-    await bench.go('/')
+    await bench.load('/')
     await bench.openDemo()
     await bench.sheet('Parts of the drive')
     const found: string[] = []

@@ -110,8 +110,8 @@ test('an evening that broke off says what was left loose; started again, it note
   await bench.reload()
   await bench.sees(/Left: Y: nut to its bracket: nipped/)
   // What the locknut is set by opens to its formula.
-  await bench.page.click('[data-part="block"] summary')
-  await bench.page.click('[data-step="preload"] button')
+  await bench.press('[data-part="block"] summary')
+  await bench.press('[data-step="preload"] button')
   await bench.click('button', 'Working of set the locknut')
   await bench.sees('Turn of the locknut', '[role=dialog]')
   await bench.click('button', 'Close')
@@ -153,8 +153,8 @@ test('a stripped thread has steps before the one in hand, and its inserts stand 
 
 test('a motor that is late is said at its step; when it has come, the step goes on', async () => {
   const bench = await at('demo-skarrow-8', 'skarrow-y', 'steps')
-  await bench.page.click('[data-part="motor"] summary')
-  await bench.page.click('[data-step="motor-loose"] button')
+  await bench.press('[data-part="motor"] summary')
+  await bench.press('[data-step="motor-loose"] button')
   await bench.sees(/Stepper 57 mm frame, 1\.2 N·m.* is ordered and has not arrived/, IN_HAND)
   await bench.go(addressOf({ jobId: 'demo-skarrow-8', axisId: 'skarrow-y', stage: 'evening' }))
   await bench.sees(/Not here\s+Stepper 57 mm/)
@@ -162,8 +162,8 @@ test('a motor that is late is said at its step; when it has come, the step goes 
   await bench.choose('State of Stepper 57 mm frame, 1.2 N·m, 36 V', 'arrived')
   await bench.isSaved()
   await bench.go(addressOf({ jobId: 'demo-skarrow-8', axisId: 'skarrow-y', stage: 'build', sheet: 'steps' }))
-  await bench.page.click('[data-part="motor"] summary')
-  await bench.page.click('[data-step="motor-loose"] button')
+  await bench.press('[data-part="motor"] summary')
+  await bench.press('[data-step="motor-loose"] button')
   await bench.lacks('has not arrived', IN_HAND)
   expect(bench.errors).toEqual([])
 })

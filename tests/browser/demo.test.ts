@@ -50,9 +50,7 @@ test('the demo in inches, from survey to printed record', async () => {
   await bench.sheet('Charts')
   await bench.sees('Torque over speed')
   expect(await working(bench, 'Working of the motor torque')).toContain('Torque asked of the motor')
-  await bench.page.$eval('section[aria-label="Torque over speed"] summary', element =>
-    (element as HTMLElement).click(),
-  )
+  await bench.press('section[aria-label="Torque over speed"] summary')
   await bench.sees('lbf·in')
   await bench.sheet('Lost motion by its causes')
   expect(await working(bench, 'Working of the lost motion')).toContain('elastic')
@@ -75,8 +73,8 @@ test('the demo in inches, from survey to printed record', async () => {
   await bench.stage('Build')
   await bench.sees('52 of 55 done')
   await bench.sees('Measure the lost motion', '[data-step-in-hand]')
-  await bench.page.click('[data-part="final"] summary')
-  await bench.page.click('[data-step="locked"] button')
+  await bench.press('[data-part="final"] summary')
+  await bench.press('[data-step="locked"] button')
   await bench.sees('First the hold point “Measure the lost motion”.', '[data-step-in-hand]')
 
   // Align: three rounds that converge, in thousandths.

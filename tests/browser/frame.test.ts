@@ -71,7 +71,7 @@ test('every entry of the rail has an address: back, forward, a bookmark, a secon
   await second.page.waitForSelector('[data-sheet]')
   // An address of before, and one of a sheet that is not there, lead to the first one of their stage.
   for (const old of ['/size', '/size/travel']) {
-    await bench.go(`/job/demo-skarrow-8/skarrow-x${old}`)
+    await bench.load(`/job/demo-skarrow-8/skarrow-x${old}`)
     await bench.page.waitForSelector('[data-sheet="inWords"]')
     expect(path(bench)).toBe('/job/demo-skarrow-8/skarrow-x/size/inWords')
   }
@@ -81,7 +81,7 @@ test('every entry of the rail has an address: back, forward, a bookmark, a secon
 test('the line on top says what is next on the axis, and goes there', async () => {
   const bench = await at(addressOf({ jobId: X.jobId, axisId: 'skarrow-z', stage: 'room' }))
   await bench.sees(/Next\s+Z: 7 dimensions to measure/, '[data-next]')
-  await bench.page.click('[data-next]')
+  await bench.press('[data-next]')
   await bench.page.waitForSelector('[data-sheet="geometry"]')
   for (const [label, value] of [
     ['Between the inner faces of the bearing blocks', '430'],
@@ -91,7 +91,7 @@ test('the line on top says what is next on the axis, and goes there', async () =
     await bench.fill(label, value)
   await bench.page.waitForSelector('[data-next="loads"]')
   await bench.sees('Z: 4 dimensions to measure', '[data-next]')
-  await bench.page.click('[data-next]')
+  await bench.press('[data-next]')
   await bench.page.waitForSelector('[data-sheet="loads"]')
   // The drive line shows which way is up, with the motor of this head on top.
   await bench.page.waitForSelector('[data-up="180"]')
@@ -153,7 +153,7 @@ test('verdicts stand by how near they are; what waits is grouped, and leads to w
   expect(await heads()).toEqual(['Of this sheet', 'The rest of axis X'])
   await bench.sheet('Holes to enlarge')
   expect(await heads()).toEqual(['Of this sheet', 'Else under Make room', 'The rest of axis X'])
-  await bench.page.click('[data-check="coupler.torque"] a')
+  await bench.press('[data-check="coupler.torque"] a')
   await bench.page.waitForSelector('[data-sheet="parts"]')
   await bench.axis('Z')
   await bench.sees(/A motor: \d+ wait for it/)
@@ -257,7 +257,7 @@ test('from an empty job to a drive of which all that is known holds, in a few cl
   const next = async (sheet: string) => {
     clicks += 1
     await bench.page.waitForSelector(`[data-next="${sheet}"]`)
-    await bench.page.click('[data-next]')
+    await bench.press('[data-next]')
     await bench.page.waitForSelector(`[data-sheet="${sheet}"]`)
   }
   await click('button', 'New job')
@@ -280,7 +280,7 @@ test('from an empty job to a drive of which all that is known holds, in a few cl
   await bench.sees('are beaten by nothing')
   clicks += 1
   const take = '[aria-label="A handful of drives"] tbody tr:last-child button'
-  await bench.page.click(take)
+  await bench.press(take)
   await bench.page.waitForFunction(
     selector => document.querySelector(selector)?.textContent === 'Taken',
     {},

@@ -23,15 +23,7 @@ async function at(sheet: ProveSheet) {
   await bench.page.waitForSelector('#sheet section')
   return bench
 }
-const openFold = (bench: Bench, name: string) =>
-  bench.page.$$eval(
-    '#sheet summary',
-    (all, wanted) => {
-      const fold = all.find(one => one.textContent?.startsWith(wanted))
-      if (fold && !fold.parentElement?.hasAttribute('open')) fold.click()
-    },
-    name,
-  )
+const openFold = (bench: Bench, name: string) => bench.unfold(name)
 /** A reversal test at its first station, the slide coming up and down in turn. */
 async function reversalTest(bench: Bench, label: string, up: number, down: number, step: number) {
   await bench.sheet('Reversal test')
@@ -72,10 +64,10 @@ async function fullTest(bench: Bench, label: string, travelIn: number) {
   await bench.sees('50 readings taken from')
   await bench.sees('All readings are taken')
 }
-const press = async (bench: Bench, check: string, outcome: string) => {
-  const button = `[data-next-check="${check}"] [data-outcome="${outcome}"]`
-  await bench.page.waitForSelector(button)
-  await bench.page.$eval(button, element => (element as unknown as HTMLElement).click())
+/** Answers are asked for anew after each: one is given when they stand still. */
+async function press(bench: Bench, check: string, outcome: string) {
+  await bench.stands()
+  await bench.press(`[data-next-check="${check}"] [data-outcome="${outcome}"]`)
 }
 
 test('in inches: the fault is found by readings, its step opened again, the mending proved, and the whole machine handed over', async () => {
@@ -234,7 +226,6 @@ test('a square over its diagonals, in the wrong unit first; what it is cut and m
   await bench.becomes('prove.cutSquare', 'fails')
   await bench.sees(/out of square over a side of 100 mm.*lean towards each other/, ADVICE)
   await bench.page.waitForSelector('svg[aria-label^="The square as it came out"]')
-  await openFold(bench, 'How it is read')
   await bench.click('link', 'How to cut and measure it, to print')
   await bench.sees('Part to cut: Skarrow 8, X and Y')
   const pdf = await bench.page.pdf({ format: 'a4', printBackground: true })

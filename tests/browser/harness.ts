@@ -13,6 +13,8 @@ const QUIET_MS = 200
 const LONGEST_MS = 5000
 /** So long a page is waited for. */
 const PATIENCE_MS = 60_000
+/** So long something is waited for that a hand has brought about. */
+const SEEN_WITHIN_MS = 30_000
 
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {
@@ -46,12 +48,21 @@ export class Bench {
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }])
     const bench = new Bench(page, url)
     await before?.(page)
-    await bench.go(path)
+    await bench.load(path)
     return bench
   }
 
-  async go(path: string) {
+  /** Loads an address, as one that is typed into the address bar is. */
+  async load(path: string) {
     await this.page.goto(this.url + path, { waitUntil: 'load' })
+    await this.stands()
+  }
+
+  /** Goes to a place of a job: within the one that is open as its links do, without loading anything again. */
+  async go(path: string) {
+    const job = path.split('/').slice(0, 3).join('/')
+    if (!this.page.url().startsWith(`${this.url}${job}/`)) return this.load(path)
+    await this.page.evaluate(to => window.history.pushState(null, '', to), path)
     await this.stands()
   }
 
@@ -65,7 +76,7 @@ export class Bench {
     // Without script nothing takes a button over, and no clock runs on the page.
     if (!this.page.isJavaScriptEnabled()) return
     await this.page.evaluate(
-      async (quietMs, longestMs) => {
+      async (quietMs, longestMs, patienceMs) => {
         const isAlive = (element: Element) => Object.keys(element).some(key => key.startsWith('__reactProps'))
         const begun = performance.now()
         let changed = begun
@@ -73,22 +84,31 @@ export class Bench {
           changed = performance.now()
         })
         changes.observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
-        while (performance.now() - begun < longestMs) {
+        let stood = 0
+        for (;;) {
           await new Promise(done => setTimeout(done, 25))
+          // What the server sends before the app is there is busy by its own word.
+          if (document.querySelector('main[aria-busy=true]')) {
+            if (performance.now() - begun < patienceMs) continue
+            break
+          }
+          stood ||= performance.now()
           const answers = [...document.querySelectorAll('button, input, select')].every(isAlive)
-          if (answers && performance.now() - changed > quietMs) break
+          const isQuiet = performance.now() - changed > quietMs
+          if ((answers && isQuiet) || performance.now() - stood > longestMs) break
         }
         changes.disconnect()
       },
       QUIET_MS,
       LONGEST_MS,
+      PATIENCE_MS,
     )
   }
 
   /** The one element with a role and an accessible name; waits for it. */
   async find(role: string, name: string): Promise<ElementHandle<HTMLElement>> {
     const selector = `::-p-aria([name="${name}"][role="${role}"])`
-    const handle = await this.page.waitForSelector(selector, { timeout: 20_000 }).catch(() => null)
+    const handle = await this.page.waitForSelector(selector, { timeout: SEEN_WITHIN_MS }).catch(() => null)
     if (!handle)
       throw new Error(
         `There is no ${role} called ${name} at ${this.page.url()}; errors: ${this.errors.join('; ') || 'none'}; the page:\n${await this.text()}`,
@@ -97,11 +117,24 @@ export class Bench {
   }
 
   async click(role: string, name: string) {
-    await this.press(await this.find(role, name))
+    await this.pressOn(await this.find(role, name))
+  }
+
+  /** Presses the first element that a selector finds; waits for it. */
+  async press(selector: string) {
+    await this.pressOn((await this.page.waitForSelector(selector)) as ElementHandle<HTMLElement>)
+  }
+
+  /** Opens folds of the sheet whose name begins so, where they are not open. */
+  async unfold(name: string) {
+    const fold = `//*[@id="sheet"]//details[summary[starts-with(normalize-space(), "${name}")]]`
+    await this.page.waitForSelector(`::-p-xpath(${fold})`)
+    for (const closed of await this.page.$$(`::-p-xpath(${fold}[not(@open)]/summary)`))
+      await this.pressOn(closed as ElementHandle<HTMLElement>)
   }
 
   /** As a hand does: brings it into sight, waits until it stands still and nothing lies over it, and clicks. */
-  private async press(handle: ElementHandle<HTMLElement>, again = true): Promise<void> {
+  private async pressOn(handle: ElementHandle<HTMLElement>, again = true): Promise<void> {
     await handle.evaluate(async element => {
       element.scrollIntoView({ block: 'center' })
       const place = () => JSON.stringify(element.getBoundingClientRect())
@@ -119,7 +152,7 @@ export class Bench {
     await handle.click().catch(error => {
       // It moved on between standing still and the click: a hand follows it once.
       if (!again || !String(error).includes('not clickable')) throw error
-      return this.press(handle, false)
+      return this.pressOn(handle, false)
     })
   }
 
@@ -142,7 +175,10 @@ export class Bench {
 
   /** Waits until a field holds a text. */
   async comesTo(name: string, text: string) {
-    for (let i = 0; i < 100 && (await this.value(name)) !== text; i++)
+    for (
+      const begun = performance.now();
+      performance.now() - begun < SEEN_WITHIN_MS && (await this.value(name)) !== text;
+    )
       await new Promise(done => setTimeout(done, 100))
     expect(await this.value(name)).toBe(text)
   }
@@ -167,7 +203,7 @@ export class Bench {
   /** Waits until the text of a part of the page contains something. */
   async sees(text: string | RegExp, selector = 'body') {
     const pattern = text instanceof RegExp ? text : new RegExp(text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
-    for (let i = 0; i < 100; i++) {
+    for (const begun = performance.now(); performance.now() - begun < SEEN_WITHIN_MS; ) {
       const shown = await this.text(selector).catch(() => '')
       if (pattern.test(shown)) return
       await new Promise(done => setTimeout(done, 100))
@@ -180,7 +216,7 @@ export class Bench {
   /** Waits until the browser's tab is called so: a title follows the picture of its screen. */
   async titled(title: string) {
     await this.page
-      .waitForFunction(wanted => document.title === wanted, { timeout: 10_000 }, title)
+      .waitForFunction(wanted => document.title === wanted, { timeout: SEEN_WITHIN_MS }, title)
       .catch(() => null)
     expect(await this.page.title()).toBe(title)
   }
@@ -192,7 +228,7 @@ export class Bench {
         const shown = document.querySelector(of)?.textContent
         return shown !== undefined && shown !== null && !shown.includes(gone)
       },
-      { timeout: 10_000 },
+      { timeout: SEEN_WITHIN_MS },
       selector,
       text,
     )
@@ -200,7 +236,9 @@ export class Bench {
 
   /** Waits until a verdict is in a state. */
   async becomes(checkId: string, state: string) {
-    await this.page.waitForSelector(`[data-check="${checkId}"][data-state="${state}"]`, { timeout: 10_000 })
+    await this.page.waitForSelector(`[data-check="${checkId}"][data-state="${state}"]`, {
+      timeout: SEEN_WITHIN_MS,
+    })
   }
 
   /** Opens the fold of what holds of the sheet in hand, once the verdicts stand where they belong. */
@@ -215,7 +253,7 @@ export class Bench {
   }
 
   async isSaved() {
-    await this.page.waitForSelector('[data-saved="yes"]', { timeout: 10_000 })
+    await this.page.waitForSelector('[data-saved="yes"]', { timeout: SEEN_WITHIN_MS })
   }
 
   /** Goes to a stage, and waits until it is the one shown. */
@@ -239,11 +277,11 @@ export class Bench {
   private async railLink(kind: 'stage' | 'sheet', label: string, current: string) {
     const link = `::-p-xpath(//nav[@aria-label="Stages"]//a[@data-rail="${kind}"][contains(., "${label}")])`
     const handle = (await this.page.waitForSelector(link)) as ElementHandle<HTMLElement>
-    await this.press(handle)
+    await this.pressOn(handle)
     await this.page.waitForFunction(
       (rail, name, mark) =>
         document.querySelector(`a[data-rail="${rail}"][aria-current="${mark}"]`)?.textContent?.includes(name),
-      { timeout: 10_000 },
+      { timeout: SEEN_WITHIN_MS },
       kind,
       label,
       current,
@@ -252,7 +290,7 @@ export class Bench {
 
   /** Goes to another axis by its name, at the same sheet. */
   async axis(name: string) {
-    await this.page.click(`nav[aria-label="Machine and axes"] a[data-axis="${name}"]`)
+    await this.press(`nav[aria-label="Machine and axes"] a[data-axis="${name}"]`)
     await this.page.waitForSelector(`a[data-axis="${name}"][aria-current="true"]`)
   }
 
@@ -281,8 +319,8 @@ export class Bench {
   async startJob(name: string, kind: 'mill' | 'lathe' | 'router' = 'mill', units: 'mm' | 'inch' = 'mm') {
     await this.click('button', 'New job')
     await this.fill('Name of the machine', name, null)
-    await this.page.click(`input[type=radio][value=${kind}]`)
-    await this.page.click(`input[type=radio][value=${units}]`)
+    await this.press(`input[type=radio][value=${kind}]`)
+    await this.press(`input[type=radio][value=${units}]`)
     await this.click('button', 'Start it')
     await this.standsOnTheBench()
   }

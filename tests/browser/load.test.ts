@@ -86,17 +86,15 @@ test('a coupler that is done up again on a head: supported first, proved after, 
   await bench.sees('Nothing is noted to support the head', '[data-load-notice]')
 
   await bench.go(`${AT}/head/build/steps`)
-  await bench.page.click('[data-part="motor"] summary')
-  await bench.page.click('[data-step="hub-screw"] button')
+  await bench.press('[data-part="motor"] summary')
+  await bench.press('[data-step="hub-screw"] button')
   await bench.sees('Coupler on the screw', '[data-step-in-hand]')
-  await bench.page.$$eval('[data-step-in-hand] button', all =>
-    all.find(one => one.textContent?.startsWith('Open it again'))?.click(),
-  )
+  await bench.press('::-p-xpath(//*[@data-step-in-hand]//button[starts-with(., "Open it again")])')
   await bench.sees('Nothing that is proved holds the head', '[data-load="free"]')
   await bench.sees('Support the load on a block', '[data-step-in-hand="support"]')
   // The coupler itself is not offered, and says why.
-  await bench.page.click('[data-part="motor"] summary')
-  await bench.page.click('[data-step="hub-screw"] button')
+  await bench.press('[data-part="motor"] summary')
+  await bench.press('[data-step="hub-screw"] button')
   await bench.sees('First the hold point “Support the load on a block”', '[data-step-in-hand="hub-screw"]')
   await bench.click('button', 'Done')
   await bench.sees('First tick the hold point “Support the load on a block”', '[role="alert"]')
@@ -162,10 +160,7 @@ test('no program is written for an axis whose letter nobody has said, nor beyond
   await bench.fill('Name of the test', 'Letters', null)
   await bench.click('button', 'Start a full test')
   await bench.sees('Full test: Letters')
-  const plan = () =>
-    bench.page.$$eval('#sheet summary', all =>
-      all.find(one => one.textContent === 'Plan and program')?.click(),
-    )
+  const plan = () => bench.unfold('Plan and program')
   await plan()
   await bench.sees(
     'by which letter the controller knows this axis: “Gantry” is none',

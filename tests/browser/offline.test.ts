@@ -70,7 +70,7 @@ async function openKept(): Promise<Bench> {
 test('with the server gone the app opens, reloads, edits, saves and exports', async () => {
   const bench = await openKept()
   front.isDown = true
-  await bench.go('/')
+  await bench.load('/')
   await bench.openDemo()
   for (const stage of STAGES) await bench.stage(STAGE_WORDS[stage].label)
   await bench.sheet('What you want from it')
@@ -97,19 +97,19 @@ test('with the server gone the app opens, reloads, edits, saves and exports', as
   await bench.click('button', 'Search')
   await bench.sees('are beaten by nothing')
 
-  await bench.go('/reference')
+  await bench.load('/reference')
   await bench.sees('Life')
-  await bench.go('/')
+  await bench.load('/')
   await bench.sees('Machines under conversion')
   await bench.click('button', 'Export Skarrow 8')
   expect(JSON.parse((await file()).text)).toHaveProperty('format', 'dusk-bench-job')
 
   // What leads nowhere leads out.
-  await bench.go('/job/none')
+  await bench.load('/job/none')
   await bench.sees('This job is not in this browser')
   await bench.click('link', 'All jobs')
   await bench.sees('Machines under conversion')
-  await bench.go('/no-such-page')
+  await bench.load('/no-such-page')
   await bench.sees('Machines under conversion')
   // A server that is gone is told by the browser's own log; nothing else may go wrong.
   expect(bench.errors.filter(error => !/ERR_|Failed to fetch/.test(error))).toEqual([])

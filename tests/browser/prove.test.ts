@@ -23,18 +23,16 @@ async function at(
   return bench
 }
 const ADVICE = '[aria-label="What to do"]'
-const answer = async (bench: Bench, check: string, outcome: string) => {
-  const button = `[data-next-check="${check}"] [data-outcome="${outcome}"]`
-  await bench.page.waitForSelector(button)
-  await bench.page.$eval(button, element => (element as unknown as HTMLElement).click())
+/** Answers are asked for anew after each: one is given when they stand still. */
+async function answer(bench: Bench, check: string, outcome: string) {
+  await bench.stands()
+  await bench.press(`[data-next-check="${check}"] [data-outcome="${outcome}"]`)
 }
 /** Opens the checks beside the next one. */
-const others = (bench: Bench) =>
-  bench.page.$$eval('#sheet summary', all => {
-    for (const one of all)
-      if (one.textContent?.startsWith('Or another check') && !one.parentElement?.hasAttribute('open'))
-        one.click()
-  })
+async function others(bench: Bench) {
+  await bench.stands()
+  await bench.unfold('Or another check')
+}
 /** The five places, each read three times, from the motor to the slide. */
 const fivePlaces = (bench: Bench, [motor, screw, end, nut, slide]: readonly number[]) =>
   bench.typeReadings(
@@ -167,9 +165,7 @@ test('a full test: its plan and program, readings in the order of the moves, bro
   await bench.fill('Name of the test', 'After the mending', null)
   await bench.click('button', 'Start a full test')
   await bench.sees('0 of 70 readings')
-  await bench.page.$$eval('#sheet summary', all =>
-    all.find(one => one.textContent === 'Plan and program')?.click(),
-  )
+  await bench.unfold('Plan and program')
   await bench.fill('Runs each way', '2', 'Tab')
   await bench.choose('Targets, spread unevenly', '5')
   await bench.sees('0 of 20 readings')
@@ -192,13 +188,9 @@ test('a full test: its plan and program, readings in the order of the moves, bro
   await bench.isSaved()
   await bench.page.reload()
   await bench.find('textbox', 'Next: run 1, going down, at 407.6 mm')
-  await bench.page.$$eval('#sheet summary', all =>
-    all.find(one => one.textContent === 'Paste a column of readings')?.click(),
-  )
+  await bench.unfold('Paste a column of readings')
   // A gauge with a cable sends one line a reading; a made-up one stands in for it.
-  await bench.page.$$eval('#sheet summary', all =>
-    all.find(one => one.textContent === 'Read from a gauge')?.click(),
-  )
+  await bench.unfold('Read from a gauge')
   await bench.click('button', 'Practise with a made-up gauge')
   await bench.sees('its readings are not of your machine')
   await bench.sees('Full test: After the mending (practice)')

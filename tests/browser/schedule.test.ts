@@ -72,7 +72,7 @@ test('a task that is done leaves the plan with what it took, stands in the log, 
   await bench.click('button', 'Done: Z: Far block')
   await bench.page.waitForSelector('[data-task="skarrow-z.make:farBlock"]', { hidden: true, timeout: 30_000 })
   await bench.sees('Done: 29 of 56')
-  await bench.page.$$eval('summary', all => all.find(one => one.textContent === 'Show what is done')?.click())
+  await bench.unfold('Show what is done')
   await bench.click('button', 'Open again: Z: Far block')
   await bench.page.waitForSelector('[data-task="skarrow-z.make:farBlock"]', { timeout: 30_000 })
   await bench.axis('Z')

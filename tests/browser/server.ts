@@ -13,6 +13,8 @@ const SWITCHES = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // Letters as wide as on paper; without it the headless shell rounds each to whole pixels.
+  '--font-render-hinting=none',
 ]
 
 /** A port that nothing listens on. */

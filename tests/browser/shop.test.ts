@@ -104,7 +104,7 @@ test('what is made is kept over a reload, with its undo, and goes with the job i
 
   const saved = await downloads(bench.page)
   const place = here(bench)
-  await bench.go('/')
+  await bench.load('/')
   await bench.click('button', 'Export Skarrow 8')
   const { path, text } = await saved()
   const { job } = JSON.parse(text)

@@ -13,14 +13,14 @@ test('a search over the whole parts list fills the axis, and one undo takes it b
   // A handful first; the cloud and the table are folded.
   await bench.sees('cheapest', SEARCH)
   expect(await bench.page.$(`${SEARCH} .recharts-scatter-symbol`)).toBeNull()
-  await bench.page.click(`${SEARCH} summary`)
+  await bench.press(`${SEARCH} summary`)
   await bench.page.waitForSelector(`${SEARCH} .recharts-scatter-symbol`)
 
   // The one with most in hand: everything that the axis asks of its drive holds; whether its nut goes into the casting is another thing.
   await bench.choose('First', 'margin')
   const most = '[aria-label="Drives that nothing beats"]'
   const first = await bench.page.$eval(`${most} tbody td`, cell => cell.textContent ?? '')
-  await bench.page.click(`${most} tbody button`)
+  await bench.press(`${most} tbody button`)
   await bench.find('button', `Take the drive: ${first}`)
   await bench.sheet('In plain words')
   await bench.sees(/Everything holds\.|This drive works, but is close in room around the nut\./, WORDS)

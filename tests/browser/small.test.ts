@@ -27,23 +27,30 @@ const sticksOut = (bench: Bench) =>
 test('no screen scrolls sideways on the narrowest phone', async () => {
   const bench = await seeded()
   await bench.page.setViewport({ width: 320, height: 640, isMobile: true, hasTouch: true })
-  const axes = ['demo-skarrow-8/skarrow-x', 'demo-ostrey-254/ostrey-x', 'demo-long-tom-2400/long-tom-x']
+  const axes = [
+    'demo-skarrow-8/skarrow-x',
+    'demo-ostrey-254/ostrey-x',
+    'demo-long-tom-2400/long-tom-x',
+  ] as const
   const ofAxis = SHEETS.filter(({ stage }) => stage !== 'machine')
   const paths = [
     '/',
     '/reference',
-    ...ofAxis.map(
-      ({ stage, id }, number) =>
-        `/job/${axes[['cuts', 'screwLine'].includes(id) ? 0 : number % 3]}/${stage}/${id}`,
+    ...axes.flatMap((axis, machine) =>
+      ofAxis
+        .filter(({ id }, number) => machine === (['cuts', 'screwLine'].includes(id) ? 0 : number % 3))
+        .map(({ stage, id }) => `/job/${axis}/${stage}/${id}`),
     ),
+    `/job/${axes[0]}/survey`,
     ...SHEETS.filter(({ stage }) => stage === 'machine').map(({ id }) => `/job/demo-skarrow-8/machine/${id}`),
     `/job/${axes[0]}/record`,
     `/job/${axes[0]}/worksheet`,
   ]
   const wide: unknown[] = []
   for (const path of paths) {
-    await bench.page.goto(bench.url + path, { waitUntil: 'domcontentloaded' })
-    await bench.page.waitForSelector(path.split('/').length === 6 ? '[data-sheet] section' : 'h1')
+    await bench.go(path)
+    const sheet = path.split('/')[5] ?? (path.includes('/machine/') && path.split('/')[4])
+    await bench.page.waitForSelector(sheet ? `[data-sheet="${sheet}"] section` : 'h1')
     const out = await sticksOut(bench)
     if (out) wide.push(path, ...out)
   }
@@ -105,7 +112,7 @@ test('without script the frame and its scheme stand there, by the system or as i
   await page.waitForSelector('html.dusk')
 
   await page.setJavaScriptEnabled(false)
-  await bench.go(job)
+  await bench.load(job)
   await bench.sees('Make room')
   await bench.sees('needs its scripts')
   expect(await canvas()).toBe(dusk)
@@ -113,10 +120,10 @@ test('without script the frame and its scheme stand there, by the system or as i
   expect(await canvas()).toBe(day)
 
   await page.setJavaScriptEnabled(true)
-  await bench.go(job)
+  await bench.load(job)
   await bench.click('button', 'Dusk scheme')
   await page.setJavaScriptEnabled(false)
-  await bench.go('/')
+  await bench.load('/')
   expect(await page.$eval('html', html => html.className)).toBe('dusk')
   expect(await canvas()).toBe(dusk)
 })
@@ -142,7 +149,7 @@ test('in a browser of another language numbers and dates are said and read as pe
   await bench.fill(travel, '99999')
   await bench.sees(/Takes 10 mm to 10\u202f000 mm/)
   await bench.page.keyboard.press('Escape')
-  await bench.go('/')
+  await bench.load('/')
   await bench.sees(new RegExp(`${new Date().getDate()}\\. [A-Z]\\S+ ${new Date().getFullYear()}`))
 })
 

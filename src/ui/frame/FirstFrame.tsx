@@ -12,7 +12,7 @@ export function FirstFrame({ job }: { job: boolean }) {
           Dusk Bench
         </a>
       </header>
-      <main className={styles.body}>
+      <main className={styles.body} aria-busy>
         {job ? (
           <ol className={styles.rail}>
             {STAGES.map(stage => (
