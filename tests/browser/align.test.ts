@@ -15,9 +15,7 @@ async function at(
   axisId: keyof typeof DEMO,
   sheet: 'gib' | 'flange' | 'drag' | 'rails' | 'square' | 'shafts' | 'preload' | 'runOut' | 'screwLine',
 ) {
-  const bench = await app.open()
-  await bench.page.waitForSelector('[data-job="demo-long-tom-2400"]')
-  await bench.go(addressOf({ jobId: DEMO[axisId], axisId, stage: 'align', sheet }))
+  const bench = await app.open(addressOf({ jobId: DEMO[axisId], axisId, stage: 'align', sheet }))
   await bench.page.waitForSelector('#sheet section')
   return bench
 }

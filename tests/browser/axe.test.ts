@@ -89,6 +89,16 @@ async function showIn(bench: Bench, scheme: 'dusk' | 'day') {
   )
 }
 
+/** What is found on a view in either scheme, as it stands. */
+async function inBoth(bench: Bench, view: string, within?: string): Promise<string[]> {
+  const found: string[] = []
+  for (const scheme of ['day', 'dusk'] as const) {
+    await showIn(bench, scheme)
+    found.push(...(await violations(bench, `${view}, ${scheme}`, within)))
+  }
+  return found
+}
+
 test.each(SETS)('axe finds nothing on the sheets from number %i on, in both schemes', async from => {
   const bench = await app.open()
   await setScheme(bench, 'dusk')
@@ -100,149 +110,132 @@ test.each(SETS)('axe finds nothing on the sheets from number %i on, in both sche
     await bench.stands()
     // The frame around them is the same for all: it is gone through once.
     const within = index === 0 ? undefined : '#sheet'
-    for (const scheme of ['day', 'dusk'] as const) {
-      await showIn(bench, scheme)
-      found.push(...(await violations(bench, `${title}, ${scheme}`, within)))
-    }
+    found.push(...(await inBoth(bench, title, within)))
     if (title === 'Record') await bench.axis('X')
   }
   expect(found).toEqual([])
 })
 
-test.each(['dusk', 'day'])(
-  'axe finds nothing on what opens over the sheets of the %s scheme',
-  async scheme => {
-    const bench = await app.open()
-    await setScheme(bench, scheme)
-    await bench.load('/')
-    const found = await violations(bench, 'empty list')
-    await bench.click('button', 'New job')
-    await bench.find('textbox', 'Name of the machine')
-    await bench.click('button', 'Start it')
-    await bench.sees('Got nothing. Takes a name')
-    found.push(...(await violations(bench, 'new job')))
-    await bench.click('button', 'Cancel')
-    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
-    await bench.openDemo()
-    await bench.sheet('Screws')
-    await bench.click('button', 'Change: Motor plate')
-    found.push(...(await violations(bench, 'an open joint')))
-    await bench.sheet('Chain of dimensions')
-    await bench.fill('At most', '2.4')
-    await bench.sees('Leave it adjustable over 1.8 mm')
-    await bench.click('button', 'Words on this sheet')
-    found.push(...(await violations(bench, 'a chain to adjust, and its words')))
-    await bench.sheet('Room to stop')
-    await bench.click('button', 'Ways out: Room to stop at the far end')
-    await bench.click('button', 'Apply: Kept clear at the far end up to 5.25 mm')
-    await bench.sees('Applied: Kept clear at the far end up to 5.25 mm')
-    found.push(...(await violations(bench, 'what was just applied')))
-    await bench.click('button', 'Undo it')
-    await bench.lacks('Applied: Kept clear', 'body')
-    await bench.sheet('Cut list')
-    await bench.click('link', 'Work sheet to print')
-    await bench.sees('Cuts, in this order')
-    found.push(...(await violations(bench, 'work sheet')))
-    await bench.click('button', 'Back to making room')
-    await bench.sheet('Parts of the drive')
-    await bench.click('button', 'Ways out: Torque of the coupler')
-    await bench.find('button', 'Apply: Sliding-disc coupler 33 mm, set screws')
-    await bench.press('[data-part="nut"]')
-    found.push(...(await violations(bench, 'ways out and sheet')))
-    await bench.click('button', 'Working: Motor torque')
-    await bench.sees('Torque asked of the motor', '[role=dialog]')
-    found.push(...(await violations(bench, 'working')))
-    await bench.click('button', 'Close')
-    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
-    await bench.click('button', 'Find and go (Ctrl K)')
-    await bench.find('combobox', 'Find and go')
-    found.push(...(await violations(bench, 'palette')))
-    await bench.page.keyboard.press('Escape')
-    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
-    await bench.stage('Log')
-    await bench.click('link', 'Record of axis X, to print')
-    await bench.sees('Findings')
-    found.push(...(await violations(bench, 'record')))
-    await bench.click('button', 'Back to the log')
-    await bench.page.waitForSelector('[data-sheet="log"]')
-    await bench.sheet('Acceptance')
-    await bench.click('link', 'The sheet, to print')
-    await bench.sees('Handed over with')
-    found.push(...(await violations(bench, 'acceptance')))
-    expect(found).toEqual([])
-  },
-)
+test('axe finds nothing on what opens over the sheets, in both schemes', async () => {
+  const bench = await app.open()
+  const found = await inBoth(bench, 'empty list')
+  await bench.click('button', 'New job')
+  await bench.find('textbox', 'Name of the machine')
+  await bench.click('button', 'Start it')
+  await bench.sees('Got nothing. Takes a name')
+  found.push(...(await inBoth(bench, 'new job')))
+  await bench.click('button', 'Cancel')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.openDemo()
+  await bench.sheet('Screws')
+  await bench.click('button', 'Change: Motor plate')
+  found.push(...(await inBoth(bench, 'an open joint')))
+  await bench.sheet('Chain of dimensions')
+  await bench.fill('At most', '2.4')
+  await bench.sees('Leave it adjustable over 1.8 mm')
+  await bench.click('button', 'Words on this sheet')
+  found.push(...(await inBoth(bench, 'a chain to adjust, and its words')))
+  await bench.sheet('Room to stop')
+  await bench.click('button', 'Ways out: Room to stop at the far end')
+  await bench.click('button', 'Apply: Kept clear at the far end up to 5.25 mm')
+  await bench.sees('Applied: Kept clear at the far end up to 5.25 mm')
+  found.push(...(await inBoth(bench, 'what was just applied')))
+  await bench.click('button', 'Undo it')
+  await bench.lacks('Applied: Kept clear', 'body')
+  await bench.sheet('Cut list')
+  await bench.click('link', 'Work sheet to print')
+  await bench.sees('Cuts, in this order')
+  found.push(...(await inBoth(bench, 'work sheet')))
+  await bench.click('button', 'Back to making room')
+  await bench.sheet('Parts of the drive')
+  await bench.click('button', 'Ways out: Torque of the coupler')
+  await bench.find('button', 'Apply: Sliding-disc coupler 33 mm, set screws')
+  await bench.press('[data-part="nut"]')
+  found.push(...(await inBoth(bench, 'ways out and sheet')))
+  await bench.click('button', 'Working: Motor torque')
+  await bench.sees('Torque asked of the motor', '[role=dialog]')
+  found.push(...(await inBoth(bench, 'working')))
+  await bench.click('button', 'Close')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.click('button', 'Find and go (Ctrl K)')
+  await bench.find('combobox', 'Find and go')
+  found.push(...(await inBoth(bench, 'palette')))
+  await bench.page.keyboard.press('Escape')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.stage('Log')
+  await bench.click('link', 'Record of axis X, to print')
+  await bench.sees('Findings')
+  found.push(...(await inBoth(bench, 'record')))
+  await bench.click('button', 'Back to the log')
+  await bench.page.waitForSelector('[data-sheet="log"]')
+  await bench.sheet('Acceptance')
+  await bench.click('link', 'The sheet, to print')
+  await bench.sees('Handed over with')
+  found.push(...(await inBoth(bench, 'acceptance')))
+  expect(found).toEqual([])
+})
 
-test.each(['dusk', 'day'])(
-  'axe finds nothing on the search, the duty and the reference of the %s scheme',
-  async scheme => {
-    const bench = await app.open()
-    await setScheme(bench, scheme)
-    await bench.load('/reference')
-    await bench.sees('Forces along the axis')
-    const found = await violations(bench, 'reference')
-    await bench.load('/')
-    await bench.openDemo()
-    await bench.sheet('Duty')
-    await bench.click('button', 'Make it my own')
-    await bench.find('textbox', 'Force, work 1')
-    found.push(...(await violations(bench, 'duty')))
-    await bench.sheet('Schools side by side')
-    await bench.click('button', 'Take instead: Sliding screw with a split nut')
-    await bench.find('textbox', 'Why? It goes into the log')
-    found.push(...(await violations(bench, 'taking a school')))
-    await bench.click('button', 'Cancel')
-    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
-    await bench.sheet('Search the parts list')
-    await bench.click('button', 'Search')
-    await bench.sees(/drives out of [\d,]+ are beaten by nothing/)
-    await bench.press('section[aria-label="Search the parts list"] summary')
-    await bench.page.waitForSelector('.recharts-scatter-symbol')
-    found.push(...(await violations(bench, 'search')))
-    expect(found).toEqual([])
-  },
-)
+test('axe finds nothing on the search, the duty and the reference, in both schemes', async () => {
+  const bench = await app.open()
+  await bench.load('/reference')
+  await bench.sees('Forces along the axis')
+  const found = await inBoth(bench, 'reference')
+  await bench.load('/')
+  await bench.openDemo()
+  await bench.sheet('Duty')
+  await bench.click('button', 'Make it my own')
+  await bench.find('textbox', 'Force, work 1')
+  found.push(...(await inBoth(bench, 'duty')))
+  await bench.sheet('Schools side by side')
+  await bench.click('button', 'Take instead: Sliding screw with a split nut')
+  await bench.find('textbox', 'Why? It goes into the log')
+  found.push(...(await inBoth(bench, 'taking a school')))
+  await bench.click('button', 'Cancel')
+  await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  await bench.sheet('Search the parts list')
+  await bench.click('button', 'Search')
+  await bench.sees(/drives out of [\d,]+ are beaten by nothing/)
+  await bench.press('section[aria-label="Search the parts list"] summary')
+  await bench.page.waitForSelector('.recharts-scatter-symbol')
+  found.push(...(await inBoth(bench, 'search')))
+  expect(found).toEqual([])
+})
 
-test.each(['dusk', 'day'])(
-  'axe finds nothing on the forms of parts and limits of the %s scheme, right or wrong',
-  async scheme => {
-    const bench = await app.open()
-    await setScheme(bench, scheme)
-    await bench.load('/')
-    await bench.openDemo()
-    await bench.sheet('Parts of the drive')
-    const found: string[] = []
-    const closed = async (button: string) => {
-      await bench.click('button', button)
-      await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
-    }
-    await bench.click('button', 'Add one of your own')
-    await bench.find('textbox', 'Lead')
-    found.push(...(await violations(bench, 'empty part')))
-    await bench.click('button', 'Add it')
-    await bench.sees('fields are not right yet', '[role=dialog]')
-    found.push(...(await violations(bench, 'wrong part')))
-    await closed('Cancel')
-    await pickFile(
-      bench.page,
-      onDisk(
-        'attic.csv',
-        writePartsCsv('screw', [
-          { ...SCREW, id: 'a' },
-          { ...SCREW, id: 'b', leadMm: 0 },
-        ]),
-      ),
-      'input[aria-label="Parts file"]',
-    )
-    await bench.sees('1 new part, 1 row that is wrong', '[role=dialog]')
-    found.push(...(await violations(bench, 'file of parts')))
-    await bench.click('button', 'Take the one good part')
-    await bench.sees('your own')
-    found.push(...(await violations(bench, 'own part in the table')))
-    await bench.click('button', 'Limit: Torque of the coupler')
-    await bench.click('button', 'Hold it to this')
-    await bench.sees('Takes a reason', '[role=dialog]')
-    found.push(...(await violations(bench, 'limit')))
-    expect(found).toEqual([])
-  },
-)
+test('axe finds nothing on the forms of parts and limits, in both schemes, right or wrong', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  await bench.sheet('Parts of the drive')
+  const found: string[] = []
+  const closed = async (button: string) => {
+    await bench.click('button', button)
+    await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
+  }
+  await bench.click('button', 'Add one of your own')
+  await bench.find('textbox', 'Lead')
+  found.push(...(await inBoth(bench, 'empty part')))
+  await bench.click('button', 'Add it')
+  await bench.sees('fields are not right yet', '[role=dialog]')
+  found.push(...(await inBoth(bench, 'wrong part')))
+  await closed('Cancel')
+  await pickFile(
+    bench.page,
+    onDisk(
+      'attic.csv',
+      writePartsCsv('screw', [
+        { ...SCREW, id: 'a' },
+        { ...SCREW, id: 'b', leadMm: 0 },
+      ]),
+    ),
+    'input[aria-label="Parts file"]',
+  )
+  await bench.sees('1 new part, 1 row that is wrong', '[role=dialog]')
+  found.push(...(await inBoth(bench, 'file of parts')))
+  await bench.click('button', 'Take the one good part')
+  await bench.sees('your own')
+  found.push(...(await inBoth(bench, 'own part in the table')))
+  await bench.click('button', 'Limit: Torque of the coupler')
+  await bench.click('button', 'Hold it to this')
+  await bench.sees('Takes a reason', '[role=dialog]')
+  found.push(...(await inBoth(bench, 'limit')))
+  expect(found).toEqual([])
+})

@@ -11,9 +11,7 @@ async function at(
   axisId: string,
   sheet: 'steps' | 'teardown' | 'switches' | 'grease' | 'controller',
 ) {
-  const bench = await app.open()
-  await bench.page.waitForSelector(`[data-job="${jobId}"]`)
-  await bench.go(addressOf({ jobId, axisId, stage: 'build', sheet }))
+  const bench = await app.open(addressOf({ jobId, axisId, stage: 'build', sheet }))
   await bench.page.waitForSelector(`[data-sheet="${sheet}"] section`)
   return bench
 }

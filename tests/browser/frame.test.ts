@@ -12,9 +12,7 @@ const MOST_CLICKS = 15
 
 /** The demo, at a place of it. */
 async function at(place: string): Promise<Bench> {
-  const bench = await app.open()
-  await bench.page.waitForSelector('[data-job="demo-long-tom-2400"]')
-  await bench.go(place)
+  const bench = await app.open(place)
   await bench.page.waitForSelector('#sheet section')
   return bench
 }

@@ -16,9 +16,9 @@ async function at(
     | 'fullTest'
     | 'compensation',
 ) {
-  const bench = await app.open()
-  await bench.page.waitForSelector('[data-job="demo-long-tom-2400"]')
-  await bench.go(addressOf({ jobId: 'demo-skarrow-8', axisId: 'skarrow-x', stage: 'prove', sheet }))
+  const bench = await app.open(
+    addressOf({ jobId: 'demo-skarrow-8', axisId: 'skarrow-x', stage: 'prove', sheet }),
+  )
   await bench.page.waitForSelector('#sheet section')
   return bench
 }

@@ -14,9 +14,7 @@ const planStands = (bench: Bench) =>
   )
 /** The schedule of a demo job, once its plan stands. */
 async function scheduleOf(jobId: string): Promise<Bench> {
-  const bench = await app.open()
-  await bench.page.waitForSelector(`[data-job="${jobId}"]`)
-  await bench.go(`/job/${jobId}/machine/schedule`)
+  const bench = await app.open(`/job/${jobId}/machine/schedule`)
   await planStands(bench)
   return bench
 }

@@ -1,9 +1,10 @@
 'use client'
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Job } from '@/core/document/job'
 import { firstSheet } from '@/core/sheets'
+import { getDatabase } from '@/store/database'
 import type { Conflict, JobSession } from '@/store/session'
 import { Button, LinkButton } from '@/ui/controls'
 import { FirstFrame } from '@/ui/frame/FirstFrame'
@@ -59,9 +60,25 @@ const CutPartScreen = dynamic(
 )
 
 /** Everything of one open job: its stages, or a sheet of an axis to print. */
-export function JobScreen() {
+export function JobScreen({ demo }: { demo: boolean }) {
   const place = usePlace()
-  return place ? <OpenJob key={place.jobId} jobId={place.jobId} /> : null
+  const isSeeded = useSeeded(demo)
+  if (!place) return null
+  return isSeeded ? <OpenJob key={place.jobId} jobId={place.jobId} /> : <FirstFrame job />
+}
+
+/** Whether the demo jobs are here, where the app is started with them: an address may lead to one before the list was seen. */
+function useSeeded(demo: boolean): boolean {
+  const [isSeeded, setIsSeeded] = useState(!demo)
+  useEffect(() => {
+    // Where nothing can be stored, the job itself says so.
+    if (demo)
+      import('@/store/jobs')
+        .then(({ seedDemo }) => seedDemo(getDatabase()))
+        .catch(() => {})
+        .finally(() => setIsSeeded(true))
+  }, [demo])
+  return isSeeded
 }
 
 function OpenJob({ jobId }: { jobId: string }) {
