@@ -30,12 +30,8 @@ function pages(pdf: Uint8Array): { text: string; corner: number; mean: number }[
 
 const FORMATS = ['a4', 'letter'] as const
 
-/** Has a stage printed whole, as its button does, on each format. */
-async function printStage(
-  bench: Bench,
-  stage: Stage | 'machine',
-  formats: readonly (typeof FORMATS)[number][],
-) {
+/** Has a stage printed whole, as its button does: its pages. */
+async function printStage(bench: Bench, stage: Stage | 'machine', format: (typeof FORMATS)[number]) {
   const { page } = bench
   const many = sheetsOf(stage).length > 1
   if (many) {
@@ -45,14 +41,13 @@ async function printStage(
     await bench.click('button', `Print all sheets of ${STAGE_WORDS[stage].label}`)
     await page.waitForSelector('[data-asked]')
   }
-  const printed: Uint8Array[] = []
-  for (const format of formats) printed.push(await page.pdf({ format, printBackground: true }))
+  const pdf = await page.pdf({ format, printBackground: true })
   if (many) {
     // Afterwards the one sheet is back.
     await page.waitForSelector('#sheet')
     await page.evaluate(() => document.body.removeAttribute('data-asked'))
   }
-  return printed.map(pages)
+  return pages(pdf)
 }
 
 test('every stage prints on A4 and Letter: white, without the frame, with machine, axis and page on every page', async () => {
@@ -61,7 +56,8 @@ test('every stage prints on A4 and Letter: white, without the frame, with machin
     await bench.go(`${DEMO}/${stage}/${sheetsOf(stage)[0]?.id}`)
     await bench.page.waitForSelector('[data-sheet] section')
     const label = STAGE_WORDS[stage].label
-    for (const all of await printStage(bench, stage, FORMATS)) {
+    for (const format of FORMATS) {
+      const all = await printStage(bench, stage, format)
       for (const [index, { text, corner, mean }] of all.entries()) {
         expect(text).toContain(`Skarrow 8, axis X: Table · ${label}`)
         expect(text).toContain(`page ${index + 1} of ${all.length}`)
@@ -87,7 +83,7 @@ test('the whole machine, the record and the work sheet print so too; a name with
   await bench.sees(odd)
   await bench.go('/job/demo-skarrow-8/machine/overview')
   await bench.page.waitForSelector('[data-sheet] section')
-  const [machine = []] = await printStage(bench, 'machine', ['a4'])
+  const machine = await printStage(bench, 'machine', 'a4')
   expect(machine.length).toBeGreaterThan(1)
   const words = machine.map(({ text }) => text).join(' ')
   expect(words).toContain('Order list')

@@ -53,15 +53,21 @@ export function calculation<const I extends DescribedSet, const O extends Descri
   },
 ): Calculation<InputsOf<I>, ValuesOf<O>> {
   const check = checkOf(facts.inputs)
-  const names = Object.keys(facts.outputs)
   const checked = (inputs: InputsOf<I>) => {
     check(inputs as Record<string, unknown>)
-    const outputs = facts.compute(inputs)
-    for (let index = 0; index < names.length; index++)
-      refuseEndless(names[index] as string, (outputs as Record<string, unknown>)[names[index] as string])
-    return outputs
+    return finite(facts.compute(inputs))
   }
   return Object.assign(checked, facts)
+}
+
+/**
+ * What was worked out, as it is.
+ *
+ * @throws InputError naming the output that comes out without end
+ */
+export function finite<O>(outputs: O): O {
+  for (const name in outputs) refuseEndless(name, outputs[name])
+  return outputs
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Calculation } from '../calculation/calculation'
+import { type Calculation, finite } from '../calculation/calculation'
 import type { Axis, OwnLimits } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import type { PartKind } from '../document/kinds'
@@ -120,9 +120,14 @@ export class EvaluationContext {
     return part
   }
 
-  /** Runs a calculation under a name, so that its working can be shown. */
+  /**
+   * Runs a calculation under a name, so that its working can be shown. Its inputs are not checked again: what is typed or
+   * read from a file was checked there, and what follows from it is never what a formula does not take (`figures.test`).
+   *
+   * @throws InputError naming the output that comes out without end
+   */
   figure<I, O>(name: string, calculate: Calculation<I, O>, inputs: I): O {
-    const outputs = calculate(inputs)
+    const outputs = finite(calculate.compute(inputs))
     const reads = this.log.open ?? this.besides
     reads.add(name, {
       calculation: calculate.id,

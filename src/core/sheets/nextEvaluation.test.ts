@@ -1,11 +1,7 @@
 import { isEqual } from 'es-toolkit'
 import fc from 'fast-check'
 import { runs } from '../calculation/fixtures/runs'
-import { longTom } from '../demo/longTom'
-import { ostrey } from '../demo/ostrey'
-import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
-import type { Job } from '../document/job'
 import { plainFindings } from '../evaluation/check'
 import type { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
@@ -13,10 +9,7 @@ import { changedAxis, patchesOf, remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
-import { type Path, placesOf, valueAt, withValueAt } from './fixtures/places'
-import { THIRTY_AXES } from './fixtures/thirtyAxes'
-import { TWELVE_AXES } from './fixtures/twelveAxes'
-import { newAxis } from './newJob'
+import { AXES, draw, edited } from './fixtures/edits'
 import { remediesFor } from './remediesFor'
 import { procedure, teardown } from './shared/steps/procedure'
 
@@ -31,48 +24,6 @@ function said(evaluation: EvaluationContext) {
 
 /** The steps of the work, which are remembered too: what holds a load is read off them. */
 const stepsOf = (evaluation: EvaluationContext) => [teardown(evaluation), procedure(evaluation)]
-
-const AXES: Axis[] = [skarrow(), longTom(), ostrey()]
-  .flatMap(({ job }: { job: Job }) => job.axes)
-  .concat(newAxis({ name: 'A', title: 'New' }))
-  .concat([...TWELVE_AXES, ...THIRTY_AXES].map(({ axis }) => axis))
-
-interface Draw {
-  which: number
-  how: number
-  factor: number
-}
-
-/** Another value of the same kind: a number a little or much off, a row gone or doubled, a flag turned, a part exchanged. */
-function otherThan(value: unknown, { how, factor }: Draw, path: Path): unknown {
-  if (typeof value === 'number') return how % 4 === 0 ? 0 : how % 4 === 1 ? -value : value * factor
-  if (typeof value === 'boolean') return !value
-  if (Array.isArray(value)) {
-    const at = how % (value.length + 1)
-    return how % 2 === 0 ? value.toSpliced(at, 1) : value.length > 0 ? [...value, value[0]] : value
-  }
-  if (path[0] === 'parts') {
-    const ids = [...CATALOGUE[path[1] as keyof Axis['parts']].keys()]
-    return how % 5 === 0 ? null : (ids[how % ids.length] ?? null)
-  }
-  if (path[0] === 'ends') return (['fixed-free', 'fixed-supported', 'fixed-fixed'] as const)[how % 3]
-  if (path[0] === 'drive' && path[1] === 'transmission') return value === 'belt' ? 'direct' : 'belt'
-  if (path.at(-1) === 'provenance') return (['assumed', 'measured', 'drawing'] as const)[how % 3]
-  if (path.at(-1) === 'value' && value === null) return 10 * factor
-  return value
-}
-
-function edited(axis: Axis, draw: Draw): Axis {
-  const all = placesOf(axis)
-  const path = all[draw.which % all.length] as Path
-  return withValueAt(axis, path, otherThan(valueAt(axis, path), draw, path))
-}
-
-const draw = fc.record({
-  which: fc.nat(1_000_000),
-  how: fc.nat(1000),
-  factor: fc.constantFrom(0.01, 0.5, 0.9, 1.1, 2, 25.4, 1000),
-})
 
 /** What is done next to an axis: an edit of any field, the last edit taken back, a remedy, other limits. */
 const act = fc.oneof(
