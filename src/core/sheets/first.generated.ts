@@ -2,23 +2,17 @@
 
 import { BLOCK_CHECKS } from './bearingBlock/check'
 import { CHAIN_CHECKS } from './chain/check'
-import { CONTROLLER_CHECKS } from './controller/check'
-import { COUNTERWEIGHT_CHECKS } from './counterweight/check'
 import { FASTENER_CHECKS } from './fasteners/check'
-import { GREASE_CHECKS } from './grease/check'
 import { HOLE_CHECKS } from './holes/check'
 import { NUT_ROOM_CHECKS } from './nutRoom/check'
 import { PARTS_CHECKS } from './parts/check'
 import { STOPPING_CHECKS } from './stopping/check'
-import { SWITCH_CHECKS } from './switches/check'
 import { TRAVEL_CHECKS } from './travel/check'
-import { counterweightOverlay } from './counterweight/overlay'
 import { fastenersOverlay } from './fasteners/overlay'
 import { geometryOverlay } from './geometry/overlay'
 import { nutRoomOverlay } from './nutRoom/overlay'
 import { partsOverlay } from './parts/overlay'
 import { stoppingOverlay } from './stopping/overlay'
-import { switchesOverlay } from './switches/overlay'
 import { travelOverlay } from './travel/overlay'
 import type { LoadedSheets } from './sheet'
 
@@ -33,8 +27,4 @@ export const FIRST: LoadedSheets = {
   bearingBlock: { checks: BLOCK_CHECKS },
   fasteners: { checks: FASTENER_CHECKS, overlay: fastenersOverlay },
   chain: { checks: CHAIN_CHECKS },
-  counterweight: { checks: COUNTERWEIGHT_CHECKS, overlay: counterweightOverlay },
-  switches: { checks: SWITCH_CHECKS, overlay: switchesOverlay },
-  grease: { checks: GREASE_CHECKS },
-  controller: { checks: CONTROLLER_CHECKS },
 }

@@ -2,6 +2,7 @@ import { isEqual } from 'es-toolkit'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
+import { afterFrame } from '@/ui/afterFrame'
 import { useJobContext, useJobDigest, useSessionState, whole } from './JobContext'
 
 /** A part of the axis at work; `select` must return a part of the document, not a new object. */
@@ -18,10 +19,13 @@ export function useAxisDigest<T>(digest: (axis: Axis) => T): T {
 
 /** How long typing must rest before what is not looked at meanwhile follows it. */
 const TYPING_RESTS_MS = 250
-/** By then the frame that shows a key is drawn. */
-const FRAME_MS = 32
 /** Between two readings of a gauge the slide has to move: what is drawn of them waits until then. */
 const READING_RESTS_MS = 900
+
+function afterMs(call: () => void, ms: number): () => void {
+  const timer = setTimeout(call, ms)
+  return () => clearTimeout(timer)
+}
 
 type Draw = (change: () => void) => void
 
@@ -38,20 +42,20 @@ function useFollowed<T>(
   const { session } = useJobContext()
   const [followed, setFollowed] = useState<T>(() => select(session.getState().job))
   useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined
+    let cancel = () => {}
     const settle = () => draw(() => setFollowed(() => select(session.getState().job)))
     const follow = () => {
-      clearTimeout(timer)
+      cancel()
       const isKey = session.isTyping || session.isReading
       if (!isKey) settle()
-      else if (waits) timer = setTimeout(settle, session.isTyping ? TYPING_RESTS_MS : READING_RESTS_MS)
+      else if (waits) cancel = afterMs(settle, session.isTyping ? TYPING_RESTS_MS : READING_RESTS_MS)
       // What was typed is drawn first.
-      else timer = setTimeout(settle, FRAME_MS)
+      else cancel = afterFrame(settle)
     }
     settle()
     const stop = session.subscribe(follow)
     return () => {
-      clearTimeout(timer)
+      cancel()
       stop()
     }
   }, [session, select, draw, waits])

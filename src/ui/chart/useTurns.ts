@@ -1,4 +1,5 @@
 import { startTransition, useEffect, useState } from 'react'
+import { afterFrame } from '../afterFrame'
 
 const queue = new Set<() => void>()
 let current: (() => void) | null = null
@@ -15,9 +16,7 @@ function callNext(): void {
 /** Goes on after whoever's turn it was, when what it drew is on the screen. */
 function end(call: () => void): void {
   if (current !== call) return
-  // A tab in the background draws no frames, and has nobody who waits.
-  if (document.hidden) setTimeout(callNext)
-  else requestAnimationFrame(() => setTimeout(callNext))
+  afterFrame(callNext)
 }
 
 /**

@@ -7,7 +7,7 @@ export const controller = defineSheet({
   id: 'controller',
   stage: 'build',
   order: 50,
-  loads: 'first',
+  loads: 'stage',
   title: 'First moves',
   fields: { controller: CONTROLLER },
   limits: LIMITS,

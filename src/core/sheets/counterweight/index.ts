@@ -6,7 +6,7 @@ export const counterweight = defineSheet({
   id: 'counterweight',
   stage: 'room',
   order: 110,
-  loads: 'first',
+  loads: 'stage',
   title: 'Counterweight',
   fields: { counterweight: COUNTERWEIGHT },
 })

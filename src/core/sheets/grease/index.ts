@@ -6,7 +6,7 @@ export const grease = defineSheet({
   id: 'grease',
   stage: 'build',
   order: 40,
-  loads: 'first',
+  loads: 'stage',
   title: 'Grease',
   fields: { lube: LUBE, lubePoints: LUBE_POINTS, greasings: GREASINGS },
 })

@@ -7,7 +7,7 @@ export const switches = defineSheet({
   id: 'switches',
   stage: 'build',
   order: 30,
-  loads: 'first',
+  loads: 'stage',
   title: 'Switches and cables',
   fields: { switches: SWITCHES, cable: CABLE },
   limits: LIMITS,
