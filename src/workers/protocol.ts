@@ -31,7 +31,7 @@ export type JobTask = Pick<Job, 'axes' | 'ownParts' | 'shop' | 'units'>
 /** What the worker can be asked to work out. */
 export interface JudgeWorker {
   next: (task: JobTask) => NextAction[]
-  /** What is found in Align and Prove. */
+  /** What the checks find that come later. */
   later: (task: AxisTask) => Finding[]
   remedies: (task: AxisTask, checkId: CheckId) => Remedy[]
   judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]

@@ -1,6 +1,7 @@
 import { Image } from 'lucide-react'
 import { useRef } from 'react'
 import { fileName } from '@/core/formats/fileName'
+import { afterFrame } from '@/ui/afterFrame'
 import { chartPicture, colorOnPage, type LegendLine } from '@/ui/chart/chartPicture'
 import { Button } from '@/ui/controls'
 import { download } from './download'
@@ -12,8 +13,12 @@ export function SaveChart({ name, legend }: { name: string; legend: readonly Leg
   const button = useRef<HTMLButtonElement>(null)
   const machine = useJob(job => job.name)
   const axis = useAxis(one => one.name)
-  const save = () => {
-    const drawn = button.current?.parentElement?.querySelector('svg.recharts-surface')
+  const save = async () => {
+    const place = button.current?.parentElement
+    // It is drawn in turns: a picture of it is taken when all of it stands.
+    while (place?.isConnected && place.querySelector('[aria-busy=true]'))
+      await new Promise<void>(done => void afterFrame(done))
+    const drawn = place?.querySelector('svg.recharts-surface')
     if (!drawn) return
     const title = `${machine}, axis ${axis}: ${name}`
     download(

@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react'
 import type { CheckMap } from '@/core/evaluation/check'
 import type { OverlayFor } from '@/core/sheets/overlay'
 
-/** All that sheets judge by and lay on the drive line, those of Align and Prove too. */
+/** All that sheets judge by and lay on the drive line, those of late stages too. */
 interface Later {
   checks: CheckMap
   overlayFor: OverlayFor
@@ -15,7 +15,7 @@ const subscribe = (listener: () => void) => {
   return () => void listeners.delete(listener)
 }
 
-/** Brings what the sheets of Align and Prove judge by, for good. */
+/** Brings what the sheets of late stages judge by, for good. */
 async function bringLater(): Promise<void> {
   if (here) return
   const { CHECKS, overlayFor } = await import('@/core/sheets/evaluateAxis')

@@ -32,7 +32,7 @@ const MOST_KEPT = 24
 
 /**
  * The evaluation of an axis, one for each state of it: it remembers what was worked out, for all who ask. It has the checks
- * that are here: those of Align and Prove come with their sheets.
+ * that are here: those of late stages come with their sheets.
  */
 export function evaluationOf(axis: Axis, catalogue: Catalogue, units: UnitSystem): EvaluationContext {
   const checks = laterNow()?.checks ?? FIRST_CHECKS
@@ -70,10 +70,15 @@ function useLaterFindings(): Finding[] | null {
   return useAnswer(isHere ? null : ask, task.axis.id)
 }
 
+/** The evaluation for what is looked at beside what is typed: it follows every key, once that has been drawn. */
+export function useEvaluationBeside(): EvaluationContext {
+  useLater()
+  return evaluationOf(useAxisBeside(), useCatalogue(), useUnits())
+}
+
 /** Every finding of the axis, worst first: they follow every key, once that has been drawn. */
 export function useFindings(): Finding[] {
-  useLater()
-  const { findings } = evaluationOf(useAxisBeside(), useCatalogue(), useUnits())
+  const { findings } = useEvaluationBeside()
   const later = useLaterFindings()
   return useMemo(() => (later ? byUrgency([...findings, ...later]) : findings), [findings, later])
 }

@@ -29,27 +29,29 @@ export interface OddStop extends Pick<Stop, 'targetMm' | 'way' | 'run' | 'target
 
 const WAYS = ['positiveUm', 'negativeUm'] as const
 
+/** The readings at a target that are odd. */
+export const oddAt = (target: Target, gaugeStepUm: number | null): OddStop[] =>
+  WAYS.flatMap(way => {
+    const readings = target[way]
+    const odd = (run: number, why: OddStop['why']): OddStop => ({
+      targetId: target.id,
+      targetMm: target.targetMm,
+      way,
+      run,
+      readingUm: readings[run] as number,
+      why,
+    })
+    return [
+      ...readings.flatMap((readingUm, run) =>
+        gaugeStepUm !== null && finerThanGauge(readingUm, gaugeStepUm) ? [odd(run, 'finer')] : [],
+      ),
+      ...standApart(readings, gaugeStepUm ?? 0).map(run => odd(run, 'apart')),
+    ]
+  })
+
 /** The readings of a test that are odd. */
 export const oddStops = ({ targets, gaugeStepUm }: Pick<FullTest, 'targets' | 'gaugeStepUm'>): OddStop[] =>
-  targets.flatMap(target =>
-    WAYS.flatMap(way => {
-      const readings = target[way]
-      const odd = (run: number, why: OddStop['why']): OddStop => ({
-        targetId: target.id,
-        targetMm: target.targetMm,
-        way,
-        run,
-        readingUm: readings[run] as number,
-        why,
-      })
-      return [
-        ...readings.flatMap((readingUm, run) =>
-          gaugeStepUm !== null && finerThanGauge(readingUm, gaugeStepUm) ? [odd(run, 'finer')] : [],
-        ),
-        ...standApart(readings, gaugeStepUm ?? 0).map(run => odd(run, 'apart')),
-      ]
-    }),
-  )
+  targets.flatMap(target => oddAt(target, gaugeStepUm))
 
 /**
  * What a test comes to, with what its accuracy and its largest reversal are uncertain by, at 95 %: by the readings, and all that

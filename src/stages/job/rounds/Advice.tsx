@@ -1,16 +1,27 @@
 import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
-import type { State } from '@/core/evaluation/finding'
+import type { EvaluationContext } from '@/core/evaluation/context'
+import type { Finding, State } from '@/core/evaluation/finding'
 import type { CheckId } from '@/core/sheets'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useEvaluation } from '../useEvaluation'
+import { useEvaluation, useEvaluationBeside } from '../useEvaluation'
 import { WorkingButton } from '../WorkingButton'
 import styles from './advice.module.css'
 
 /** What to do, in one sentence a check, with its working: it follows every key. */
 export function Advice({ checks }: { checks: readonly CheckId[] }) {
-  const context = useEvaluation()
-  const findings = checks.flatMap(checkId => context.finding(checkId) ?? [])
+  return <Said findings={findingsOf(useEvaluation(), checks)} />
+}
+
+/** The same beside a table that is longer than the advice is urgent: what was typed stands at its place first. */
+export function AdviceBeside({ checks }: { checks: readonly CheckId[] }) {
+  return <Said findings={findingsOf(useEvaluationBeside(), checks)} />
+}
+
+const findingsOf = (context: EvaluationContext, checks: readonly CheckId[]) =>
+  checks.flatMap(checkId => context.finding(checkId) ?? [])
+
+function Said({ findings }: { findings: readonly Finding[] }) {
   return (
     <section aria-label="What to do" className={styles.advice}>
       {findings.map(({ checkId, title, state, sentence }) => (

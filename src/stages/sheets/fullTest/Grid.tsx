@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
-import { memo, useMemo, useState } from 'react'
+import { memo, useState } from 'react'
 import { READING } from '@/core/readings/model'
 import { nextStop, type Stop, wayWord } from '@/core/sheets/fullTest/course'
 import { retakeReading } from '@/core/sheets/fullTest/edits'
-import { oddStops } from '@/core/sheets/fullTest/figures'
+import { oddAt } from '@/core/sheets/fullTest/figures'
 import type { FullTest, Target } from '@/core/sheets/fullTest/model'
 import { readingLines } from '@/core/sheets/fullTest/readingsCsv'
 import { readOne } from '@/core/units/pasted'
@@ -29,17 +29,9 @@ export function Grid() {
   const typedIn = useReadingUnit()
   const units = useUnits()
   const [again, setAgain] = useState<Stop | null>(null)
-  const odd = useMemo(
-    () => new Set(oddStops(test).map(({ targetId, way, run }) => `${targetId} ${way} ${run}`)),
-    [test],
-  )
   const next = nextStop(test)
   const rows = test.targets.toSorted((a, b) => a.targetMm - b.targetMm)
   const runs = Array.from({ length: test.runs }, (_, run) => run)
-  const oddOf = (target: Target) =>
-    WAYS.flatMap(({ way }) =>
-      runs.filter(run => odd.has(`${target.id} ${way} ${run}`)).map(run => `${way} ${run}`),
-    ).join()
   return (
     <chakra.div mt="3">
       <SideScroll tabIndex={0} role="region" aria-label="Readings of the test">
@@ -65,7 +57,7 @@ export function Grid() {
                 place={say(target.targetMm, 'length', units, 2)}
                 runs={test.runs}
                 typedIn={typedIn}
-                odd={oddOf(target)}
+                gaugeStepUm={test.gaugeStepUm}
                 next={next?.targetId === target.id ? `${next.way} ${next.run}` : ''}
                 closed={test.finishedAt !== null}
                 onAgain={setAgain}
@@ -100,16 +92,25 @@ interface RowProps {
   place: string
   runs: number
   typedIn: ReadingUnit
-  /** Which of its readings are odd, and which is to be read next. */
-  odd: string
+  gaugeStepUm: number | null
+  /** Which of its readings is to be taken next. */
   next: string
   closed: boolean
   onAgain: (stop: Stop) => void
 }
 
 /** The readings of a target; drawn again only when something of it changes. */
-const Row = memo(function Row({ target, place, runs, typedIn, odd, next, closed, onAgain }: RowProps) {
-  const marks = odd.split(',')
+const Row = memo(function Row({
+  target,
+  place,
+  runs,
+  typedIn,
+  gaugeStepUm,
+  next,
+  closed,
+  onAgain,
+}: RowProps) {
+  const odd = oddAt(target, gaugeStepUm)
   return (
     <tr>
       <th scope="row">{place}</th>
@@ -117,7 +118,7 @@ const Row = memo(function Row({ target, place, runs, typedIn, odd, next, closed,
         Array.from({ length: runs }, (_, run) => {
           const readingUm = target[way][run]
           const at = `${way} ${run}`
-          const isOdd = marks.includes(at)
+          const isOdd = odd.some(one => one.way === way && one.run === run)
           return (
             <td key={at} data-next={at === next || undefined} data-odd={isOdd || undefined}>
               {readingUm === undefined ? (

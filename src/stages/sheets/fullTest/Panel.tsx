@@ -13,7 +13,7 @@ import { Fold } from '@/ui/Fold'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
-import { Advice } from '../../job/rounds/Advice'
+import { AdviceBeside } from '../../job/rounds/Advice'
 import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { Figures } from './Figures'
@@ -33,7 +33,7 @@ export function FullTestPanel() {
   return (
     <>
       <Panel title={`Full test: ${label}`} action={isOpen && <ToEnd />}>
-        <Advice checks={CHECKS} />
+        <AdviceBeside checks={CHECKS} />
         {isOpen && <Take />}
         <Fold name="Plan and program" later>
           <Plan />
