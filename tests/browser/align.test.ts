@@ -19,8 +19,6 @@ async function at(
   await bench.page.waitForSelector('#sheet section')
   return bench
 }
-/** How it is read is folded away once something is. */
-const unfold = (bench: Bench) => bench.unfold('How it is read')
 const ADVICE = '[aria-label="What to do"]'
 /** Rows of a table of readings: the columns of a row are named by its number. */
 const typeDown = (bench: Bench, first: string, readings: readonly number[]) =>
@@ -184,13 +182,13 @@ test('a preload by hand: turned too far, too little, and right, with what each o
 
 test('the school that is taken stands with what it costs and risks, and is kept', async () => {
   const bench = await at('skarrow-x', 'screwLine')
-  await unfold(bench)
+  await bench.unfold('How it is read')
   await bench.sees('Costs three rounds as a rule')
   await bench.choose('Blocks are set', 'fixed')
   await bench.sees('the far block stays where it was bolted')
   await bench.isSaved()
   await bench.reload()
-  await unfold(bench)
+  await bench.unfold('How it is read')
   await bench.sees('Costs two rounds as a rule')
   expect(bench.errors).toEqual([])
 })

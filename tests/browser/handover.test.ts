@@ -23,7 +23,6 @@ async function at(sheet: ProveSheet) {
   await bench.page.waitForSelector('#sheet section')
   return bench
 }
-const openFold = (bench: Bench, name: string) => bench.unfold(name)
 /** A reversal test at its first station, the slide coming up and down in turn. */
 async function reversalTest(bench: Bench, label: string, up: number, down: number, step: number) {
   await bench.sheet('Reversal test')
@@ -57,24 +56,19 @@ async function fullTest(bench: Bench, label: string, travelIn: number) {
   await bench.fill('Name of the test', label, null)
   await bench.click('button', 'Start a full test')
   await bench.sees(/0 of \d+ readings/)
-  await openFold(bench, 'Plan and program')
+  await bench.unfold('Plan and program')
   await bench.fill('Step of the gauge', '0.04', 'Tab')
-  await openFold(bench, 'Readings as a file')
+  await bench.unfold('Readings as a file')
   await pickFile(bench.page, fullTestFile(`${label}.csv`, travelIn), 'input[aria-label="File of readings"]')
   await bench.sees('50 readings taken from')
   await bench.sees('All readings are taken')
-}
-/** Answers are asked for anew after each: one is given when they stand still. */
-async function press(bench: Bench, check: string, outcome: string) {
-  await bench.stands()
-  await bench.press(`[data-next-check="${check}"] [data-outcome="${outcome}"]`)
 }
 
 test('in inches: the fault is found by readings, its step opened again, the mending proved, and the whole machine handed over', async () => {
   const bench = await at('findFault')
   await bench.click('button', 'Units: mm. Switch to inch')
   await bench.click('button', 'Start a search')
-  await press(bench, 'complaint', 'reverses-short')
+  await bench.answer('complaint', 'reverses-short')
   await bench.sees('Next: indicator on the end of the screw')
   // The five places, in thou: what the end of the screw moves is the bearings.
   await bench.click('link', 'Or read it: Where it is lost')
@@ -87,7 +81,7 @@ test('in inches: the fault is found by readings, its step opened again, the mend
   await bench.sees(/Most in the fixed bearings: 1\.\d+ thou ± .*take up the locknut/, ADVICE)
   await bench.sees('Fixed bearings first: take up the locknut', '[aria-label="What mends it"]')
   await bench.sheet('Find the fault')
-  await press(bench, 'block', 'still')
+  await bench.answer('block', 'still')
   await bench.page.waitForSelector('[data-found="fixed-bearing-play"]')
   // Minutes of checks asked for: well under an hour.
   await bench.sees('About 6 minutes of checks so far.')
@@ -247,7 +241,7 @@ test('uncertainty: a gauge that is off takes a verdict back and says what would 
   await bench.becomes('prove.reversal', 'close')
   await bench.sees('Most of the ± is the error of the gauge', '[data-uncertain]')
   await bench.page.waitForSelector('[aria-label^="Chart of the standard uncertainty of Reversal"] svg path')
-  await openFold(bench, 'Contributor by contributor')
+  await bench.unfold('Contributor by contributor')
   await bench.sees(/Error of the gauge\s+40 µm\s+anywhere within\s+23\.1 µm/)
   await bench.fill('Out of line by up to', '120', 'Tab')
   await bench.sees('Got 120°. Takes 0° to 45°.')
@@ -259,7 +253,7 @@ test('uncertainty: a gauge that is off takes a verdict back and says what would 
 test('the readings of a full test go out and come back as a file; what is wrong in one is said by its line; charts are saved', async () => {
   const bench = await at('fullTest')
   const saved = await downloads(bench.page)
-  await openFold(bench, 'Readings as a file')
+  await bench.unfold('Readings as a file')
   await bench.click('button', 'Save the readings (CSV)')
   const file = await saved()
   expect(file.text).toContain('targetMm,way,run,readingUm')
@@ -271,14 +265,14 @@ test('the readings of a full test go out and come back as a file; what is wrong 
   expect(picture.text.match(/<path [^>]*recharts-line-curve|recharts-curve/g)?.length).toBeGreaterThanOrEqual(
     6,
   )
-  await openFold(bench, 'Run by run')
+  await bench.unfold('Run by run')
   await bench.page.waitForSelector(
     '[aria-label^="Chart of the deviations run by run"] svg path.recharts-curve',
   )
   await bench.fill('Name of the test', 'From a file', null)
   await bench.click('button', 'Start a full test')
   await bench.sees('0 of 70 readings')
-  await openFold(bench, 'Readings as a file')
+  await bench.unfold('Readings as a file')
   const input = 'input[aria-label="File of readings"]'
   await pickFile(bench.page, onDisk('wrong.csv', file.text.replace('5,up,1,23', '5,sideways,1,23')), input)
   await bench.sees('line 2, column B way: got sideways, takes up or down. Nothing was taken.')

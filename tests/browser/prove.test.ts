@@ -23,11 +23,6 @@ async function at(
   return bench
 }
 const ADVICE = '[aria-label="What to do"]'
-/** Answers are asked for anew after each: one is given when they stand still. */
-async function answer(bench: Bench, check: string, outcome: string) {
-  await bench.stands()
-  await bench.press(`[data-next-check="${check}"] [data-outcome="${outcome}"]`)
-}
 /** Opens the checks beside the next one. */
 async function others(bench: Bench) {
   await bench.stands()
@@ -59,7 +54,7 @@ test('the fault of the demo mill: from the complaint over the five places to a l
   await bench.sees('Next: what is wrong with it?')
   // The readings that are there already have their say.
   await bench.sees(/Slow reversal in the middle\s+More than is accepted\s+readings: Reversal test/)
-  await answer(bench, 'complaint', 'reverses-short')
+  await bench.answer('complaint', 'reverses-short')
   await bench.sees('Next: indicator on the end of the screw')
   await bench.sees(/It moves along\s+Then likeliest: the fixed bearings give along the screw/)
   await bench.click('link', 'Or read it: Where it is lost')
@@ -72,7 +67,7 @@ test('the fault of the demo mill: from the complaint over the five places to a l
   await bench.sees(/Fixed bearings\s+34 µm ± .*yes/s)
   await bench.sheet('Find the fault')
   await bench.sees('Next: indicator on the fixed block')
-  await answer(bench, 'block', 'still')
+  await bench.answer('block', 'still')
   await bench.page.waitForSelector('[data-found="fixed-bearing-play"]')
   await bench.sees(/As good as found: The fixed bearings give along the screw \((9\d|over 99) %\)/)
   // Minutes of checks that were asked for; what was read is not counted twice.
@@ -97,14 +92,14 @@ test('the fault of the demo mill: from the complaint over the five places to a l
 test('a search carried on without what was mended; an answer is taken back; one that goes with no fault is said', async () => {
   const bench = await at('findFault')
   await bench.click('button', 'Start a search')
-  await answer(bench, 'complaint', 'drifts-or-jumps')
+  await bench.answer('complaint', 'drifts-or-jumps')
   await bench.sees('Next: lines across hubs and shafts')
   await others(bench)
-  await answer(bench, 'fast-return', 'whole-cycles')
+  await bench.answer('fast-return', 'whole-cycles')
   await bench.page.waitForSelector('[data-found="lost-steps"], [data-suspect="lost-steps"]')
   await bench.click('button', 'Take back: Back to zero after twenty fast moves')
   await bench.lacks('whole cycles of four steps', '[aria-label="What it rests on"]')
-  await answer(bench, 'fast-return', 'whole-cycles')
+  await bench.answer('fast-return', 'whole-cycles')
   await bench.click('button', 'It was this, and it is mended: The motor loses steps')
   await bench.click('button', 'Still wrong: search on without it')
   await bench.sees('Next: what is wrong with it?')
@@ -112,9 +107,9 @@ test('a search carried on without what was mended; an answer is taken back; one 
   // What the reversal said before the mending is not held against the axis now.
   await bench.lacks('Slow reversal in the middle', '[aria-label="What it rests on"]')
   await others(bench)
-  await answer(bench, 'nut-screw', 'moves')
+  await bench.answer('nut-screw', 'moves')
   await others(bench)
-  await answer(bench, 'square', 'out')
+  await bench.answer('square', 'out')
   await bench.page.waitForSelector('[data-contradictory]')
   await bench.isSaved()
   await bench.page.reload()

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { runs } from '../calculation/fixtures/runs'
 import { InputError } from '../calculation/inputError'
 import { AXIS_FIELDS, type Axis } from '../document/axis'
+import { remedied } from '../evaluation/remedy'
 import type { Field, Fields } from '../field/field'
 import { fits } from '../field/fits'
 import { CATALOGUE } from '../machine/parts'
@@ -9,7 +10,8 @@ import { SHEETS } from '.'
 import { evaluateAxis } from './evaluateAxis'
 import { AXES, type Draw, draw, edited, placeOf } from './fixtures/edits'
 import { type Path, valueAt, withValueAt } from './fixtures/places'
-import { registry } from './registry'
+import { type Registered, registry } from './registry'
+import { remediesFor } from './remediesFor'
 
 const FIELDS: Fields = Object.assign({}, AXIS_FIELDS, ...SHEETS.map(({ fields = {} }) => fields))
 
@@ -39,7 +41,7 @@ function wronglyFed(axis: Axis): string[] {
   evaluation.findings.map(({ sentence }) => sentence)
   return Object.entries(evaluation.figures).flatMap(([name, { calculation, inputs }]) => {
     try {
-      registry.get(calculation)?.(inputs)
+      ;(registry.get(calculation) as Registered)(inputs)
       return []
     } catch (error) {
       if (!(error instanceof InputError)) throw error
@@ -74,6 +76,11 @@ test.each(AXES.map(axis => [axis.id, axis] as const))(
           if (wrong.length > 0)
             throw new Error(`${JSON.stringify(one)} at ${placeOf(now, one).join('.')}: ${wrong.join('; ')}`)
         }
+        // Nor does what is offered against what fails lead there.
+        const fails = evaluateAxis(now, CATALOGUE, 'mm').findings.filter(({ state }) => state === 'fails')
+        const checkId = fails[(draws[0] as Draw).which % (fails.length || 1)]?.checkId
+        for (const remedy of checkId ? remediesFor(now, CATALOGUE, 'mm', checkId) : [])
+          expect([remedy.label, wronglyFed(remedied(now, remedy))]).toEqual([remedy.label, []])
       }),
       { numRuns: runs(60, 4) },
     )
