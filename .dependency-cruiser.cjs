@@ -15,6 +15,7 @@ const CORE = [
   'field',
   'calculation',
   'document',
+  'simulate',
   'evaluation',
   'machine',
   'drawing',
@@ -22,13 +23,13 @@ const CORE = [
   'schedule',
   'sheets',
   'search',
-  'simulate',
   'diagnose',
   'orders',
   'formats',
   'planning',
   'acceptance',
   'demo',
+  'trial',
 ]
 const coreRooms = CORE.map((room, index) =>
   only(
@@ -57,6 +58,13 @@ module.exports = {
       severity: 'error',
       from: { path: '^(src|cli)/', pathNot: TESTS },
       to: { path: '^src/.*(/fixtures/|/strained(\\.ts|/))' },
+    },
+    {
+      name: 'sheets-know-no-simulation',
+      comment: 'What judges readings does not know what they may have been made from.',
+      severity: 'error',
+      from: { path: '^src/core/sheets/[^/]+/', pathNot: TESTS },
+      to: { path: folder('core/simulate') },
     },
     {
       name: 'sheet-not-to-sheet',

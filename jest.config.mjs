@@ -21,6 +21,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
+      setupFiles: ['<rootDir>/tests/draws.ts'],
       testMatch: ['<rootDir>/{src,cli,tests/endure}/**/*.test.ts'],
     },
     {

@@ -1,8 +1,9 @@
 import { formatISO as format8601 } from 'date-fns'
+import { acceptanceOf } from '@/core/acceptance/acceptanceOf'
+import { compensable } from '@/core/diagnose/compensable'
+import { diagnosis } from '@/core/diagnose/diagnosis'
 import type { Catalogue } from '@/core/document/parts/types'
-import { writeDxf } from '@/core/drawing/dxf'
 import { framed, type Paper, pagesOf, usualPaper } from '@/core/drawing/pages'
-import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { attempt } from '@/core/evaluation/attempt'
 import { plainFindings } from '@/core/evaluation/check'
@@ -10,9 +11,12 @@ import type { Fields } from '@/core/field/field'
 import { takes, unitOf } from '@/core/field/takes'
 import { runCalculations } from '@/core/formats/calculationRequests'
 import { writeCalendar } from '@/core/formats/calendarFile'
-import { CSV_STYLES, type CsvStyle } from '@/core/formats/csv'
-import { writeOrdersCsv } from '@/core/formats/ordersCsv'
+import { CSV_STYLES, type CsvStyle, tableCsv } from '@/core/formats/csv'
+import { ordersTable } from '@/core/formats/ordersCsv'
 import { readPartsCsv } from '@/core/formats/partsCsv'
+import { ENCODINGS, type Encoding } from '@/core/formats/textFile'
+import { writeWorkbook } from '@/core/formats/workbook'
+import { writeJobFile } from '@/core/formats/writeJobFile'
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { dateAt, nowOf } from '@/core/planning/days'
@@ -28,8 +32,11 @@ import { cutList } from '@/core/sheets/cutList'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { registry } from '@/core/sheets/registry'
 import { remediesFor } from '@/core/sheets/remediesFor'
+import { SHEETS_TRIED, sheetsFor, type Tried, tryOn } from '@/core/trial/builder'
+import { truthWords } from '@/core/trial/summary'
+import { drawTrial, trialOf } from '@/core/trial/trial'
 import { dayWords } from '@/core/units/dateWords'
-import { drawingsOf } from './drawings'
+import { drawingsOf, solidsOf } from './drawings'
 import { pdfFonts } from './pdfFonts'
 import { axisIn, fileIn, jobIn, textOf } from './read'
 import { recordHtml } from './record'
@@ -43,6 +50,9 @@ export interface Options {
   format?: string
   paper?: string
   csv?: string
+  encoding?: Encoding
+  seed?: string
+  faults?: string
   keepGoing?: boolean
 }
 
@@ -122,7 +132,7 @@ function room(path: string, options: Options): Outcome {
   })
 }
 
-/** A sheet as the shell shows it, or every sheet: its findings, what it wants cut and bought, and what it comes to. */
+/** A sheet as the shell shows it, or every sheet: its findings, what it wants cut and bought, what it comes to, and the figures behind it. */
 function sheet(path: string, options: Options): Outcome {
   const { job, axis, catalogue } = axisIn(path, options)
   const asked = options.sheet
@@ -130,16 +140,32 @@ function sheet(path: string, options: Options): Outcome {
   if (sheets.length === 0)
     throw new Error(`--sheet: got ${asked}, takes one of ${SHEETS.map(({ id }) => id).join(', ')}`)
   const context = evaluateAxis(axis, catalogue, job.units)
+  // Judged first: figures are those that the verdicts asked for.
+  const { findings: all, figures } = context
+  // What is folded from several sheets: what a controller takes out, which fault it is, and what is handed over.
+  const folded: Readonly<Record<string, () => unknown>> = {
+    compensation: () => compensable(context),
+    findFault: () => diagnosis(context),
+    acceptance: () =>
+      acceptanceOf(job, one => evaluateAxis(one, catalogue, job.units), fileIn(path).entries).axes.find(
+        ({ axisId }) => axisId === axis.id,
+      ),
+  }
   return json({
     job: job.name,
     axis: axis.name,
     sheets: sheets.map(({ id, title, stage }) => {
       const { cuts, orders, report } = OUTCOMES.find(outcome => outcome.id === id) ?? {}
+      const findings = all.filter(finding => finding.sheet === id)
+      const behind = new Set(findings.flatMap(({ because }) => because))
       return {
         sheet: id,
         title,
         stage,
-        findings: context.findings.filter(finding => finding.sheet === id),
+        findings,
+        // Each figure that a verdict rests on, with what it was worked out from: anybody can work it out again.
+        figures: Object.fromEntries(Object.entries(figures).filter(([name]) => behind.has(name))),
+        ...(folded[id] && { folded: orMissing(folded[id]) }),
         ...(cuts && { cuts: orMissing(() => cuts(context)) }),
         ...(orders && { orders: orders(axis, catalogue, job.units) }),
         ...(report && { report: report(context) }),
@@ -186,10 +212,11 @@ function plan(path: string, { format }: Options): Outcome {
 /** So long a plan is bettered before its bound is given with it. */
 const LONGEST_PLANNING_MS = 10_000
 
-function orders(path: string, { csv }: Options): Outcome {
+async function orders(path: string, { csv }: Options): Promise<Outcome> {
   const job = jobIn(path)
   const day = new Date().toLocaleDateString('sv')
-  return { out: writeOrdersCsv(orderList(job, catalogueOf(job)), job.name, day, csv as CsvStyle) }
+  const table = ordersTable(orderList(job, catalogueOf(job)), job.name, day)
+  return { out: csv === 'xlsx' ? await writeWorkbook([table]) : tableCsv(table, csv as CsvStyle) }
 }
 
 function record(path: string, { axis: name }: Options): Outcome {
@@ -200,8 +227,8 @@ function record(path: string, { axis: name }: Options): Outcome {
   return { out: recordHtml(file, name === undefined ? names : [name]) }
 }
 
-function parts(path: string): Outcome {
-  const { kind, good, wrong, leftOut } = readPartsCsv(textOf(path), NO_OWN_PARTS, CATALOGUE)
+function parts(path: string, { encoding }: Options): Outcome {
+  const { kind, good, wrong, leftOut } = readPartsCsv(textOf(path, encoding), NO_OWN_PARTS, CATALOGUE)
   const found = { kind, good: good.map(({ line, part }) => ({ line, ...part })), wrong, leftOut }
   return { ...json(found), failed: wrong.length > 0 }
 }
@@ -234,6 +261,29 @@ function calc(path: string): Outcome {
   return { ...json(answers), failed: answers.some(answer => 'error' in answer) }
 }
 
+/** An axis of known truth, drawn or somebody's, taken through a sheet, as a job file. */
+function axis(path: string, options: Options): Outcome {
+  const { seed: asked = '', sheet: name, faults } = options
+  const seed = Number(asked)
+  if (asked === '' || !Number.isSafeInteger(seed) || seed < 1)
+    throw new Error(`--seed: got ${asked || 'nothing'}, takes a whole number from 1 on`)
+  const atOnce = faults === '2' ? 2 : 1
+  const given = options.axis === undefined ? null : axisIn(path, options)
+  const trial = given ? trialOf(given.job, given.axis, seed, atOnce) : drawTrial(seed, atOnce)
+  if (!sheetsFor(trial).includes(name as Tried))
+    throw new Error(`--sheet: got ${name}, takes one of ${sheetsFor(trial).join(', ')}`)
+  const { axis: read, outcome } = tryOn(trial, name as Tried)
+  process.stderr.write(`${truthWords(trial, outcome)}\n`)
+  return {
+    out: writeJobFile({
+      format: 'dusk-bench-job',
+      job: { ...trial.job, axes: trial.job.axes.map(one => (one.id === read.id ? read : one)) },
+      entries: [],
+      history: [],
+    }),
+  }
+}
+
 /** One drawing of an axis at full size, as its file. */
 async function drawing(path: string, options: Options): Promise<Outcome> {
   const { job, axis, catalogue } = axisIn(path, options)
@@ -242,16 +292,34 @@ async function drawing(path: string, options: Options): Promise<Outcome> {
   const make = made.get(options.name ?? '')
   if (!make)
     throw new Error(`--name: got ${options.name || 'nothing'}, takes one of ${[...made.keys()].join(', ')}`)
+  if (options.format === 'stl') {
+    const solid = solidsOf(evaluateAxis(axis, catalogue, units), `${job.name}, ${axis.name}`).get(
+      options.name ?? '',
+    )?.()
+    if (!solid)
+      throw new Error(
+        `--format: ${options.name} has no body that is measured all round, takes pdf, svg or dxf`,
+      )
+    return { out: (await import('@/core/drawing/solid')).writeStl(solid) }
+  }
   const drawn = make()
-  const imprint = { machine: job.name, axis: axis.name, date: dayWords(new Date().toISOString()) }
+  const author = job.acceptance.testedBy
+  const imprint = { machine: job.name, axis: axis.name, author, date: dayWords(new Date().toISOString()) }
   switch (options.format) {
     case 'svg':
       return { out: writeSvg(framed(drawn, imprint, units)) }
+    case 'dxf-r12':
+      return { out: (await import('@/core/drawing/dxfR12')).writeDxfR12(framed(drawn, imprint, units)) }
     case 'dxf':
-      return { out: writeDxf(framed(drawn, imprint, units)) }
+      return { out: (await import('@/core/drawing/dxf')).writeDxf(framed(drawn, imprint, units)) }
     default: {
       const paper = (options.paper as Paper | undefined) ?? usualPaper(units)
-      return { out: await writePdf(drawn.title, pagesOf(drawn, paper, imprint, units), pdfFonts()) }
+      const { missingWords, writePdf } = await import('@/core/drawing/pdf')
+      const facts = { title: drawn.title, author }
+      const { bytes, missing } = await writePdf(facts, pagesOf(drawn, paper, imprint, units), pdfFonts())
+      const lacking = missingWords(missing)
+      if (lacking) process.stderr.write(`${lacking}\n`)
+      return { out: bytes }
     }
   }
 }
@@ -293,13 +361,38 @@ export const COMMANDS: Record<string, Command> = {
     options: [AXIS, { flags: '--sheet <id>', about: 'one sheet, such as travel' }],
     run: sheet,
   },
+  axis: {
+    about:
+      'an axis of known truth as a job file, read by a simulated hand; what is wrong with it comes on the error output',
+    file: {
+      name: '[file]',
+      about: 'a job whose axis it is, named by --axis; a drawn one where it is left out',
+    },
+    options: [
+      AXIS,
+      { flags: '--seed <number>', about: 'which one: the same number is always the same axis' },
+      {
+        flags: '--sheet <id>',
+        about: 'whose readings are taken, and its orders followed',
+        choices: Object.keys(SHEETS_TRIED),
+        fallback: 'drag',
+      },
+      { flags: '--faults <count>', about: 'how many at once', choices: ['1', '2'], fallback: '1' },
+    ],
+    run: axis,
+  },
   drawing: {
     about: 'a drawing at full size, to the standard output',
     file: FILE,
     options: [
       AXIS,
       { flags: '--name <name>', about: 'nut-bracket, screw, or bung-1 for the first hole', fallback: '' },
-      { flags: '--format <format>', about: 'of the file', choices: ['pdf', 'svg', 'dxf'], fallback: 'pdf' },
+      {
+        flags: '--format <format>',
+        about: 'of the file',
+        choices: ['pdf', 'svg', 'dxf', 'dxf-r12', 'stl'],
+        fallback: 'pdf',
+      },
       { flags: '--paper <paper>', about: 'of a PDF; as the job measures', choices: ['a4', 'letter'] },
     ],
     run: drawing,
@@ -323,8 +416,8 @@ export const COMMANDS: Record<string, Command> = {
     options: [
       {
         flags: '--csv <style>',
-        about: 'what separates the columns, and a decimal comma or point',
-        choices: Object.keys(CSV_STYLES),
+        about: 'what separates the columns, and a decimal comma or point; or a workbook',
+        choices: [...Object.keys(CSV_STYLES), 'xlsx'],
         fallback: 'comma',
       },
     ],
@@ -339,8 +432,20 @@ export const COMMANDS: Record<string, Command> = {
   parts: {
     about: 'what a file of parts holds, and what is wrong in it, row by row',
     file: { name: '<file>', about: 'a CSV of parts, or - for the standard input' },
-    options: [{ flags: '--keep-going', about: 'end well also where a row is wrong' }],
+    options: [
+      { flags: '--keep-going', about: 'end well also where a row is wrong' },
+      {
+        flags: '--encoding <name>',
+        about: 'how the letters of a file are meant that is not Unicode',
+        choices: Object.keys(ENCODINGS),
+      },
+    ],
     run: parts,
+  },
+  schema: {
+    about: 'the JSON Schema of a job file, out of the same fields that the app checks it by',
+    file: null,
+    run: async () => json((await import('@/core/formats/jobJsonSchema')).jobFileSchema),
   },
   list: { about: 'every calculation with its inputs, outputs and units', file: null, run: list },
 }

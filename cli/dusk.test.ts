@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ostrey } from '@/core/demo/ostrey'
@@ -12,13 +12,20 @@ import { CATALOGUE } from '@/core/machine/parts'
 
 const ROOT = join(__dirname, '..')
 const FIXTURE = join(ROOT, 'src/core/document/migrations/fixtures/job-v1.json')
-const dusk = (args: string[], input = '') => {
-  const { status, stdout, stderr } = spawnSync('node', [join(ROOT, 'scripts/dusk.mjs'), ...args], {
-    input,
-    encoding: 'utf8',
-  })
+const run = (program: string, args: string[], input = '') => {
+  const { status, stdout, stderr } = spawnSync('node', [program, ...args], { input, encoding: 'utf8' })
   return { status, stdout, stderr }
 }
+/** What the command makes of its sources: run by itself, for the command looks through all of them first, each time. */
+let program = ''
+beforeAll(() => {
+  const { status, stdout } = run(join(ROOT, 'scripts/dusk.mjs'), ['list'])
+  expect({ status, stdout }).toEqual({ status: 0, stdout: expect.stringContaining('screw.driveTorque') })
+  const cache = join(ROOT, '.cache')
+  const [made] = readdirSync(cache).filter(name => /^dusk-\w+\.cjs$/.test(name))
+  program = join(cache, made as string)
+})
+const dusk = (args: string[], input = '') => run(program, args, input)
 const calc = (input: unknown) => JSON.parse(dusk(['calc'], JSON.stringify(input)).stdout)
 
 test('calc answers every request in its order, wrong ones too', () => {
@@ -240,6 +247,16 @@ describe('making room', () => {
     const all = JSON.parse(dusk(['sheet', mill, '--axis', 'Z']).stdout).sheets
     expect(all.length).toBeGreaterThan(20)
     expect(all.find(({ sheet }: { sheet: string }) => sheet === 'stopping').report).toBeNull()
+    // Every sheet that judges anything gives the figures behind it; those folded from others give what they come to.
+    const ofX = JSON.parse(dusk(['sheet', mill, '--axis', 'X']).stdout).sheets
+    const named = (id: string) => ofX.find(({ sheet }: { sheet: string }) => sheet === id)
+    expect(named('fullTest').figures.bidirectional).toMatchObject({
+      calculation: 'prove.bidirectional',
+      outputs: { reversalUm: expect.any(Number), accuracyUm: expect.any(Number) },
+    })
+    expect(named('compensation').folded).toMatchObject({ ok: false, why: expect.any(String) })
+    expect(named('findFault').folded.suspects[0]).toMatchObject({ probability: expect.any(Number) })
+    expect(named('acceptance').folded.results.length).toBeGreaterThan(1)
     expect(dusk(['sheet', mill, '--axis', 'X', '--sheet', 'stoping'])).toMatchObject({
       status: 2,
       stderr: expect.stringMatching(/^dusk: --sheet: got stoping, takes one of .*stopping/),
@@ -350,6 +367,47 @@ describe('the shell as a shell is', () => {
     )
     expect({ status, stderr }).toEqual({ status: 0, stderr: '' })
   })
+})
+
+describe('an axis of known truth', () => {
+  test('is a job file that the app takes, and its truth stands beside it', () => {
+    const { status, stdout, stderr } = dusk(['axis', '--seed', '3', '--sheet', 'whereLost'])
+    expect(status).toBe(0)
+    expect(stderr).toMatch(/^Axis 3 \(.+\): .+\nwhereLost: /)
+    const { job } = JSON.parse(stdout)
+    expect(job.axes).toHaveLength(1)
+    expect(job.axes[0].lostRounds.length).toBeGreaterThan(0)
+    expect(JSON.parse(dusk(['evaluate', '-'], stdout).stdout).job).toBe('Trial 3')
+    expect(dusk(['axis', '--seed', '3', '--sheet', 'whereLost']).stderr).toBe(stderr)
+  })
+  test('is somebody’s axis, with a fault that is drawn, read after what stands there', () => {
+    const { job } = skarrow()
+    const file = join(mkdtempSync(join(tmpdir(), 'dusk-')), 'mill.json')
+    writeFileSync(file, writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] }))
+    const { status, stdout, stderr } = dusk(['axis', file, '--axis', 'Y', '--seed', '5', '--sheet', 'gib'])
+    expect({ status, stderr }).toEqual({ status: 0, stderr: expect.stringMatching(/^Axis 5 \(mill\): /) })
+    const { axes } = JSON.parse(stdout).job as typeof job
+    expect(axes.map(({ name }) => name)).toEqual(['X', 'Y', 'Z'])
+    const roundsOf = (all: typeof axes) => all.map(({ gibRounds }) => gibRounds.length)
+    const [were, are] = [roundsOf(job.axes), roundsOf(axes)]
+    expect([are[0], are[2]]).toEqual([were[0], were[2]])
+    expect(are[1]).toBeGreaterThan(were[1] as number)
+    expect(dusk(['axis', file, '--axis', 'Q', '--seed', '5']).status).toBe(2)
+    expect(dusk(['axis', file, '--axis', 'Y', '--seed', '5', '--sheet', 'belt']).stderr).toContain(
+      'takes one of',
+    )
+  })
+  test.each([[[]], [['--seed', '1.5']], [['--seed', 'x']], [['--seed', '2', '--sheet', 'ghost']]])(
+    '%j is refused in one line',
+    args => {
+      const { status, stdout, stderr } = dusk(['axis', ...args])
+      expect({ status, stdout, lines: stderr.trim().split('\n').length }).toEqual({
+        status: 2,
+        stdout: '',
+        lines: 1,
+      })
+    },
+  )
 })
 
 describe('the record', () => {

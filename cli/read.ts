@@ -1,11 +1,17 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { readJobFile } from '@/core/formats/jobFile'
+import { decodeText, type Encoding } from '@/core/formats/textFile'
 import { catalogueOf } from '@/core/machine/parts'
 
-/** The text of a file as it was named: npm runs at the root of the project, a path is meant from where it was typed; "-" is the input. */
-export const textOf = (path: string): string =>
-  path === '-' ? readFileSync(0, 'utf8') : readFileSync(resolve(process.env.INIT_CWD ?? '.', path), 'utf8')
+/**
+ * The text of a file as it was named: npm runs at the root of the project, a path is meant from where it was typed; "-" is the
+ * input.
+ *
+ * @param encoding of a file that is not Unicode
+ */
+export const textOf = (path: string, encoding?: Encoding): string =>
+  decodeText(readFileSync(path === '-' ? 0 : resolve(process.env.INIT_CWD ?? '.', path)), encoding)
 
 /** A job file with its log. @throws Error that says what is wrong with the file, and where */
 export const fileIn = (path: string) => readJobFile(textOf(path))

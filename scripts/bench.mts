@@ -27,16 +27,19 @@ import { problemOf } from '@/core/schedule/problem'
 import { enumerateField } from '@/core/search/enumerate'
 import { fieldOf } from '@/core/search/field'
 import { searchDrives, searchField } from '@/core/search/search'
+import { drawChain } from '@/core/sheets/chain/monteCarlo'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { type Path, placesOf, valueAt, withValueAt } from '@/core/sheets/fixtures/places'
 import { worstSection } from '@/core/sheets/nutRoom/sections'
 import { remediesFor } from '@/core/sheets/remediesFor'
 import { tightSpots } from '@/core/sheets/shared/rounds/tightSpots'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
-import { PLANTED, simulatedDrag } from '@/core/simulate/dragAxis'
-import { roundsToTarget } from '@/core/simulate/lineAxis'
-import { drawChain } from '@/core/simulate/monteCarlo'
-import { wronglyHolds } from '@/core/simulate/reversalVerdict'
+import { SimulatedAxis } from '@/core/simulate/axis/axis'
+import { TABLE } from '@/core/simulate/axis/fixtures/table'
+import { simPlay } from '@/core/simulate/play'
+import { PLANTED, simulatedDrag } from '@/core/trial/dragAxis'
+import { roundsToTarget } from '@/core/trial/lineAxis'
+import { wronglyHolds } from '@/core/trial/reversalVerdict'
 import { pdfFonts } from '../cli/pdfFonts'
 import {
   demoAddress,
@@ -228,7 +231,7 @@ for (let i = 0; i < 9; i++) {
   const start = performance.now()
   writeSvg(template)
   writeDxf(template)
-  await writePdf(template.title, pagesOf(template, 'a4', imprint, 'mm'), fonts)
+  await writePdf({ title: template.title }, pagesOf(template, 'a4', imprint, 'mm'), fonts)
   timesMs.push(performance.now() - start)
 }
 console.log(
@@ -301,6 +304,20 @@ console.log('align')
     `screw line: of ${lines} both blocks come within the target in at most 3 rounds in ${((100 * set.length) / lines).toFixed(1)} % (limit 95 %)`,
   )
 }
+
+console.log('simulation')
+const POSITIONS = 1_000_000
+const commandsMm = Array.from({ length: POSITIONS }, (_, index) => (index * 7) % TABLE.travelMm)
+const movedMs = medianMs(() => {
+  const simulated = new SimulatedAxis(TABLE, { playUm: { nut: 20 } })
+  for (const mm of commandsMm) sink += simulated.moveTo(mm, 1000)
+}, 7)
+const playedMs = medianMs(() => {
+  sink += simPlay.compute({ playUm: 20, commandUm: commandsMm }).positionUm.length
+}, 7)
+console.log(
+  `a million positions of a simulated axis: ${movedMs.toFixed(0)} ms, ${(POSITIONS / movedMs / 1000).toFixed(1)} million a second (at least 2); the play operator alone ${playedMs.toFixed(0)} ms, ${(movedMs / playedMs).toFixed(1)} x (limit 3 x)`,
+)
 
 console.log('prove')
 {

@@ -14,7 +14,10 @@ const ICONS = [
   '/manifest.webmanifest',
   '/icon.svg',
   '/apple-icon.png',
-  ...readdirSync(join(ROOT, 'public')).map(name => `/${name}`),
+  // Pictures for whoever is about to install the app are of no use to whoever has it.
+  ...readdirSync(join(ROOT, 'public'), { withFileTypes: true })
+    .filter(entry => entry.isFile())
+    .map(({ name }) => `/${name}`),
 ]
 const brotli = promisify(brotliCompress)
 const zip = promisify(gzip)
@@ -22,23 +25,22 @@ const zip = promisify(gzip)
 const files = readdirSync(STATIC, { recursive: true, withFileTypes: true })
   .filter(entry => entry.isFile() && !/\.(br|gz)$/.test(entry.name))
   .map(entry => join(entry.parentPath, entry.name))
-await Promise.all(
-  files
-    .filter(path => /\.(js|css)$/.test(path))
-    .map(async path => {
-      const plain = await readFile(path)
-      await Promise.all([
-        writeFile(`${path}.br`, await brotli(plain)),
-        writeFile(`${path}.gz`, await zip(plain, { level: 9 })),
-      ])
-    }),
-)
+/** Lays a packed file beside a plain one, for browsers that take either. */
+async function packed(path) {
+  const plain = await readFile(path)
+  await Promise.all([
+    writeFile(`${path}.br`, await brotli(plain)),
+    writeFile(`${path}.gz`, await zip(plain, { level: 9 })),
+  ])
+}
+await Promise.all(files.filter(path => /\.(js|css)$/.test(path)).map(packed))
 
 const id = readFileSync(join(OUT, 'BUILD_ID'), 'utf8').trim()
 const kept = files.map(path => `/_next/static/${path.slice(STATIC.length + 1)}`)
+const KEEPER = join(OUT, 'offline', 'sw.js')
 await build({
   entryPoints: [join(ROOT, 'src', 'workers', 'offline.sw.ts')],
-  outfile: join(OUT, 'offline', 'sw.js'),
+  outfile: KEEPER,
   bundle: true,
   minify: true,
   format: 'iife',
@@ -50,3 +52,4 @@ await build({
     'process.env.NODE_ENV': '"production"',
   },
 })
+await packed(KEEPER)

@@ -1,9 +1,10 @@
 // Makes docs/screenshots from the demo data: one current picture of each main view. Prints how high every sheet of every
 // demo axis is at 1280 x 800, and where its first field or result ends.
-import { mkdirSync } from 'node:fs'
+import { copyFileSync, mkdirSync } from 'node:fs'
 import type { Page } from 'puppeteer-core'
 import { SHEETS, type SheetId, sheetOf } from '@/core/sheets'
 import { addressOf } from '@/stages/job/place'
+import { accessible } from '../tests/browser/accessible'
 import { DEMO_AXES, sheetSize } from '../tests/browser/measure'
 import { startApp, startBrowser } from '../tests/browser/server'
 
@@ -35,8 +36,7 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['tablet', at('parts'), 'dusk'],
 ]
 
-const press = async (page: Page, name: string) =>
-  (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))?.click()
+const press = async (page: Page, name: string) => (await accessible(page, 'button', name))?.click()
 
 /** Searches, and waits for what it finds. */
 async function search(page: Page) {
@@ -98,6 +98,9 @@ async function main() {
       await new Promise(done => setTimeout(done, 600))
       await page.screenshot({ path: `docs/screenshots/${name}.png` })
     }
+    // What the browser shows before it installs the app.
+    for (const name of ['survey', 'build'])
+      copyFileSync(`docs/screenshots/${name}.png`, `public/screenshots/${name}.png`)
     await page.setViewport(BENCH)
     await printSizes(page, app.url)
   } finally {

@@ -33,14 +33,28 @@ const packed = sirv(join(ROOT, '.next', 'static'), {
 })
 // What keeps the app in the browser is asked for anew every time: a newer build is found by it.
 const keeper = sirv(join(ROOT, '.next', 'offline'), {
+  brotli: true,
+  gzip: true,
   setHeaders(response) {
     for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value)
     response.setHeader('cache-control', 'no-cache')
     response.setHeader('content-security-policy', "default-src 'none'; script-src 'self'; connect-src 'self'")
   },
 })
+/** What the app answers to; how else a request may be made is nothing that it has. */
+const METHODS = ['GET', 'HEAD', 'POST', 'OPTIONS']
+function refuse(response, status, why) {
+  response.writeHead(status, {
+    ...HEADERS,
+    'content-type': 'text/plain; charset=utf-8',
+    allow: METHODS.join(', '),
+  })
+  response.end(`${why}\n`)
+}
 createServer((request, response) => {
-  const { url } = request
+  const { url, method } = request
+  if (!METHODS.includes(method)) return refuse(response, 405, `Got ${method}, takes ${METHODS.join(', ')}.`)
+  if (!url.startsWith('/')) return refuse(response, 400, 'Takes the address of a page, which begins with /.')
   if (url === '/sw.js' && !values['server-only'])
     return keeper(request, response, () => handle(request, response))
   if (!url.startsWith(STATIC)) return handle(request, response)

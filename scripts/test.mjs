@@ -8,6 +8,7 @@ import {
   ensureChromium,
   ensureInstalled,
   ensurePdfTools,
+  ensureReaders,
   ROOT,
   run,
   tool,
@@ -69,6 +70,7 @@ function sayTimes() {
 ensureInstalled()
 process.env.CHROMIUM_PATH = ensureChromium()
 ensurePdfTools()
+ensureReaders()
 // Before the build writes them anew: what is checked in must be what the folders say.
 await check('lists of sheets', process.execPath, ['scripts/sheets.mjs', '--check'])
 async function rules() {

@@ -153,6 +153,36 @@ export function ensurePdfTools() {
     )
 }
 
+/** Programs of others by which the tests read what the app writes: none of them knows the app. */
+const READERS = {
+  admesh: 'admesh',
+  qpdf: 'qpdf',
+  'rsvg-convert': 'librsvg2-bin',
+  zbarimg: 'zbar-tools',
+}
+const PYTHON_READERS = {
+  ezdxf: 'python3-ezdxf',
+  openpyxl: 'python3-openpyxl',
+  icalendar: 'python3-icalendar',
+}
+
+/** Has the programs that read the files that are handed out. */
+export function ensureReaders() {
+  const runs = (command, args) => spawnSync(command, args, { stdio: 'ignore' }).status === 0
+  const lacking = () => [
+    ...Object.entries(READERS).flatMap(([command, name]) => (runs(command, ['--version']) ? [] : [name])),
+    ...Object.entries(PYTHON_READERS).flatMap(([module, name]) =>
+      runs('/usr/bin/python3', ['-c', `import ${module}`]) ? [] : [name],
+    ),
+  ]
+  for (const name of lacking()) installed(name)
+  const still = lacking()
+  if (still.length > 0)
+    stop(
+      `The tests of what is handed out read it with ${still.join(', ')}. Install them (on Debian, as root: apt-get install ${still.join(' ')}).`,
+    )
+}
+
 /** Finds Chromium, or installs it from Debian's packages where that is allowed. */
 export function ensureChromium() {
   const found = findChromium()
@@ -190,7 +220,14 @@ export async function choosePort() {
 }
 
 // Bundled as the app is, without the helper calls by which a runner keeps the names of functions.
-const BUNDLE = ['--bundle', '--platform=node', '--alias:@=./src', '--log-level=error']
+// As modules first: one of the packages is whole only so.
+const BUNDLE = [
+  '--bundle',
+  '--platform=node',
+  '--main-fields=module,main',
+  '--alias:@=./src',
+  '--log-level=error',
+]
 const bundle = (entry, out, more) =>
   run(tool('esbuild'), [entry, ...BUNDLE, ...more, `--outfile=${out}`], {}, 1)
 
@@ -212,6 +249,14 @@ export function bundled(name, entry, sources) {
       rmSync(join(ROOT, '.cache', old), { force: true })
   renameSync(join(ROOT, making), join(ROOT, out))
   return join(ROOT, out)
+}
+
+/** Runs a program of the project, put together from its sources, with the words that followed the command. Installs the packages first. */
+export function runProgram(name, entry, sources) {
+  ensureInstalled()
+  const program = bundled(name, entry, sources)
+  const { status } = spawnSync(process.execPath, [program, ...process.argv.slice(2)], { stdio: 'inherit' })
+  process.exit(status ?? 1)
 }
 
 /** Prepares everything, then runs a script of the project against the built app, with the words that followed the command. */

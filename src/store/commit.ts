@@ -9,22 +9,11 @@ import {
 } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
 import { doubtSupports } from '@/core/sheets/shared/steps/supports'
-import { type DuskDatabase, type HistoryRow, historyOf, type JobRow } from './database'
+import { ConflictError, JobGoneError } from './conflict'
+import { type DuskDatabase, type HistoryRow, historyOf, isPresent, type JobRow, present } from './database'
 
-/** A change that would put back an older value than the one that another tab has saved since. */
-export class ConflictError extends Error {
-  override name = 'ConflictError'
-  constructor(readonly change: Change) {
-    super(`Another tab saved something else first: ${change.label}.`)
-  }
-}
 /** So many changes are known again; a journal never lags behind by more. */
 const MOST_SEEN = 500
-
-/** The job was deleted, here or in another tab. */
-export class JobGoneError extends Error {
-  override name = 'JobGoneError'
-}
 
 const inOne = <T>(db: DuskDatabase, work: () => Promise<T>): Promise<T> =>
   db.transaction('rw', db.jobs, db.history, db.entries, work)
@@ -33,7 +22,7 @@ async function rowOf(db: DuskDatabase, jobId: string): Promise<JobRow> {
   const row = await db.jobs.get(jobId)
   if (!row || row.deletedAt)
     throw new JobGoneError('This job was deleted. Put it back from the list of jobs.')
-  return row
+  return isPresent(row) ? row : present(db, row)
 }
 
 const put = async (db: DuskDatabase, row: JobRow, job: Job): Promise<JobRow> => {

@@ -3,6 +3,14 @@ import type { Change } from '@/core/document/edit'
 import type { Job, LogEntry } from '@/core/document/job'
 import { SCHEMA_VERSION } from '@/core/document/version.generated'
 
+/** What is kept here is of a newer app than this one, which must not write into it. */
+export class NewerDataError extends Error {
+  override name = 'NewerDataError'
+  constructor() {
+    super('What is kept here was opened by a newer Dusk Bench')
+  }
+}
+
 /** A job as it is stored; every saved change raises its revision by one. */
 export interface JobRow {
   id: string
@@ -10,6 +18,8 @@ export interface JobRow {
   savedAt: string
   /** When it was deleted; it can be put back until it is deleted for good. */
   deletedAt: string | null
+  /** Days on which the app was used since it was deleted, and the last of them. */
+  binned?: { days: number; lastDay: string }
   /** The changes that were put in last, each by its id, also those that were joined to another or taken back since. */
   seen?: string[]
   job: Job
@@ -40,30 +50,59 @@ export class DuskDatabase extends Dexie {
       settings: 'key',
     })
     // The tables stay as they are; the documents in them are brought up to the present version.
-    this.version(SCHEMA_VERSION).upgrade(bringUp)
+    this.version(SCHEMA_VERSION).upgrade(async transaction => {
+      for (const row of await transaction.table<JobRow>('jobs').toArray()) await bringUp(transaction, row)
+    })
+    // A newer app may have raised it, before this one came or while it was open: then it is left as it is.
+    this.on('ready', () => this.refuseNewer(), true)
+  }
+
+  private refuseNewer() {
+    if (this.backendDB().version >= NATIVE_PER_VERSION * (SCHEMA_VERSION + 1)) throw new NewerDataError()
   }
 }
 
-/** Every job with its history, from whatever version it is. */
-async function bringUp(transaction: Transaction) {
+/** Versions are kept in tenths by the package that keeps them. */
+const NATIVE_PER_VERSION = 10
+
+/** Whether it is as this version of the app writes it. */
+export const isPresent = ({ job }: JobRow) => job.schemaVersion === SCHEMA_VERSION
+const isNewer = ({ job }: JobRow) => job.schemaVersion > SCHEMA_VERSION
+
+/** A job with its history, from whatever version it is. */
+async function bringUp(transaction: Pick<Transaction, 'table'>, row: JobRow): Promise<JobRow> {
   // It comes when it is needed; the transaction waits for it.
   const { migrate } = await Dexie.waitFor(import('@/core/document/migrations'))
-  const jobs = transaction.table<JobRow>('jobs')
   const history = transaction.table<HistoryRow>('history')
-  for (const row of await jobs.toArray()) {
-    const old = await history
-      .where('[jobId+sequence]')
-      .between([row.id, Dexie.minKey], [row.id, Dexie.maxKey])
-      .toArray()
-    const stored = migrate({
-      job: row.job as unknown as Record<string, unknown>,
-      history: old as unknown as Record<string, unknown>[],
-    })
-    await jobs.put({ ...row, job: stored.job as unknown as Job })
-    const kept = new Set(stored.history.map(({ sequence }) => sequence))
-    await history.bulkPut(stored.history as unknown as HistoryRow[])
-    await history.bulkDelete(old.map(({ sequence }) => sequence).filter(sequence => !kept.has(sequence)))
-  }
+  const old = await history
+    .where('[jobId+sequence]')
+    .between([row.id, Dexie.minKey], [row.id, Dexie.maxKey])
+    .toArray()
+  const stored = migrate({
+    job: row.job as unknown as Record<string, unknown>,
+    history: old as unknown as Record<string, unknown>[],
+  })
+  const now = { ...row, job: stored.job as unknown as Job }
+  await transaction.table<JobRow>('jobs').put(now)
+  const kept = new Set(stored.history.map(({ sequence }) => sequence))
+  await history.bulkPut(stored.history as unknown as HistoryRow[])
+  await history.bulkDelete(old.map(({ sequence }) => sequence).filter(sequence => !kept.has(sequence)))
+  return now
+}
+
+/**
+ * A row as this version of the app writes it. One of an older version, which another tab may have put in since the database
+ * was brought up, is brought up by its own version first; so it is in the database too.
+ *
+ * @throws NewerDataError when it is of a newer version
+ */
+export async function present(db: DuskDatabase, row: JobRow): Promise<JobRow> {
+  if (isPresent(row)) return row
+  if (isNewer(row)) throw new NewerDataError()
+  return db.transaction('rw', db.jobs, db.history, async () => {
+    const now = await db.jobs.get(row.id)
+    return !now || isPresent(now) ? (now ?? row) : bringUp(db, now)
+  })
 }
 
 let database: DuskDatabase | undefined

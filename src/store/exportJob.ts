@@ -1,13 +1,13 @@
 import type { Job } from '@/core/document/job'
 import { type JobFile, writeJobFile } from '@/core/formats/writeJobFile'
-import { type DuskDatabase, historyOf } from './database'
+import { type DuskDatabase, historyOf, present } from './database'
 
 // Apart from what reads job files: exporting must work at once, also when there is trouble.
 
 /** Everything of a job as it is stored, or with a newer document that could not be stored. */
 export async function collect(db: DuskDatabase, jobId: string, unsaved?: Job): Promise<JobFile> {
   const row = await db.jobs.get(jobId)
-  const job = unsaved ?? row?.job
+  const job = unsaved ?? (row && (await present(db, row)).job)
   if (!job) throw new Error('This job is no longer here.')
   const entries = await db.entries.where('jobId').equals(jobId).toArray()
   const rows = await historyOf(db, jobId).toArray()

@@ -1,4 +1,4 @@
-import { fileName } from '@/core/formats/fileName'
+import { fileNameOfJob } from '@/core/formats/fileName'
 import type { DuskDatabase } from './database'
 import { exportJob } from './exportJob'
 
@@ -44,9 +44,7 @@ export async function copyInto(folder: CopyFolder, db: DuskDatabase, jobId: stri
   const row = await db.jobs.get(jobId)
   if (!row || row.deletedAt) return
   // Two machines may have one name: the id tells their files apart.
-  const file = await folder.getFileHandle(fileName(`${row.job.name} ${jobId.slice(0, 6)}`, 'json'), {
-    create: true,
-  })
+  const file = await folder.getFileHandle(fileNameOfJob(row.job.name, jobId), { create: true })
   const writing = await file.createWritable()
   await writing.write(await exportJob(db, jobId))
   await writing.close()

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
+import { useEffect, useState } from 'react'
 import type { LogEntry } from '@/core/document/job'
-import { getDatabase, type JobRow } from './database'
+import { getDatabase, isPresent, type JobRow, present } from './database'
 import { describeProblem, type Problem } from './problem'
 
 /** The log of a job, oldest first; undefined until it is read. */
@@ -10,13 +11,39 @@ export const useEntries = (jobId: string): LogEntry[] | undefined =>
     return entries.toSorted((a, b) => a.at.localeCompare(b.at))
   }, [jobId])
 
-/** Every job with the deleted ones, newest work first, or why they cannot be read; undefined until then. */
-export const useJobRows = (): { rows: JobRow[]; problem: Problem | null } | undefined =>
-  useLiveQuery(async () => {
+interface Rows {
+  /** Every job with the deleted ones, newest work first. */
+  rows: JobRow[]
+  /** The ids of jobs that this app cannot show: they are of another version. */
+  hidden: string[]
+  /** Why they cannot be read. */
+  problem: Problem | null
+}
+
+/** Every job, or why they cannot be read; undefined until then. What is of an older version is brought up. */
+export function useJobRows(): Rows | undefined {
+  const stored = useLiveQuery(async (): Promise<Rows> => {
     try {
-      const rows = await getDatabase().jobs.toArray()
-      return { rows: rows.toSorted((a, b) => b.savedAt.localeCompare(a.savedAt)), problem: null }
+      const rows = (await getDatabase().jobs.toArray()).toSorted((a, b) => b.savedAt.localeCompare(a.savedAt))
+      return {
+        rows: rows.filter(isPresent),
+        hidden: idsOf(rows.filter(row => !isPresent(row))),
+        problem: null,
+      }
     } catch (error) {
-      return { rows: [], problem: describeProblem(error) }
+      return { rows: [], hidden: [], problem: describeProblem(error) }
     }
   }, [])
+  const [odd, setOdd] = useState<Problem | null>(null)
+  const hidden = stored?.hidden
+  useEffect(() => {
+    for (const id of hidden ?? [])
+      getDatabase()
+        .jobs.get(id)
+        .then(row => row && present(getDatabase(), row))
+        .catch(error => setOdd(describeProblem(error)))
+  }, [hidden])
+  return stored && { ...stored, problem: stored.problem ?? (stored.hidden.length > 0 ? odd : null) }
+}
+
+const idsOf = (rows: readonly JobRow[]) => rows.map(({ id }) => id)

@@ -6,8 +6,9 @@ import { newId } from '@/core/document/id'
 import type { Job, LogEntry } from '@/core/document/job'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { TakeOver } from '@/core/sheets/sisterJob'
+import { calendarsOf } from './calendars'
 import { commitChange } from './commit'
-import { type DuskDatabase, historyOf } from './database'
+import { type DuskDatabase, historyOf, present } from './database'
 import { collect } from './exportJob'
 
 const now = () => new Date().toISOString()
@@ -96,7 +97,8 @@ export async function duplicateJob(db: DuskDatabase, jobId: string, take: TakeOv
 async function editStored(db: DuskDatabase, jobId: string, edit: Edit) {
   const row = await db.jobs.get(jobId)
   if (!row) return
-  const { change, entry } = runEdit(row.job, edit, { id: newId(), at: now() })
+  const { job } = await present(db, row)
+  const { change, entry } = runEdit(job, edit, { id: newId(), at: now() })
   await commitChange(db, change, entry ? [entry] : [])
 }
 export const renameStored = (db: DuskDatabase, jobId: string, name: string) =>
@@ -105,12 +107,14 @@ export const archiveStored = (db: DuskDatabase, jobId: string, archived: boolean
   editStored(db, jobId, archiveJob(archived))
 
 /** Takes a job off the list; it stays put until it is deleted for good. */
-export const deleteJob = (db: DuskDatabase, jobId: string) => db.jobs.update(jobId, { deletedAt: now() })
+export const deleteJob = (db: DuskDatabase, jobId: string) =>
+  db.jobs.update(jobId, { deletedAt: now(), binned: undefined })
 export const putBack = (db: DuskDatabase, jobId: string) => db.jobs.update(jobId, { deletedAt: null })
 export const deleteForGood = (db: DuskDatabase, jobId: string): Promise<void> =>
   inOne(db, async () => {
     await historyOf(db, jobId).delete()
     await db.entries.where('jobId').equals(jobId).delete()
+    await db.settings.where('key').startsWith(calendarsOf(jobId)).delete()
     await db.jobs.delete(jobId)
   })
 

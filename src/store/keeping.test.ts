@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto'
+import fc from 'fast-check'
 import { skarrow } from '@/core/demo/skarrow'
 import type { Axis } from '@/core/document/axis'
 import { runEdit } from '@/core/document/edit'
@@ -6,11 +7,20 @@ import { setGoal } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
 import { readFileOfJobs } from '@/core/formats/backupFile'
 import { commitChange } from './commit'
-import { DuskDatabase } from './database'
+import { DuskDatabase, type JobRow } from './database'
 import { exportJob } from './exportJob'
 import { type CopyFolder, copyInto } from './folder'
-import { createJob, deleteJob, duplicateJob, restoreJobs } from './jobs'
-import { backUp, clearOld, goesAt, noteFirstUse, unbackedSince } from './keeping'
+import { createJob, deleteForGood, deleteJob, duplicateJob, putBack, restoreJobs } from './jobs'
+import {
+  backUp,
+  countDay,
+  daysBinned,
+  isBinnedLong,
+  KEPT_DAYS,
+  keepOn,
+  noteFirstUse,
+  unbackedSince,
+} from './keeping'
 
 // Node clones into objects of another realm, whose constructors are not those that the tests see.
 globalThis.structuredClone = value => JSON.parse(JSON.stringify(value))
@@ -95,15 +105,55 @@ test('one is reminded after a week of work that no backup has, and not before', 
   expect(await unbackedSince(db, new Date(made.getTime() + 30 * 24 * 3600 * 1000))).toBeNull()
 })
 
-test('a deleted job can be put back for thirty days, then it goes with all that is its own', async () => {
-  await db.jobs.update(job.id, { deletedAt: '2026-11-01T12:00:00.000Z' })
-  expect(goesAt('2026-11-01T12:00:00.000Z')).toBe('2026-12-01T12:00:00.000Z')
-  await clearOld(db, day('2026-11-30'))
-  expect(await db.jobs.get(job.id)).toBeDefined()
-  await clearOld(db, day('2026-12-02'))
-  expect(await db.jobs.get(job.id)).toBeUndefined()
-  expect(await db.entries.where('jobId').equals(job.id).count()).toBe(0)
-  expect(await db.jobs.count()).toBe(1)
+describe('what is deleted', () => {
+  const look = (text: string) => countDay(db, day(text))
+  const row = async () => (await db.jobs.get(job.id)) as JobRow
+  const later = (days: number) =>
+    new Date(Date.parse('2026-11-01') + days * 24 * 3600 * 1000).toISOString().slice(0, 10)
+
+  beforeEach(() => deleteJob(db, job.id))
+
+  test('is asked about after thirty days of use, and goes by no count of its own', async () => {
+    for (let days = 0; days <= KEPT_DAYS; days++) {
+      expect(isBinnedLong(await row())).toBe(false)
+      await look(later(days))
+      // A second look on the same day is none.
+      await look(later(days))
+    }
+    expect(isBinnedLong(await row())).toBe(true)
+    for (let days = 31; days < 400; days++) await look(later(days))
+    expect((await row()).job).toEqual(job)
+    await keepOn(db, [job.id])
+    expect(isBinnedLong(await row())).toBe(false)
+    await putBack(db, job.id)
+    await deleteJob(db, job.id)
+    expect(daysBinned(await row())).toBe(0)
+  })
+
+  test('is kept whatever the clock does: one that jumps counts nothing', async () => {
+    for (const text of ['2000-01-01', '2026-11-02', '2027-01-31', '2026-11-03', '2099-01-01', '2026-11-04'])
+      await look(text)
+    expect(daysBinned(await row())).toBe(0)
+    await look('2026-11-05')
+    expect(daysBinned(await row())).toBe(1)
+    // Nor does a clock that is flat at every start.
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.integer({ min: 0, max: 40_000 }), { maxLength: 8 }), async days => {
+        await keepOn(db, [job.id])
+        for (const one of days) await look(later(one))
+        expect(daysBinned(await row())).toBeLessThanOrEqual(days.length)
+        expect((await row()).job.id).toBe(job.id)
+      }),
+      { numRuns: 20 },
+    )
+  })
+
+  test('goes for good with all that is its own, when that is said', async () => {
+    await deleteForGood(db, job.id)
+    expect(await db.jobs.get(job.id)).toBeUndefined()
+    expect(await db.entries.where('jobId').equals(job.id).count()).toBe(0)
+    expect(await db.jobs.count()).toBe(1)
+  })
 })
 
 test('the copy in a folder is what an export would be, in a file of its own for each job', async () => {
@@ -121,7 +171,7 @@ test('the copy in a folder is what an export would be, in a file of its own for 
   const { change } = runEdit(job, setGoal(job.axes[0] as Axis, 'cuttingForceN', 700), { id: newId(), at: '' })
   await commitChange(db, change)
   await copyInto(folder, db, job.id)
-  expect([...files.keys()]).toEqual(['skarrow-8-demo-s.json'])
-  expect(files.get('skarrow-8-demo-s.json')).toBe(await exportJob(db, job.id))
-  expect(files.get('skarrow-8-demo-s.json')).toContain('"cuttingForceN": 700')
+  expect([...files.keys()]).toEqual(['skarrow-8-demo-skarrow-8.json'])
+  expect(files.get('skarrow-8-demo-skarrow-8.json')).toBe(await exportJob(db, job.id))
+  expect(files.get('skarrow-8-demo-skarrow-8.json')).toContain('"cuttingForceN": 700')
 })

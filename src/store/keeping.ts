@@ -1,10 +1,10 @@
 import { type JobFile, writeBackup } from '@/core/formats/writeJobFile'
-import type { DuskDatabase } from './database'
+import { daysBetween, nowOf } from '@/core/planning/days'
+import type { DuskDatabase, JobRow } from './database'
 import { collect } from './exportJob'
-import { deleteForGood } from './jobs'
 
 const DAY_MS = 24 * 3600 * 1000
-/** So long a deleted job can be put back. */
+/** So many days of use a deleted job is kept before one is asked whether it is to go for good. */
 export const KEPT_DAYS = 30
 /** So long without a backup, and one is reminded. */
 const REMIND_AFTER_DAYS = 7
@@ -12,17 +12,40 @@ const REMIND_AFTER_DAYS = 7
 const LAST_BACKUP = 'last-backup'
 const FIRST_USE = 'first-use'
 
-/** When a deleted job goes for good by itself. */
-export const goesAt = (deletedAt: string): string =>
-  new Date(Date.parse(deletedAt) + KEPT_DAYS * DAY_MS).toISOString()
+/** A day further on than this is no day of work: the clock of the machine was wrong, then or now. */
+const LONGEST_PAUSE_DAYS = 62
 
-/** Deletes for good what was deleted long ago. */
-export async function clearOld(db: DuskDatabase, now: Date): Promise<void> {
-  const old = await db.jobs
-    .filter(({ deletedAt }) => deletedAt !== null && goesAt(deletedAt) <= now.toISOString())
-    .primaryKeys()
-  for (const id of old) await deleteForGood(db, id)
+/** How many days of use a deleted job has been kept for; when they are over, one is asked whether it is to go. */
+export const daysBinned = ({ binned }: JobRow): number => binned?.days ?? 0
+export const isBinnedLong = (row: JobRow): boolean => row.deletedAt !== null && daysBinned(row) >= KEPT_DAYS
+
+/**
+ * Counts a day on which the app was used, for every deleted job. A clock is believed from one day to a later one, not when it
+ * jumps: a battery that is flat counts nothing, and no job goes by itself.
+ */
+export async function countDay(db: DuskDatabase, now: Date): Promise<void> {
+  const today = nowOf(now).day
+  await db.jobs
+    .filter(({ deletedAt, binned }) => deletedAt !== null && binned?.lastDay !== today)
+    .modify(row => {
+      const { days, lastDay } = row.binned ?? { days: 0, lastDay: null }
+      const since = lastDay === null ? 0 : daysBetween(lastDay, today)
+      const counts = since > 0 && since <= LONGEST_PAUSE_DAYS
+      row.binned = { days: days + (counts ? 1 : 0), lastDay: today }
+    })
 }
+
+/** Keeps deleted jobs for as many days of use again. */
+export const keepOn = (db: DuskDatabase, ids: string[]) =>
+  db.jobs
+    .where('id')
+    .anyOf(ids)
+    .modify(row => {
+      if (row.binned) row.binned.days = 0
+    })
+
+/** What the file of a backup is called. @example backupName(new Date('2026-12-01')) // 'dusk-bench-backup-2026-12-01.json' */
+export const backupName = (now: Date): string => `dusk-bench-backup-${now.toISOString().slice(0, 10)}.json`
 
 /** Every job that is not deleted, as one text; and that it was made is noted. */
 export async function backUp(db: DuskDatabase, now: Date): Promise<string> {

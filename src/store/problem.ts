@@ -1,12 +1,13 @@
-import { ConflictError, JobGoneError } from './commit'
+import { ConflictError, JobGoneError } from './conflict'
+import { errorWords } from './errorWords'
 import { MISSING_PIECE, MISSING_PIECE_WORDS } from './missingPiece'
 
 /** Why something could not be saved, in words, and what to do. */
 export interface Problem {
   title: string
   advice: string
-  /** What did not come about, where it is not that something is not saved. */
-  not?: 'saved' | 'undone'
+  /** The page has to be loaded again: another app has taken over. */
+  isOvertaken?: boolean
 }
 
 const EXPORT = 'What you see is still here in this tab: export the job now, then'
@@ -22,6 +23,13 @@ export function describeProblem(error: unknown): Problem {
     return {
       title: 'The disk space for this browser is full',
       advice: `${EXPORT} free some space (or delete old jobs) and save again.`,
+    }
+  if (names.includes('NewerDataError'))
+    return {
+      title: 'A newer Dusk Bench has opened what is kept in this browser',
+      advice:
+        'This older one leaves it as it is and saves nothing more; what was typed since is put by, and goes in when the newer one is loaded. Load the page again; if that does not bring the newer one, open it where you first saw it.',
+      isOvertaken: true,
     }
   if (error instanceof JobGoneError)
     return {
@@ -52,7 +60,7 @@ export function describeProblem(error: unknown): Problem {
       advice: `${EXPORT} allow site data for this address, or leave the private window, and reload.`,
     }
   return {
-    title: `Saving failed: ${error instanceof Error ? error.message : String(error)}`,
+    title: `Saving failed: ${errorWords(error)}`,
     advice: `${EXPORT} reload the page.`,
   }
 }

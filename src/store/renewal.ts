@@ -1,7 +1,9 @@
 import { settleAll } from './atRest'
 
-/** Whether another build of the app waits to be let in, or was let in by another tab. */
-export type Renewal = 'none' | 'waiting' | 'elsewhere'
+import { getDatabase } from './database'
+
+/** Whether another build of the app waits to be let in, was let in by another tab, or has taken over what is kept here. */
+export type Renewal = 'none' | 'waiting' | 'elsewhere' | 'overtaken'
 
 const ASK_EVERY_MS = 3600 * 1000
 
@@ -11,6 +13,7 @@ let asked = false
 const listeners = new Set<() => void>()
 
 const set = (next: Renewal) => {
+  if (state === 'overtaken') return
   state = next
   for (const listener of listeners) listener()
 }
@@ -44,12 +47,32 @@ export async function keepApp(): Promise<void> {
   setInterval(() => void known.update().catch(() => undefined), ASK_EVERY_MS)
 }
 
+/** Tells when a newer app, in another tab, raises what is kept here: from then on this one saves nothing. */
+export function watchOvertaken(): void {
+  // Deleting it asks for no version.
+  getDatabase().on('versionchange', ({ newVersion }) => newVersion && set('overtaken'))
+}
+
+/** Loads the page again with the newest build: the browser looks for a newer one than it keeps first. */
+export async function loadNewest(): Promise<void> {
+  const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined
+  const known = await workers?.getRegistration()
+  await known?.update().catch(() => undefined)
+  known?.waiting?.postMessage({ type: 'SKIP_WAITING' })
+  location.reload()
+}
+
 /**
  * Lets the newer build in, once everything that was typed is saved.
  *
  * @returns why not; null when the page is about to be loaded again
  */
 export async function renew(): Promise<string | null> {
+  if (state === 'overtaken') {
+    // What is not saved stands in the journal, from which the newer app takes it.
+    await loadNewest()
+    return null
+  }
   if (document.querySelector('[aria-invalid=true]'))
     return 'A field holds something that could not be read: put that right first, or clear it.'
   if (!(await settleAll())) return 'The last change is not saved yet: see to that first.'

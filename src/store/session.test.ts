@@ -101,6 +101,47 @@ test('a full disk is told, nothing on the screen is lost, and saving again works
   expect(await stored()).toMatchObject(edited)
 })
 
+describe('while nothing can be saved', () => {
+  const full = () =>
+    jest.spyOn(now.db.jobs, 'put').mockRejectedValue(new DOMException('full', 'QuotaExceededError'))
+
+  test('undo takes back nothing and hides nothing: what is not saved stays told until it is', async () => {
+    const session = await open()
+    session.edit(setGoal(X(), 'cuttingForceN', 600))
+    await until(async () => (await stored())?.cuttingForceN === 600)
+    const put = full()
+    session.edit(setGoal(here(session), 'cuttingForceN', 700))
+    await until(() => session.getState().problem !== null)
+    await session.undo()
+    await session.redo()
+    expect(session.getState()).toMatchObject({
+      saving: true,
+      problem: { title: 'The disk space for this browser is full' },
+      notUndone: { title: 'What was typed last is not saved yet' },
+    })
+    expect(here(session).goals.cuttingForceN).toBe(700)
+    expect(Object.values(localStorage).join()).toContain('700')
+    put.mockRestore()
+    session.closeNotUndone()
+    session.retry()
+    await until(() => session.getState().problem === null)
+    await session.undo()
+    await until(() => here(session).goals.cuttingForceN === 600)
+    expect(session.getState().notUndone).toBeNull()
+  })
+
+  test('all of it is saved by itself when there is room again', async () => {
+    const session = await open()
+    const put = full()
+    for (const value of [700, 710]) session.edit(setGoal(here(session), 'cuttingForceN', value))
+    await until(() => session.getState().problem !== null)
+    put.mockRestore()
+    await until(() => session.getState().problem === null)
+    expect((await stored())?.cuttingForceN).toBe(710)
+    expect(Object.keys(localStorage)).toEqual([])
+  })
+})
+
 test('a job that is not here is said to be missing', async () => {
   const session = new JobSession(now.db, 'nowhere')
   keep(session)
@@ -348,7 +389,9 @@ describe('nothing is lost, and nothing comes twice', () => {
         'Cutting force along the axis, axis X',
         'Life wanted, axis X',
       ])
-      // As after a reload: what this tab has in its journal is what another finds.
+      // As after a reload: what this tab has in its journal, once it has written it down, is what another finds.
+      await until(() => JSON.parse(Object.values(localStorage)[0] ?? '[]').length === 2)
+      await new Promise(done => setTimeout(done, 100))
       const [key = '', text = ''] = Object.entries(localStorage)[0] ?? []
       localStorage.removeItem(key)
       localStorage.setItem(key.replace(/:[^:]+:/, ':closed:'), text)

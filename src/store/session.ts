@@ -13,8 +13,9 @@ import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
 import { SCHEMA_VERSION } from '@/core/document/version.generated'
 import { noteBusy } from './atRest'
-import { ConflictError, commitChange, NotUndoneError, reach, redo, undo, undoOne, warmRules } from './commit'
-import type { DuskDatabase, JobRow } from './database'
+import { commitChange, NotUndoneError, reach, redo, undo, undoOne, warmRules } from './commit'
+import { ConflictError } from './conflict'
+import { type DuskDatabase, isPresent, type JobRow, NewerDataError, present } from './database'
 import { type Pending, takeLeftovers, watchTabs, writeJournal } from './journal'
 import { describeProblem, type Problem } from './problem'
 
@@ -31,7 +32,10 @@ export interface SessionState {
   savedAt: string | null
   /** Whether something is not in the database yet. */
   saving: boolean
+  /** Why what is on the screen is not stored; it stays until all of it is. */
   problem: Problem | null
+  /** Why something was not taken back. */
+  notUndone: Problem | null
   /** Changes that wait for the builder's word, oldest first. */
   conflicts: readonly Conflict[]
   /** Labels of what undo and redo would do. */
@@ -46,6 +50,8 @@ const LAST_BY_PLACE = 3
 const TYPING_RESTS_MS = 200
 /** About one frame of the screen and a half: what a key changes is drawn before the journal takes its turn. */
 const FRAME_MS = 25
+/** What could not be saved is tried again this often by itself: there may be room again. */
+const AGAIN_MS = 5000
 
 const LOADING: SessionState = {
   status: 'loading',
@@ -53,6 +59,7 @@ const LOADING: SessionState = {
   savedAt: null,
   saving: false,
   problem: null,
+  notUndone: null,
   conflicts: [],
   undoLabel: null,
   redoLabel: null,
@@ -75,6 +82,7 @@ export class JobSession {
   private row: Pick<JobRow, 'revision' | 'savedAt'> | null = null
   private draining: Promise<void> | null = null
   private timer: ReturnType<typeof setTimeout> | undefined
+  private again: ReturnType<typeof setTimeout> | undefined
   /** Whether the last edit was a key stroke in a field, with more of them to come. */
   isTyping = false
   /** Whether it was one of many readings that follow each other. */
@@ -115,13 +123,14 @@ export class JobSession {
   /** Takes back one change, whatever came after it. Resolves to why it could not be, or to null when it was. */
   readonly undoOne = async (changeId: string): Promise<string | null> => {
     await this.drain()
+    if (this.isHeldUp()) return UNSAVED_FIRST.advice
     try {
       const row = await undoOne(this.db, this.jobId, changeId, { id: newId(), at: new Date().toISOString() })
       if (row) this.take(row)
       return null
     } catch (error) {
       if (error instanceof NotUndoneError) return error.message
-      this.fail(error, 'undone')
+      this.set({ notUndone: describeProblem(error) })
       return null
     }
   }
@@ -132,6 +141,7 @@ export class JobSession {
     if (this.pending.length > 0) void this.drain()
     else this.set({ problem: null })
   }
+  readonly closeNotUndone = (): void => this.set({ notUndone: null })
 
   /** Puts in the change that lost against another tab after all, with the lines of the log that it brought. */
   readonly insist = (conflict: Conflict): void => {
@@ -181,7 +191,7 @@ export class JobSession {
     if (isOver()) return
     watch(
       () => this.db.jobs.get(this.jobId),
-      row => void this.arrive(row),
+      row => void this.arrive(row).catch(error => this.fail(error)),
     )
     watch(
       () => reach(this.db, this.jobId),
@@ -193,7 +203,8 @@ export class JobSession {
   }
 
   /** A job that is here for the first time, or again, brings along what tabs that are gone had not saved of it. */
-  private async arrive(row: JobRow | undefined) {
+  private async arrive(stored: JobRow | undefined) {
+    const row = stored && !isPresent(stored) ? await present(this.db, stored) : stored
     const isHere = row && !row.deletedAt
     const isNew = isHere && this.state.status !== 'ready'
     if (isNew) await this.collectLeftovers()
@@ -223,7 +234,8 @@ export class JobSession {
 
   /** A leftover that was made on a document of an older version, for the document as it stands now. */
   private async broughtUp(left: Pending): Promise<Pending> {
-    if (left.version >= SCHEMA_VERSION) return left
+    if (left.version > SCHEMA_VERSION) throw new NewerDataError()
+    if (left.version === SCHEMA_VERSION) return left
     const { changeUp } = await import('@/core/document/migrations/changes')
     const byId = async () => {
       if (left.version > LAST_BY_PLACE) return { ...left.change }
@@ -252,6 +264,7 @@ export class JobSession {
   }
 
   private close() {
+    clearTimeout(this.again)
     void this.drain()
     if (typeof window !== 'undefined') window.removeEventListener('pagehide', this.onHide)
     for (const end of this.ends.splice(0)) end()
@@ -346,22 +359,38 @@ export class JobSession {
 
   private async travel(step: (db: DuskDatabase, jobId: string) => Promise<JobRow | null>) {
     await this.drain()
+    // The history in the database does not have it yet: it would take back the change before.
+    if (this.isHeldUp()) return this.set({ notUndone: UNSAVED_FIRST })
     try {
       const row = await step(this.db, this.jobId)
       if (row) this.take(row)
+      this.set({ notUndone: null })
     } catch (error) {
-      this.fail(error, 'undone')
+      this.set({ notUndone: describeProblem(error) })
     }
   }
 
-  private fail(error: unknown, not: Problem['not'] = 'saved') {
-    this.set({ problem: { ...describeProblem(error), not } })
+  /** Whether something waits because it could not be saved; what was typed this moment is on its way. */
+  private isHeldUp = () => this.pending.length > 0 && this.state.problem !== null
+
+  private fail(error: unknown) {
+    const problem = describeProblem(error)
+    // The same again is not said again.
+    if (problem.title !== this.state.problem?.title) this.set({ problem })
+    clearTimeout(this.again)
+    if (this.pending.length > 0 && this.listeners.size > 0 && !problem.isOvertaken)
+      this.again = setTimeout(() => void this.drain(), AGAIN_MS)
   }
 
   private set(part: Partial<SessionState>) {
     this.state = { ...this.state, ...part }
     for (const listener of this.listeners) listener()
   }
+}
+
+const UNSAVED_FIRST: Problem = {
+  title: 'What was typed last is not saved yet',
+  advice: 'It can be taken back as soon as it is saved; until then, type it as it was.',
 }
 
 const isOneAct = (before: Change, after: Change) =>

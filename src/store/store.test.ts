@@ -8,7 +8,8 @@ import type { Job } from '@/core/document/job'
 import { addNote, deleteEntry } from '@/core/document/logEdits'
 import { readJobFile } from '@/core/formats/jobFile'
 import { writeJobFile } from '@/core/formats/writeJobFile'
-import { ConflictError, commitChange, JobGoneError, reach, redo, undo } from './commit'
+import { commitChange, reach, redo, undo } from './commit'
+import { ConflictError, JobGoneError } from './conflict'
 import { DuskDatabase } from './database'
 import { collect, exportJob } from './exportJob'
 import * as jobs from './jobs'
@@ -146,7 +147,7 @@ describe('files', () => {
     await commit(addNote(X().id, 'Ways scraped', 'note'))
     await commit(setGoal(X(), 'cuttingForceN', 700))
     const before = await exportJob(db, job.id)
-    const text = before.replaceAll(`"${job.id}"`, '"another"').replace('Ways scraped', 'Not mine')
+    const text = before.replaceAll(`"${job.id}"`, '"another"').replaceAll('Ways scraped', 'Not mine')
     const file = readJobFile(text)
     expect(await jobs.importJob(db, file, 'both')).toBe('another')
     expect(await exportJob(db, job.id)).toBe(before)

@@ -1,12 +1,15 @@
 import { proxy, type Remote, wrap } from 'comlink'
 
+import type { DaysOffFile, DaysWindow } from '@/core/formats/daysOff'
 import { LARGEST_BACKUP_BYTES, refuseLarge } from '@/core/formats/jobFileError'
+import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Planned, PlannedJob } from '@/core/planning/plan'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
-import type { Spread } from '@/core/simulate/monteCarlo'
+import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import { tellByQuery } from './address'
+import { isAlive } from './alive'
 import type {
   AxisTask,
   DrawTask,
@@ -21,19 +24,29 @@ import type {
 
 tellByQuery()
 
-/** A worker that could not be fetched, or broke, never answers: whoever waits for it is told by this. */
+/** A worker that could not be fetched, broke or ended never answers: whoever waits for it is told by this. */
 const failing = (worker: Worker) =>
-  new Promise<never>((_, reject) =>
+  new Promise<never>((_, reject) => {
     worker.addEventListener('error', event => {
       event.preventDefault()
+      // One that was fetched and broke says where; what it says is for whoever writes the app.
       reject(
         new Error(
-          event.message ||
-            'A piece of the app did not come: the connection was interrupted, or the app was renewed meanwhile. Load the page again: nothing is lost.',
+          event.message
+            ? 'The app made a mistake there; it was not you'
+            : 'A piece of the app did not come: the connection was interrupted, or the app was renewed meanwhile. Load the page again: nothing is lost.',
         ),
       )
-    }),
-  )
+    })
+    worker.addEventListener('message', ({ data }) => {
+      if (isAlive(data))
+        void navigator.locks?.request(data.lock, () =>
+          reject(
+            new Error('The browser ended it, perhaps for want of memory: close other tabs and try again'),
+          ),
+        )
+    })
+  })
 
 /** A worker with the way to it; both live as long as each other: a way that is forgotten closes the worker's ear. */
 interface Reached<W> {
@@ -120,13 +133,40 @@ export const startWhyNot = (
     async remote => await remote.whyNot(task, kind, partId, points),
   )
 
+/** So long a calendar is looked through; one of many years takes a moment. */
+const CALENDAR_MS = 10_000
+
+/** Looks through a calendar for the days off in a window. @throws Error where it takes longer than any real one */
+export function startDaysOff(text: string, window: DaysWindow): Running<DaysOffFile> {
+  const reading = running<FileWorker, DaysOffFile>(fileWorker(), remote => remote.daysOff(text, window))
+  const late = new Promise<never>((_, reject) => {
+    const timer = setTimeout(() => {
+      reading.cancel()
+      reject(
+        new Error(
+          `It was not looked through after ${CALENDAR_MS / 1000} seconds: it has rules that lead nowhere.`,
+        ),
+      )
+    }, CALENDAR_MS)
+    void reading.done.finally(() => clearTimeout(timer)).catch(() => undefined)
+  })
+  return { done: Promise.race([reading.done, late]), cancel: reading.cancel }
+}
+
+/** Writes tables as a workbook. */
+export const startWorkbook = (tables: readonly Table[]): Running<Uint8Array> =>
+  running<FileWorker, Uint8Array>(fileWorker(), async remote => await remote.workbook(tables))
+
+const fileWorker = () =>
+  reach<FileWorker>(new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }))
+
 /** Reads and checks a chosen file: one job, or a backup of many. */
 export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]> =>
   running<FileWorker, JobFile[]>(
-    reach<FileWorker>(new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' })),
+    fileWorker(),
     async (remote, progress) => {
       refuseLarge(file.size, LARGEST_BACKUP_BYTES)
-      return remote.read(await file.text(), progress)
+      return remote.read(new Uint8Array(await file.arrayBuffer()), progress)
     },
     onProgress,
   )

@@ -1,6 +1,6 @@
 import './locale'
 import { expose } from 'comlink'
-import { drawChain } from '@/core/simulate/monteCarlo'
+import { drawChain } from '@/core/sheets/chain/monteCarlo'
 import type { DrawWorker } from './protocol'
 
 const worker: DrawWorker = {

@@ -5,6 +5,8 @@ import type { OwnParts } from '@/core/document/parts/types'
 import type { Shop } from '@/core/document/shop'
 import type { Finding } from '@/core/evaluation/finding'
 import type { Remedy } from '@/core/evaluation/remedy'
+import type { DaysOffFile, DaysWindow } from '@/core/formats/daysOff'
+import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Now } from '@/core/planning/days'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
@@ -12,9 +14,9 @@ import type { DrivePoint, SearchResult } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
+import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
 import type { NextAction } from '@/core/sheets/nextAction'
-import type { Spread } from '@/core/simulate/monteCarlo'
 import type { UnitSystem } from '@/core/units/quantity'
 
 /** An axis with what it is judged by: plain data, as it goes over to a worker. */
@@ -61,7 +63,9 @@ export interface PlanWorker {
 
 /** A worker that reads files. */
 export interface FileWorker {
-  read: (text: string, onProgress: (share: number) => void) => JobFile[]
+  read: (bytes: Uint8Array, onProgress: (share: number) => void) => JobFile[]
+  workbook: (tables: readonly Table[]) => Promise<Uint8Array>
+  daysOff: (text: string, window: DaysWindow) => DaysOffFile
 }
 
 /** A chain of dimensions to be drawn many times over. */

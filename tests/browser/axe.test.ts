@@ -202,8 +202,7 @@ test('axe finds nothing on the search, the duty and the reference, in both schem
 })
 
 test('axe finds nothing on the forms of parts and limits, in both schemes, right or wrong', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Parts of the drive')
   const found: string[] = []
   const closed = async (button: string) => {

@@ -142,6 +142,26 @@ test('a field that takes the keyboard is not under the drive line, nor under the
   }
 })
 
+test('at 200 % zoom the first place of a round that is begun stands whole between what covers the sheet', async () => {
+  const bench = await at(addressOf({ ...X, stage: 'survey', sheet: 'goals' }))
+  await bench.page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 })
+  for (const [stage, sheet, start] of [
+    ['prove', 'oneTurn', 'Start a round'],
+    ['align', 'screwLine', 'Start the next round'],
+  ] as const) {
+    await bench.go(addressOf({ ...X, stage, sheet }))
+    await bench.click('button', start)
+    await bench.page.waitForFunction(() => {
+      const field = document.activeElement
+      if (!field?.matches('[data-cell] input')) return false
+      const { top, bottom } = field.getBoundingClientRect()
+      const cover = document.querySelector('[data-top]')?.getBoundingClientRect().bottom ?? 0
+      const foot = document.querySelector('[data-foot]')?.getBoundingClientRect().top ?? window.innerHeight
+      return top >= cover && bottom <= foot && document.querySelector('[data-folded]') !== null
+    })
+  }
+})
+
 test('verdicts stand by how near they are; what waits is grouped, and leads to what it waits for', async () => {
   const bench = await at(addressOf({ ...X, stage: 'size', sheet: 'parts' }))
   const heads = () =>

@@ -108,8 +108,7 @@ test('with the keyboard alone: a job from start to a first verdict, a round and 
 })
 
 test('a gauge that types its reading and Enter works nothing but the fields', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.page.evaluate(() => (document.activeElement as HTMLElement).blur())
   const before = bench.page.url()
   await bench.page.keyboard.type('-1.234')
@@ -119,8 +118,7 @@ test('a gauge that types its reading and Enter works nothing but the fields', as
 })
 
 test('units switch at any time, and switching drifts nothing', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   const fields: [sheet: string, field: string][] = [
     ['Geometry', 'Travel that the ways allow'],
     ['Loads', 'Moving mass, with the heaviest work'],
@@ -171,8 +169,7 @@ test('an inch job from the start: fractions and thousandths, the other unit besi
 })
 
 test('what cannot be read keeps its text, says why beside the field, and changes nothing', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   for (const [typed, says] of [
     ['12 furlongs', 'The unit “furlongs” is not known here: takes mm, cm, m, um'],
     ['5', 'Got 5 mm. Takes 10 mm to 10,000 mm.'],
@@ -189,8 +186,7 @@ test('what cannot be read keeps its text, says why beside the field, and changes
 })
 
 test('verdicts say at once what a key changes, and change places when the typing rests', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('What you want from it')
   const lines = 'aside[aria-label="Verdicts"] ul > [data-check]'
   const shown = () => bench.page.$$eval(lines, all => all.map(one => (one as HTMLElement).dataset.check))
@@ -209,8 +205,7 @@ test('verdicts say at once what a key changes, and change places when the typing
 })
 
 test('every figure of the demo opens to its working', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Parts of the drive')
   await bench.openHeld()
   const titles = await bench.page.$$eval('button[aria-label^="Working: "]', buttons =>

@@ -1,8 +1,12 @@
 import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { SHEETS } from '@/core/sheets'
+import { accessible, SEEN_WITHIN_MS } from './accessible'
 import { type AppOptions, startApp, startBrowser } from './server'
-import type { Shared } from './setup'
+import { type Shared, WITH_DEMO } from './setup'
+
+/** The first screen of the demo job, of its X axis. */
+const DEMO_X = '/job/demo-skarrow-8/skarrow-x/survey/geometry'
 
 /** A text without the lengths of metric screws, which are sold by the millimetre everywhere. */
 export const withoutScrews = (text: string): string =>
@@ -13,8 +17,6 @@ const QUIET_MS = 200
 const LONGEST_MS = 5000
 /** So long a page is waited for. */
 const PATIENCE_MS = 60_000
-/** So long something is waited for that a hand has brought about. */
-const SEEN_WITHIN_MS = 30_000
 
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {
@@ -107,13 +109,12 @@ export class Bench {
 
   /** The one element with a role and an accessible name; waits for it. */
   async find(role: string, name: string): Promise<ElementHandle<HTMLElement>> {
-    const selector = `::-p-aria([name="${name}"][role="${role}"])`
-    const handle = await this.page.waitForSelector(selector, { timeout: SEEN_WITHIN_MS }).catch(() => null)
+    const handle = await accessible(this.page, role, name)
     if (!handle)
       throw new Error(
         `There is no ${role} called ${name} at ${this.page.url()}; errors: ${this.errors.join('; ') || 'none'}; the page:\n${await this.text()}`,
       )
-    return handle as ElementHandle<HTMLElement>
+    return handle
   }
 
   async click(role: string, name: string) {
@@ -380,5 +381,12 @@ export function withApp(options: AppOptions = {}) {
     },
     open: (path = '/', before?: (page: Page) => Promise<unknown>) =>
       Bench.open(shared.context, shared.url, path, before),
+    /** The demo job, opened by the address of its X axis in an empty store of the app that has it. */
+    openDemo: async () => {
+      const { apps }: Shared = JSON.parse(process.env.DUSK_SHARED ?? '{}')
+      const bench = await Bench.open(shared.context, apps[JSON.stringify(WITH_DEMO)] as string, DEMO_X)
+      await bench.standsOnTheBench()
+      return bench
+    },
   }
 }

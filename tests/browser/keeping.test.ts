@@ -199,7 +199,8 @@ describe('files', () => {
         'job.axes[0].dimensions.supportSpanMm.value: got "long"',
       ],
       ['hostile.json', good.replace('"isolate":', '"__proto__":'), 'unknown field __proto__'],
-      ['photo.json', '\u0089PNG\u0000', 'not readable as JSON'],
+      ['photo.json', '\u0089PNG\u0000', 'Got a file that is no text'],
+      ['odd.json', '{"format": dusk}', 'line 1, column 12: got “d”'],
     ]
     for (const [name, text, says] of cases) {
       await pickFile(bench.page, onDisk(name, text))
@@ -209,6 +210,30 @@ describe('files', () => {
       await bench.page.waitForFunction(() => !document.querySelector('[role=dialog]'))
     }
     expect((await bench.page.$$('[data-job]')).length).toBe(1)
+  })
+
+  test('a file that the installed app is opened with is imported as one that is picked; its shortcut starts a job', async () => {
+    const text = readFileSync(
+      join(process.cwd(), 'src/core/document/migrations/fixtures/job-v1.json'),
+      'utf8',
+    )
+    const bench = await app.open('/', page =>
+      page.evaluateOnNewDocument(content => {
+        const file = new File([content], 'bench.json', { type: 'application/json' })
+        Object.defineProperty(window, 'launchQueue', {
+          value: {
+            setConsumer: (take: (launched: object) => void) =>
+              take({ files: [{ getFile: async () => file }] }),
+          },
+        })
+      }, text),
+    )
+    await bench.sees('Import bench.json')
+    await bench.click('button', 'Import it')
+    await bench.sees('Fixture of version 1')
+    const other = await app.open('/?new')
+    await other.find('textbox', 'Name of the machine')
+    expect(other.errors).toEqual([])
   })
 
   test('a file of a job that is here can stand beside it or replace it', async () => {
@@ -255,6 +280,32 @@ describe('storage that fails', () => {
     expect(await bench.value(FORCE)).toBe('612')
   })
 
+  test('undo while the disk is full hides nothing, and all is saved by itself when there is room', async () => {
+    const bench = await atGoals()
+    await bench.fill(FORCE, '700')
+    await bench.isSaved()
+    await bench.page.evaluate(() => {
+      const put = IDBObjectStore.prototype.put
+      Object.assign(window, { letPut: () => void Object.assign(IDBObjectStore.prototype, { put }) })
+      IDBObjectStore.prototype.put = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+    })
+    await bench.fill(FORCE, '612')
+    await bench.sees('Not saved. The disk space for this browser is full')
+    await bench.click('button', 'Undo: Cutting force along the axis, axis X')
+    await bench.sees('Not undone. What was typed last is not saved yet')
+    await bench.sees('Not saved. The disk space for this browser is full')
+    await bench.find('button', 'Export now')
+    await bench.find('button', 'Save again')
+    expect(await bench.value(FORCE)).toBe('612')
+    await bench.click('button', 'Close')
+    await bench.page.evaluate(() => (window as unknown as { letPut: () => void }).letPut())
+    await bench.page.waitForFunction(() => !document.querySelector('[role=alert]'))
+    await bench.reload()
+    expect(await bench.value(FORCE)).toBe('612')
+  })
+
   test('a browser that blocks storage is told so at the door', async () => {
     const bench = await app.open('/', page =>
       page.evaluateOnNewDocument(() => {
@@ -270,6 +321,130 @@ describe('storage that fails', () => {
     await bench.sees('allow site data for this address')
     expect(await bench.value('Name of the machine')).toBe('Quay mill')
   })
+})
+
+/** Opens the database as the next version of the app would, and tells which version it had. */
+const raised = (bench: Bench) =>
+  bench.page.evaluate(async () => {
+    const [{ name = '', version = 0 } = {}] = await indexedDB.databases()
+    await new Promise((done, failed) => {
+      const asked = indexedDB.open(name, version + 10)
+      asked.onsuccess = () => done(asked.result.close())
+      asked.onerror = asked.onblocked = () => failed(new Error('held up'))
+    })
+    return version / 10
+  })
+/** The job as it lies in the database, whatever version that has. */
+const inDatabase = (bench: Bench) =>
+  bench.page.evaluate(async () => {
+    const [{ name = '' } = {}] = await indexedDB.databases()
+    const db = await new Promise<IDBDatabase>(done => {
+      const asked = indexedDB.open(name)
+      asked.onsuccess = () => done(asked.result)
+    })
+    const rows = await new Promise<unknown>(done => {
+      const asked = db.transaction('jobs').objectStore('jobs').getAll()
+      asked.onsuccess = () => done(asked.result)
+    })
+    db.close()
+    return JSON.stringify(rows)
+  })
+
+test('a tab that is older than what another has opened writes nothing more, keeps what is typed, and leads on', async () => {
+  const bench = await atGoals()
+  const path = here(bench)
+  const other = await app.open('/reference')
+  expect(await raised(other)).toBe(SCHEMA_VERSION)
+  await bench.sees('has taken over what is kept here')
+  const before = await inDatabase(other)
+  await bench.fill(FORCE, '712')
+  await bench.sees('Not saved. A newer Dusk Bench has opened what is kept in this browser')
+  expect(await bench.page.evaluate(() => document.querySelector('[data-saved="yes"]'))).toBeNull()
+  expect(await inDatabase(other)).toBe(before)
+  expect(await other.page.evaluate(() => Object.values(localStorage).join())).toContain('712')
+  // Loaded again as it is, it is refused, with the ways out; nothing of the data changes.
+  const file = await downloads(bench.page)
+  await bench.load(path)
+  await bench.sees('A newer Dusk Bench has opened what is kept in this browser')
+  await bench.click('button', 'Back up all jobs as they are')
+  expect(JSON.parse((await file()).text)).toMatchObject({
+    format: 'dusk-bench-backup',
+    jobs: [{ job: { name: 'Skarrow 8', axes: [{ goals: { cuttingForceN: 850 } }, {}, {}] } }],
+  })
+  await bench.load('/')
+  await bench.sees('A newer Dusk Bench has opened what is kept in this browser')
+  await bench.find('button', 'Load again')
+  expect(await inDatabase(other)).toBe(before)
+  expect(await other.page.evaluate(() => Object.values(localStorage).join())).toContain('712')
+})
+
+test('a deleted job outlives a clock that jumps, and is asked about after thirty days of use', async () => {
+  const bench = await app.open()
+  await bench.openDemo()
+  const id = here(bench).split('/')[2] ?? ''
+  await bench.load('/')
+  await bench.click('button', 'Delete Skarrow 8')
+  await bench.sees('Put back')
+  for (const day of ['2000-01-01', '2031-03-01', '2099-12-31']) {
+    const script = await bench.page.evaluateOnNewDocument(at => {
+      const Plain = Date
+      const ahead = Plain.parse(at) - Plain.now()
+      globalThis.Date = class extends Plain {
+        constructor(...given: [number]) {
+          super(...(given.length > 0 ? given : ([Plain.now() + ahead] as [number])))
+        }
+        static override now = () => Plain.now() + ahead
+      } as DateConstructor
+    }, day)
+    await bench.load('/')
+    await bench.find('button', 'Put back Skarrow 8')
+    await bench.page.removeScriptToEvaluateOnNewDocument(script.identifier)
+  }
+  await bench.lacks('days of use: is it still wanted?', 'main')
+  await bench.page.evaluate(async id => {
+    const asked = indexedDB.open('dusk-bench')
+    await new Promise(done => {
+      asked.onsuccess = done
+    })
+    const jobs = asked.result.transaction('jobs', 'readwrite').objectStore('jobs')
+    const row = jobs.get(id)
+    await new Promise(done => {
+      row.onsuccess = () => {
+        jobs.put({ ...row.result, binned: { days: 30, lastDay: '2026-01-01' } }).onsuccess = done
+      }
+    })
+    asked.result.close()
+  }, id)
+  await bench.load('/')
+  await bench.sees('has been here for 30 days of use: is it still wanted?')
+  await bench.click('button', 'Keep it')
+  await bench.lacks('is it still wanted?', 'main')
+  await bench.click('button', 'Put back Skarrow 8')
+  await bench.find('button', 'Delete Skarrow 8')
+})
+
+test('work that the browser ends is said to be ended', async () => {
+  const bench = await app.open('/', page =>
+    page.evaluateOnNewDocument(() => {
+      const Plain = Worker
+      const made: Worker[] = []
+      Object.assign(window, { made, endAll: () => made.forEach(worker => void worker.terminate()) })
+      globalThis.Worker = class extends Plain {
+        constructor(...given: ConstructorParameters<typeof Worker>) {
+          super(...given)
+          this.addEventListener('message', ({ data }) => data?.lock && made.push(this))
+        }
+        // Nothing is answered to before it ends.
+        override postMessage() {}
+      }
+    }),
+  )
+  await bench.openDemo()
+  await bench.go(`${here(bench).split('/').slice(0, 3).join('/')}/machine/schedule`)
+  await bench.sees('Laying the plan')
+  await bench.page.waitForFunction(() => (window as unknown as { made: Worker[] }).made.length > 1)
+  await bench.page.evaluate(() => (window as unknown as { endAll: () => void }).endAll())
+  await bench.sees('It could not be planned: The browser ended it, perhaps for want of memory')
 })
 
 describe('kept elsewhere too', () => {

@@ -1,10 +1,11 @@
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core'
 import { sheetsOf } from '@/core/sheets'
+import { accessible } from './accessible'
 
 /** Opens the first screen of a demo job as a newcomer would. */
 async function openDemo(page: Page, url: string) {
   await page.goto(url, { waitUntil: 'networkidle0' })
-  await (await page.waitForSelector('::-p-aria([name="Open a demo job"][role="button"])'))?.click()
+  await (await accessible(page, 'button', 'Open a demo job'))?.click()
   await page.waitForSelector('[data-check]')
 }
 
@@ -184,8 +185,7 @@ export async function fullTestKeyTimes(browser: Browser, url: string, slowdown: 
     await page.goto(url, { waitUntil: 'networkidle0' })
     await page.waitForSelector('[data-job="demo-long-tom-2400"]')
     await page.goto(`${url}/job/demo-skarrow-8/skarrow-x/prove/fullTest`, { waitUntil: 'networkidle0' })
-    const press = async (name: string) =>
-      (await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`))?.click()
+    const press = async (name: string) => (await accessible(page, 'button', name))?.click()
     await press('Start a full test')
     await page.waitForSelector('[data-progress]')
     const turnFolds = () =>
@@ -194,10 +194,8 @@ export async function fullTestKeyTimes(browser: Browser, url: string, slowdown: 
           if (['Plan and program', 'Paste a column of readings'].includes(one.textContent ?? '')) one.click()
       })
     await turnFolds()
-    await (
-      await page.waitForSelector('::-p-aria([name="Targets, spread unevenly"][role="combobox"])')
-    )?.select(String(TARGETS))
-    const runs = await page.waitForSelector('::-p-aria([name="Runs each way"][role="textbox"])')
+    await (await accessible(page, 'combobox', 'Targets, spread unevenly'))?.select(String(TARGETS))
+    const runs = await accessible(page, 'textbox', 'Runs each way')
     await runs?.evaluate(element => (element as HTMLInputElement).select())
     await page.keyboard.type(String(RUNS))
     await page.keyboard.press('Tab')

@@ -164,3 +164,9 @@ test('the app can be installed', async () => {
   // A private window, as a test's is, cannot install anything; nothing else may stand in the way.
   expect(installabilityErrors.filter(({ errorId }) => errorId !== 'in-incognito')).toEqual([])
 })
+
+test('what keeps the app comes packed, and is asked for anew every time', async () => {
+  const keeper = await fetch(`${app.url}/sw.js`, { headers: { 'accept-encoding': 'br' } })
+  expect(keeper.headers.get('content-encoding')).toBe('br')
+  expect(keeper.headers.get('cache-control')).toBe('no-cache')
+})

@@ -11,8 +11,7 @@ const screw = CATALOGUE.screw.get('ball-20-5-double') as PartOf['screw']
 
 const takeFile = (bench: Bench, path: string) => pickFile(bench.page, path, 'input[aria-label="Parts file"]')
 const atSize = async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Parts of the drive')
   return bench
 }

@@ -28,6 +28,11 @@ function pages(pdf: Uint8Array): { text: string; corner: number; mean: number }[
   })
 }
 
+/** Words that are pressed on the screen, to sort by them or to go there: on paper they are words. */
+const WORDS: Partial<Record<Stage | 'machine', string[]>> = {
+  size: ['Would give', 'Price'],
+}
+
 const FORMATS = ['a4', 'letter'] as const
 
 /** Has a stage printed whole, as its button does: its pages. */
@@ -40,6 +45,8 @@ async function printStage(bench: Bench, stage: Stage | 'machine', format: (typeo
     })
     await bench.click('button', `Print all sheets of ${STAGE_WORDS[stage].label}`)
     await page.waitForSelector('[data-asked]')
+    // What the file is called that it is printed to.
+    expect(await page.title()).toMatch(new RegExp(`^${STAGE_WORDS[stage].label}, `))
   }
   const pdf = await page.pdf({ format, printBackground: true })
   if (many) {
@@ -58,6 +65,12 @@ test('every stage prints on A4 and Letter: white, without the frame, with machin
     const label = STAGE_WORDS[stage].label
     for (const format of FORMATS) {
       const all = await printStage(bench, stage, format)
+      // The last page has more on it than its marks.
+      expect([stage, format, (all.at(-1)?.text.replace(/\s+/g, ' ').length ?? 0) > 100]).toEqual([
+        stage,
+        format,
+        true,
+      ])
       for (const [index, { text, corner, mean }] of all.entries()) {
         expect(text).toContain(`Skarrow 8, axis X: Table · ${label}`)
         expect(text).toContain(`page ${index + 1} of ${all.length}`)
@@ -67,11 +80,23 @@ test('every stage prints on A4 and Letter: white, without the frame, with machin
         expect(mean).toBeGreaterThan(0.75)
       }
       const words = all.map(({ text }) => text).join(' ')
+      for (const word of WORDS[stage] ?? [])
+        expect([stage, words]).toEqual([stage, expect.stringContaining(word)])
       for (const { title } of sheetsOf(stage).filter(({ id }) => id === 'travel' || id === 'goals'))
         expect(words).toContain(title)
     }
   }
   expect(bench.errors).toEqual([])
+})
+
+test('what is still to measure is named on paper', async () => {
+  const bench = await app.open('/job/demo-skarrow-8/skarrow-z/survey/toMeasure')
+  const names = await bench.page.$$eval('#sheet li a', links => links.map(link => link.textContent ?? ''))
+  expect(names.length).toBeGreaterThan(2)
+  const words = pages(await bench.page.pdf({ format: 'a4' }))
+    .map(({ text }) => text)
+    .join(' ')
+  for (const name of names) expect(words).toContain(name)
 })
 
 test('the whole machine, the record and the work sheet print so too; a name with signs of its own does no harm', async () => {
@@ -90,6 +115,10 @@ test('the whole machine, the record and the work sheet print so too; a name with
   // Paper waits for the plan.
   expect(words).toContain('Everything is done on')
   expect(words).not.toContain('Laying the plan')
+  // Names of axes are pressed to go to them; the list of the supplier's ways is no part of the list of orders.
+  expect(words).toContain('Axis X: Table')
+  expect(words).toMatch(/\bX +(Lost motion|Reversal)/)
+  expect(words).not.toContain('The supplier today')
   for (const [path, head] of [
     ['record', `${odd}, axis X: Table`],
     ['worksheet', `Work sheet: ${odd}, axis X`],

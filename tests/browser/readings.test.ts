@@ -6,8 +6,7 @@ const DOWN = 'Station 1, coming down to it, reading'
 
 /** A test of the demo that has just been started. */
 async function atTest(): Promise<Bench> {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.stage('Prove')
   await bench.fill('What is new since the last one', 'Coupler tightened', null)
   await bench.click('button', 'Start a test')
@@ -91,8 +90,7 @@ test('a column is pasted from a spreadsheet, all of it or none; two columns fill
 })
 
 test('the heights of a round are typed down, then the sides; a column of them can be pasted', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.stage('Align')
   await bench.click('button', 'Start the next round')
   await bench.typeReadings('Height, place 1', [0, -4, -7, -9, 1, 2, 3, 4])
@@ -110,8 +108,7 @@ test('the heights of a round are typed down, then the sides; a column of them ca
 })
 
 test('rows of any table are pasted from a cell on, and copied out', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Room around the nut')
   // What comes onto the clipboard, by whichever way the browser lets it.
   await bench.page.evaluate(() => {

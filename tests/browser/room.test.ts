@@ -9,8 +9,7 @@ const AROUND = sheet('Room around the nut')
 const ORDERS = sheet('Order list')
 
 async function atRoom(): Promise<Bench> {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Room around the nut')
   return bench
 }
@@ -258,15 +257,19 @@ test('orders are priced by a supplier that can fail, tracked, and kept', async (
   const { text, name } = await saved()
   expect(name).toBe('skarrow-8-orders.csv')
   expect(text).toMatch(/part:back-12,.*,ordered,Skarrow 8,/)
+  await bench.click('button', 'Save as a workbook (XLSX)')
+  const book = await saved()
+  expect(book.name).toBe('skarrow-8-orders.xlsx')
+  // A workbook is a packed folder.
+  expect(book.bytes.subarray(0, 2).toString('latin1')).toBe('PK')
   const noted = text
     .replace(/(part:back-12,.*),ordered/, '$1,arrived')
     .replace(/(use:dye,.*),open/, '$1,gone')
   await pickFile(bench.page, onDisk('noted.csv', noted), 'input[aria-label="Order file"]')
   await bench.sees(/lines noted\. 1 are wrong; line \d+, column J state: got gone, takes one of open/, ORDERS)
-  const state = await (await bench.find('combobox', line)).evaluate(
-    e => (e as unknown as HTMLSelectElement).value,
-  )
-  expect(state).toBe('arrived')
+  // The list follows when what was taken in has settled.
+  const state = await bench.find('combobox', line)
+  await bench.page.waitForFunction(select => (select as HTMLSelectElement).value === 'arrived', {}, state)
 })
 
 test('the work sheet for the machine is a page to print', async () => {

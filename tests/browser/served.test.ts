@@ -1,3 +1,4 @@
+import { request } from 'node:http'
 import { withApp } from './harness'
 import { demoAddress, scriptKb } from './measure'
 
@@ -60,4 +61,47 @@ test('every path carries the headers that keep a page to itself: pages, scripts,
   }
   const asked = await fetch(`${app.url}/api/supplier`, { method: 'POST', body: '{' })
   expect(asked.status).toBe(415)
+})
+
+test('what is no request of a page is refused as that, and the server goes on', async () => {
+  const ask = (method: string, path: string) =>
+    new Promise<number | undefined>((done, failed) => {
+      const { hostname, port } = new URL(app.url)
+      request({ hostname, port, method, path }, answer => done(answer.resume().statusCode))
+        .on('error', failed)
+        .end()
+    })
+  for (const [method, path] of [
+    ['GET', '*'],
+    ['TRACE', '/'],
+    ['DELETE', '/'],
+    ['PROPFIND', '/job/x'],
+    ['PUT', '/api/supplier'],
+    ['OPTIONS', '*'],
+  ] as const) {
+    const status = await ask(method, path)
+    expect([method, path, status && status >= 400 && status < 500]).toEqual([method, path, true])
+  }
+  expect(await ask('GET', '/')).toBe(200)
+})
+
+test('the app can be installed: its pictures are of the size they say', async () => {
+  const manifest = (await (await fetch(`${app.url}/manifest.webmanifest`)).json()) as {
+    screenshots: { src: string; sizes: string }[]
+    shortcuts: { url: string }[]
+    file_handlers: { action: string }[]
+  }
+  expect(manifest.screenshots.length).toBeGreaterThan(1)
+  for (const { src, sizes } of manifest.screenshots) {
+    const bytes = Buffer.from(await (await fetch(app.url + src)).arrayBuffer())
+    expect([src, `${bytes.readUInt32BE(16)}x${bytes.readUInt32BE(20)}`]).toEqual([src, sizes])
+  }
+  for (const { url } of manifest.shortcuts) expect((await fetch(app.url + url)).status).toBe(200)
+  expect(manifest.file_handlers.map(({ action }) => action)).toEqual(['/'])
+})
+
+test('the schema of a job file is published', async () => {
+  const answer = await fetch(`${app.url}/job-file.schema.json`)
+  expect(answer.headers.get('content-type')).toMatch('application/schema+json')
+  expect(await answer.json()).toMatchObject({ title: 'Job file of Dusk Bench', type: 'object' })
 })

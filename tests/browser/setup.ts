@@ -11,8 +11,10 @@ export interface Shared {
 /** Setting up and taking down run in one process, each in a module of its own. */
 export const held = globalThis as { stopShared?: () => Promise<void> }
 
+/** The app that has the demo job from the start. */
+export const WITH_DEMO = { env: { DUSK_DEMO: '1' } }
 /** The apps that most files ask for. */
-const KINDS = [{}, { env: { DUSK_DEMO: '1' } }]
+const KINDS = [{}, WITH_DEMO]
 
 /** Starts what all browser tests share: the app as most of them ask for it, and a browser a worker. */
 export default async function setup({ maxWorkers }: { maxWorkers: number }) {

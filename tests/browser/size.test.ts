@@ -5,8 +5,7 @@ const SEARCH = 'section[aria-label="Search the parts list"]'
 const WORDS = 'section[aria-label="In plain words"]'
 
 test('a search over the whole parts list fills the axis, and one undo takes it back', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Search the parts list')
   await bench.click('button', 'Search')
   await bench.sees(/\d+ drives out of \d\d,\d{3},\d{3} are beaten by nothing/, SEARCH)
@@ -42,8 +41,7 @@ test('a search over the whole parts list fills the axis, and one undo takes it b
 })
 
 test('a search says why a part is not among its drives, and why nothing holds', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Search the parts list')
   await bench.click('button', 'Search')
   await bench.sees('are beaten by nothing', SEARCH)
@@ -62,8 +60,7 @@ test('a search says why a part is not among its drives, and why nothing holds', 
 })
 
 test('a search can be stopped, and nothing is changed', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Search the parts list')
   await bench.click('button', 'Search')
   // Pressed at once, before the parts are through.
@@ -79,8 +76,7 @@ test('a search can be stopped, and nothing is changed', async () => {
 })
 
 test('a belt, a kept handwheel and a second screw are judged, drawn and built', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Kind of drive')
   await bench.choose('Motor to screw', 'belt')
   await bench.becomes('belt.pull', 'unknown')
@@ -127,8 +123,7 @@ test('a belt, a kept handwheel and a second screw are judged, drawn and built', 
 })
 
 test('a duty table of one’s own: its shares must add up, and it can be reckoned again', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Duty')
   await bench.click('button', 'Make it my own')
   await bench.fill('Share of the time, work 1', '60')
@@ -146,8 +141,7 @@ test('a duty table of one’s own: its shares must add up, and it can be reckone
 })
 
 test('the reference lists every calculation with its formula, and is reached from the help', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.click('button', 'Help and keys (?)')
   await bench.click('link', 'Reference of every calculation')
   await bench.sees('screw.criticalSpeed')
@@ -159,8 +153,7 @@ test('the reference lists every calculation with its formula, and is reached fro
 })
 
 test('the force of a cut is reckoned from tool and material, and taken into the goals', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('What you want from it')
   await bench.click('button', 'Force from the cut')
   await bench.choose('Material', 'aluminium')
@@ -177,8 +170,7 @@ test('the force of a cut is reckoned from tool and material, and taken into the 
 })
 
 test('schools stand side by side: one is taken with its reason, which goes to the log', async () => {
-  const bench = await app.open()
-  await bench.openDemo()
+  const bench = await app.openDemo()
   await bench.sheet('Schools side by side')
   const panel = 'section[aria-label="Schools side by side"]'
   await bench.sees('self-locking', panel)

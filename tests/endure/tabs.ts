@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Browser, BrowserContext, Page } from 'puppeteer-core'
+import { accessible } from '../browser/accessible'
 import { demoAddress } from '../browser/measure'
 import { startBrowser } from '../browser/server'
 
@@ -30,9 +31,7 @@ export async function goalsAddress(context: BrowserContext, url: string): Promis
 }
 
 async function field(page: Page, label: string) {
-  const handle = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, {
-    timeout: 15_000,
-  })
+  const handle = await accessible(page, 'textbox', label)
   if (!handle) throw new Error(`There is no field ${label}.`)
   return handle as Awaited<ReturnType<typeof page.waitForSelector>> & { evaluate: typeof handle.evaluate }
 }

@@ -3,14 +3,16 @@ import { acceptMachine, setAcceptance, setReproved } from '../document/acceptanc
 import type { Axis } from '../document/axis'
 import { type Edit, runEdit } from '../document/edit'
 import type { Job } from '../document/job'
+import { addNote } from '../document/logEdits'
 import { numbered } from '../field/field'
 import { writeCalendar } from '../formats/calendarFile'
-import { readCsv } from '../formats/csv'
+import { readCsv, tableCsv } from '../formats/csv'
+import { choosePart } from '../machine/driveEdits'
 import { catalogueOf } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { jobSchema } from '../sheets/schema'
 import { NOTHING_NOTED } from '../sheets/shared/proofs/conditions'
-import { acceptanceCsv, acceptanceJson } from './acceptanceFiles'
+import { acceptanceJson, acceptanceTable } from './acceptanceFiles'
 import { acceptanceOf } from './acceptanceOf'
 import { dayOfHours, reproofEntries, reproofsOf } from './reproofs'
 
@@ -118,6 +120,35 @@ test('with every axis proved, what is left open is the machine: its square, a fi
   expect(fixed.open).toContain('For the time being: stop switch taped up')
 })
 
+test('the full test stands in it by its letters, with its deviations and what was not counted', () => {
+  const [x] = demo.axes as [Axis]
+  const full = of({ ...demo, axes: [proved(x)] }).axes[0]?.full
+  expect(full?.figures.map(({ letter }) => letter)).toEqual(['A', 'R', 'R+', 'R-', 'B', 'B mean', 'E', 'M'])
+  expect(full).toMatchObject({ runs: 5, deviations: { length: 5 } })
+  expect(full?.deviations[0]).toMatchObject({ targetMm: 5, upUm: 5.4, downUm: -4.4 })
+  // The demo did not say what setting up anew makes.
+  expect(full?.notCounted).toEqual(['In the uncertainty: setting up anew.'])
+})
+
+test('what was read before bearings were changed does not hold any more, on any sheet', () => {
+  const [x] = demo.axes as [Axis]
+  const read = proved(x)
+  const holds = (one: Axis) =>
+    of({ ...demo, axes: [one] }).axes[0]?.results.find(({ checkId }) => checkId === 'prove.fullReversal')
+  expect(holds(read)?.state).toBe('holds')
+  const other = [...catalogueOf(demo).bearing.keys()].find(id => id !== x.parts.bearing) as string
+  const job = { ...demo, axes: [read] }
+  const changed = edited(job, choosePart(read, catalogueOf(demo), 'bearing', other)).axes[0] as Axis
+  expect(holds(changed)).toMatchObject({ state: 'unknown', figure: null })
+  const said = evaluateAxis(changed, catalogueOf(demo), 'mm').finding('prove.fullReversal')
+  expect(said).toMatchObject({ state: 'unknown' })
+  expect(said?.sentence).toMatch(/^Read on 28 Nov 2026, before the last change \(1 Dec 2026: chosen: /)
+  // A line of the log that is about the drive is a change; one that is not is none.
+  const noted = (text: string) => edited(job, addNote(read.id, text, 'note')).axes[0] as Axis
+  expect(holds(noted('Locknut taken up by six degrees'))?.state).toBe('unknown')
+  expect(holds(noted('By the way, tea with the neighbour'))?.state).toBe('holds')
+})
+
 test('before and after are two tests that were taken alike: a fast one is not held against a slow one', () => {
   const [x] = demo.axes as [Axis]
   const [first, last] = x.tests as [Axis['tests'][number], Axis['tests'][number]]
@@ -166,7 +197,7 @@ test('readings of a made-up gauge are not handed over in silence', () => {
 
 test('as a table and as JSON it says the same, in inches too', () => {
   const sheet = of({ ...demo, units: 'inch' })
-  const { head, rows } = readCsv(acceptanceCsv(sheet, 'semicolon'), 500, 'rows')
+  const { head, rows } = readCsv(tableCsv(acceptanceTable(sheet), 'semicolon'), 500, 'rows')
   const column = (name: string) => head.cells.indexOf(name)
   const row = rows.find(({ cells }) => cells[column('what')] === 'Lost motion, measured')?.cells ?? []
   expect(row[column('unit')]).toBe('thou')

@@ -1,8 +1,9 @@
 import { REPROOF_WORDS } from '../document/acceptanceEdits'
 import type { Measure } from '../evaluation/finding'
-import { type CsvStyle, writeCsv } from '../formats/csv'
+import type { Table } from '../formats/workbook'
+import { say } from '../units/print'
 import { quantityFacts, type UnitSystem } from '../units/quantity'
-import { type AcceptanceSheet, stateWords } from './acceptanceOf'
+import { type AcceptanceSheet, type FullTestAccepted, stateWords } from './acceptanceOf'
 
 // The acceptance as files that other programs read.
 
@@ -14,6 +15,7 @@ import { type AcceptanceSheet, stateWords } from './acceptanceOf'
 export const acceptanceJson = (sheet: AcceptanceSheet, madeAt: string): string =>
   `${JSON.stringify({ format: 'dusk-bench-acceptance', version: 1, madeAt, ...sheet }, null, 1)}\n`
 
+const MICROMETRES = { quantity: 'smallLength', value: 0 } as const
 const HEADS = [
   'axis',
   'what',
@@ -34,11 +36,8 @@ const shown = (value: number, { quantity }: Measure, units: UnitSystem): number 
   return Number((value / perUnit).toFixed(decimals + 1))
 }
 
-/** The results and what is open as lines for a spreadsheet, in the units of the job. */
-export function acceptanceCsv(
-  { axes, open, terms, reproofs, units }: AcceptanceSheet,
-  style: CsvStyle,
-): string {
+/** The results and what is open as a table, in the units of the job. */
+export function acceptanceTable({ machine, axes, open, terms, reproofs, units }: AcceptanceSheet): Table {
   const blank = (axis: string, what: string, said: string) => [
     axis,
     what,
@@ -52,10 +51,15 @@ export function acceptanceCsv(
     '',
     '',
   ]
-  return writeCsv(
-    HEADS,
-    [
-      ...axes.flatMap(({ name, results, open: points }) => [
+  const ofFull = (axis: string, { test }: FullTestAccepted, what: string, um: number, conditions: string) => {
+    const { unit } = quantityFacts('smallLength')[units]
+    return [axis, what, shown(um, MICROMETRES, units), null, null, unit, '', '', test, '', conditions]
+  }
+  return {
+    name: `Acceptance ${machine}`,
+    fields: HEADS,
+    rows: [
+      ...axes.flatMap(({ name, results, full, open: points }) => [
         ...results.map(({ title, figure, target, state, sentence, test, at, conditions }) => [
           name,
           title,
@@ -69,6 +73,27 @@ export function acceptanceCsv(
           at ?? '',
           conditions,
         ]),
+        ...(full
+          ? [
+              ...full.figures.map(({ letter, what, um }) =>
+                ofFull(
+                  name,
+                  full,
+                  `${letter}, ${what}`,
+                  um,
+                  `${full.deviations.length} targets, ${full.runs} runs each way`,
+                ),
+              ),
+              ...full.deviations.flatMap(({ targetMm, upUm, downUm }) => {
+                const at = `mean deviation at ${say(targetMm, 'length', units, 2)}`
+                return [
+                  ofFull(name, full, `${at}, going up`, upUm, ''),
+                  ofFull(name, full, `${at}, going down`, downUm, ''),
+                ]
+              }),
+              ...full.notCounted.map(what => blank(name, 'not counted', what)),
+            ]
+          : []),
         ...points.map(point => blank(name, 'open point', point)),
       ]),
       ...open.map(point => blank('', 'open point', point)),
@@ -77,6 +102,5 @@ export function acceptanceCsv(
         blank('', REPROOF_WORDS[kind].toLowerCase(), doneDay ? `done ${doneDay}` : (dueDay ?? 'no day yet')),
       ),
     ],
-    style,
-  )
+  }
 }

@@ -6,11 +6,14 @@ import type { EvaluationContext } from '../evaluation/context'
 import { type Finding, type Measure, STATE_WORDS, type State } from '../evaluation/finding'
 import type { SheetId } from '../sheets'
 import { type CheckId, sheetOf } from '../sheets'
+import { wayWord } from '../sheets/fullTest/course'
+import { fullFigures, oddStops } from '../sheets/fullTest/figures'
+import { lastChange } from '../sheets/shared/proofs/age'
 import { type Comparison, compareTests } from '../sheets/shared/proofs/compare'
 import { conditionsWords } from '../sheets/shared/proofs/conditions'
 import { sameManner } from '../sheets/shared/proofs/manner'
-import { mendedSince } from '../sheets/shared/proofs/mendedSince'
 import { isPractice } from '../sheets/shared/proofs/practice'
+import { say } from '../units/print'
 import { type Reproof, reproofsOf } from './reproofs'
 
 // What is handed over with a machine: what was wanted of each axis, what it came to and how sure that is, and what is open.
@@ -48,12 +51,24 @@ export interface AcceptedResult {
   conditions: string
 }
 
+/** A full test as it is handed over: its figures by the letters of ISO 230-2, and what each target came to. */
+export interface FullTestAccepted {
+  test: string
+  runs: number
+  figures: { letter: string; what: string; um: number }[]
+  deviations: { targetMm: number; upUm: number; downUm: number; reversalUm: number }[]
+  /** What was not counted, in words. */
+  notCounted: string[]
+}
+
 /** An axis as it is handed over. */
 export interface AcceptedAxis {
   axisId: string
   name: string
   title: string
   results: AcceptedResult[]
+  /** The last full test by ISO 230-2, with its deviations; null while there is none that is read. */
+  full: FullTestAccepted | null
   /** The first test against the last, both taken alike; null while there is but one. */
   change: (Comparison & { before: string; beforeAt: string; after: string; afterAt: string }) | null
   open: string[]
@@ -109,6 +124,64 @@ function sourceOf(
   }
 }
 
+const BESIDE = {
+  gaugeErrorUm: 'the error of the gauge',
+  temperatureK: 'warmth of scale and screw',
+  outOfLineDeg: 'a gauge that leans',
+  settingUpUm: 'setting up anew',
+} as const
+
+/** The last full test in full; null while it is not read, or was read before the last change. */
+function fullOf(context: EvaluationContext): FullTestAccepted | null {
+  const { axis, units } = context
+  const test = axis.fullTests.at(-1)
+  const since = lastChange(axis)?.at ?? null
+  if (!test || test.gaugeStepUm === null || (since !== null && test.startedAt < since)) return null
+  const found = fullFigures(context, test, test.gaugeStepUm)
+  if (!found) return null
+  const unread = test.targets.length - found.targets.length
+  const odd = oddStops(test)
+  return {
+    test: test.label,
+    runs: test.runs,
+    figures: [
+      { letter: 'A', what: 'accuracy, both ways', um: found.accuracyUm },
+      { letter: 'R', what: 'repeatability, both ways', um: found.repeatabilityUm },
+      { letter: 'R+', what: 'repeatability upward', um: found.repeatabilityPositiveUm },
+      { letter: 'R-', what: 'repeatability downward', um: found.repeatabilityNegativeUm },
+      { letter: 'B', what: 'reversal, the largest', um: Math.abs(found.reversalUm) },
+      { letter: 'B mean', what: 'reversal, mean', um: Math.abs(found.meanReversalUm) },
+      { letter: 'E', what: 'systematic deviation, both ways', um: found.systematicDeviationUm },
+      { letter: 'M', what: 'range of the mean deviation', um: found.meanDeviationRangeUm },
+    ],
+    deviations: found.stations.map(({ target, up, down, reversalUm }) => ({
+      targetMm: target.targetMm,
+      upUm: up.mean,
+      downUm: down.mean,
+      reversalUm,
+    })),
+    notCounted: [
+      ...test.shifts.map(
+        ({ run, way, byUm }) =>
+          `A jump of ${say(Math.abs(byUm), 'smallLength', units)}, from run ${run + 1} going ${wayWord(way)} on.`,
+      ),
+      ...(unread > 0
+        ? [
+            `${unread} ${unread === 1 ? 'target' : 'targets'} that ${unread === 1 ? 'is' : 'are'} not read twice from both sides.`,
+          ]
+        : []),
+      ...(odd.length > 0
+        ? [
+            `Nothing is left out: ${odd.length} of its readings ${odd.length === 1 ? 'stands' : 'stand'} apart, and ${odd.length === 1 ? 'is' : 'are'} in these figures.`,
+          ]
+        : []),
+      ...Object.entries(BESIDE).flatMap(([key, what]) =>
+        axis.uncertainty[key as keyof typeof BESIDE] === null ? [`In the uncertainty: ${what}.`] : [],
+      ),
+    ],
+  }
+}
+
 /** The first test of an axis that was taken as its last one was, against that, where most was lost. */
 function changeOf({ tests }: Axis): AcceptedAxis['change'] {
   const last = tests.at(-1)
@@ -138,7 +211,7 @@ export const stateWords = ({ at, state }: Pick<AcceptedResult, 'at' | 'state'>):
 const ifStill = (result: AcceptedResult, since: string | null): AcceptedResult =>
   since === null || result.at === null || result.at > since
     ? result
-    : { ...result, state: 'unknown', figure: null, sentence: 'Read before the last mending: read it again.' }
+    : { ...result, state: 'unknown', figure: null, sentence: 'Read before the last change: read it again.' }
 
 const inLine = (sentence: string) => sentence.split(/(?<=[.!?]) /)[0] ?? sentence
 
@@ -169,7 +242,7 @@ function openOf(
 /** An axis as it is handed over. */
 function acceptedAxis(context: EvaluationContext, entries: LogEntry[]): AcceptedAxis {
   const { axis, units } = context
-  const since = mendedSince(axis)
+  const since = lastChange(axis)?.at ?? null
   const results = HELD_TO.flatMap(({ checkId, sheet, must }): AcceptedResult[] => {
     const finding = context.finding(checkId)
     const source = sourceOf(axis, checkId, units)
@@ -211,6 +284,7 @@ function acceptedAxis(context: EvaluationContext, entries: LogEntry[]): Accepted
     name: axis.name,
     title: axis.title,
     results,
+    full: fullOf(context),
     change: changeOf(axis),
     open: openOf(axis, results, others, entries),
   }

@@ -7,6 +7,8 @@ const begun = (id: string, startedAt: string, done: string | null = null) => ({
   startedAt,
   finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
   done,
+  taken: {},
+  closedWith: null,
 })
 /** What a round of a screw has. */
 const onScrew = (
@@ -49,6 +51,7 @@ const squared = (
   diagonalAMm,
   diagonalBMm,
   gaugeStepUm: null,
+  tipLifted: 'more',
   edgeMm: 250,
   firstUm: null,
   turnedUm: null,
@@ -110,6 +113,8 @@ export const ALIGNED_SKARROW_X = {
       ...onScrew('coupler-1', '2026-11-13T18:30:00.000Z'),
       gaugeStepUm: 10,
       faceRadiusMm: 12,
+      armSagUm: null,
+      tipLifted: 'more',
       plateBoltsMm: 66.7,
       stations: hubs([
         [-40, 20],
@@ -124,6 +129,8 @@ export const ALIGNED_SKARROW_X = {
       ...onScrew('coupler-2', '2026-11-13T19:20:00.000Z', 'motor moved over, a shim under its plate'),
       gaugeStepUm: 10,
       faceRadiusMm: 12,
+      armSagUm: null,
+      tipLifted: 'more',
       plateBoltsMm: 66.7,
       stations: hubs([
         [-10, 20],
@@ -145,6 +152,7 @@ export const ALIGNED_SKARROW_X = {
       gaugeStepUm: null,
       withoutUm: null,
       withUm: null,
+      againUm: null,
       stations: [],
     },
   ],
@@ -171,6 +179,7 @@ export const ALIGNED_SKARROW_Y = {
       finishedAt: null,
       face: 'casting',
       gaugeStepUm: 10,
+      tipLifted: 'more',
       radiusMm: 18,
       boltCircleMm: 36,
       acceptedUm: 20,
@@ -256,6 +265,11 @@ const readOnScrew = (
 ): Axis['rounds'][number] => ({
   ...onScrew(id, startedAt, null, screw),
   clampedAtMm: 200,
+  tight: 'both',
+  turnedTo: 'mark',
+  tipLifted: 'more',
+  halfTurnHeightUm: heights[1] ?? null,
+  halfTurnSideUm: sides[1] ?? null,
   gaugeStepUm: 10,
   stations: numbered(
     'place',
@@ -279,6 +293,7 @@ export const ALIGNED_LONG_TOM_X = {
       ...begun('rail-1', '2026-11-22T10:00:00.000Z'),
       how: 'second',
       gaugeStepUm: 10,
+      tipLifted: 'more',
       acceptedUm: 40,
       baseMm: 150,
       screwPitchMm: 80,
@@ -314,6 +329,7 @@ export const ALIGNED_LONG_TOM_Y = {
       gaugeStepUm: 10,
       withoutUm: 0,
       withUm: -140,
+      againUm: 0,
       stations: [],
     },
   ],

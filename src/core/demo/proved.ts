@@ -1,7 +1,14 @@
 import type { Axis } from '../document/axis'
 import { numbered } from '../field/field'
 
-const begun = (id: string, startedAt: string) => ({ id, startedAt, finishedAt: null, done: null })
+const begun = (id: string, startedAt: string) => ({
+  id,
+  startedAt,
+  finishedAt: null,
+  done: null,
+  taken: {},
+  closedWith: null,
+})
 
 /** Skarrow, table: more is lost at the slide than its parts should lose, and it is play; where was not looked for yet. */
 export const PROVED_SKARROW_X = {
@@ -23,6 +30,10 @@ export const PROVED_SKARROW_X = {
       gauge: 'micron indicator on the column',
       who: 'E. Vale',
       conditions: null,
+      // Coming up the slide stands short, and reads more.
+      gaugeMore: 'down',
+      shifts: [],
+      taken: {},
       targets: numbered('target', [
         { targetMm: 5.0, positiveUm: [23, 23, 22, 23, 24], negativeUm: [-20, -18, -22, -20, -21] },
         { targetMm: 72.45, positiveUm: [28, 28, 29, 29, 29], negativeUm: [-11, -13, -16, -14, -15] },

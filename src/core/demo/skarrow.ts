@@ -217,11 +217,21 @@ function round(
   stations: [number, number, number][],
   done: string | null = null,
 ): Axis['rounds'][number] {
+  const most = (at: 1 | 2) =>
+    stations.map(one => one[at]).reduce((so, one) => (Math.abs(one) > Math.abs(so) ? one : so))
   return {
     id,
     startedAt,
     finishedAt: startedAt.replace(':00.000Z', ':30.000Z'),
     done,
+    taken: {},
+    closedWith: null,
+    tight: 'both' as const,
+    turnedTo: 'mark' as const,
+    tipLifted: 'more' as const,
+    // Half a turn on it reads the same: this screw is straight.
+    halfTurnHeightUm: most(1),
+    halfTurnSideUm: most(2),
     screw: 'first',
     clampedAtMm: 40,
     gaugeStepUm: 1,

@@ -21,6 +21,7 @@ const evaluated = (axis: Axis) => evaluateAxis(axis, catalogueOf(job), 'mm')
 const bare: Axis = {
   ...X,
   tests: [],
+  fullTests: [],
   gibRounds: [],
   dragRounds: [],
   turnRounds: [],
@@ -144,7 +145,14 @@ describe('what readings say by themselves', () => {
     expect(saidBy(X, '2026-11-30T00:00:00.000Z')).toEqual({ 'belt-note': 'right-or-no-belt' })
   })
 
-  const round = { startedAt: '2026-11-25T17:00:00.000Z', finishedAt: null, done: null, gaugeStepUm: 1 }
+  const round = {
+    startedAt: '2026-11-25T17:00:00.000Z',
+    finishedAt: null,
+    done: null,
+    taken: {},
+    closedWith: null,
+    gaugeStepUm: 1,
+  }
   test('of the five places, of returns, of a gib and of a scale', () => {
     const lostRounds: Axis['lostRounds'] = [
       {

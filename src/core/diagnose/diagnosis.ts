@@ -5,7 +5,7 @@ import { openSearch } from '../sheets/findFault/edits'
 import type { FaultSearch } from '../sheets/findFault/model'
 import { FAULT_TABLE, FAULTS, isKnown, likelihoodOf, minutesOf, outcomesOf } from '../sheets/findFault/table'
 import type { CheckName, FaultId } from '../sheets/findFault/words'
-import { mendedSince } from '../sheets/shared/proofs/mendedSince'
+import { lastChange } from '../sheets/shared/proofs/age'
 import type { Observed } from './observed'
 import { observedIn } from './observed'
 
@@ -47,6 +47,8 @@ export interface Diagnosis {
   next: NextCheck[]
   /** The fault that is as good as found; null while none is. */
   found: FaultId | null
+  /** The check that could still clear the likeliest fault before its part is slackened; null where none is left to make. */
+  clearing: CheckName | null
   /** Answers that no single fault gives: two are at work, or one was put down wrongly. */
   contradictory: boolean
 }
@@ -57,6 +59,16 @@ export const FOUND_FROM = 0.92
 const REASON_TIMES = 1.5
 /** A check that tells less than this is not worth its minutes. */
 const LEAST_BITS = 0.002
+
+/**
+ * What could still clear a part that is slackened or taken out for a fault: a gib that is tight at one end feels like a block
+ * or a nut off its line. A table on rails has none.
+ */
+const CLEARED_BY: Partial<Record<FaultId, CheckName>> = {
+  'fixed-block-off': 'gib-slack',
+  'far-block-off': 'gib-slack',
+  'nut-off-line': 'gib-slack',
+}
 
 /** The searches that the present one goes on from, oldest first, without it. */
 function before(searches: readonly FaultSearch[]): FaultSearch[] {
@@ -87,7 +99,7 @@ export function diagnosis(
   const said = (search?.answers ?? [])
     .filter(isKnown)
     .map(({ check, outcome }): Answered => ({ check: check as CheckName, outcome, from: null }))
-  const read = observedIn(t, mendedSince(t.axis)).filter(
+  const read = observedIn(t, lastChange(t.axis)?.at ?? null).filter(
     one => !said.some(({ check }) => check === one.check),
   )
   const answered = [...said, ...read]
@@ -117,16 +129,29 @@ export function diagnosis(
     })
     .toSorted((a, b) => b.probability - a.probability)
   const top = suspects[0] as Suspect
+  const clears = CLEARED_BY[top.faultId]
+  const clearing =
+    clears &&
+    top.probability >= FOUND_FROM &&
+    t.axis.railRounds.length === 0 &&
+    !answered.some(({ check }) => check === clears)
+      ? clears
+      : null
   return {
     answered,
     suspects,
-    found: top.probability >= FOUND_FROM ? top.faultId : null,
+    found: top.probability >= FOUND_FROM && clearing === null ? top.faultId : null,
+    clearing,
     contradictory: answered.some(
       ({ check, outcome }) => check !== 'complaint' && likelihoodOf(check, outcome, top.faultId) < RARE,
     ),
     next: gains
-      .filter(({ informationBits }) => informationBits > LEAST_BITS)
-      .toSorted((a, b) => b.bitsPerMinute - a.bitsPerMinute)
+      .filter(({ informationBits, testId }) => informationBits > LEAST_BITS || testId === clearing)
+      // What could still clear a part comes before that part is taken out.
+      .toSorted(
+        (a, b) =>
+          Number(b.testId === clearing) - Number(a.testId === clearing) || b.bitsPerMinute - a.bitsPerMinute,
+      )
       .map(({ testId, bitsPerMinute }) =>
         nextCheck(faults, probabilityOf, testId as CheckName, bitsPerMinute, t.axis.ends === 'fixed-free'),
       ),

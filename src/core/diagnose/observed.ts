@@ -8,6 +8,7 @@ import { dragMap, wholeRound } from '../sheets/drag/rounds'
 import type { CheckName } from '../sheets/findFault/words'
 import { gibRounds, playsOf } from '../sheets/gib/rounds'
 import { returnRounds, stepsLost } from '../sheets/lostSteps/rounds'
+import { waveRounds } from '../sheets/oneTurn/rounds'
 import { pushedPlay, pushRounds } from '../sheets/pushPull/rounds'
 import { measuredScale, scaleRounds } from '../sheets/scale/rounds'
 import { PART_SHARE } from '../sheets/shared/proofs/partShare'
@@ -15,6 +16,7 @@ import { expanded } from '../sheets/shared/rounds/roundFinding'
 import { lastRound } from '../sheets/shared/rounds/rounds'
 import { squareRounds } from '../sheets/square/rounds'
 import { lostRounds, lostShares, reckonedShares, type Share } from '../sheets/whereLost/rounds'
+import { lastDrift, zeroRounds } from '../sheets/zeroTime/rounds'
 
 // What readings that are there already say to the checks by which a fault is found. What they cannot tell is left out.
 
@@ -132,6 +134,26 @@ function fromSquare(t: EvaluationContext): Found {
   return [['square', cut ?? byState(t.finding('align.square'), 'square', 'out')]]
 }
 
+/** A full test says of the reversal what a reversal test does. */
+function fromFullTest(t: EvaluationContext): Found {
+  return [['reversal', byState(t.finding('prove.fullReversal'), 'small', 'large')]]
+}
+
+function fromZeroTime(t: EvaluationContext): Found {
+  const found = attempt(() => lastDrift(t)).value
+  const state = t.finding('prove.zeroTime')?.state
+  if (!found || state === undefined) return []
+  // What jumps by whole cycles is no drift; what creeps alike at both places is the gauge's.
+  if (found.is !== 'grows')
+    return [['warm-return', found.is === 'steady' && state === 'holds' ? 'same' : null]]
+  return [['warm-return', byState(t.finding('prove.zeroTime'), 'same', 'drifted')]]
+}
+
+/** Within a turn the screw goes to and fro: bent, or its end is. */
+function fromTurn(t: EvaluationContext): Found {
+  return [['drag-turn', t.finding('prove.oncePerTurn')?.state === 'fails' ? 'once-a-turn' : null]]
+}
+
 function fromGib(t: EvaluationContext): Found {
   const round = lastRound(gibRounds, t.axis)
   const plays = round ? playsOf(round).map(({ playUm }) => playUm) : []
@@ -158,6 +180,9 @@ const SOURCES: readonly Source[] = [
   { from: 'whereLost', at: axis => lastRound(lostRounds, axis)?.startedAt ?? null, read: fromShares },
   { from: 'pushPull', at: axis => lastRound(pushRounds, axis)?.startedAt ?? null, read: fromPushes },
   { from: 'drag', at: axis => wholeRound(axis)?.startedAt ?? null, read: fromDrag },
+  { from: 'fullTest', at: axis => axis.fullTests.at(-1)?.startedAt ?? null, read: fromFullTest },
+  { from: 'zeroTime', at: axis => lastRound(zeroRounds, axis)?.startedAt ?? null, read: fromZeroTime },
+  { from: 'oneTurn', at: axis => lastRound(waveRounds, axis)?.startedAt ?? null, read: fromTurn },
   { from: 'gib', at: axis => lastRound(gibRounds, axis)?.startedAt ?? null, read: fromGib },
   { from: 'lostSteps', at: axis => lastRound(returnRounds, axis)?.startedAt ?? null, read: fromReturns },
   { from: 'scale', at: axis => lastRound(scaleRounds, axis)?.startedAt ?? null, read: fromScale },

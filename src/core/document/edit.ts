@@ -10,7 +10,8 @@ export interface Edit {
   mergeKey?: string
   /** One of many readings that follow each other: each is taken back by itself, and what is not looked at meanwhile waits. */
   reading?: true
-  run: (job: Job) => void
+  /** @param at the moment at which it is made */
+  run: (job: Job, at: string) => void
   /** A line for the log. */
   entry?: Pick<LogEntry, 'axisId' | 'kind' | 'text'> & Partial<Pick<LogEntry, 'closes'>>
   /** Lines of the log that this edit deletes. */
@@ -42,7 +43,7 @@ export function runEdit(
   stamp: { id: string; at: string },
 ): { job: Job; change: Change; entry: LogEntry | null } {
   const next = produce(job, draft => {
-    edit.run(draft)
+    edit.run(draft, stamp.at)
   })
   const entry = edit.entry
     ? { id: `${stamp.id}e`, jobId: job.id, at: stamp.at, closes: null, hidden: false, ...edit.entry }

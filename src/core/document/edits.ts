@@ -16,9 +16,13 @@ export function axisOf(job: Job, axisId: string): Axis {
 export const onAxis = (
   axis: Axis,
   label: string,
-  run: (axis: Axis) => void,
+  run: (axis: Axis, at: string) => void,
   more: Omit<Edit, 'label' | 'run'> = {},
-): Edit => ({ label: `${label}, axis ${axis.name}`, run: job => run(axisOf(job, axis.id)), ...more })
+): Edit => ({
+  label: `${label}, axis ${axis.name}`,
+  run: (job, at) => run(axisOf(job, axis.id), at),
+  ...more,
+})
 
 /**
  * Sets fields of one row of an axis.

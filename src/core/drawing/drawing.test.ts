@@ -4,9 +4,10 @@ import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { inflateSync } from 'node:zlib'
+import fontkit from '@pdf-lib/fontkit'
 import DxfParser from 'dxf-parser'
 import fc from 'fast-check'
-import { PDFDocument } from 'pdf-lib'
+import { PDFDocument, PDFName } from 'pdf-lib'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { EvaluationContext } from '../evaluation/context'
@@ -15,11 +16,13 @@ import { screwDrawing, screwSteps, totalLengthMm } from '../sheets/leadscrewEnds
 import { bracketTemplate } from '../sheets/template/drawing'
 import type { BracketHole } from '../sheets/template/model'
 import type { UnitSystem } from '../units/quantity'
-import { boundsOf, type Drawing, type Mark, type Rectangle, textBox } from './drawing'
+import { boundsOf, type Drawing, type Mark, type Rectangle, textBox, words } from './drawing'
 import { writeDxf } from './dxf'
+import { writeDxfR12 } from './dxfR12'
 import { touches } from './label'
+import { FONT_SHARE, textWidthMm } from './letterWidths'
 import { framed, type Page, type Paper, pagesOf } from './pages'
-import { writePdf } from './pdf'
+import { missingWords, writePdf } from './pdf'
 import { writeSvg } from './svg'
 
 const [X] = skarrow().job.axes as [Axis]
@@ -156,7 +159,8 @@ test('a DXF is metric, knows how far it reaches, and has axes in a line of their
     Math.hypot((a?.x ?? 0) - (b?.x ?? 0), (a?.y ?? 0) - (b?.y ?? 0)),
   )
   expect(lengths.filter(length => Math.abs(length - 100) < 1e-6)).toHaveLength(1)
-  expect(lengths.filter(length => Math.abs(length - 62) < 1e-6)).toHaveLength(2)
+  // Both edges of the outline, and the dimension line beside them.
+  expect(lengths.filter(length => Math.abs(length - 62) < 1e-6)).toHaveLength(3)
 })
 
 test('an SVG is at full size: its sheet in millimetres is its view', () => {
@@ -176,9 +180,57 @@ test('an SVG is at full size: its sheet in millimetres is its view', () => {
   )
 })
 
+test('texts are as wide as their font makes them', async () => {
+  const pdf = await PDFDocument.create()
+  pdf.registerFontkit(fontkit)
+  const font = await pdf.embedFont(fonts[0] as Uint8Array)
+  for (const text of ['Ø 12.5 h5', 'pilot Ø 6 mm, 1.6 mm off the middle', 'WWW', 'iii', 'M15 x 1']) {
+    const asSet = (font.widthOfTextAtSize(text, 2.5 * FONT_SHARE) * 1000) / 1000
+    // Letters that lean on each other take a little less.
+    expect(textWidthMm(text, 2.5)).toBeGreaterThan(asSet - 0.02)
+    expect(textWidthMm(text, 2.5)).toBeLessThan(asSet * 1.06 + 0.02)
+  }
+  expect(textWidthMm('漢', 2)).toBeCloseTo(2 * FONT_SHARE, 9)
+})
+
+describe('a DXF of release 12', () => {
+  test('has every line, circle and text at its place, in plain letters', () => {
+    const odd = { ...sheet, marks: [...sheet.marks, words(0, 0, 'Ø 12 ±0.01 · Fräse 漢')] }
+    const text = writeDxfR12(odd)
+    expect(text).toMatch(/^[\x20-\x7e\r\n]*$/)
+    expect(text).toContain('%%c 12 %%p0.01 - Frase ?')
+    const parsed = new DxfParser().parseSync(text)
+    expect(parsed?.header).toMatchObject({ $ACADVER: 'AC1009' })
+    const entities = entitiesOf(text)
+    const count = (type: string) => entities.filter(one => one.type === type).length
+    expect([count('LINE'), count('CIRCLE'), count('TEXT')]).toEqual(
+      ['line', 'circle', 'text'].map(is => odd.marks.filter(mark => mark.is === is).length),
+    )
+    const circles = entities.filter(({ type }) => type === 'CIRCLE')
+    const drawn = odd.marks.filter(mark => mark.is === 'circle')
+    for (const [index, { x, y, r }] of drawn.entries())
+      expect([circles[index]?.center.x, circles[index]?.center.y, circles[index]?.radius]).toEqual([
+        expect.closeTo(x, 5),
+        expect.closeTo(y, 5),
+        expect.closeTo(r, 5),
+      ])
+  })
+})
+
+test('a DXF of 2000 keeps to the letters that its code page has, others by their code points', () => {
+  const text = writeDxf({ title: 'T', marks: [words(0, 0, 'Ø 12 · Фреза')] })
+  expect(text).toMatch(/^[\x20-\x7e\r\n]*$/)
+  expect(text).toContain('\\U+00D8 12 \\U+00B7 \\U+0424')
+  expect(new DxfParser().parseSync(text)?.header).toMatchObject({
+    $ACADVER: 'AC1015',
+    $DWGCODEPAGE: 'ANSI_1252',
+  })
+})
+
 describe('a PDF', () => {
-  const pdfOf = (drawing: Drawing, paper: Paper = 'a4', units: UnitSystem = 'mm') =>
-    writePdf(drawing.title, pagesOf(drawing, paper, IMPRINT, units), fonts)
+  const written = (drawing: Drawing, paper: Paper = 'a4', units: UnitSystem = 'mm') =>
+    writePdf({ title: drawing.title, author: 'Mo' }, pagesOf(drawing, paper, IMPRINT, units), fonts)
+  const pdfOf = async (...of: Parameters<typeof written>) => (await written(...of)).bytes
 
   test('has one sheet that printers take, and its bar is as long as it says', async () => {
     const bytes = await pdfOf(template)
@@ -193,14 +245,28 @@ describe('a PDF', () => {
         .map(({ x1, x2 }) => Math.abs(x1 - x2) / POINTS_PER_MM)
     const metric = await lengthsMm(bytes)
     expect(metric.filter(mm => Math.abs(mm - 100) < 0.001)).toHaveLength(1)
-    expect(metric.filter(mm => Math.abs(mm - 60) < 0.001)).toHaveLength(2)
+    // Both edges of the outline, and the dimension line under them.
+    expect(metric.filter(mm => Math.abs(mm - 60) < 0.001)).toHaveLength(3)
     expect(pdf.getTitle()).toBe('Skarrow 8, X: nut bracket')
     const inches = await lengthsMm(await pdfOf(template, 'letter', 'inch'))
     expect(inches.filter(mm => Math.abs(mm - 101.6) < 0.001)).toHaveLength(1)
   })
 
+  test('says what it is and whose, and asks the printer not to scale it', async () => {
+    const pdf = await PDFDocument.load(await pdfOf(template))
+    expect([pdf.getTitle(), pdf.getAuthor()]).toEqual(['Skarrow 8, X: nut bracket', 'Mo'])
+    const { catalog } = pdf
+    expect(catalog.getViewerPreferences()?.getPrintScaling()).toBe('None')
+    expect(catalog.get(PDFName.of('Lang'))?.toString()).toBe('(en)')
+  })
+
   test('carries its fonts, with letters of other scripts, and a question mark only where no font has one', async () => {
-    const bytes = await pdfOf(bracketTemplate('Łódź Станок Φρέζα: Ø 漢', [], outline, 36, 'mm'))
+    const odd = bracketTemplate('Łódź Станок Φρέζα: Ø 漢', [], outline, 36, 'mm')
+    const { bytes, missing } = await written(odd)
+    // What is missing is told, not left to be found.
+    expect(missing).toEqual(['漢'])
+    expect(missingWords(missing)).toContain('No font here has 漢')
+    expect(missingWords([])).toBeNull()
     const said = run('pdftotext', [onDisk(bytes), '-']).toString()
     expect(said).toContain('Łódź Станок Φρέζα: Ø ?')
     const listed = run('pdffonts', [onDisk(bytes)])
@@ -261,7 +327,7 @@ describe('a PDF', () => {
       const said = pages.map(({ frame }) => frame.flatMap(mark => (mark.is === 'text' ? [mark.text] : [])))
       for (const [index, texts] of said.entries()) {
         expect(texts.join()).toContain('This bar is 100 mm')
-        expect(texts.join()).toContain(`sheet ${index + 1} of ${pages.length}`)
+        expect(texts).toContain(`${index + 1} of ${pages.length}`)
         expect(texts.join()).toContain('26 November 2026')
       }
       // At least two crosses lie in what the first two share.

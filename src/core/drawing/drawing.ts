@@ -1,3 +1,5 @@
+import { textWidthMm } from './letterWidths'
+
 /** What a drawing is made of, in millimetres at full size; x to the right, y up. */
 export type Mark =
   | { is: 'line'; layer: Layer; x1: number; y1: number; x2: number; y2: number }
@@ -59,10 +61,7 @@ export interface Rectangle {
   top: number
 }
 
-/** About how wide a letter is, as a share of its height. */
-const LETTER = 0.75
-
-/** The rectangle that a text takes, about. */
+/** The rectangle that a text takes. */
 export const textBox = ({
   x,
   y,
@@ -73,7 +72,7 @@ export const textBox = ({
   y: number
   heightMm: number
   text: string
-}): Rectangle => ({ left: x, bottom: y, right: x + text.length * heightMm * LETTER, top: y + heightMm })
+}): Rectangle => ({ left: x, bottom: y, right: x + textWidthMm(text, heightMm), top: y + heightMm })
 
 /**
  * The rectangle that holds everything of a drawing.

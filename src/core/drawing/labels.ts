@@ -1,5 +1,7 @@
-import { box, type Mark, words } from './drawing'
+import { box, type Mark, type Rectangle, words } from './drawing'
+import { cutToWidth, textWidthMm } from './letterWidths'
 import { PAPERS, type Page, type Paper } from './pages'
+import { qrSquares } from './qr'
 
 /** Sheets of labels as they are sold everywhere, by how many stand across and down. */
 export const LABEL_SHEETS = {
@@ -21,6 +23,8 @@ export interface Label {
   /** Beside the head: the machine. */
   title: string
   lines: string[]
+  /** The address that its code leads to; none where it has no code. */
+  link?: string
 }
 
 const EDGE_MM = 3.5
@@ -28,29 +32,17 @@ const HEAD_MM = 6
 const TITLE_MM = 2.3
 const LINE_MM = 2.3
 const LEAD_MM = 3.6
-/** A letter is about so wide for its height, on the safe side. */
-const LETTER = 0.64
-
-/** How many letters of a height lie side by side. */
-const lettersIn = (widthMm: number, heightMm: number) =>
-  Math.max(1, Math.floor(widthMm / (heightMm * LETTER)))
-
-/** A text cut to a width, with dots where something was left out. */
-function cut(text: string, most: number): string {
-  return text.length <= most ? text : `${text.slice(0, most - 1)}…`
-}
-
-/** A text in lines of so many letters, broken between words; lines after the first are set in. */
-function wrapped(text: string, most: number): string[] {
+/** A text in lines of a width, broken between words; lines after the first are set in. */
+function wrapped(text: string, widthMm: number, heightMm: number): string[] {
   const lines: string[] = []
   let line = ''
   for (const word of text.split(' ')) {
-    if (line && line.length + 1 + word.length > most) {
+    if (line && textWidthMm(`${line} ${word}`, heightMm) > widthMm) {
       lines.push(line)
       line = `   ${word}`
     } else line = line ? `${line} ${word}` : word
   }
-  return [...lines, line].map(one => cut(one, most))
+  return [...lines, line].map(one => cutToWidth(one, widthMm, heightMm))
 }
 
 /** A label as it lies on its sheet, from its lower left corner. */
@@ -60,21 +52,21 @@ function labelMarks(
   y: number,
   widthMm: number,
   heightMm: number,
+  codeMm: number,
 ): Mark[] {
-  const roomMm = widthMm - 2 * EDGE_MM
-  const headMm = head.length * HEAD_MM * LETTER + 3
+  const roomMm = widthMm - 2 * EDGE_MM - codeMm
+  const headMm = textWidthMm(head, HEAD_MM) + 3
   const top = y + heightMm - EDGE_MM - HEAD_MM
   const fitting = Math.max(1, Math.floor((top - y - EDGE_MM) / LEAD_MM))
-  const most = lettersIn(roomMm, LINE_MM)
-  const whole = lines.flatMap(line => wrapped(line, most))
+  const whole = lines.flatMap(line => wrapped(line, roomMm, LINE_MM))
   // Where not everything has room, each thing has one row, and the last says how many are left out.
   const shown =
     whole.length <= fitting
       ? whole
       : lines.length <= fitting
-        ? lines.map(line => cut(line, most))
+        ? lines.map(line => cutToWidth(line, roomMm, LINE_MM))
         : [
-            ...lines.slice(0, fitting - 1).map(line => cut(line, most)),
+            ...lines.slice(0, fitting - 1).map(line => cutToWidth(line, roomMm, LINE_MM)),
             `and ${lines.length - fitting + 1} more`,
           ]
   return [
@@ -82,31 +74,49 @@ function labelMarks(
     words(
       x + EDGE_MM + headMm,
       top + HEAD_MM - TITLE_MM,
-      cut(title, lettersIn(roomMm - headMm, TITLE_MM)),
+      cutToWidth(title, roomMm - headMm, TITLE_MM),
       TITLE_MM,
     ),
     ...shown.map((line, index) => words(x + EDGE_MM, top - (index + 1) * LEAD_MM, line, LINE_MM)),
   ]
 }
 
+/** A code is at most so large, and leaves the words this much. */
+const CODE_MM = 20
+const LEAST_ROOM_MM = 26
+
+/** How large the code of a label is; 0 where it has none, or no room for it. */
+const codeSizeMm = ({ link }: Label, widthMm: number, heightMm: number): number => {
+  const sizeMm = Math.min(CODE_MM, heightMm - 2)
+  return link && widthMm - 2 * EDGE_MM - sizeMm >= LEAST_ROOM_MM ? sizeMm : 0
+}
+
 /**
  * Labels on sheets at true size, row by row.
  *
+ * @param first the first label of the first sheet that is still there, from 1 on
  * @param plain whether the sheet is plain paper, on which each label has an edge to be cut along
  * @returns as many sheets as it takes
  */
-export function labelPages(labels: readonly Label[], sheet: LabelSheet, plain: boolean): Page[] {
+export function labelPages(labels: readonly Label[], sheet: LabelSheet, plain: boolean, first = 1): Page[] {
   const { paper, columns, rows, widthMm, heightMm, gapMm } = LABEL_SHEETS[sheet]
   const page = PAPERS[paper]
   const left = (page.widthMm - columns * widthMm - (columns - 1) * gapMm) / 2
   const top = page.heightMm - (page.heightMm - rows * heightMm) / 2
   const perPage = columns * rows
-  return Array.from({ length: Math.max(1, Math.ceil(labels.length / perPage)) }, (_, number) => {
-    const frame = labels.slice(number * perPage, (number + 1) * perPage).flatMap((label, index) => {
+  // Those that were taken off the first sheet before are left out.
+  const places = [...Array.from({ length: Math.min(first, perPage) - 1 }, () => null), ...labels]
+  return Array.from({ length: Math.max(1, Math.ceil(places.length / perPage)) }, (_, number) => {
+    const full: Rectangle[] = []
+    const frame = places.slice(number * perPage, (number + 1) * perPage).flatMap((label, index) => {
+      if (!label) return []
       const x = left + (index % columns) * (widthMm + gapMm)
       const y = top - (Math.floor(index / columns) + 1) * heightMm
+      const codeMm = codeSizeMm(label, widthMm, heightMm)
+      if (codeMm > 0 && label.link)
+        full.push(...qrSquares(label.link, x + widthMm - codeMm - 1, y + (heightMm - codeMm) / 2, codeMm))
       return [
-        ...labelMarks(label, x, y, widthMm, heightMm),
+        ...labelMarks(label, x, y, widthMm, heightMm, codeMm),
         ...(plain ? box('edge', x, y, widthMm, heightMm) : []),
       ]
     })
@@ -117,6 +127,7 @@ export function labelPages(labels: readonly Label[], sheet: LabelSheet, plain: b
       marks: [],
       origin: { x: 0, y: 0 },
       window: { left: 0, bottom: 0, right: page.widthMm, top: page.heightMm },
+      full,
     }
   })
 }

@@ -1,6 +1,7 @@
 import type { UnitSystem } from '../units/quantity'
 import { checkBar } from './checkBar'
 import { boundsOf, box, type Drawing, line, type Mark, type Rectangle, words } from './drawing'
+import { type BlockField, titleBlock } from './titleBlock'
 
 /** What printers take. */
 export const PAPERS = {
@@ -18,6 +19,8 @@ export interface Imprint {
   axis: string | null
   /** The day, in words. */
   date: string
+  /** Who answers for it; none where nobody is named. */
+  author?: string | null
 }
 
 /** One sheet: its frame as it lies on it, and the part of the drawing that shows through its window. */
@@ -30,22 +33,42 @@ export interface Page {
   origin: { x: number; y: number }
   /** The part of the sheet that the drawing shows in. */
   window: Rectangle
+  /** What is printed full, such as the squares of a code, as it lies on the sheet. */
+  full?: Rectangle[]
 }
 
 /** White that no printer can print on. */
 const MARGIN_MM = 10
-/** Bar, imprint and map under the drawing. */
-const FOOT_MM = 26
+/** Bar, title block and map under the drawing. */
+const FOOT_MM = 31
 /** What two sheets that are glued together have in common. */
 const OVERLAP_MM = 12
 /** A sheet on the map. */
 const MAP_MM = { width: 6, height: 7 }
 
-/** The title of a drawing, and of the rest what it does not say already. */
-const imprintWords = ({ machine, axis, date }: Imprint, title: string) =>
-  [title, ...(title.startsWith(machine) ? [] : [machine, axis && `axis ${axis}`]), date]
-    .filter(Boolean)
-    .join(' · ')
+/** What the title block of a drawing says. */
+function fieldsOf(
+  { machine, axis, date, author }: Imprint,
+  title: string,
+  sheet: string,
+  units: UnitSystem,
+): BlockField[] {
+  // What stands in a field of its own is not said again in the title.
+  const prefix = axis ? `${machine}, ${axis}: ` : `${machine}: `
+  return [
+    { label: 'Machine', text: machine, share: 26 },
+    { label: 'Axis', text: axis ?? '-', share: 8 },
+    { label: 'Title', text: title.startsWith(prefix) ? title.slice(prefix.length) : title, share: 40 },
+    { label: 'Responsible', text: author || '-', share: 20 },
+    { label: 'Date', text: date, share: 30 },
+    { label: 'Scale', text: '1:1', share: 9 },
+    { label: 'Lengths in', text: units === 'inch' ? 'in (mm)' : 'mm', share: 13 },
+    { label: 'Sheet', text: sheet, share: 14 },
+  ]
+}
+
+/** A title block as wide as its fields need at the least. */
+const BLOCK_WIDTH_MM = 170
 
 /** A drawing as one sheet of its own size, with its bar and its imprint under it: for formats that are not printed by sheets. */
 export function framed({ title, marks }: Drawing, imprint: Imprint, units: UnitSystem): Drawing {
@@ -55,7 +78,7 @@ export function framed({ title, marks }: Drawing, imprint: Imprint, units: UnitS
     marks: [
       ...marks,
       ...checkBar(left, bottom - 12, units),
-      words(left, bottom - 23, imprintWords(imprint, title), 3),
+      ...titleBlock(fieldsOf(imprint, title, '1 of 1', units), left, bottom - 30, BLOCK_WIDTH_MM),
     ],
   }
 }
@@ -88,13 +111,14 @@ export function pagesOf(drawing: Drawing, paper: Paper, imprint: Imprint, units:
     const row = Math.floor(index / columns)
     const left = startX + column * step.x
     const bottom = startY + (rows - 1 - row) * step.y
+    const mapMm = count > 1 ? columns * MAP_MM.width + 2 : 0
     const foot = [
-      ...checkBar(MARGIN_MM, MARGIN_MM + 13, units),
-      words(
+      ...checkBar(MARGIN_MM, MARGIN_MM + 17.5, units),
+      ...titleBlock(
+        fieldsOf(imprint, drawing.title, `${index + 1} of ${count}`, units),
         MARGIN_MM,
-        MARGIN_MM + 1,
-        `${imprintWords(imprint, drawing.title)} · sheet ${index + 1} of ${count}`,
-        2.6,
+        MARGIN_MM,
+        sheet.widthMm - 2 * MARGIN_MM - mapMm,
       ),
       ...(count > 1 ? mapOf(columns, rows, index, sheet.widthMm) : []),
     ]

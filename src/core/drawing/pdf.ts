@@ -6,16 +6,16 @@ import {
   PDFDocument,
   type PDFFont,
   type PDFPage,
+  PrintScaling,
   popGraphicsState,
   pushGraphicsState,
   rectangle,
 } from 'pdf-lib'
 import type { Mark } from './drawing'
+import { FONT_SHARE } from './letterWidths'
 import type { Page } from './pages'
 
 const POINTS_PER_MM = 72 / 25.4
-/** Letters stand this much higher than the size of their capitals. */
-const FONT_SHARE = 1.3
 
 /** A font with the letters that it has, by their code points. */
 interface Typeface {
@@ -23,23 +23,44 @@ interface Typeface {
   letters: ReadonlySet<number>
 }
 
+/** What a file says of itself. */
+export interface PdfFacts {
+  title: string
+  /** Who answers for it; none where nobody is named. */
+  author?: string | null
+}
+export interface WrittenPdf {
+  bytes: Uint8Array
+  /** Letters that no font has: a question mark stands for each. */
+  missing: string[]
+}
+
+/** Says which letters a file does not have; null where it has all. @example missingWords(['铣']) // 'No font here has 铣: …' */
+export const missingWords = (missing: readonly string[]): string | null =>
+  missing.length === 0
+    ? null
+    : `No font here has ${missing.slice(0, 12).join(' ')}${missing.length > 12 ? ' …' : ''}: a question mark stands for each in the PDF. SVG and DXF keep them as they are.`
+
 /**
- * Writes sheets as a PDF at full size, its fonts within it.
+ * Writes sheets as a PDF at full size, its fonts within it, and asks whoever prints it not to scale it; the check bar tells
+ * whether that was done.
  *
- * Whoever prints it must not let the printer scale it: the check bar tells.
- *
- * @param fonts files of fonts (WOFF or TTF); a letter is set in the first that has it, and as a question mark where none has
+ * @param fonts files of fonts (WOFF or TTF); a letter is set in the first that has it
  */
 export async function writePdf(
-  title: string,
+  { title, author }: PdfFacts,
   pages: readonly Page[],
   fonts: readonly Uint8Array[],
-): Promise<Uint8Array> {
+): Promise<WrittenPdf> {
   const pdf = await PDFDocument.create()
-  pdf.setTitle(title)
+  pdf.setTitle(title, { showInWindowTitleBar: true })
+  if (author) pdf.setAuthor(author)
+  pdf.setLanguage('en')
+  pdf.setCreator('Dusk Bench')
+  pdf.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None)
   pdf.registerFontkit(fontkit)
   const faces = new Faces(pdf, fonts)
-  for (const { widthMm, heightMm, frame, marks, origin, window } of pages) {
+  for (const { widthMm, heightMm, frame, marks, origin, window, full = [] } of pages) {
     const page = pdf.addPage([widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM])
     const { left, bottom, right, top } = window
     page.pushOperators(
@@ -51,8 +72,16 @@ export async function writePdf(
     for (const mark of marks) await draw(page, mark, origin, faces)
     page.pushOperators(popGraphicsState())
     for (const mark of frame) await draw(page, mark, { x: 0, y: 0 }, faces)
+    for (const box of full)
+      page.drawRectangle({
+        x: box.left * POINTS_PER_MM,
+        y: box.bottom * POINTS_PER_MM,
+        width: (box.right - box.left) * POINTS_PER_MM,
+        height: (box.top - box.bottom) * POINTS_PER_MM,
+        color: grayscale(0),
+      })
   }
-  return pdf.save({ useObjectStreams: false })
+  return { bytes: await pdf.save({ useObjectStreams: false }), missing: [...faces.missing] }
 }
 
 type FourNumbers = [number, number, number, number]
@@ -60,6 +89,7 @@ type FourNumbers = [number, number, number, number]
 /** The fonts of a document: each goes in when a letter asks for it. */
 class Faces {
   private readonly embedded: Typeface[] = []
+  readonly missing = new Set<string>()
 
   constructor(
     private readonly pdf: PDFDocument,
@@ -95,6 +125,7 @@ class Faces {
     }
     const first = await this.face(0)
     if (!first) throw new Error('A PDF takes at least one font.')
+    this.missing.add(letter)
     return { font: first.font, shown: '?' }
   }
 }

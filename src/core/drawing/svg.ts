@@ -1,4 +1,5 @@
 import { boundsOf, type Drawing, type Mark } from './drawing'
+import { FONT_SHARE, textWidthMm } from './letterWidths'
 
 /** White around a drawing on its sheet. */
 const MARGIN_MM = 10
@@ -15,7 +16,7 @@ function element(mark: Mark): string {
     case 'circle':
       return `<circle class="${mark.layer}" cx="${fixed(mark.x)}" cy="${fixed(-mark.y)}" r="${fixed(mark.r)}"/>`
     case 'text':
-      return `<text x="${fixed(mark.x)}" y="${fixed(-mark.y)}" font-size="${fixed(mark.heightMm * 1.3)}">${escaped(mark.text)}</text>`
+      return `<text x="${fixed(mark.x)}" y="${fixed(-mark.y)}" font-size="${fixed(mark.heightMm * FONT_SHARE)}" textLength="${fixed(textWidthMm(mark.text, mark.heightMm))}" lengthAdjust="spacingAndGlyphs">${escaped(mark.text)}</text>`
   }
 }
 

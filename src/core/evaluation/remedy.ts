@@ -3,6 +3,7 @@ import type { Axis } from '../document/axis'
 import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
 import { applyPatches, diff, type Patch } from '../document/patch'
+import { touch } from '../document/touched'
 import { say } from '../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
 import type { EvaluationContext } from './context'
@@ -74,8 +75,9 @@ export const remedied = (axis: Axis, { patches }: Pick<Remedy, 'patches'>): Axis
  * @throws StaleError, when it runs, where the axis was changed since in what the remedy replaces
  */
 export const remedyEdit = (axis: Axis, remedy: Remedy): Edit => ({
-  ...onAxis(axis, remedy.done?.label ?? remedy.label, draft => {
+  ...onAxis(axis, remedy.done?.label ?? remedy.label, (draft, at) => {
     Object.assign(draft, remedied(current(draft), remedy))
+    if (remedy.done) touch(draft, at, remedy.done.entry)
   }),
   ...(remedy.done && { entry: { axisId: axis.id, kind: 'part', text: remedy.done.entry } }),
 })

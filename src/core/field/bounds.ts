@@ -21,8 +21,13 @@ function pathOf(place: Place): string {
   const steps: string[] = []
   for (let at: Place | null = place; at?.above; at = at.above)
     steps.unshift(typeof at.key === 'number' ? `[${at.key}]` : `.${at.key}`)
-  const path = steps.join('').replace(/^\./, '').toWellFormed()
-  return path.length > 120 ? `${path.slice(0, 60)} … ${path.slice(-50)}` : path || 'the file'
+  return shortPath(steps.join('').replace(/^\./, ''))
+}
+
+/** A place as a message says it: of a long one the ends, of brackets within brackets the first few. */
+export function shortPath(path: string): string {
+  const plain = path.toWellFormed().replace(/((?:\[\d+\]){3})(?:\[\d+\])+/g, '$1 …')
+  return plain.length > 120 ? `${plain.slice(0, 60)} … ${plain.slice(-50)}` : plain || 'the file'
 }
 
 /**

@@ -1,4 +1,5 @@
 import { array, boolean, lazy, mixed, number, type ObjectShape, object, type Schema, string } from 'yup'
+import { shortPath } from './bounds'
 import { isDay, isMoment } from './dates'
 import type { Field, Fields, NumberField } from './field'
 import { isWithin } from './isWithin'
@@ -9,17 +10,31 @@ import { LAST_MINUTE, listTaken, takes as takesOf } from './takes'
 /** A message that says which field, what was got and what is accepted. */
 export const gotAndTakes =
   (takes: string) =>
-  ({ path, value }: { path: string; value?: unknown }) => {
-    const got = value === undefined ? 'nothing' : JSON.stringify(value)
-    return `${path || 'the file'}: got ${got.length > 60 ? `${got.slice(0, 57)}...` : got}, takes ${takes}`
-  }
+  ({ path, value }: { path: string; value?: unknown }) =>
+    `${shortPath(path)}: got ${gotWords(value)}, takes ${takes}`
+
+/** Brackets within brackets that a message still shows. */
+const DEEPEST_SHOWN = 3
+const isDeep = (value: unknown, levels = DEEPEST_SHOWN): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  (levels === 0 || Object.values(value).some(inside => isDeep(inside, levels - 1)))
+
+/** What was got, as it stands; of what goes on within itself only what it is. @example gotWords([1]) // '[1]' */
+function gotWords(value: unknown): string {
+  if (value === undefined) return 'nothing'
+  if (isDeep(value))
+    return Array.isArray(value) ? `a list of ${value.length} with lists in it` : 'an object with more in it'
+  const got = JSON.stringify(value)
+  return got.length > 60 ? `${got.slice(0, 57)}...` : got
+}
 
 export const shape = (fields: ObjectShape): Schema => {
   const takes = gotAndTakes(`an object with ${Object.keys(fields).join(', ')}`)
   return object(fields)
     .noUnknown(
       ({ path, unknown }) =>
-        `${path || 'the file'}: got the unknown field ${unknown}, takes ${Object.keys(fields).join(', ')}`,
+        `${shortPath(path)}: got the unknown field ${unknown}, takes ${Object.keys(fields).join(', ')}`,
     )
     .strict()
     .default(undefined)

@@ -1,10 +1,24 @@
 import { gotAndTakes } from '../field/schema'
 import { isObject, parseFile, readJob } from './jobFile'
-import { JobFileError, LARGEST_BACKUP_BYTES, refuseLarge } from './jobFileError'
+import { JobFileError, LARGEST_BACKUP_BYTES, refuseLargeText } from './jobFileError'
+import { decodeText, UnsureTextError } from './textFile'
 import type { JobFile } from './writeJobFile'
 
 /** Most jobs of one backup. */
 const MOST_JOBS = 1000
+
+/** The text of a job file, which is always Unicode. @throws JobFileError where it is not */
+export function unicodeOf(bytes: Uint8Array): string {
+  try {
+    return decodeText(bytes)
+  } catch (error) {
+    throw new JobFileError(
+      error instanceof UnsureTextError
+        ? 'The file is not in Unicode, as a job file always is: it was changed on its way. Copy it again from where it came.'
+        : (error as Error).message,
+    )
+  }
+}
 
 /**
  * Reads a file with one job or a backup with many. Everything is checked before anything is returned.
@@ -13,10 +27,10 @@ const MOST_JOBS = 1000
  * @throws JobFileError that names what is wrong and where
  */
 export function readFileOfJobs(text: string, onProgress: (share: number) => void = () => {}): JobFile[] {
-  refuseLarge(text.length, LARGEST_BACKUP_BYTES)
+  refuseLargeText(text, LARGEST_BACKUP_BYTES)
   const file = parseFile(text)
   if (!isObject(file) || file.format !== 'dusk-bench-backup') {
-    refuseLarge(text.length)
+    refuseLargeText(text)
     return [readJob(file, onProgress)]
   }
   const { jobs } = file

@@ -1,6 +1,8 @@
 import Papa from 'papaparse'
 import { gotWords } from '../document/parts/checkPart'
 
+import type { Table } from './workbook'
+
 /** A CSV file that cannot be read as a whole; the message says why. */
 export class CsvFileError extends Error {
   override name = 'CsvFileError'
@@ -62,6 +64,12 @@ export function writeCsv(
   return `\ufeff${text}\r\n`
 }
 
+/** A table as CSV. */
+export const tableCsv = (
+  { fields, rows }: Pick<Table, 'fields' | 'rows'>,
+  style: CsvStyle = 'comma',
+): string => writeCsv(fields, rows, style)
+
 export interface CsvRow {
   /** Of the file, on which the row starts. */
   line: number
@@ -70,12 +78,30 @@ export interface CsvRow {
   asWritten: string[]
 }
 
+/** A first line by which a spreadsheet is told what separates the columns. */
+const SEPARATOR_LINE = /^\s*"?sep=(.)"?\s*(\r\n|\r|\n|$)/i
+
 /** What separates the columns: read off the heading row, where no name has a comma in it. */
 function separatorOf(text: string): string {
   const head = text.trimStart().split(/[\r\n]/, 1)[0] ?? ''
   const counts = [',', ';', '\t'].map(sign => ({ sign, count: head.split(sign).length }))
   return counts.reduce((most, one) => (one.count > most.count ? one : most)).sign
 }
+
+/** A figure as such a file has it: in tens, nothing else. @example figureIn('0x1F') // null */
+export function figureIn(text: string): number | null {
+  const value = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d+)?$/i.test(text) ? Number(text) : Number.NaN
+  return Number.isFinite(value) ? value : null
+}
+
+/** The place of the first column that is headed by one of the names, however they are written. */
+export const columnOf = (head: CsvRow, ...names: readonly string[]): number => {
+  const wanted = names.map(name => name.toLowerCase())
+  return head.cells.findIndex(cell => wanted.includes(cell.toLowerCase()))
+}
+
+/** The minus sign of typesetters, before a figure. */
+const MINUS = /^\u2212(?=\s*[\d.,])/
 
 /**
  * The rows of a CSV text, whatever separates its columns, with the heading row first; empty ones are left out.
@@ -89,19 +115,21 @@ function separatorOf(text: string): string {
  */
 export function readCsv(text: string, most: number, what: string): { head: CsvRow; rows: CsvRow[] } {
   refuseLargeCsv(text.length)
-  const plain = text.replace(/^\ufeff/, '')
-  const separator = separatorOf(plain)
+  const unmarked = text.replace(/^\ufeff/, '')
+  const [told = '', said] = SEPARATOR_LINE.exec(unmarked) ?? []
+  const plain = unmarked.slice(told.length)
+  const separator = said ?? separatorOf(plain)
   const all: CsvRow[] = []
   let from = 0
-  let line = 1
+  let line = told === '' ? 1 : told.split(/\r\n|\r|\n/).length
   Papa.parse<string[]>(plain, {
     delimiter: separator,
     // One more than the most, and the heading: enough to know that there are too many.
     preview: most + 2,
     step({ data, meta }) {
       if (data.some(cell => cell.trim() !== '')) {
-        const cells = data.map(cell => cell.trim())
-        all.push({ line, cells, asWritten: cells })
+        const asWritten = data.map(cell => cell.trim())
+        all.push({ line, cells: asWritten.map(cell => cell.replace(MINUS, '-')), asWritten })
       }
       line += plain.slice(from, meta.cursor).split(/\r\n|\r|\n/).length - 1
       from = meta.cursor

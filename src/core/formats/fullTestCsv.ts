@@ -3,7 +3,17 @@ import { READING } from '../readings/model'
 import { courseOf, wayWord } from '../sheets/fullTest/course'
 import { FULL_TESTS, type FullTest, TARGETS, type Target } from '../sheets/fullTest/model'
 import { MM_PER_INCH, type UnitSystem } from '../units/quantity'
-import { CsvFileError, type CsvProblem, type CsvStyle, problemAt, readCsv, tidyFigure, writeCsv } from './csv'
+import {
+  CsvFileError,
+  type CsvProblem,
+  type CsvStyle,
+  columnOf,
+  figureIn,
+  problemAt,
+  readCsv,
+  tidyFigure,
+  writeCsv,
+} from './csv'
 
 // The readings of a full test as a file: a line a reading, with its target, the way it was come to, and the run.
 
@@ -56,11 +66,9 @@ interface Line {
 /** Places of a file that differ by less than this are one target. */
 const SAME_TARGET_MM = 0.005
 
-/** Reads one figure of a cell. */
-const figureIn = (text: string): number | null => {
-  const value = Number(text)
-  return text.trim() !== '' && Number.isFinite(value) ? value : null
-}
+/** What a column is worth whose heading is one of these, however it is written. */
+const worth = (heads: Readonly<Record<string, number>>, heading = ''): number =>
+  Object.entries(heads).find(([name]) => name.toLowerCase() === heading.toLowerCase())?.[1] ?? Number.NaN
 
 /**
  * Reads readings for a test. Where none were taken yet the file brings its own targets and runs; else each must be at a target
@@ -77,19 +85,18 @@ export function readFullTestCsv(
   newId: () => string,
 ): { ok: true; taken: number; runs: number; targets: Target[] } | { ok: false; problems: CsvProblem[] } {
   const { head, rows } = readCsv(text, MOST_LINES, 'readings')
-  const columnOf = (...names: string[]) => head.cells.findIndex(cell => names.includes(cell))
   const at = {
-    target: columnOf(...Object.keys(TARGET_HEADS)),
-    way: columnOf('way'),
-    run: columnOf('run'),
-    reading: columnOf(...Object.keys(READING_HEADS)),
+    target: columnOf(head, ...Object.keys(TARGET_HEADS)),
+    way: columnOf(head, 'way'),
+    run: columnOf(head, 'run'),
+    reading: columnOf(head, ...Object.keys(READING_HEADS)),
   }
   if (Object.values(at).includes(-1))
     throw new CsvFileError(
       `Line 1 must name the columns targetMm (or targetIn), way, run and readingUm (or readingMm, readingThou, readingIn). Got ${head.cells.join(', ').slice(0, 120)}.`,
     )
-  const mmPer = TARGET_HEADS[head.cells[at.target] as keyof typeof TARGET_HEADS]
-  const umPer = READING_HEADS[head.cells[at.reading] as keyof typeof READING_HEADS]
+  const mmPer = worth(TARGET_HEADS, head.cells[at.target])
+  const umPer = worth(READING_HEADS, head.cells[at.reading])
   const problems: CsvProblem[] = []
   const lines = rows.flatMap(({ line, cells }): Line[] => {
     const wrong = (column: keyof typeof at, takes: string) => {

@@ -17,7 +17,7 @@ import { CATALOGUE } from '../machine/parts'
 import { newJob } from '../sheets/newJob'
 import { jobSchema } from '../sheets/schema'
 import { readJobFile } from './jobFile'
-import { JobFileError, LARGEST_FILE_BYTES } from './jobFileError'
+import { bytesOf, JobFileError, LARGEST_FILE_BYTES } from './jobFileError'
 import { type JobFile, writeJobFile } from './writeJobFile'
 
 const { job, entries } = skarrow()
@@ -72,7 +72,9 @@ test('a file of version 1 is read for ever', () => {
 test.each<[string, string, string]>([
   ['empty', '  ', 'The file is empty.'],
   ['cut short', text.slice(0, text.length / 2), 'It looks cut short'],
-  ['not JSON', '<html>', 'not readable as JSON'],
+  ['not JSON', '<html>', 'The file is not readable as JSON: line 1, column 1: got “<”.'],
+  ['not JSON further down', '{"format": 1,\n "job": ]}', 'line 2, column 9: got “]”'],
+  ['brackets without end', `{"job": ${'['.repeat(200_000)}`, 'The file is not readable as JSON.'],
   ['another list', '[1,2]', 'This is not a job file'],
   ['another format', '{"format":"spreadsheet"}', 'This is not a job file'],
   ['no job', '{"format":"dusk-bench-job"}', 'job: got nothing, takes a job document'],
@@ -457,6 +459,39 @@ describe('a change of version 5 that was not saved before the app was newer', ()
   })
 })
 
+describe('version 14', () => {
+  const { job: now } = readJobFile(readFileSync(join(FIXTURES, 'job-v14.json'), 'utf8'))
+  const axis = now.axes[0] as (typeof now.axes)[number]
+
+  test('has tables of which nobody knows when they were read, and rounds that kept no figure', () => {
+    expect(axis.rounds.length).toBeGreaterThan(0)
+    for (const { taken, closedWith, tight, turnedTo, tipLifted } of axis.rounds)
+      expect({ taken, closedWith, tight, turnedTo, tipLifted }).toEqual({
+        taken: {},
+        closedWith: null,
+        tight: null,
+        turnedTo: null,
+        tipLifted: null,
+      })
+    expect(axis.fullTests).toMatchObject([{ gaugeMore: null, shifts: [], taken: {} }])
+    expect([axis.zeroRounds, axis.waveRounds]).toEqual([[], []])
+  })
+
+  test('a taper and a pitch that the form began with are not taken for measured; others stay', () => {
+    const { job: old } = JSON.parse(readFileSync(join(FIXTURES, 'job-v14.json'), 'utf8')) as JobFile
+    for (const [index, { taperRatio, screwPitchMm }] of axis.gibRounds.entries()) {
+      const was = old.axes[0]?.gibRounds[index]
+      expect(taperRatio).toBe(was?.taperRatio === 60 ? null : was?.taperRatio)
+      expect(screwPitchMm).toBe(was?.screwPitchMm === 1 ? null : was?.screwPitchMm)
+    }
+  })
+
+  test('knows when something was last done, by its ticks and its rounds', () => {
+    const done = axis.rounds.filter(one => one.done !== null).map(({ startedAt }) => startedAt)
+    expect(axis.touched === null ? '' : axis.touched.at >= (done.toSorted().at(-1) ?? '')).toBeTruthy()
+  })
+})
+
 describe('a change that was not saved before the app was newer', () => {
   test('comes up through every version to the present one', () => {
     expect(CHANGE_STEPS.map(({ from }) => from)).toEqual(
@@ -494,4 +529,29 @@ describe('a change that was not saved before the app was newer', () => {
     expect(axis?.squareRounds.every(round => !('sideMm' in round))).toBe(true)
     expect(now.acceptance).toMatchObject({ acceptedDay: null, points: [], reproved: {} })
   })
+})
+
+test('what is written can be read again, however much was done: the oldest of what could be taken back stays behind', () => {
+  // Changes of some 30 KB, of which a file holds about a thousand.
+  const long = { was: 'x'.repeat(15_000), now: 'y'.repeat(15_000) }
+  const history = Array.from({ length: 1500 }, (_, index) => ({
+    ...change,
+    id: `c${index}`,
+    patches: [{ path: ['name'], ...long }],
+  })) as JobFile['history']
+  const large = writeJobFile({ ...file, history })
+  expect(bytesOf(large)).toBeLessThanOrEqual(LARGEST_FILE_BYTES)
+  const read = readJobFile(large)
+  expect(read.job).toEqual(job)
+  expect(read.entries).toEqual(entries)
+  expect(read.history.length).toBeGreaterThan(500)
+  expect(read.history.at(-1)?.id).toBe('c1499')
+  // And once more, as it was: what comes in goes out.
+  expect(writeJobFile(read)).toBe(large)
+})
+
+test('a file is measured by its bytes, also where a letter has two', () => {
+  const greek = { ...file, job: { ...job, name: 'Φ'.repeat(80) } }
+  expect(bytesOf(writeJobFile(greek))).toBe(Buffer.byteLength(writeJobFile(greek)))
+  expect(refusal('Φ'.repeat(LARGEST_FILE_BYTES / 2 + 1))).toContain('32.1 MB')
 })

@@ -1,3 +1,4 @@
+import { visit } from 'jsonc-parser'
 import { object, type Schema, ValidationError } from 'yup'
 import type { Change } from '../document/edit'
 import type { Job, LogEntry } from '../document/job'
@@ -6,10 +7,9 @@ import { SCHEMA_VERSION } from '../document/version.generated'
 import { beyondBounds } from '../field/bounds'
 import { gotAndTakes } from '../field/schema'
 import { CHANGE_RULES, ENTRY_RULES, jobSchema, type RowRules } from '../sheets/schema'
-import { JobFileError, refuseLarge } from './jobFileError'
+import { JobFileError, MOST_ROWS, refuseLargeText } from './jobFileError'
 import type { JobFile } from './writeJobFile'
 
-const MOST_ROWS = 100_000
 /** Far above the rows of any table. */
 const MOST_PLACES = 5000
 const MOST_TABLE_ROWS = 600
@@ -24,7 +24,7 @@ const PROGRESS_EVERY = 2000
  * @throws JobFileError that names what is wrong and where
  */
 export function readJobFile(text: string): JobFile {
-  refuseLarge(text.length)
+  refuseLargeText(text)
   return readJob(parseFile(text))
 }
 
@@ -80,9 +80,7 @@ function broughtUp(
     return migrate({ job, history })
   } catch (error) {
     if (!(error instanceof TypeError || error instanceof RangeError)) throw error
-    throw new JobFileError(
-      `job.schemaVersion: got ${version}, but what stands there is not of that version (${error.message})`,
-    )
+    throw new JobFileError(`job.schemaVersion: got ${version}, but what stands there is not of that version`)
   }
 }
 
@@ -118,17 +116,37 @@ function parse(text: string): unknown {
   if (text.trim() === '') throw new JobFileError('The file is empty.')
   try {
     return JSON.parse(text)
-  } catch (error) {
-    const reason = error instanceof Error ? error.message : String(error)
-    // Nothing was wrong up to the end: the rest is missing. How an engine says so differs.
-    const end = text.trimEnd().length
-    const [, position] = /position (\d+)/.exec(reason) ?? []
-    const ranOut = Number(position) >= end || /unexpected end|end of data|unterminated/i.test(reason)
-    const cut = /^\s*\{/.test(text) && (ranOut || !text.trimEnd().endsWith('}'))
+  } catch {
+    const at = placeOfFault(text)
+    // Nothing was wrong up to the end: the rest is missing.
+    const isEnd = at >= text.trimEnd().length
+    const isCut = /^\s*\{/.test(text) && (isEnd || !text.trimEnd().endsWith('}'))
     throw new JobFileError(
-      `The file is not readable as JSON: ${reason}.${cut ? ' It looks cut short: copy it again from where it came.' : ''}`,
+      `The file is not readable as JSON${isEnd ? '' : `: ${faultWords(text, at)}`}.${isCut ? ' It looks cut short: copy it again from where it came.' : ''}`,
     )
   }
+}
+
+/** Where a text stops being JSON; its end where only the rest is missing. */
+function placeOfFault(text: string): number {
+  let at = text.length
+  try {
+    const onError = (_: unknown, offset: number) => {
+      at = Math.min(at, offset)
+    }
+    visit(text, { onError }, { disallowComments: true })
+  } catch {
+    // So many brackets within brackets that it cannot be walked through.
+  }
+  return at
+}
+
+/** @example faultWords('{"a": ]}', 6) // 'line 1, column 7: got “]”' */
+function faultWords(text: string, at: number): string {
+  const before = text.slice(0, at)
+  const line = before.split('\n').length
+  const got = String.fromCodePoint(text.codePointAt(at) ?? 32)
+  return `line ${line}, column ${at - before.lastIndexOf('\n')}: got ${/\P{C}/u.test(got) && got.trim() ? `“${got}”` : 'a sign that is none'}`
 }
 
 function rows<T extends { id: string; jobId: string }>(

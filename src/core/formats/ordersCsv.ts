@@ -1,6 +1,7 @@
 import { ORDER_STATES, type OrderState } from '../document/job'
 import { type OrderLine, totalEurOf } from '../orders/orders'
-import { CsvFileError, type CsvProblem, type CsvStyle, problemAt, readCsv, writeCsv } from './csv'
+import { CsvFileError, type CsvProblem, columnOf, problemAt, readCsv } from './csv'
+import type { Table } from './workbook'
 
 const COLUMNS = [
   'key',
@@ -29,17 +30,12 @@ const lengthsWords = (lengths: OrderLine['lengths'] = []): string =>
     .join(' / ')
 
 /**
- * Writes an order list as CSV: a line for each thing, with its machine and the day, and a last line with what all of it costs.
+ * An order list as a table: a line for each thing, with its machine and the day, and a last line with what all of it costs.
  *
  * @param day such as `2026-11-26`
  */
-export function writeOrdersCsv(
-  lines: readonly OrderLine[],
-  machine: string,
-  day: string,
-  style: CsvStyle = 'comma',
-): string {
-  const rows = lines.map(line => [
+export function ordersTable(lines: readonly OrderLine[], machine: string, day: string): Table {
+  const rows: (string | number | null)[][] = lines.map(line => [
     line.key,
     line.what,
     lengthsWords(line.lengths),
@@ -56,7 +52,7 @@ export function writeOrdersCsv(
   const lacking = lines.filter(({ priceEur }) => priceEur === null).length
   const total = lacking > 0 ? `Total, without ${lacking} of unknown price` : 'Total'
   rows.push([null, total, null, null, null, null, null, totalEurOf(lines), null, null, machine, day])
-  return writeCsv(COLUMNS, rows, style)
+  return { name: `Orders ${machine}`, fields: COLUMNS, rows }
 }
 
 export interface OrdersFile {
@@ -72,7 +68,7 @@ export interface OrdersFile {
  */
 export function readOrdersCsv(text: string, known: ReadonlySet<string>): OrdersFile {
   const { head, rows } = readCsv(text, MOST_ROWS, 'rows')
-  const [keyAt, stateAt] = [head.cells.indexOf('key'), head.cells.indexOf('state')]
+  const [keyAt, stateAt] = [columnOf(head, 'key'), columnOf(head, 'state')]
   if (keyAt < 0 || stateAt < 0)
     throw new CsvFileError(
       'Line 1 must name the columns key and state; save the list as a file to see how it looks.',

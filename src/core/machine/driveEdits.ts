@@ -4,6 +4,7 @@ import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
 import type { PartKind, ScrewEnds } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
+import { touch } from '../document/touched'
 
 export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: string): Edit =>
   onAxis(
@@ -19,8 +20,9 @@ export const setEnds = (axis: Axis, ends: ScrewEnds): Edit =>
   onAxis(
     axis,
     `Ends of the screw ${ends}`,
-    draft => {
+    (draft, at) => {
       draft.ends = ends
+      touch(draft, at, `ends of the screw: ${ends}`)
     },
     { entry: { axisId: axis.id, kind: 'part', text: `Ends of the screw: ${ends}.` } },
   )
@@ -30,8 +32,9 @@ export const setDrive = (axis: Axis, change: Partial<Drive>, label: string): Edi
   onAxis(
     axis,
     label,
-    draft => {
+    (draft, at) => {
       Object.assign(draft.drive, change)
+      touch(draft, at, label)
     },
     { entry: { axisId: axis.id, kind: 'part', text: `${label}.` } },
   )
@@ -62,11 +65,12 @@ export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'driv
   return onAxis(
     axis,
     'Drive taken',
-    draft => {
+    (draft, at) => {
       draft.parts = { ...drive.parts }
       draft.ends = drive.ends
       draft.drive = { ...drive.drive }
       draft.preloadN = null
+      touch(draft, at, text)
     },
     { entry: { axisId: axis.id, kind: 'part', text } },
   )
@@ -84,8 +88,9 @@ export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, par
   return onAxis(
     axis,
     name ? `${name} chosen` : `No ${kind} chosen`,
-    draft => {
+    (draft, at) => {
       putPart(draft, kind, partId)
+      touch(draft, at, name ? `chosen: ${name}` : `the ${kind} open again`)
     },
     {
       entry: {

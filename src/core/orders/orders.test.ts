@@ -4,8 +4,8 @@ import { demoJobs } from '../demo'
 import { applyChange, runEdit, takeBack } from '../document/edit'
 import type { Job } from '../document/job'
 import { ORDER_STATES } from '../document/job'
-import { CSV_STYLES, type CsvStyle } from '../formats/csv'
-import { readOrdersCsv, writeOrdersCsv } from '../formats/ordersCsv'
+import { CSV_STYLES, type CsvStyle, tableCsv } from '../formats/csv'
+import { ordersTable, readOrdersCsv } from '../formats/ordersCsv'
 import { catalogueOf } from '../machine/parts'
 import { jobSchema } from '../sheets/schema'
 import { setOrderStates, takeQuotes } from './orderEdits'
@@ -174,7 +174,9 @@ describe('an order list as a file', () => {
         fc.constantFrom(...(Object.keys(CSV_STYLES) as CsvStyle[])),
         (states, style) => {
           const noted = lines.map((one, index) => ({ ...one, state: states[index] ?? 'open' }))
-          expect(readOrdersCsv(writeOrdersCsv(noted, 'Skarrow 8', '2026-11-26', style), known)).toEqual({
+          expect(
+            readOrdersCsv(tableCsv(ordersTable(noted, 'Skarrow 8', '2026-11-26'), style), known),
+          ).toEqual({
             states: noted.map(({ key, state }) => ({ key, state })),
             wrong: [],
           })
@@ -185,7 +187,7 @@ describe('an order list as a file', () => {
   })
 
   test('says of which machine it is, from which day, how long each screw is, and what all of it costs', () => {
-    const text = writeOrdersCsv(lines, 'Skarrow 8', '2026-11-26', 'semicolon')
+    const text = tableCsv(ordersTable(lines, 'Skarrow 8', '2026-11-26'), 'semicolon')
     const rows = Papa.parse<Record<string, string>>(text.replace('\ufeff', ''), {
       header: true,
       delimiter: ';',
@@ -208,8 +210,8 @@ describe('an order list as a file', () => {
 
   test('has no cell that a spreadsheet would run, and says which line is wrong', () => {
     const hostile = [{ ...(lines[0] as (typeof lines)[number]), what: '=cmd()' }]
-    expect(writeOrdersCsv(hostile, '=8', '2026-11-26')).toContain("'=cmd()")
-    const text = writeOrdersCsv(lines, 'Skarrow 8', '2026-11-26')
+    expect(tableCsv(ordersTable(hostile, '=8', '2026-11-26'))).toContain("'=cmd()")
+    const text = tableCsv(ordersTable(lines, 'Skarrow 8', '2026-11-26'))
       .replace(',open', ',lost')
       .replace('part:back-12', 'part:nowhere')
     const { states, wrong } = readOrdersCsv(text, known)

@@ -6,10 +6,11 @@ import type { Job } from '../document/job'
 import { HOURS, PLAN_TO_START } from '../document/plan'
 import { fits } from '../field/fits'
 import { schemaOf } from '../field/schema'
-import { readDaysOff, writeCalendar } from '../formats/calendarFile'
+import { writeCalendar } from '../formats/calendarFile'
 import { catalogueOf } from '../machine/parts'
 import { newJob } from '../sheets/newJob'
 import { sisterJob } from '../sheets/sisterJob'
+import { withCalledOff } from './calledOff'
 import { dateAt, dayAfter, daysBetween, nowOf, weekdayOf } from './days'
 import { entriesOf, placedTasks, stretches } from './entries'
 import { hoursProblems, windowsFrom } from './hours'
@@ -333,58 +334,47 @@ describe('calendars', () => {
     ),
     '2026-11-26T17:00:00Z',
   )
-  const ids = () => {
-    let next = 0
-    return () => `id-${next++}`
-  }
-
   test('have each evening in local time and each parcel as a day', () => {
     expect(file).toMatch(/DTSTART:20261126T183000\r\nDTEND:20261126T192100\r\nSUMMARY:Y: Assembly/)
     expect(file).toMatch(/DTSTART;VALUE=DATE:20261127/)
     for (const line of file.split('\r\n')) expect(line.length).toBeLessThanOrEqual(75)
   })
 
-  test('give days off: whole days, also those that come again; appointments stay out', () => {
-    const text = [
-      'BEGIN:VCALENDAR',
-      'VERSION:2.0',
-      'BEGIN:VEVENT',
-      'UID:1',
-      'DTSTART;VALUE=DATE:20261224',
-      'DTEND;VALUE=DATE:20261227',
-      'SUMMARY:Away',
-      'END:VEVENT',
-      'BEGIN:VEVENT',
-      'UID:2',
-      'DTSTART;VALUE=DATE:20200501',
-      'RRULE:FREQ=YEARLY',
-      'SUMMARY:Launching day',
-      'END:VEVENT',
-      'BEGIN:VEVENT',
-      'UID:3',
-      'DTSTART:20261127T100000',
-      'DTEND:20261127T110000',
-      'SUMMARY:Dentist',
-      'END:VEVENT',
-      'END:VCALENDAR',
-    ].join('\r\n')
-    const { rows, withHours } = readDaysOff(text, '2026-11-26', '2028-11-26', ids())
-    expect(rows.map(({ fromDay, toDay, why }) => [fromDay, toDay, why])).toEqual([
-      ['2026-12-24', '2026-12-26', 'Away'],
-      ['2027-05-01', '2027-05-01', 'Launching day'],
-      ['2028-05-01', '2028-05-01', 'Launching day'],
-    ])
-    expect(withHours).toBe(1)
-    // What was written here has parcels as whole days and work with hours.
-    expect(readDaysOff(file, '2026-11-26', '2028-11-26', ids()).withHours).toBeGreaterThan(10)
+  test('block the evenings and no day on which something comes, and say which version they are', () => {
+    const events = file.split('BEGIN:VEVENT').slice(1)
+    for (const event of events) {
+      expect(event).toContain(event.includes('VALUE=DATE') ? 'TRANSP:TRANSPARENT' : 'TRANSP:OPAQUE')
+      expect(event).toContain('STATUS:CONFIRMED')
+    }
+    const sequence = (text: string) => Number(/SEQUENCE:(\d+)/.exec(text)?.[1])
+    expect(sequence(file)).toBeGreaterThan(0)
+    expect(sequence(writeCalendar('x', [entry('a', '2026-12-01')], '2026-11-26T17:01:00Z'))).toBe(
+      sequence(file) + 1,
+    )
   })
 
-  test.each([
-    ['a text', 'Not a calendar', 'is no calendar'],
-    ['nothing', '', 'without events'],
-    ['an empty calendar', 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR', 'without events'],
-    ['a huge file', 'x'.repeat(2_000_001), 'too large: got 2.0 MB'],
-  ])('that are %s are refused with what is taken', (_, text, message) => {
-    expect(() => readDaysOff(text, '2026-11-26', '2028-11-26', ids())).toThrow(message)
+  const entry = (uid: string, day: string) => ({
+    uid,
+    title: uid,
+    note: '',
+    from: day,
+    to: `${day}T23:00:00`,
+  })
+
+  test('call off what one before had, lies ahead and is not planned any more', () => {
+    const before = ['past', 'kept', 'gone'].map((uid, index) => entry(uid, `2026-12-0${index + 1}`))
+    const planned = [entry('kept', '2026-12-09'), entry('new', '2026-12-10')]
+    const all = withCalledOff(before, planned, '2026-12-02T12:00:00')
+    expect(all.map(({ uid, isCalledOff = false }) => [uid, isCalledOff])).toEqual([
+      ['kept', false],
+      ['new', false],
+      ['gone', true],
+    ])
+    // Once more: it stays called off until its day is over, and comes back when it is planned again.
+    expect(withCalledOff(all, planned, '2026-12-02T12:00:00')).toEqual(all)
+    expect(withCalledOff(all, planned, '2026-12-04T12:00:00')).toEqual(planned)
+    const again = withCalledOff(all, [entry('gone', '2026-12-20')], '2026-12-02T12:00:00')
+    expect(again.find(({ uid }) => uid === 'gone')).not.toHaveProperty('isCalledOff')
+    expect(writeCalendar('x', all, '2026-11-26T17:00:00Z').match(/STATUS:CANCELLED/g)).toHaveLength(1)
   })
 })

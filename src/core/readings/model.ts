@@ -1,4 +1,4 @@
-import { length, smallLength } from '../field/field'
+import { choiceOrNone, length, smallLength } from '../field/field'
 
 // What an indicator can say and where it can stand: the same for every sheet that takes readings.
 
@@ -11,6 +11,16 @@ export const readingOrNone = (label: string) => smallLength(label, READING_RANGE
 export const GAUGE_STEP = smallLength('Step of the gauge', [0.01, 1000], {
   orNone: true,
   help: 'What one mark of the dial is, or the last figure of a display.',
+})
+/** Which way a gauge stands to the slide: the sign of what it reads hangs on it. */
+export const GAUGE_MORE = choiceOrNone('The gauge reads more as the slide goes', ['up', 'down'], {
+  up: 'up, the way its places grow',
+  down: 'down',
+})
+/** What a dial shows as its tip is pushed in: one that shows less has every sign the other way. */
+export const TIP_LIFTED = choiceOrNone('Tip pushed in by a finger, the dial reads', ['more', 'less'], {
+  more: 'more',
+  less: 'less: its signs are turned over',
 })
 /** A place along the screw or the travel. */
 export const place = (label: string) => length(label, [-1000, 20_000])

@@ -12,8 +12,47 @@ const FINEST_SHARE = 0.1
 export const finerThanGauge = (readingUm: number, stepUm: number): boolean =>
   readingUm !== 0 && Math.abs(readingUm) < FINEST_SHARE * stepUm
 
-/** A reading this many robust deviations from the middle of its like stands apart. */
-const APART = 5
+/** From so many readings on it is no chance that they lie beside all marks. */
+const FEWEST_BESIDE_MARKS = 2
+const ON_A_MARK = 1e-3
+
+/**
+ * Whether readings are finer than their gauge shows: half of them or more lie beside every tenth of a mark, and are no round
+ * figures of another unit either, as those are that were reckoned and rounded.
+ *
+ * @param round what figures are multiples of that were rounded, in each unit that they may have been rounded in
+ * @example finerThanMarks([6.3, 5.9, 6.1], 2, [1]) // true: thou, on a dial of two micrometres
+ */
+export function finerThanMarks(readings: readonly number[], step: number, round: readonly number[]): boolean {
+  const isOn = (reading: number, mark: number) => {
+    const marks = reading / mark
+    return Math.abs(marks - Math.round(marks)) < ON_A_MARK * Math.max(1, Math.abs(marks))
+  }
+  const beside = readings.filter(one => ![FINEST_SHARE * step, ...round].some(mark => isOn(one, mark))).length
+  return beside >= FEWEST_BESIDE_MARKS && 2 * beside >= readings.length
+}
+
+/** Figures of the same thing in two units differ by these; a slip of a digit comes after them. */
+const FACTORS = [
+  [25.4, 'inches for millimetres, or thou for hundredths'],
+  [1000, 'millimetres for micrometres'],
+  [9.80665, 'kilograms for newtons'],
+  [4.44822, 'pounds for newtons'],
+  [10, 'a figure too many or too few'],
+] as const
+const NEAR_A_FACTOR = 0.12
+
+/**
+ * What a figure that is so many times another may have come of: a unit or a digit.
+ *
+ * @returns null where no factor is near
+ * @example factorWords(9.5) // 'kilograms for newtons; a figure too many or too few'
+ */
+export function factorWords(times: number): string | null {
+  const up = times >= 1 ? times : 1 / times
+  const near = FACTORS.filter(([factor]) => Math.abs(up / factor - 1) < NEAR_A_FACTOR)
+  return near.length > 0 ? near.map(([, words]) => words).join('; ') : null
+}
 
 /** The middle one of some values; of an even number, the mean of the two in the middle. */
 export const median = (values: readonly number[]): number => {
@@ -24,20 +63,79 @@ export const median = (values: readonly number[]): number => {
     : ((sorted[middle - 1] as number) + (sorted[middle] as number)) / 2
 }
 
+/** One sound test in so many is stopped. */
+const SOUND_STOPPED = 0.01
+/** Of a normal law at one hundredth, to both sides. */
+const LEAST_QUANTILE = 2.57
+/** Of readings at most so many are taken for slips. */
+const MOST_APART = 0.1
+
 /**
- * Which of some repeated readings stand apart from the rest: a slip of typing, or a bump. They are marked, never left
- * out.
+ * Which readings of some groups stand apart from their like: a slip of typing, or a bump; each as `readings.outlier` has it,
+ * by the spread of all groups without it, then again without that one. They are marked, never left out.
  *
- * @param stepUm the least that readings are taken to spread by: the step of their gauge
- * @returns their places in the list; none where fewer than four readings say what is usual
- * @example standApart([24, 22, 25, 230, 24], 1) // [3]
+ * @param groups each one quantity that was read several times
+ * @param step the least that readings spread by: that of their gauge
+ * @param among how many readings the test has
+ * @returns their places, by group and within it
+ * @example standApart([[24, 22, 25, 230, 24]], 1, 10) // [{ group: 0, index: 3 }]
  */
-export function standApart(readingsUm: readonly number[], stepUm: number): number[] {
-  if (readingsUm.length < 4) return []
-  const middle = median(readingsUm)
-  // The median deviation of a normal law is 0.6745 of its standard deviation.
-  const spread = Math.max(median(readingsUm.map(one => Math.abs(one - middle))) / 0.6745, stepUm / 2, 1e-9)
-  return readingsUm.flatMap((one, index) => (Math.abs(one - middle) > APART * spread ? [index] : []))
+export function standApart(
+  groups: readonly (readonly number[])[],
+  step: number,
+  among: number,
+): { group: number; index: number }[] {
+  let left = groups.flatMap((readings, group) => readings.map((value, index) => ({ group, index, value })))
+  const most = Math.max(1, Math.floor(MOST_APART * left.length))
+  const apart: { group: number; index: number }[] = []
+  while (apart.length < most) {
+    const worst = furthest(left, Math.max(step / 2, 1e-9))
+    // No quantile lies nearer, whatever there is to spare.
+    if (!worst || worst.t < LEAST_QUANTILE) break
+    if (worst.t <= coverageFactor(1 - SOUND_STOPPED / Math.max(among, left.length), worst.degrees)) break
+    const { group, index } = worst.one
+    apart.push({ group, index })
+    left = left.filter(one => one !== worst.one)
+  }
+  return apart
+}
+
+/** A reading of a group: one quantity that was read several times. */
+interface OfGroup {
+  group: string | number
+  value: number
+}
+
+/**
+ * The reading that lies furthest from the mean of the others of its group, by the spread of all groups without it.
+ *
+ * @param leastSpread that readings are taken to spread by
+ * @returns what it lies off, how far that is in spreads, and degrees of freedom; null where none is to spare
+ */
+export function furthest<R extends OfGroup>(
+  all: readonly R[],
+  leastSpread: number,
+): { one: R; off: number; t: number; degrees: number; used: number } | null {
+  const sums = new Map<string | number, { sum: number; count: number }>()
+  for (const { group, value } of all) {
+    const { sum, count } = sums.get(group) ?? { sum: 0, count: 0 }
+    sums.set(group, { sum: sum + value, count: count + 1 })
+  }
+  const again = all.flatMap(one => {
+    const { sum, count } = sums.get(one.group) as { sum: number; count: number }
+    return count > 1 ? [{ one, residual: one.value - sum / count, free: (count - 1) / count }] : []
+  })
+  const degrees = again.length - [...sums.values()].filter(({ count }) => count > 1).length - 1
+  if (degrees < 1) return null
+  const squares = again.reduce((sum, { residual }) => sum + residual ** 2, 0)
+  const sizeOf = (residual: number, free: number) => {
+    const spread = Math.max(Math.sqrt(Math.max(squares - residual ** 2 / free, 0) / degrees), leastSpread)
+    return spread > 0 ? Math.abs(residual) / Math.sqrt(free) / spread : residual === 0 ? 0 : Number.MAX_VALUE
+  }
+  const [worst] = again
+    .map(({ one, residual, free }) => ({ one, off: residual / free, t: sizeOf(residual, free) }))
+    .toSorted((a, b) => b.t - a.t)
+  return worst ? { ...worst, degrees, used: again.length } : null
 }
 
 /** A reading stands off where so sure a bound for any of its round does not reach it, nor this many steps. */

@@ -7,6 +7,7 @@ import { EvaluationContext } from '../evaluation/context'
 import { leadAsItRuns } from '../machine/drive/accuracy'
 import { cuttingSpeedRpm, dutyLoads, forces, hardestN, topSpeedRpm } from '../machine/drive/load'
 import { drivenTorqueNm } from '../machine/drive/motorTorque'
+import { axialSupport, softestAtMm } from '../machine/drive/stiffness'
 import { meanDuty, pullN, strut, warmth } from '../machine/drive/strength'
 import { driveTorqueNm, efficiency, loadTorqueNm, preloadDragNm } from '../machine/drive/torque'
 import { beltRun } from '../machine/drive/transmission'
@@ -16,7 +17,6 @@ import { beltStiffness, beltTension } from '../machine/sizing/belt'
 import { couplerWindup } from '../machine/sizing/coupler'
 import { nutStiffness } from '../machine/sizing/nut'
 import { screwAxialStiffness, screwTorsionNmPerRad } from '../machine/sizing/screw'
-import { nutRange } from '../machine/travel/placement'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 
 /** What a part alone decides; a part that fails alone has no level. */
@@ -166,14 +166,12 @@ export function screwLevel(
   const { forward, backward } = efficiency(t)
   const torque = (forceN: number) => driveTorqueNm(t, 'drive', forceN)
   const spanMm = t.dimension('supportSpanMm')
-  const { firstMm, lastMm } = nutRange(t)
-  const bothEnds = ends === 'fixed-fixed'
-  const distanceMm = bothEnds ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm)
+  const distanceMm = softestAtMm(t)
   const stiffnessNPerUm = screwAxialStiffness({
     rootDiameterMm: part.rootDiameterMm,
     supportedLengthMm: spanMm,
     distanceMm,
-    axialSupport: bothEnds ? 'both-ends' : 'one-end',
+    axialSupport: axialSupport(t),
   }).stiffnessNPerUm
   const nutNPerUm =
     part.dynamicCapacityN === null
@@ -210,7 +208,7 @@ export function screwLevel(
     pullN: pullN(t),
     leadUm: leadAsItRuns(t).runsUm,
     leadLeftUm: leadAsItRuns(t).leftUm,
-    growthUm: bothEnds ? 0 : warmth(t).growthUm,
+    growthUm: axialSupport(t) === 'both-ends' ? 0 : warmth(t).growthUm,
     duty: dutyLoads(t).map(({ loadN, ...line }) => ({ loadNm: loadTorqueNm(t, loadN), ...line })),
     mean: meanDuty(t),
   }

@@ -7,18 +7,21 @@ import { ostrey } from '../demo/ostrey'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { SHOP_TO_START } from '../document/shop'
+import { numbered } from '../field/field'
 import { bearingLifeHours } from '../machine/drive/strength'
 import { CATALOGUE } from '../machine/parts'
 import { offTheFit } from '../readings/plausible'
 import { say } from '../units/print'
 import type { CheckId } from '.'
+import { dragRead } from './drag/rounds'
 import { evaluateAxis } from './evaluateAxis'
 import { faceTilt } from './flange/calculation'
 import { gibRounds } from './gib/rounds'
 import { preloadRange, setBy } from './preload/range'
-import { narrowestStrip, straightness } from './rails/calculation'
+import { narrowestStrip, oddPlace, straightness } from './rails/calculation'
 import { changeRound, newRound, wentWorse } from './shared/rounds/rounds'
 import { shimWords } from './shared/rounds/shims'
+import { type DragRead, tightSpots } from './shared/rounds/tightSpots'
 import { squareReversal } from './square/calculation'
 
 // What each sheet of Align says to readings as a builder takes them.
@@ -28,6 +31,7 @@ const [, slide] = ostrey().job.axes as [Axis, Axis]
 const [gantry, across] = longTom().job.axes as [Axis, Axis]
 const find = (axis: Axis, check: CheckId, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, CATALOGUE, units).finding(check)
+const context = (axis: Axis) => evaluateAxis(axis, CATALOGUE, 'mm')
 const last = <T>(rounds: readonly T[]): T => rounds.at(-1) as T
 
 describe('the gib', () => {
@@ -82,11 +86,12 @@ describe('a face', () => {
     // The shim takes the tilt out: half of it over the radius of the sweep at each reading.
     const after = round.stations.map(one => ({
       ...one,
-      readingUm:
+      readingUm: Math.round(
         (one.readingUm as number) +
-        (shimUm / round.boltCircleMm) *
-          round.radiusMm *
-          Math.cos(((one.angleDeg - shimAtDeg) * Math.PI) / 180),
+          (shimUm / round.boltCircleMm) *
+            round.radiusMm *
+            Math.cos(((one.angleDeg - shimAtDeg) * Math.PI) / 180),
+      ),
     }))
     expect(at({ stations: after })?.state).toBe('holds')
   })
@@ -132,6 +137,15 @@ describe('the preload', () => {
     expect(at({ turnedDeg: 16 })?.sentence).toContain('Too tight')
     expect(at({ turnedDeg: 3 })?.state).toBe('close')
     expect(at({ playUm: 12 })?.sentence).toContain('12 µm of play')
+  })
+
+  test('what bearings give under a hand is no play: nothing is tightened for it', () => {
+    // A gauge of a micrometre sees the pair give; only what goes beyond that is play.
+    const little = at({ gaugeStepUm: 1, playUm: 2 })
+    expect(little?.state).toBe('holds')
+    expect(little?.sentence).toContain('under a hard push')
+    expect(at({ gaugeStepUm: 1, playUm: 2, set: 'matched' })?.state).toBe('unknown')
+    expect(at({ gaugeStepUm: 1, playUm: 40 })?.state).toBe('fails')
   })
 
   test('asks which bearings they are; a drag that the scale cannot tell is not read', () => {
@@ -199,6 +213,16 @@ describe('rails', () => {
     expect(at(read([0, 5, -5, 5, 0]))?.state).toBe('holds')
   })
 
+  test('one place that stands proud is pushed back, and makes no other look low; an end only where all others lie on a line', () => {
+    // What was read on a rail with a chip under it at 900 mm.
+    expect(at(read([2, 0, 34, 82, 20, 0]))?.sentence).toMatch(/proud at 900 mm.*push it back/)
+    expect(at(read([0, -2, 3, 90, 1, 0]))?.sentence).toMatch(/[89]\d µm proud at 900 mm/)
+    expect(at(read([0, -2, 3, -90, 1, 0]))?.sentence).toMatch(/[89]\d µm low at 900 mm/)
+    // A bow is pushed in its middle, and no end is tapped for what is left of it.
+    expect(at(read([0, 84, 140, 138, 86, -2]))?.sentence).toMatch(/proud at 600 mm/)
+    expect(at(read([0, -32, -40, -40, -52, -2]))?.sentence).not.toContain('not parallel')
+  })
+
   test('a level is stepped along: a gap ends the line, and a straight rail off level is straight', () => {
     const steps = (all: (number | null)[]) => ({
       how: 'level',
@@ -213,6 +237,16 @@ describe('rails', () => {
     expect(at(steps([300, 300, 300, 300]))?.state).toBe('holds')
     expect(at(steps([300, 300, -300, -300]))?.state).toBe('fails')
     expect(at(steps([300, null, 300]))?.state).toBe('unknown')
+  })
+
+  test('a place is only odd where the others lie half as wide without it', () => {
+    const place = (readings: number[]) =>
+      oddPlace(readings.map((readingUm, index) => ({ positionMm: 100 * index, readingUm })))
+    expect(place([0, 0, 90, 0])).toMatchObject({ positionMm: 200, offUm: 90 })
+    expect(place([0, 60, 60, 0])).toBeNull()
+    expect(place([90, 0, 0, 0])).toMatchObject({ positionMm: 0, offUm: 90 })
+    expect(place([0, -32, -40, -40, -52, -2])).toBeNull()
+    expect(place([0, 90, 0])).toBeNull()
   })
 
   test('no strip is narrower, and none holds fewer readings', () => {
@@ -261,14 +295,87 @@ test('a square turned over gives the machine alone, whatever the square is out b
   )
 })
 
-test('a motor draws its bracket down by what it is raised by; the other way round is asked about', () => {
-  expect(find(across, 'align.droop')?.sentence).toContain('Raise its outer edge by that')
+test('a motor draws its bracket down: it is propped; the other way round is asked about', () => {
+  expect(find(across, 'align.droop')?.sentence).toContain('Prop it or stiffen it')
   const [round] = across.overhangRounds as [Axis['overhangRounds'][number]]
-  const turned = { ...across, overhangRounds: [{ ...round, withoutUm: -140, withUm: 0 }] }
+  const turned = { ...across, overhangRounds: [{ ...round, withoutUm: -140, withUm: 0, againUm: -140 }] }
   expect(find(turned, 'align.droop')?.sentence).toContain('typed the other way round')
   // A heavy head hung far out tips, and says so before anything is let go.
   const heavy = { ...round, overhangMm: 500, wayHalfLengthMm: 100, weightOnKg: 0 }
   expect(find({ ...across, overhangRounds: [heavy] }, 'align.overhang')).toMatchObject({ state: 'fails' })
+})
+
+test('a pull that is a unit off Survey is asked about once; read alike again it is Survey that is wrong', () => {
+  const [round] = X.waysRounds as [Axis['waysRounds'][number]]
+  const pulled = (by: number, id: string) => ({
+    ...round,
+    id,
+    stations: round.stations.map(one => ({
+      ...one,
+      id: `${id}-${one.id}`,
+      pullN: one.pullN === null ? null : one.pullN * by,
+    })),
+  })
+  const at = (...rounds: ReturnType<typeof pulled>[]) =>
+    find({ ...X, waysRounds: rounds }, 'align.waysFriction')
+  const kilograms = 1 / 9.80665
+  expect(at(pulled(1, 'a'))?.state).toBe('holds')
+  expect(at(pulled(kilograms, 'a'))).toMatchObject({ state: 'unknown' })
+  expect(at(pulled(kilograms, 'a'))?.sentence).toContain('Kilograms for newtons')
+  expect(at(pulled(kilograms, 'a'), pulled(kilograms, 'b'))).toMatchObject({ state: 'close' })
+  // A slide that rubs half as much again is no unit.
+  expect(at(pulled(1.5, 'a'))).toMatchObject({ state: 'close' })
+})
+
+test('a square that no shop has is asked about, until it reads the same again', () => {
+  const [round] = gantry.squareRounds as [Axis['squareRounds'][number]]
+  const read = (firstUm: number, turnedUm: number) => ({
+    ...round,
+    how: 'square' as const,
+    gaugeStepUm: 1,
+    edgeMm: 250,
+    firstUm,
+    turnedUm,
+  })
+  const at = (...rounds: ReturnType<typeof read>[]) => find({ ...X, squareRounds: rounds }, 'align.square')
+  expect(at(read(23, 3))).toMatchObject({ state: 'holds' })
+  // A figure too many in one of them.
+  expect(at(read(230, 3))?.sentence).toContain('the square itself would be off by 116.5 µm')
+  expect(at(read(230, 3))).toMatchObject({ state: 'unknown' })
+  expect(at(read(230, 20), read(240, 12))).not.toMatchObject({ state: 'unknown' })
+})
+
+test('what a long screw hangs by near its block is no block off its line', () => {
+  const [drag] = Y.dragRounds as [Axis['dragRounds'][number]]
+  const read = (nearNm: number) => ({
+    ...Y,
+    ends: 'fixed-free' as const,
+    dragRounds: [
+      {
+        ...drag,
+        half: 'whole' as const,
+        by: 'torque' as const,
+        step: 0.005,
+        stations: [40, 60, 90, 130, 180, 230].map((positionMm, index) => ({
+          id: `d-${index}`,
+          positionMm,
+          away: index === 0 ? nearNm : 0.2,
+          towards: index === 0 ? nearNm : 0.2,
+        })),
+      },
+    ],
+  })
+  const hangs = tightSpots({ ...(dragRead(context(read(0.3))) as DragRead), hangsNmMm: 20 })
+  const stands = tightSpots({ ...(dragRead(context(read(0.3))) as DragRead), hangsNmMm: 0.5 })
+  expect(hangs?.felt.find(({ cause }) => cause === 'fixed')?.counts).toBe(false)
+  expect(stands?.felt.find(({ cause }) => cause === 'fixed')?.counts).toBe(true)
+  // The longer the screw, the more of it hangs.
+  const hangsOf = (axis: Axis) => (dragRead(context(axis)) as DragRead).hangsNmMm as number
+  const long = {
+    ...read(0.3),
+    dimensions: { ...Y.dimensions, supportSpanMm: { value: 900, provenance: 'measured' as const } },
+  }
+  expect(hangsOf(long)).toBeGreaterThan(2 * hangsOf(read(0.3)))
 })
 
 test('friction goes to Survey; columns that were swapped and a pull that slipped are asked about', () => {
@@ -350,6 +457,38 @@ describe('tight spots', () => {
     expect(find({ ...Y, dragRounds: [oneWay] }, 'align.drag')?.state).toBe('unknown')
   })
 
+  test('a drag that doubles towards one end never holds, also where a stiff screw lets no cause be told', () => {
+    const thick = [...CATALOGUE.screw.values()].reduce((most, one) =>
+      one.rootDiameterMm > most.rootDiameterMm ? one : most,
+    )
+    const [round] = Y.dragRounds as [Axis['dragRounds'][number]]
+    const rising = [0.86, 0.94, 1.05, 1.09, 1.34, 1.69]
+    const read = (drags: readonly number[]): Axis => ({
+      ...Y,
+      dimensions: { ...Y.dimensions, supportSpanMm: { value: 293, provenance: 'measured' } },
+      parts: { ...Y.parts, screw: thick.id },
+      dragRounds: [
+        {
+          ...round,
+          by: 'torque',
+          step: 0.01,
+          stations: numbered(
+            'place',
+            drags.map((drag, index) => ({
+              positionMm: 37 + 44 * index,
+              away: drag,
+              towards: drag + (index % 2 ? 0.01 : -0.01),
+            })),
+          ),
+        },
+      ],
+    })
+    const found = find(read(rising), 'align.drag')
+    expect(found?.state).not.toBe('holds')
+    expect(found?.sentence).toMatch(/binds/)
+    expect(find(read(rising.map(() => 0.9)), 'align.drag')?.state).not.toBe('unknown')
+  })
+
   test('tight once a turn with the coupler off is the screw', () => {
     expect(find(across, 'align.turn')?.sentence).toContain('Tight once a turn')
   })
@@ -371,7 +510,7 @@ describe('rounds', () => {
 
   test('a change of one that was deleted meanwhile does nothing', () => {
     const job = structuredClone(skarrow().job)
-    changeRound(gibRounds, X, 'gone', { targetUm: 99 }).run(job)
+    changeRound(gibRounds, X, 'gone', { targetUm: 99 }).run(job, '2026-11-30T08:00:00.000Z')
     expect(job).toEqual(skarrow().job)
   })
 

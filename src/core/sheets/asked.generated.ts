@@ -18,6 +18,7 @@ import { holesOutcome } from './holes/outcome'
 import { leadscrewEndsOutcome } from './leadscrewEnds/outcome'
 import { lostStepsOutcome } from './lostSteps/outcome'
 import { nutRoomOutcome } from './nutRoom/outcome'
+import { oneTurnOutcome } from './oneTurn/outcome'
 import { overhangOutcome } from './overhang/outcome'
 import { partsOutcome } from './parts/outcome'
 import { preloadOutcome } from './preload/outcome'
@@ -37,6 +38,7 @@ import { travelOutcome } from './travel/outcome'
 import { uncertaintyOutcome } from './uncertainty/outcome'
 import { waysFrictionOutcome } from './waysFriction/outcome'
 import { whereLostOutcome } from './whereLost/outcome'
+import { zeroTimeOutcome } from './zeroTime/outcome'
 import type { Outcome } from './outcome'
 import type { SheetId } from '.'
 
@@ -70,12 +72,14 @@ export const OUTCOMES: readonly (Outcome & { readonly id: SheetId })[] = [
   { ...waysFrictionOutcome, id: 'waysFriction' },
   { ...reversalOutcome, id: 'reversal' },
   { ...fullTestOutcome, id: 'fullTest' },
+  { ...zeroTimeOutcome, id: 'zeroTime' },
   { ...slowFastOutcome, id: 'slowFast' },
   { ...pushPullOutcome, id: 'pushPull' },
   { ...whereLostOutcome, id: 'whereLost' },
   { ...lostStepsOutcome, id: 'lostSteps' },
   { ...circleOutcome, id: 'circle' },
   { ...scaleOutcome, id: 'scale' },
+  { ...oneTurnOutcome, id: 'oneTurn' },
   { ...uncertaintyOutcome, id: 'uncertainty' },
   { ...findFaultOutcome, id: 'findFault' },
   { ...compensationOutcome, id: 'compensation' },

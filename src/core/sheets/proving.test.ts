@@ -19,7 +19,13 @@ const { job } = skarrow()
 const [X, , Z] = job.axes as [Axis, Axis, Axis]
 const find = (axis: Axis, check: CheckId, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, catalogueOf(job), units).finding(check)
-const begun = { startedAt: '2026-11-25T17:00:00.000Z', finishedAt: null, done: null }
+const begun = {
+  startedAt: '2026-11-25T17:00:00.000Z',
+  finishedAt: null,
+  done: null,
+  taken: {},
+  closedWith: null,
+}
 
 describe('push and pull', () => {
   /** A slide with so much play that gives so much, read to whole micrometres. */
@@ -104,7 +110,8 @@ describe('push and pull', () => {
         () => `n${++id}`,
         begun.startedAt,
       ).stations.map(({ forceN }) => forceN)
-    expect(begin(X)).toEqual([-360, -270, -180, 180, 270, 360])
+    // The first of them again at the end.
+    expect(begin(X)).toEqual([-360, -270, -180, 180, 270, 360, -360])
     const heavy = {
       ...X,
       dimensions: { ...X.dimensions, movingMassKg: { value: 600, provenance: 'measured' as const } },
@@ -119,7 +126,7 @@ describe('push and pull', () => {
         dragN: { value: 3, provenance: 'measured' as const },
       },
     }
-    expect(begin(engraver)).toEqual([-30, -25, -15, 15, 25, 30])
+    expect(begin(engraver)).toEqual([-30, -25, -15, 15, 25, 30, -30])
   })
 })
 
@@ -232,10 +239,10 @@ describe('back to zero', () => {
     expect(back([1, 2, 2])?.state).toBe('holds')
     // A lead of 5 mm and 200 steps: four are 100 um.
     expect(back([1, 101, 201])?.sentence).toContain(
-      '2 whole cycles of 100 µm, so the motor lost 8 full steps',
+      '2 whole cycles of its motor, so it lost 8 full steps, at 100 µm a cycle',
     )
     expect(back([1, 60, 63])?.sentence).toContain('something slips')
-    expect(back([1, -99, -99])?.sentence).toContain('1 whole cycle of 100 µm')
+    expect(back([1, -99, -99])?.sentence).toContain('1 whole cycle of its motor')
   })
 
   test('that scatters, or was read once, tells nothing; a motor that knows where it is loses none', () => {

@@ -96,19 +96,19 @@ describe('lost motion', () => {
     expect(judged([0, 1, 2, 0, -1], [20, 21, 19, 20, 20])?.state).toBe('holds')
   })
 
-  test('does not hang on where the gauge was set to zero, nor on the order of the readings', () => {
+  test('does not hang on where the gauge was set to zero; another order can only raise a question', () => {
     const some = fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 2, maxLength: 8 })
     fc.assert(
       fc.property(some, some, fc.integer({ min: -500, max: 500 }), (up, down, zero) => {
         const shifted = (all: number[]) => all.map(one => one + zero)
         const plain = judged(up, down)
-        for (const other of [
-          judged(shifted(up), shifted(down)),
-          judged(up.toReversed(), down.toReversed()),
-        ]) {
-          expect(other?.state).toBe(plain?.state)
+        const rezeroed = judged(shifted(up), shifted(down))
+        const reordered = judged(up.toReversed(), down.toReversed())
+        expect(rezeroed?.state).toBe(plain?.state)
+        // A jump or a drift shows in one order and not in another; it asks, and turns no yes into a no.
+        if (reordered?.state !== plain?.state) expect([plain?.state, reordered?.state]).toContain('unknown')
+        for (const other of [rezeroed, reordered])
           expect(other?.figure?.value).toBeCloseTo(plain?.figure?.value ?? 0, 9)
-        }
       }),
     )
   })
@@ -126,6 +126,8 @@ describe('lost motion', () => {
 })
 
 describe('the screw line', () => {
+  const most = (all: (number | null)[]) =>
+    all.flatMap(one => one ?? []).reduce((so, one) => (Math.abs(one) > Math.abs(so) ? one : so), 0)
   const read = (
     stations: [positionMm: number, heightUm: number | null, sideUm: number | null][],
     targetUm = 20,
@@ -135,8 +137,16 @@ describe('the screw line', () => {
       startedAt: '2026-11-20T10:00:00.000Z',
       finishedAt: null,
       done: null,
+      taken: {},
+      closedWith: null,
       screw: 'first',
       clampedAtMm: 100,
+      tight: 'both',
+      turnedTo: 'mark',
+      tipLifted: 'more',
+      // A straight screw reads the same half a turn on.
+      halfTurnHeightUm: most(stations.map(([, heightUm]) => heightUm)),
+      halfTurnSideUm: most(stations.map(([, , sideUm]) => sideUm)),
       gaugeStepUm: 1,
       stations: numbered(
         'place',

@@ -1,6 +1,7 @@
 import type { CalculationFacts } from '../calculation/calculation'
 import { MACHINE_CALCULATIONS } from '../machine/calculations'
 import { SCHEDULE_CALCULATIONS } from '../schedule/calculations'
+import { simPlay } from '../simulate/play'
 import { OUTCOMES } from './asked.generated'
 
 /** A calculation as the registry lists it: its inputs are checked when it runs. */
@@ -11,6 +12,7 @@ export const registry: ReadonlyMap<string, Registered> = new Map(
   [
     ...MACHINE_CALCULATIONS,
     ...SCHEDULE_CALCULATIONS,
+    simPlay,
     ...OUTCOMES.flatMap(({ calculations = [] }) => calculations),
   ].map(entry => [entry.id, entry as unknown as Registered]),
 )

@@ -80,7 +80,8 @@ test('what is tried is what is applied, for every kind of change that a remedy m
   for (const { job, axis, checkId, remedy } of found) {
     const tried = remedied(axis, remedy)
     const { job: after, change, entry } = runEdit(job, remedyEdit(axis, remedy), { id: 'c', at: '' })
-    expect(after.axes[0]).toEqual(tried)
+    // When it was changed is known only once it is.
+    expect({ ...after.axes[0], touched: tried.touched }).toEqual(tried)
     expect(evaluateAxis(tried, catalogueOf(job), job.units).finding(checkId)?.state ?? 'holds').toBe(
       remedy.state,
     )

@@ -59,23 +59,27 @@ const axis = shape({
   limits,
 })
 
+/** What a job is, beside its axes and its parts. */
+export const JOB_FIELDS = {
+  id: words('Id', 40),
+  name: words('Name', 80),
+  machineKind: choice('Kind of machine', MACHINE_KINDS),
+  units: choice('Units', ['mm', 'inch']),
+  createdAt: moment('Made'),
+  archived: flag('Put away'),
+  orders: ORDERS,
+  plan: PLAN,
+  acceptance: ACCEPTANCE,
+  shop: SHOP,
+}
+export const MOST_AXES = 12
+
 /** A job document of the present version. */
 export const jobSchema = shape({
   schemaVersion: oneOf([SCHEMA_VERSION]),
-  ...schemasOf({
-    id: words('Id', 40),
-    name: words('Name', 80),
-    machineKind: choice('Kind of machine', MACHINE_KINDS),
-    units: choice('Units', ['mm', 'inch']),
-    createdAt: moment('Made'),
-    archived: flag('Put away'),
-    orders: ORDERS,
-    plan: PLAN,
-    acceptance: ACCEPTANCE,
-    shop: SHOP,
-  }),
+  ...schemasOf(JOB_FIELDS),
   ownParts: shape(Object.fromEntries(PART_KINDS.map(kind => [kind, ownPartsOf(kind)]))),
-  axes: listOf(axis, 12, 1).test('ids', 'job.axes: two axes have the same id', axes => {
+  axes: listOf(axis, MOST_AXES, 1).test('ids', 'job.axes: two axes have the same id', axes => {
     const ids = (axes ?? []).map(one => (one as { id: string }).id)
     return new Set(ids).size === ids.length
   }),
@@ -94,7 +98,7 @@ export const ENTRY_RULES: RowRules = {
 }
 
 /** A change can take a whole file of parts, some fields of each. */
-const MOST_PATCHES = 25_000
+export const MOST_PATCHES = 25_000
 
 const list = (takes: string, most: number) => listOf(mixed().test('one', gotAndTakes(takes), isPatch), most)
 
@@ -121,7 +125,8 @@ const isOrder = (value: unknown, isList: (one: unknown) => boolean): boolean => 
   return isList(was) && isList(now)
 }
 
-const CHANGE = {
+/** A change, beside what it changes. */
+export const CHANGE = {
   id: words('Id', 40),
   jobId: words('Job', 40),
   at: moment('When'),
@@ -129,7 +134,7 @@ const CHANGE = {
   mergeKey: wordsOrNone('Act of typing', 200),
   undone: flag('Undone'),
 }
-const MOST_LINES = 100
+export const MOST_LINES = 100
 const LINE_ID = words('Line', 41)
 const areLines = (value: unknown) =>
   Array.isArray(value) && value.length <= MOST_LINES && value.every(one => fits(LINE_ID, one))

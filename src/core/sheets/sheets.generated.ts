@@ -31,6 +31,7 @@ import { lostMotion } from './lostMotion'
 import { lostSteps } from './lostSteps'
 import { machineRecord } from './machineRecord'
 import { nutRoom } from './nutRoom'
+import { oneTurn } from './oneTurn'
 import { orders } from './orders'
 import { overhang } from './overhang'
 import { overview } from './overview'
@@ -59,6 +60,7 @@ import { travel } from './travel'
 import { uncertainty } from './uncertainty'
 import { waysFriction } from './waysFriction'
 import { whereLost } from './whereLost'
+import { zeroTime } from './zeroTime'
 
 /** Every sheet, in the order of the work. */
 export const LISTED = [
@@ -110,6 +112,7 @@ export const LISTED = [
   waysFriction,
   reversal,
   fullTest,
+  zeroTime,
   beforeAfter,
   slowFast,
   pushPull,
@@ -117,6 +120,7 @@ export const LISTED = [
   lostSteps,
   circle,
   scale,
+  oneTurn,
   uncertainty,
   findFault,
   compensation,
@@ -174,6 +178,7 @@ declare module '../evaluation/ids' {
     waysFriction: true
     reversal: true
     fullTest: true
+    zeroTime: true
     beforeAfter: true
     slowFast: true
     pushPull: true
@@ -181,6 +186,7 @@ declare module '../evaluation/ids' {
     lostSteps: true
     circle: true
     scale: true
+    oneTurn: true
     uncertainty: true
     findFault: true
     compensation: true
@@ -257,6 +263,7 @@ declare module '../evaluation/ids' {
     'prove.reversal': true
     'prove.accuracy': true
     'prove.fullReversal': true
+    'prove.zeroTime': true
     'prove.slowFast': true
     'prove.coldWarm': true
     'prove.pushPull': true
@@ -266,6 +273,7 @@ declare module '../evaluation/ids' {
     'prove.cutSquare': true
     'prove.circleScale': true
     'prove.scale': true
+    'prove.oncePerTurn': true
   }
 
   /** Every limit, in the order of the sheets. */

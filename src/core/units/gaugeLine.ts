@@ -21,3 +21,31 @@ export function gaugeLineUm(line: string, typedIn: ReadingUnit): number | null {
   if (perUnit === undefined) return null
   return (sign === '-' ? -1 : 1) * Number(figure.replace(',', '.')) * perUnit
 }
+
+/** No gauge sends a longer line. */
+const LONGEST_LINE = 64
+
+/**
+ * Cuts what comes over a cable into lines, however it is parted on its way. What goes on without an end of line is noise: it
+ * is given once, cut at the length of a line, and the rest of it is dropped.
+ *
+ * @returns takes what came, and gives the lines that ended with it
+ * @example lineCutter()('+0.012 mm\r\n-0.0') // ['+0.012 mm']
+ */
+export function lineCutter(): (came: string) => string[] {
+  let rest = ''
+  let isDropped = false
+  return came => {
+    const parts = (rest + came).split(/\r\n|\r|\n/)
+    rest = parts.pop() ?? ''
+    const lines = isDropped && parts.length > 0 ? parts.slice(1) : parts
+    if (parts.length > 0) isDropped = false
+    const out = lines.map(line => line.slice(0, LONGEST_LINE))
+    if (rest.length > LONGEST_LINE) {
+      if (!isDropped) out.push(rest.slice(0, LONGEST_LINE))
+      isDropped = true
+    }
+    if (isDropped) rest = ''
+    return out
+  }
+}

@@ -7,6 +7,19 @@ export interface Printed {
   unit: string
 }
 
+const WHOLE_FROM_UM = 10
+const isTenth = (value: number) => Math.abs(10 * value - Math.round(10 * value)) < 1e-6
+
+/**
+ * The decimals a value is worth. No hand sets ten micrometres finer than to whole ones; what was typed to a tenth stays as
+ * it was typed. So the same figure reads the same wherever it stands, in a field too.
+ */
+function decimalsOf(value: number, kind: QuantityKind, system: UnitSystem): number {
+  const isWhole =
+    kind === 'smallLength' && system === 'mm' && Math.abs(value) >= WHOLE_FROM_UM && !isTenth(value)
+  return isWhole ? 0 : quantityFacts(kind)[system].decimals
+}
+
 /**
  * Prints a stored value in a system of units, without trailing zeros.
  *
@@ -21,9 +34,15 @@ export function printQuantity(
   system: UnitSystem,
   decimals?: number,
 ): Printed {
-  const { unit, perUnit, decimals: finest } = quantityFacts(kind)[system]
+  const { unit, perUnit } = quantityFacts(kind)[system]
   const finer = kind === 'length' && system === 'inch' ? 2 : 0
-  return { figure: figure(value / perUnit, decimals === undefined ? finest : decimals + finer), unit }
+  return {
+    figure: figure(
+      value / perUnit,
+      decimals === undefined ? decimalsOf(value, kind, system) : decimals + finer,
+    ),
+    unit,
+  }
 }
 
 /** Prints figure and unit in one go, thousands set apart: `12,700 mm`. */
@@ -59,8 +78,8 @@ function grouped(figure: string): string {
  * @example printField(9.525, 'length', 'inch') // '0.375'
  */
 export function printField(value: number, kind: QuantityKind, system: UnitSystem, typedIn?: Unit): string {
-  const { perUnit, decimals } = typedIn ?? quantityFacts(kind)[system]
-  return figure(value / perUnit, decimals)
+  if (typedIn) return figure(value / typedIn.perUnit, typedIn.decimals)
+  return figure(value / quantityFacts(kind)[system].perUnit, decimalsOf(value, kind, system))
 }
 
 /**

@@ -1,27 +1,34 @@
+import { chakra } from '@chakra-ui/react'
 import { Button } from '@/ui/controls'
 import { Modal } from '@/ui/Modal'
 
 interface Props {
-  name: string
+  names: readonly string[]
   onClose: () => void
   onDelete: () => void
 }
 
-/** Asks before a job goes for good. */
-export function ForGoodDialog({ name, onClose, onDelete }: Props) {
+/** Asks before jobs go for good. */
+export function ForGoodDialog({ names, onClose, onDelete }: Props) {
+  const isOne = names.length === 1
   return (
     <Modal
-      title={`Delete ${name} for good?`}
+      title={`Delete ${isOne ? names[0] : `${names.length} jobs`} for good?`}
       open
       onClose={onClose}
-      closeLabel="Keep it"
+      closeLabel={isOne ? 'Keep it' : 'Keep them'}
       actions={
         <Button variant="danger" onClick={onDelete}>
-          Delete it for good
+          Delete {isOne ? 'it' : 'them'} for good
         </Button>
       }
     >
-      Its measurements, its log and its history go with it, and cannot be put back.
+      {!isOne && (
+        <chakra.p mb="2" overflowWrap="anywhere">
+          {names.join(', ')}.
+        </chakra.p>
+      )}
+      {isOne ? 'Its' : 'Their'} measurements, log and history go too, and cannot be put back.
     </Modal>
   )
 }

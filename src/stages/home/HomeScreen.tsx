@@ -5,11 +5,9 @@ import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { DEMOS } from '@/core/demo/demos'
-import { dayWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
-import { deleteForGood, openDemo, putBack, seedDemo } from '@/store/jobs'
-import { clearOld, goesAt, KEPT_DAYS, noteFirstUse } from '@/store/keeping'
+import { countDay, noteFirstUse } from '@/store/keeping'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button } from '@/ui/controls'
 import { DropAnywhere } from '@/ui/DropAnywhere'
@@ -18,9 +16,13 @@ import { SchemeButton } from '@/ui/frame/Header'
 import { Notice } from '@/ui/frame/Notice'
 import { Wordmark } from '@/ui/frame/Wordmark'
 import { Panel } from '@/ui/Panel'
+import { Deleted } from './Deleted'
 import { JobCard } from './JobCard'
+import { jobsLater } from './jobsLater'
 import { BackupReminder, Keeping } from './Keeping'
 import { LeftBehind } from './LeftBehind'
+import { OvertakenActions } from './OvertakenActions'
+import { NEW_JOB, watchOpenedFile } from './opened'
 
 const NewJobDialog = dynamic(() => import('./NewJobDialog').then(module => module.NewJobDialog), {
   ssr: false,
@@ -39,15 +41,23 @@ export function HomeScreen({ demo }: { demo: boolean }) {
   const [creating, setCreating] = useState(false)
   const [file, setFile] = useState<File | null>(null)
   const [problem, setProblem] = useState<Problem | null>(null)
-  const [going, setGoing] = useState<JobRow | null>(null)
+  const [going, setGoing] = useState<readonly JobRow[] | null>(null)
 
   useEffect(() => {
     const [db, now] = [getDatabase(), new Date()]
-    Promise.all([clearOld(db, now), noteFirstUse(db, now)]).catch(error => setProblem(describeProblem(error)))
+    Promise.all([countDay(db, now), noteFirstUse(db, now)]).catch(error => setProblem(describeProblem(error)))
   }, [])
 
   useEffect(() => {
-    if (demo) seedDemo(getDatabase()).catch(error => setProblem(describeProblem(error)))
+    watchOpenedFile(setFile)
+    if (new URLSearchParams(location.search).has(NEW_JOB)) setCreating(true)
+  }, [])
+
+  useEffect(() => {
+    if (demo)
+      jobsLater()
+        .then(({ seedDemo }) => seedDemo(getDatabase()))
+        .catch(error => setProblem(describeProblem(error)))
   }, [demo])
 
   const attempt = (work: () => Promise<unknown>) => work().catch(error => setProblem(describeProblem(error)))
@@ -87,7 +97,9 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             <Button variant="lamp" onClick={() => setCreating(true)}>
               New job
             </Button>
-            <Button onClick={() => attempt(async () => open(await openDemo(getDatabase())))}>
+            <Button
+              onClick={() => attempt(async () => open(await (await jobsLater()).openDemo(getDatabase())))}
+            >
               Open a demo job
             </Button>
             <FilePicker label="Job file" accept=".json,application/json" onFile={setFile}>
@@ -98,7 +110,13 @@ export function HomeScreen({ demo }: { demo: boolean }) {
         {trouble && (
           <Notice
             title={trouble.title}
-            actions={<Button onClick={() => window.location.reload()}>Try again</Button>}
+            actions={
+              trouble.isOvertaken ? (
+                <OvertakenActions />
+              ) : (
+                <Button onClick={() => window.location.reload()}>Try again</Button>
+              )
+            }
           >
             {trouble.advice}
           </Notice>
@@ -119,7 +137,9 @@ export function HomeScreen({ demo }: { demo: boolean }) {
                   key={name}
                   variant="outline"
                   aria-label={`Open the demo job ${name}`}
-                  onClick={() => attempt(async () => open(await openDemo(getDatabase(), name)))}
+                  onClick={() =>
+                    attempt(async () => open(await (await jobsLater()).openDemo(getDatabase(), name)))
+                  }
                 >
                   {name}
                 </Button>
@@ -136,47 +156,21 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             <JobCards rows={archived} onProblem={setProblem} />
           </chakra.section>
         )}
-        {stored && !stored.problem && <LeftBehind rows={rows} />}
-        {deleted.length > 0 && (
-          <Panel
-            title="Deleted"
-            note={`Each can be put back for ${KEPT_DAYS} days, or until it is deleted for good.`}
-          >
-            <chakra.ul display="grid" gap="1">
-              {deleted.map(row => (
-                <chakra.li key={row.id} display="flex" flexWrap="wrap" gap="2" alignItems="center">
-                  <chakra.span flex="1 1 200px" overflowWrap="anywhere">
-                    {row.job.name}
-                    <chakra.span color="quiet">, until {dayWords(goesAt(row.deletedAt ?? ''))}</chakra.span>
-                  </chakra.span>
-                  <Button
-                    aria-label={`Put back ${row.job.name}`}
-                    onClick={() => attempt(() => putBack(getDatabase(), row.id))}
-                  >
-                    Put back
-                  </Button>
-                  <Button
-                    variant="danger"
-                    aria-label={`Delete ${row.job.name} for good`}
-                    onClick={() => setGoing(row)}
-                  >
-                    Delete for good
-                  </Button>
-                </chakra.li>
-              ))}
-            </chakra.ul>
-          </Panel>
-        )}
+        {stored && !stored.problem && <LeftBehind ids={[...rows.map(({ id }) => id), ...stored.hidden]} />}
+        {deleted.length > 0 && <Deleted rows={deleted} attempt={attempt} onGoing={setGoing} />}
         {stored && !stored.problem && rows.length > 0 && <Keeping attempt={attempt} />}
       </chakra.main>
       <DropAnywhere takes="a job file or a backup" onFile={drop} />
       {going && (
         <ForGoodDialog
-          name={going.job.name}
+          names={going.map(({ job }) => job.name)}
           onClose={() => setGoing(null)}
           onDelete={() => {
             setGoing(null)
-            attempt(() => deleteForGood(getDatabase(), going.id))
+            attempt(async () => {
+              const { deleteForGood } = await jobsLater()
+              for (const { id } of going) await deleteForGood(getDatabase(), id)
+            })
           }}
         />
       )}

@@ -1,27 +1,24 @@
 import { chakra } from '@chakra-ui/react'
-import { yupResolver } from '@hookform/resolvers/yup'
 import dynamic from 'next/dynamic'
 import { useCallback, useState } from 'react'
-import { useForm } from 'react-hook-form'
-import { object, string } from 'yup'
 import { fileName } from '@/core/formats/fileName'
 import { momentWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
+import { errorWords } from '@/store/errorWords'
 import { exportJob } from '@/store/exportJob'
-import { archiveStored, deleteJob, duplicateJob, renameStored } from '@/store/jobs'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
-import { TextField } from '@/ui/fields/TextField'
 import { Note, Stated } from '@/ui/Note'
 import { addressAsKnown } from '../job/address'
 import { download } from '../job/download'
 import { useAnswer } from '../job/useRun'
+import { jobsLater } from './jobsLater'
 
 const DuplicateDialog = dynamic(() => import('./DuplicateDialog').then(module => module.DuplicateDialog), {
   ssr: false,
 })
 
-const LONGEST_NAME = 80
+const RenameForm = dynamic(() => import('./RenameForm').then(module => module.RenameForm), { ssr: false })
 
 /** One job of the list: what it is, what it needs next, and what can be done with it. */
 export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: Problem) => void }) {
@@ -40,18 +37,18 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
           onClose={() => setDuplicating(false)}
           onCopy={take => {
             setDuplicating(false)
-            attempt(db => duplicateJob(db, job.id, take))
+            attempt(async db => (await jobsLater()).duplicateJob(db, job.id, take))
           }}
         />
       )}
       <chakra.div display="flex" flexWrap="wrap" justifyContent="space-between" gap="3">
         <chakra.div minW="0" flex="1 1 320px">
           {renaming ? (
-            <Rename
+            <RenameForm
               name={job.name}
               onDone={name => {
                 setRenaming(false)
-                if (name) attempt(db => renameStored(db, job.id, name))
+                if (name) attempt(async db => (await jobsLater()).renameStored(db, job.id, name))
               }}
             />
           ) : (
@@ -123,14 +120,14 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
           <Button
             variant="quiet"
             aria-label={`${job.archived ? 'Take out' : 'Put away'} ${job.name}`}
-            onClick={() => attempt(db => archiveStored(db, job.id, !job.archived))}
+            onClick={() => attempt(async db => (await jobsLater()).archiveStored(db, job.id, !job.archived))}
           >
             {job.archived ? 'Take out' : 'Put away'}
           </Button>
           <Button
             variant="danger"
             aria-label={`Delete ${job.name}`}
-            onClick={() => attempt(db => deleteJob(db, job.id))}
+            onClick={() => attempt(async db => (await jobsLater()).deleteJob(db, job.id))}
           >
             Delete
           </Button>
@@ -147,54 +144,10 @@ function useNext(job: JobRow['job'], onProblem: (problem: Problem) => void) {
       const { askJudge } = await import('@/workers/client')
       return await askJudge(judge => judge.next(job))
     } catch (error) {
-      const advice = error instanceof Error ? error.message : String(error)
+      const advice = errorWords(error)
       onProblem({ title: `What ${job.name} needs next was not worked out`, advice })
       return null
     }
   }, [job, onProblem])
   return useAnswer(ask, job.id)
-}
-
-const nameSchema = object({
-  name: string()
-    .trim()
-    .test(
-      'length',
-      ({ value = '' }) => `Got ${value.trim().length} characters. Takes 1 to ${LONGEST_NAME}.`,
-      isName,
-    )
-    .defined(),
-})
-function isName(value: string | undefined): boolean {
-  const { length } = (value ?? '').trim()
-  return length >= 1 && length <= LONGEST_NAME
-}
-
-function Rename({ name, onDone }: { name: string; onDone: (name: string | null) => void }) {
-  const { register, handleSubmit, formState } = useForm({
-    resolver: yupResolver(nameSchema),
-    defaultValues: { name },
-  })
-  return (
-    <chakra.form
-      onSubmit={handleSubmit(typed => onDone(typed.name))}
-      display="flex"
-      gap="2"
-      alignItems="flex-end"
-      flexWrap="wrap"
-    >
-      <TextField
-        label="Name of the job"
-        error={formState.errors.name?.message}
-        autoFocus
-        {...register('name')}
-      />
-      <Button type="submit" variant="lamp">
-        Rename
-      </Button>
-      <Button variant="quiet" onClick={() => onDone(null)}>
-        Cancel
-      </Button>
-    </chakra.form>
-  )
 }

@@ -5,7 +5,15 @@ import { dayWords } from '@/core/units/dateWords'
 import { printFixed } from '@/core/units/print'
 import { getDatabase } from '@/store/database'
 import { canCopy, chooseFolder, copyFolder, copyInto, leaveFolder } from '@/store/folder'
-import { askToKeep, backUp, lastBackup, type Room, roomLeft, unbackedSince } from '@/store/keeping'
+import {
+  askToKeep,
+  backUp,
+  backupName,
+  lastBackup,
+  type Room,
+  roomLeft,
+  unbackedSince,
+} from '@/store/keeping'
 import { type OpensAlone, watchOpensAlone } from '@/store/renewal'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
@@ -26,7 +34,7 @@ const size = (bytes: number) =>
 async function saveBackup() {
   const now = new Date()
   const text = await backUp(getDatabase(), now)
-  download(`dusk-bench-backup-${now.toISOString().slice(0, 10)}.json`, text, 'application/json')
+  download(backupName(now), text, 'application/json')
 }
 
 interface Props {

@@ -1,20 +1,19 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import { momentWords } from '@/core/units/dateWords'
-import type { JobRow } from '@/store/database'
 import { dropLeftover, type Leftover, leftovers } from '@/store/journal'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { download } from '../job/download'
 
 /** What a closed tab had not saved of jobs that are not here any more: a file to keep, or to throw away. */
-export function LeftBehind({ rows }: { rows: readonly JobRow[] }) {
+export function LeftBehind({ ids }: { ids: readonly string[] }) {
   const [found, setFound] = useState<Leftover[]>([])
   useEffect(() => {
     void leftovers().then(setFound)
   }, [])
   // What has a job, also a deleted one, comes into it when that is opened.
-  const here = new Set(rows.map(({ id }) => id))
+  const here = new Set(ids)
   const left = found.filter(({ jobId }) => !here.has(jobId))
   if (left.length === 0) return null
   const drop = (key: string) => {

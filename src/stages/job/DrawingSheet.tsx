@@ -3,9 +3,11 @@ import { FileDown } from 'lucide-react'
 import { useState } from 'react'
 import type { Drawing } from '@/core/drawing/drawing'
 import { framed, type Imprint, PAPERS, type Paper, pagesOf } from '@/core/drawing/pages'
+import type { Solid } from '@/core/drawing/solid'
 import { fileName } from '@/core/formats/fileName'
 import { dayWords } from '@/core/units/dateWords'
 import type { UnitSystem } from '@/core/units/quantity'
+import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { DrawingView } from '@/ui/drawings/DrawingView'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -16,7 +18,16 @@ import { pdfFonts } from './pdfFonts'
 import { useAxis } from './useAxis'
 import { usePaper } from './usePaper'
 
-type Format = 'PDF' | 'SVG' | 'DXF'
+/** The files of a drawing: DXF R12 for programs that read no newer one, STL where it has a body. */
+const FORMATS = ['PDF', 'SVG', 'DXF', 'DXF R12', 'STL'] as const
+type Format = (typeof FORMATS)[number]
+const ENDINGS: Readonly<Record<Format, string>> = {
+  PDF: 'pdf',
+  SVG: 'svg',
+  DXF: 'dxf',
+  'DXF R12': 'dxf',
+  STL: 'stl',
+}
 
 const PAPER_OPTIONS = (['a4', 'letter'] as const).map(value => ({
   value,
@@ -27,14 +38,26 @@ const PAPER_OPTIONS = (['a4', 'letter'] as const).map(value => ({
 async function fileOf(
   format: Format,
   drawing: Drawing,
-  { paper, imprint, units }: { paper: Paper; imprint: Imprint; units: UnitSystem },
-): Promise<[content: BlobPart, type: string]> {
+  {
+    paper,
+    imprint,
+    units,
+    solid,
+  }: { paper: Paper; imprint: Imprint; units: UnitSystem; solid: Solid | null },
+): Promise<[content: BlobPart, type: string, lacking?: string | null]> {
   switch (format) {
     case 'PDF': {
-      const [{ writePdf }, fonts] = await Promise.all([import('@/core/drawing/pdf'), pdfFonts()])
+      const [{ missingWords, writePdf }, fonts] = await Promise.all([
+        import('@/core/drawing/pdf'),
+        pdfFonts(),
+      ])
       const pages = pagesOf(drawing, paper, imprint, units)
-      const bytes = await writePdf(drawing.title, pages, fonts)
-      return [bytes as Uint8Array<ArrayBuffer>, 'application/pdf']
+      const { bytes, missing } = await writePdf(
+        { title: drawing.title, author: imprint.author },
+        pages,
+        fonts,
+      )
+      return [bytes as Uint8Array<ArrayBuffer>, 'application/pdf', missingWords(missing)]
     }
     case 'SVG': {
       const { writeSvg } = await import('@/core/drawing/svg')
@@ -44,25 +67,37 @@ async function fileOf(
       const { writeDxf } = await import('@/core/drawing/dxf')
       return [writeDxf(framed(drawing, imprint, units)), 'image/vnd.dxf']
     }
+    case 'DXF R12': {
+      const { writeDxfR12 } = await import('@/core/drawing/dxfR12')
+      return [writeDxfR12(framed(drawing, imprint, units)), 'image/vnd.dxf']
+    }
+    case 'STL': {
+      if (!solid) throw new Error('It has no body that is measured all round.')
+      const { writeStl } = await import('@/core/drawing/solid')
+      return [writeStl(solid) as Uint8Array<ArrayBuffer>, 'model/stl']
+    }
   }
 }
 
-/** A drawing to look at, and to take away at full size in three formats. */
-export function DrawingSheet({ drawing }: { drawing: Drawing }) {
+/** A drawing to look at, and to take away at full size in every format; with its body, where it has one. */
+export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; solid?: Solid | null }) {
   const [failure, setFailure] = useState<string | null>(null)
+  const [lacking, setLacking] = useState<string | null>(null)
   const units = useUnits()
   const machine = useJob(job => job.name)
+  const author = useJob(job => job.acceptance.testedBy)
   const axis = useAxis(({ name }) => name)
   const [paper, choosePaper] = usePaper(units)
   const sheets = pagesOf(drawing, paper, { machine, axis, date: '' }, units).length
   const save = async (format: Format) => {
     try {
-      const imprint = { machine, axis, date: dayWords(new Date().toISOString()) }
-      const [content, type] = await fileOf(format, drawing, { paper, imprint, units })
-      download(fileName(drawing.title, format.toLowerCase()), content, type)
+      const imprint = { machine, axis, author, date: dayWords(new Date().toISOString()) }
+      const [content, type, missing = null] = await fileOf(format, drawing, { paper, imprint, units, solid })
+      download(fileName(drawing.title, ENDINGS[format]), content, type)
       setFailure(null)
+      setLacking(missing)
     } catch (error) {
-      setFailure(error instanceof Error ? error.message : String(error))
+      setFailure(errorWords(error))
     }
   }
   return (
@@ -70,8 +105,8 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
       <chakra.div bg="sunken" borderRadius="6px" p="2" mt="3">
         <DrawingView drawing={drawing} />
       </chakra.div>
-      <chakra.div display="flex" flexWrap="wrap" gap="2" mt="2" alignItems="center">
-        {(['PDF', 'SVG', 'DXF'] as const).map(format => (
+      <chakra.div data-frame display="flex" flexWrap="wrap" gap="2" mt="2" alignItems="center">
+        {FORMATS.filter(format => format !== 'STL' || solid).map(format => (
           <Button
             key={format}
             variant="outline"
@@ -93,9 +128,14 @@ export function DrawingSheet({ drawing }: { drawing: Drawing }) {
           {sheets > 1 && `, on ${sheets} sheets that are glued together by their crosses`}
         </Note>
       </chakra.div>
+      {lacking && (
+        <chakra.p role="status" color="close" fontWeight={700}>
+          {lacking}
+        </chakra.p>
+      )}
       {failure && (
         <chakra.p role="alert" color="fails" fontWeight={700}>
-          The file could not be made: {failure}. Nothing was changed.
+          The file could not be made: {failure.replace(/\.$/, '')}. Nothing was changed.
         </chakra.p>
       )}
     </>

@@ -1,18 +1,28 @@
+import type { Job } from '@/core/document/job'
 import type { CalendarEntry } from '@/core/formats/calendarFile'
 import { fileName } from '@/core/formats/fileName'
+import { getDatabase } from '@/store/database'
 import { download } from './download'
 
 /**
- * Hands dates to the builder as a calendar file.
+ * Hands dates of a job to the builder as a calendar file. What one that was handed out before has too much is called off in it.
  *
- * @param file what the file is called, without its ending
+ * @param kind of dates, such as `schedule`
  */
 export async function saveCalendar(
-  file: string,
-  name: string,
+  { id, name }: Job,
+  kind: string,
   entries: readonly CalendarEntry[],
 ): Promise<void> {
-  const { writeCalendar } = await import('@/core/formats/calendarFile')
+  const [{ writeCalendar }, { forCalendar }] = await Promise.all([
+    import('@/core/formats/calendarFile'),
+    import('@/store/calendars'),
+  ])
   const stamp = `${new Date().toISOString().slice(0, 19)}Z`
-  download(fileName(file, 'ics'), writeCalendar(name, entries, stamp), 'text/calendar;charset=utf-8')
+  const all = await forCalendar(getDatabase(), id, kind, entries)
+  download(
+    fileName(`${name} ${kind}`, 'ics'),
+    writeCalendar(`${name}, ${kind}`, all, stamp),
+    'text/calendar;charset=utf-8',
+  )
 }

@@ -14,7 +14,11 @@ export interface Rows<R extends { id: string }> extends RowActions<R> {
   rows: readonly R[]
 }
 
-type Make = (label: string, run: (rows: never[]) => void, mergeKey?: string) => void
+/** Rows that something was typed into, each with what. */
+type Typed = (
+  rows: readonly { id: string }[],
+) => readonly (readonly [id: string, part: Record<string, unknown>])[]
+type Make = (label: string, run: (rows: never[]) => void, mergeKey?: string, typed?: Typed) => void
 
 /** What can be done with the rows of a table, by a way to edit them. */
 export function rowActions<R extends { id: string }>(
@@ -23,8 +27,8 @@ export function rowActions<R extends { id: string }>(
   fresh?: (rows: readonly R[]) => Partial<R>,
 ): RowActions<R> {
   const name = of.label
-  const change = (label: string, run: (rows: R[]) => void, mergeKey?: string) =>
-    make(label, run as (rows: never[]) => void, mergeKey)
+  const change = (label: string, run: (rows: R[]) => void, mergeKey?: string, typed?: Typed) =>
+    make(label, run as (rows: never[]) => void, mergeKey, typed)
   return {
     onChange: (id, part, mergeKey) =>
       change(
@@ -34,18 +38,26 @@ export function rowActions<R extends { id: string }>(
           if (row) Object.assign(row, part)
         },
         mergeKey,
+        () => [[id, part]],
       ),
     onAdd: () =>
       change(`${name} added`, draft => {
         draft.push(blankRow(of, newId(), fresh?.(draft)))
       }),
-    onFill: (from, filled) =>
-      change(`${name}s pasted`, draft => {
-        for (const [index, part] of filled.slice(0, of.most - from).entries()) {
-          if (!draft[from + index]) draft.push(blankRow(of, newId(), fresh?.(draft)))
-          Object.assign(draft[from + index] as R, part)
-        }
-      }),
+    onFill: (from, filled) => {
+      const parts = filled.slice(0, of.most - from)
+      change(
+        `${name}s pasted`,
+        draft => {
+          for (const [index, part] of parts.entries()) {
+            if (!draft[from + index]) draft.push(blankRow(of, newId(), fresh?.(draft)))
+            Object.assign(draft[from + index] as R, part)
+          }
+        },
+        undefined,
+        rows => parts.map((part, index) => [rows[from + index]?.id ?? '', part]),
+      )
+    },
     onRemove: id =>
       change(`${name} taken out`, draft => {
         const place = draft.findIndex(one => one.id === id)

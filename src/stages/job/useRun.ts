@@ -1,4 +1,5 @@
 import { startTransition, useEffect, useState, useSyncExternalStore } from 'react'
+import { errorWords } from '@/store/errorWords'
 import { readyToasts } from '@/ui/toasts'
 import type { OnProgress, Running } from '@/workers/client'
 
@@ -33,11 +34,7 @@ class Runner<T> {
     const isCurrent = () => this.running === started
     started.done
       .then(value => value !== null && isCurrent() && this.set({ kind: 'done', value }))
-      .catch(
-        error =>
-          isCurrent() &&
-          this.set({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
-      )
+      .catch(error => isCurrent() && this.set({ kind: 'failed', message: errorWords(error) }))
   }
   readonly stop = () => this.end({ kind: 'stopped' })
   readonly clear = () => this.end({ kind: 'idle' })

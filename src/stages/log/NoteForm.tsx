@@ -29,7 +29,7 @@ export function NoteForm({ axisId, onDone }: { axisId: string; onDone?: () => vo
     onDone?.()
   })
   return (
-    <chakra.form onSubmit={submit} display="grid" gap="2" maxW="640px">
+    <chakra.form data-frame onSubmit={submit} display="grid" gap="2" maxW="640px">
       <LongTextField label="What happened" error={formState.errors.text?.message} {...register('text')} />
       <chakra.div display="flex" gap="4" alignItems="center" flexWrap="wrap">
         {(['note', 'fix'] as const).map(kind => (

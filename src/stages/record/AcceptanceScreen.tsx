@@ -1,5 +1,10 @@
 import { chakra } from '@chakra-ui/react'
-import { type AcceptedAxis, openPoints, stateWords } from '@/core/acceptance/acceptanceOf'
+import {
+  type AcceptedAxis,
+  type FullTestAccepted,
+  openPoints,
+  stateWords,
+} from '@/core/acceptance/acceptanceOf'
 import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
@@ -97,7 +102,7 @@ export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
   )
 }
 
-function OneAxis({ axis: { name, title, results, change } }: { axis: AcceptedAxis }) {
+function OneAxis({ axis: { name, title, results, change, full } }: { axis: AcceptedAxis }) {
   const units = useUnits()
   // A figure and its unit stay on one line.
   const small = (um: number) => say(um, 'smallLength', units).replace(' ', '\u00a0')
@@ -133,6 +138,7 @@ function OneAxis({ axis: { name, title, results, change } }: { axis: AcceptedAxi
           ))}
         </tbody>
       </table>
+      {full && <Full full={full} />}
       {change && (
         <chakra.p mt="1" data-change>
           Before and after
@@ -144,6 +150,50 @@ function OneAxis({ axis: { name, title, results, change } }: { axis: AcceptedAxi
         </chakra.p>
       )}
     </Block>
+  )
+}
+
+/** The full test by its letters, and what each target came to. */
+function Full({ full: { test, runs, figures, deviations, notCounted } }: { full: FullTestAccepted }) {
+  const units = useUnits()
+  const small = (um: number) => say(um, 'smallLength', units).replace(' ', '\u00a0')
+  return (
+    <chakra.div mt="1" data-full-test css={{ breakInside: 'avoid' }}>
+      <p>
+        <strong>Full test by ISO 230-2</strong> (“{test}”): {deviations.length} targets, {runs} runs each way.{' '}
+        {figures.map(({ letter, what, um }, index) => (
+          <span key={letter}>
+            {index > 0 && '; '}
+            {what} ({letter}) <strong>{small(um)}</strong>
+          </span>
+        ))}
+        .
+      </p>
+      <table>
+        <tbody>
+          {(
+            [
+              ['Target', ({ targetMm }) => say(targetMm, 'length', units, 2)],
+              ['Mean going up', ({ upUm }) => small(upUm)],
+              ['Mean going down', ({ downUm }) => small(downUm)],
+              ['Reversal', ({ reversalUm }) => small(reversalUm)],
+            ] as [string, (one: FullTestAccepted['deviations'][number]) => string][]
+          ).map(([head, cell]) => (
+            <tr key={head}>
+              <Th scope="row">{head}</Th>
+              {deviations.map(one => (
+                <Td key={one.targetMm}>{cell(one)}</Td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {notCounted.length > 0 && (
+        <p data-not-counted>
+          <strong>Not counted:</strong> {notCounted.join(' ')}
+        </p>
+      )}
+    </chakra.div>
   )
 }
 

@@ -8,7 +8,7 @@ import type { Stage } from '@/core/document/stages'
 import { type DrivePart, driveLine } from '@/core/drawing/driveLine'
 import { upward } from '@/core/drawing/upward'
 import { movingPart } from '@/core/machine/movingPart'
-import type { SheetId } from '@/core/sheets'
+import { type SheetId, sheetOf } from '@/core/sheets'
 import { overlayAt } from '@/core/sheets/overlay'
 import { Button } from '@/ui/controls'
 import { DriveLine } from '@/ui/driveline/DriveLine'
@@ -49,6 +49,14 @@ interface Props {
   sheet: SheetId
 }
 
+/** Whether a sheet has a round or a test that is begun and not closed. */
+const isBeingRead = (axis: Axis, sheet: SheetId): boolean =>
+  Object.keys(sheetOf(sheet).fields ?? {}).some(key => {
+    const kept = axis[key as keyof Axis]
+    const last: unknown = Array.isArray(kept) ? kept.at(-1) : null
+    return typeof last === 'object' && last !== null && 'finishedAt' in last && last.finishedAt === null
+  })
+
 /** The drive line of the axis with the findings of the stage, and the sheet of the part that is picked. */
 export function DriveLinePanel({ jobId, stage, sheet }: Props) {
   const context = useSettledEvaluation()
@@ -58,7 +66,9 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
   const line = driveLine(context, position / 100)
   const overlay = overlayAt(sheet, stage, context, line, useOverlay(sheet))
   const { marks, spans, zones, bend } = overlay
-  const [folded, fold] = useFolded(stage, marks.length + spans.length + zones.length > 0 || bend !== null)
+  const lays = marks.length + spans.length + zones.length > 0 || bend !== null
+  // While a table is being filled, its first place is in sight: the line makes room.
+  const [folded, fold] = useFolded(stage, lays && !isBeingRead(axis, sheet))
   const partOf = (part: DrivePart) => {
     const kind = KIND_OF[part]
     return kind ? catalogue[kind].get(axis.parts[kind] ?? '') : undefined

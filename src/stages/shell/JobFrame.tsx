@@ -59,7 +59,7 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
   )
   const actions = useActions({ session, place, onAxis, onOverlay: setOverlaid })
   useKeys(actions, overlaid === null)
-  useTitle(axisId, stage, sheet)
+  useTitle(axisId, stage, onPaper ? null : sheet)
   const toastsWanted = useToastsWanted()
   const close = () => setOverlaid(null)
   const ofAxis = stage !== 'machine'
@@ -105,13 +105,14 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
 }
 
 /** The browser's tab names the sheet first, for that is what tells many tabs of one job apart. */
-function useTitle(axisId: string, stage: Stage, sheet: SheetId) {
+function useTitle(axisId: string, stage: Stage, sheet: SheetId | null) {
   const job = useJob(({ name }) => name)
   const axis = useJob(({ axes }) => axes.find(({ id }) => id === axisId)?.name)
-  const { title } = sheetOf(sheet)
+  // A stage that is printed whole is called by its own name, as the file is that it may be printed to.
+  const title = sheet === null ? STAGE_WORDS[stage].label : sheetOf(sheet).title
   const where = stage === 'machine' ? STAGE_WORDS.machine.label : `axis ${axis}`
   useEffect(() => {
-    document.title = `${title}, ${where}, ${job}`
+    document.title = [...new Set([title, where, job])].join(', ')
   }, [title, where, job])
 }
 
@@ -189,6 +190,6 @@ function Places({ jobId, axisId, stage, sheet }: HeaderProps['place']) {
 function Saved({ session }: { session: JobSession }) {
   const savedAt = useSessionState(session, state => state.savedAt)
   const saving = useSessionState(session, state => state.saving)
-  const failed = useSessionState(session, ({ problem }) => problem !== null && problem.not !== 'undone')
+  const failed = useSessionState(session, ({ problem }) => problem !== null)
   return <SavedNote savedAt={savedAt} saving={saving} failed={saving && failed} />
 }

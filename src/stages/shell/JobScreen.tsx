@@ -5,10 +5,12 @@ import { useEffect, useRef, useState } from 'react'
 import type { Job } from '@/core/document/job'
 import { firstSheet } from '@/core/sheets'
 import { getDatabase } from '@/store/database'
+import { loadNewest } from '@/store/renewal'
 import type { Conflict, JobSession } from '@/store/session'
 import { Button, LinkButton } from '@/ui/controls'
 import { FirstFrame } from '@/ui/frame/FirstFrame'
 import { Notice } from '@/ui/frame/Notice'
+import { OvertakenActions } from '../home/OvertakenActions'
 import { isPaper } from '../job/address'
 import { JobContextProvider, useSessionState } from '../job/JobContext'
 import { withLater } from '../job/later'
@@ -107,9 +109,13 @@ function OpenJob({ jobId }: { jobId: string }) {
         <Notice
           title={problem?.title ?? 'This job is not in this browser'}
           actions={
-            <LinkButton href="/" variant="outline">
-              All jobs
-            </LinkButton>
+            problem?.isOvertaken ? (
+              <OvertakenActions />
+            ) : (
+              <LinkButton href="/" variant="outline">
+                All jobs
+              </LinkButton>
+            )
           }
         >
           {problem?.advice ??
@@ -163,26 +169,41 @@ function Plain({ children }: { children: React.ReactNode }) {
 /** What went wrong with saving, and what can be done about it. */
 function Troubles({ session }: { session: JobSession }) {
   const problem = useSessionState(session, state => state.problem)
+  const notUndone = useSessionState(session, state => state.notUndone)
   const conflicts = useSessionState(session, state => state.conflicts)
+  const any = problem || notUndone || conflicts.length > 0
   return (
-    <chakra.div data-frame display="grid" gap="2" px="3" pt={problem || conflicts.length > 0 ? '3' : '0'}>
+    <chakra.div data-frame display="grid" gap="2" px="3" pt={any ? '3' : '0'}>
       {problem && (
         <Notice
-          title={`Not ${problem.not ?? 'saved'}. ${problem.title}`}
+          title={`Not saved. ${problem.title}`}
           actions={
-            problem.not === 'undone' ? (
-              <Button onClick={session.retry}>Close</Button>
-            ) : (
-              <>
-                <Button variant="lamp" onClick={() => void saveJob(session)}>
-                  Export now
+            <>
+              <Button
+                variant={problem.isOvertaken ? undefined : 'lamp'}
+                onClick={() => void saveJob(session)}
+              >
+                Export now
+              </Button>
+              {problem.isOvertaken ? (
+                <Button variant="lamp" onClick={() => void loadNewest()}>
+                  Load again
                 </Button>
+              ) : (
                 <Button onClick={session.retry}>Save again</Button>
-              </>
-            )
+              )}
+            </>
           }
         >
           {problem.advice}
+        </Notice>
+      )}
+      {notUndone && (
+        <Notice
+          title={`Not undone. ${notUndone.title}`}
+          actions={<Button onClick={session.closeNotUndone}>Close</Button>}
+        >
+          {notUndone.advice}
         </Notice>
       )}
       {conflicts.length > 0 && <Conflicts session={session} conflicts={conflicts} />}

@@ -138,20 +138,18 @@ function Waiting({ onNow, onLeave }: { onNow: () => void; onLeave: () => void })
   )
 }
 
+/** Every sheet has come, some with several sections, and nothing of it is under way. */
+const isStageReady = () =>
+  document.querySelector(`[data-paper] > :not(:has(section)), [data-paper] ${UNDER_WAY}`) === null
+
 /** Every sheet of a stage under one another, for as long as it takes to print them. */
 export function StageOnPaper({ stage, onPrinted }: { stage: Stage; onPrinted: () => void }) {
   const sheets = sheetsOf(stage)
-  const isReady = useCallback(
-    () =>
-      document.querySelectorAll('[data-paper] > * > section').length >= sheets.length &&
-      document.querySelector(`[data-paper] ${UNDER_WAY}`) === null,
-    [sheets.length],
-  )
   useEffect(() => {
     addEventListener('afterprint', onPrinted)
     return () => removeEventListener('afterprint', onPrinted)
   }, [onPrinted])
-  const waits = usePrintWhen(isReady, true)
+  const waits = usePrintWhen(isStageReady, true)
   return (
     <>
       {waits && <Waiting onNow={() => window.print()} onLeave={onPrinted} />}

@@ -1,7 +1,7 @@
 'use client'
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useState, useSyncExternalStore } from 'react'
-import { keepApp, renew, renewalState, watchRenewal } from '@/store/renewal'
+import { keepApp, renew, renewalState, watchOvertaken, watchRenewal } from '@/store/renewal'
 import { Button } from '@/ui/controls'
 
 const WORDS = {
@@ -15,6 +15,11 @@ const WORDS = {
     say: 'This one goes on as it is until you load it again.',
     action: 'Load again',
   },
+  overtaken: {
+    title: 'A newer version of the app, in another tab, has taken over what is kept here.',
+    say: 'From now on this tab saves nothing; what you type is put by, and goes in when it is loaded again.',
+    action: 'Load again',
+  },
 }
 
 /** Has the browser keep the app where it may, and asks before a newer version takes over. */
@@ -24,6 +29,7 @@ export function Renewal({ keeps }: { keeps: boolean }) {
   const [why, setWhy] = useState<string | null>(null)
   useEffect(() => {
     if (keeps) void keepApp()
+    watchOvertaken()
   }, [keeps])
   if (state === 'none' || later) return null
   const { title, say, action } = WORDS[state]

@@ -4,7 +4,6 @@ import { MACHINE_KINDS, PART_KINDS } from '@/core/document/kinds'
 import { STAGES } from '@/core/document/stages'
 import { driveLine } from '@/core/drawing/driveLine'
 import { EvaluationContext } from '@/core/evaluation/context'
-import { fileName } from '@/core/formats/fileName'
 import { CATALOGUE } from '@/core/machine/parts'
 import { evaluateAxis, overlayFor } from '@/core/sheets/evaluateAxis'
 import { newAxis, newJob } from '@/core/sheets/newJob'
@@ -161,7 +160,7 @@ describe('keys', () => {
   })
 })
 
-describe('addresses and file names', () => {
+describe('addresses', () => {
   test('an address holds job, axis, stage and sheet, whatever their ids', () => {
     expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'align' })).toBe('/job/a/b/align/screwLine')
     expect(addressOf({ jobId: 'a', axisId: 'b', stage: 'align', sheet: 'shafts' })).toBe(
@@ -191,16 +190,6 @@ describe('addresses and file names', () => {
     ['/reference', null],
   ])('the address %s names a place', (path, place) => {
     expect(placeAt(path)).toEqual(place)
-  })
-
-  test.each([
-    ['Skarrow 8', 'skarrow-8.json'],
-    ['Ärger / mit: der Säge', 'arger-mit-der-sage.json'],
-    ['../../etc', 'etc.json'],
-    ['机床', 'job.json'],
-    ['  ', 'job.json'],
-  ])('%s is exported as %s', (name, file) => {
-    expect(fileName(name, 'json')).toBe(file)
   })
 })
 

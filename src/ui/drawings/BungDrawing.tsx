@@ -1,3 +1,5 @@
+import { useHatches } from './Hatches'
+
 interface Props {
   label: string
   oldMm: number
@@ -14,13 +16,15 @@ export function BungDrawing({ label, oldMm, newMm, offsetMm, edgeMm }: Props) {
   const size = { x: left * 1.08, y: -reach * 1.15, width: (reach - left) * 1.12, height: reach * 2.3 }
   const stroke = size.width / 150
   const pilot = Math.max(newMm / 14, 1)
+  const { style, hatches } = useHatches(stroke)
   return (
     <svg
       viewBox={`${size.x} ${size.y} ${size.width} ${size.height}`}
       role="img"
       aria-label={label}
-      style={{ width: '100%', maxHeight: '150px' }}
+      style={{ width: '100%', maxHeight: '150px', ...style }}
     >
+      {hatches}
       <rect
         x={left}
         y={size.y}

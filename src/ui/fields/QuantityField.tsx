@@ -84,7 +84,8 @@ export const QuantityField = memo(function QuantityField(props: Props) {
     if (event.key === 'Escape') draft.escape()
     if (event.key !== 'Enter') return
     event.preventDefault()
-    if (!draft.enter()) return
+    // What is typed next stands in place of what was refused.
+    if (!draft.enter()) return event.currentTarget.select()
     if (onEnter) onEnter()
     else focusNext(event)
   }

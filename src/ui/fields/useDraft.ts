@@ -163,11 +163,31 @@ const printIfAny = (value: number | null, rules: QuantityRules) =>
 /** When a reading's turn comes in the procedure; in the order of the page where none is said. */
 const turnOf = (field: HTMLElement) => Number(field.closest<HTMLElement>('[data-turn]')?.dataset.turn ?? 0)
 
-/** Moves to the next reading of the group that a field stands in; the last one stays. */
+const fieldsIn = (group: ParentNode): HTMLInputElement[] =>
+  [...group.querySelectorAll<HTMLInputElement>('input[data-quantity]:not(:disabled)')].toSorted(
+    (a, b) => turnOf(a) - turnOf(b),
+  )
+
+/**
+ * Moves to the next reading of the group that a field stands in. After the last one, or once the group has as many as it asks
+ * for, it goes to the first that is empty of the groups after it; where there is none, it goes on or stays.
+ */
 export function focusNext(event: KeyboardEvent<HTMLInputElement>): void {
-  const group = event.currentTarget.closest('[data-readings]') ?? document
-  const fields = [
-    ...group.querySelectorAll<HTMLInputElement>('input[data-quantity]:not(:disabled)'),
-  ].toSorted((a, b) => turnOf(a) - turnOf(b))
-  fields[fields.indexOf(event.currentTarget) + 1]?.focus()
+  const field = event.currentTarget
+  const group = field.closest<HTMLElement>('[data-readings]')
+  const fields = fieldsIn(group ?? document)
+  const next = fields[fields.indexOf(field) + 1]
+  const enough = Number(group?.dataset.enough ?? Number.POSITIVE_INFINITY)
+  // Another column that is full is not gone over again.
+  const inTable = field.closest('[data-cell]') !== null
+  const goesOn = next && (!inTable || turnOf(next) === turnOf(field) || next.value === '')
+  if (goesOn && turnOf(next) < enough) {
+    next.focus()
+    return
+  }
+  const groups = [...document.querySelectorAll<HTMLElement>('#sheet [data-readings]')]
+  const after = group ? groups.slice(groups.indexOf(group) + 1) : []
+  const empty = after.flatMap(fieldsIn).find(({ value }) => value === '')
+  const onward = empty ?? (group?.dataset.enough ? next : undefined)
+  onward?.focus()
 }

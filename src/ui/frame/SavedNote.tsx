@@ -26,7 +26,7 @@ export function SavedNote({
       <Note
         text={
           failed
-            ? 'Not saved: see below'
+            ? 'Not saved: see above'
             : slow || !savedAt
               ? 'Saving…'
               : `Saved ${when(new Date(savedAt))}, in this browser`

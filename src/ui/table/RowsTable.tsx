@@ -33,6 +33,8 @@ export interface RowsTableProps<R extends { id: string }> extends RowActions<R> 
   typedIn?: Unit
   /** Columns that are typed first, each downward; the rest stand as they were laid out. */
   first?: readonly string[]
+  /** They are read together, row by row. */
+  across?: boolean
   /** Rows that are closed are shown, not changed. */
   disabled?: boolean
   /** What is said at a cell, by the id of its row and its column: "id key". */

@@ -29,9 +29,9 @@ export const widthPx = (field: Field, columns: number) => {
 
 const isSmall = (field: Field) => field.is === 'number' && field.quantity === 'smallLength'
 
-/** Columns typed first have the first turns; Enter goes down each of them. */
-const turnOf = (first: readonly string[], key: string) =>
-  first.includes(key) ? 1 + first.indexOf(key) : first.length + 1
+/** Columns typed first have the first turns; Enter goes down each of them, or across them row by row. */
+const turnOf = (first: readonly string[], key: string, across = false) =>
+  first.includes(key) ? 1 + (across ? 0 : first.indexOf(key)) : first.length + 1
 
 /** What is copied out keeps what was typed. */
 const COPIED_DECIMALS = 5
@@ -75,7 +75,7 @@ export const tableOf = (
 
 /** The columns of a table of rows: one a field, and the one that takes a row out. */
 export function useRowColumns<R extends { id: string }>(props: RowsTableProps<R>): TableColumn<AnyRow>[] {
-  const { of, rows, units, least = 0, options, onChange, onRemove, typedIn, first, disabled } = props
+  const { of, rows, units, least = 0, options, onChange, onRemove, typedIn, first, across, disabled } = props
   const name = of.label.toLowerCase()
   const fields = Object.entries(of.of)
   const dense = fields.length > MOST_WIDE
@@ -100,7 +100,7 @@ export function useRowColumns<R extends { id: string }>(props: RowsTableProps<R>
               disabled={disabled}
               options={options?.[key]}
               typedIn={typedIn && isSmall(field) ? typedIn : undefined}
-              turn={first && turnOf(first, key)}
+              turn={first && turnOf(first, key, across)}
               onChange={change}
             />
           ),
@@ -136,6 +136,7 @@ export function useRowColumns<R extends { id: string }>(props: RowsTableProps<R>
     onRemove,
     typedIn,
     first,
+    across,
     disabled,
   ])
 }

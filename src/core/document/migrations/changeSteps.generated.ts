@@ -10,6 +10,7 @@ import { changeFromV10 } from './v10'
 import { changeFromV11 } from './v11'
 import { changeFromV12 } from './v12'
 import { changeFromV13 } from './v13'
+import { changeFromV14 } from './v14'
 
 /** What brings a change of one version up to the next; before these its rows were found by their places. */
 export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [
@@ -22,4 +23,5 @@ export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain
   { from: 11, up: changeFromV11 },
   { from: 12, up: changeFromV12 },
   { from: 13, up: changeFromV13 },
+  { from: 14, up: changeFromV14 },
 ]

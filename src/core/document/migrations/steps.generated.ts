@@ -13,6 +13,7 @@ import { fromV10 } from './v10'
 import { fromV11 } from './v11'
 import { fromV12 } from './v12'
 import { fromV13 } from './v13'
+import { fromV14 } from './v14'
 import type { Step } from '.'
 
 /** The step from each version to the next; there is none before version 1. */
@@ -30,4 +31,5 @@ export const STEPS: readonly { readonly from: number; readonly migrate: Step }[]
   { from: 11, migrate: fromV11 },
   { from: 12, migrate: fromV12 },
   { from: 13, migrate: fromV13 },
+  { from: 14, migrate: fromV14 },
 ]

@@ -1,3 +1,4 @@
+import { GRAVITY_M_PER_S2, radians } from '../../calculation/constants'
 import { InputError } from '../../calculation/inputError'
 import type { Say } from '../../evaluation/check'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
@@ -17,6 +18,11 @@ export const loadShare = remembered((t: EvaluationContext) => {
 
 /** Mass that the worst screw moves. */
 export const massKg = (t: EvaluationContext) => t.dimension('movingMassKg') * loadShare(t)
+
+/** What pulls the slide of the worst screw down along an axis that is not level, less its counterbalance: below 0 it is lifted. */
+export const weightAlongN = (t: EvaluationContext): number =>
+  massKg(t) * GRAVITY_M_PER_S2 * Math.sin(radians(t.dimension('inclineDeg'))) -
+  t.dimension('counterbalanceN') * loadShare(t)
 
 /** An end of the range of what an axis carries: how heavy it is, and how much its counterbalance takes then. */
 export interface LoadEnd {

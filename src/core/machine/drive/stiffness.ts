@@ -17,7 +17,8 @@ import { beltEfficiency, beltPlayUm, isBelted, ratio, windUp } from './transmiss
 /** Any force serves to turn a torsional stiffness into one along the screw. */
 const PROBE_N = 1000
 
-const axialSupport = (t: EvaluationContext) => (t.axis.ends === 'fixed-fixed' ? 'both-ends' : 'one-end')
+export const axialSupport = (t: EvaluationContext) =>
+  t.axis.ends === 'fixed-fixed' ? 'both-ends' : 'one-end'
 
 /** Stiffness of what is alike all along the travel: nut, bearings, coupler or belt. */
 const fixedParts = remembered((t: EvaluationContext) => {
@@ -58,13 +59,25 @@ function torsionNPerUm(t: EvaluationContext, name: string, distanceMm: number): 
   return PROBE_N / twist.linearUm
 }
 
+/** A recess deeper than the nut lets its flange stand behind the face of the block; some screw is always between. */
+const someScrewMm = (distanceMm: number) => Math.max(distanceMm, 1)
+
+/**
+ * Where the screw is softest, from the fixed block: held at both ends in the middle, else as far from the fixed end as the
+ * nut goes.
+ */
+export function softestAtMm(t: EvaluationContext): number {
+  const spanMm = t.dimension('supportSpanMm')
+  const { firstMm, lastMm } = nutRange(t)
+  return axialSupport(t) === 'both-ends'
+    ? Math.max(spanMm / 2, firstMm)
+    : Math.min(someScrewMm(lastMm), spanMm)
+}
+
 /** Stiffness of the whole drive where it is softest. */
 export const driveStiffness = remembered((t: EvaluationContext) => {
   const spanMm = t.dimension('supportSpanMm')
-  const { firstMm, lastMm } = nutRange(t)
-  // Held at both ends a screw is softest in the middle, else as far from the fixed end as the nut goes.
-  const distanceMm =
-    axialSupport(t) === 'both-ends' ? Math.max(spanMm / 2, firstMm) : Math.min(lastMm, spanMm)
+  const distanceMm = softestAtMm(t)
   const screwNPerUm = t.figure('screwStiffness', screwAxialStiffness, {
     rootDiameterMm: t.part('screw').rootDiameterMm,
     supportedLengthMm: spanMm,
@@ -103,7 +116,7 @@ export function stiffnessOverTravel(t: EvaluationContext): StiffnessPoint[] {
   const mass = massKg(t)
   return Array.from({ length: 25 }, (_, i) => {
     const positionMm = ((lastMm - firstMm) * i) / 24
-    const distanceMm = Math.min(Math.max(firstMm + positionMm, 1), spanMm - 1)
+    const distanceMm = Math.min(someScrewMm(firstMm + positionMm), spanMm - 1)
     const screw = screwAxialStiffness({
       rootDiameterMm: t.part('screw').rootDiameterMm,
       supportedLengthMm: spanMm,

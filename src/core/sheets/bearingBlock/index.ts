@@ -6,7 +6,7 @@ export const bearingBlock = defineSheet({
   id: 'bearingBlock',
   stage: 'room',
   order: 60,
-  loads: 'first',
+  loads: 'stage',
   title: 'Bearing block',
   fields: { block: MEASURED_BLOCK },
 })

@@ -6,7 +6,7 @@ export const chain = defineSheet({
   id: 'chain',
   stage: 'room',
   order: 100,
-  loads: 'first',
+  loads: 'stage',
   title: 'Chain of dimensions',
   fields: { chain: CHAIN },
 })

@@ -2,7 +2,7 @@ import { type Check, defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
 import { oddAdvice } from '../shared/rounds/odd'
-import { finely, noAdvice, stepOf } from '../shared/rounds/roundFinding'
+import { noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { lastRound } from '../shared/rounds/rounds'
 import type { CircleRound } from './model'
 import { acrossOf, circleRounds, measuredCircle, measuredSquare } from './rounds'
@@ -10,6 +10,9 @@ import { acrossOf, circleRounds, measuredCircle, measuredSquare } from './rounds
 const MM_PER_M = 1000
 
 const otherOf = ({ otherAxis }: CircleRound) => otherAxis ?? 'the other axis'
+
+/** Diameters that lie so many steps of their gauge about an ellipse are none. */
+const FLATS = 3
 
 /** A diagonal that is so much another is not one of this square. */
 const NO_SUCH_DIAGONAL = 0.05
@@ -30,6 +33,8 @@ interface Held {
   said: (small: (umPerM: number) => string) => string
   mend: string
   narrow: string
+  /** What diameters that lie off any ellipse ask for. */
+  noEllipse: string
 }
 
 /** A check of the last circle; what both ask of its round is asked here. */
@@ -42,10 +47,17 @@ const ofCircle =
     if (acrossOf(round).length === 0 && round.diagonalAMm !== null) return null
     const odd = oddAdvice(circleRounds, round, say)
     if (odd) return odd
-    const found = measuredCircle(t, stepOf(round, 'circle', 'prove'))
+    const stepUm = stepOf(round, 'circle', 'prove')
+    const found = measuredCircle(t, stepUm)
     if (!found)
       return noAdvice('Measure the circle across in three directions or more; six tell how well it is known.')
-    const { umPerM, limitUmPerM, said: saidOf, mend, narrow } = held(found, t, say)
+    const { umPerM, limitUmPerM, said: saidOf, mend, narrow, noEllipse } = held(found, t, say)
+    const { residualUm } = found
+    // Where an axis turns, its play cuts a step on one side of the quadrant: that leans as axes out of square do.
+    if (residualUm !== null && residualUm > FLATS * stepUm)
+      return noAdvice(
+        `These diameters lie ${say(residualUm, 'smallLength')} about any ellipse, where they were read in steps of ${say(stepUm, 'smallLength')}: ${noEllipse}`,
+      )
     const atIt = (one: number) => atCircle(one, found.meanDiameterMm)
     const said = saidOf(one => say(atIt(one), 'smallLength', 1))
     const figures = [atIt(umPerM), atIt(limitUmPerM), atIt(found.uncertainUmPerM)] as const
@@ -68,6 +80,8 @@ export const CIRCLE_CHECKS = defineChecks({
           `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over the ${say(meanDiameterMm, 'length', 0)} of the circle, against ${small(round.acceptedUmPerM)} accepted there`,
         mend: `it is longest across ${umPerM > 0 ? '45°' : '135°'}, so ${leaning(axis.name, round, umPerM)}`,
         narrow: 'Cut a larger circle, or measure it finer and in more directions.',
+        noEllipse:
+          'play cuts such flats, and leans them as axes do that are not square. Prove the reversal and take the play out, then cut again; a cut square does not mind it.',
       }),
     ),
   },
@@ -90,7 +104,7 @@ export const CIRCLE_CHECKS = defineChecks({
         const found = measuredSquare(t, round)
         if (!found) return noAdvice('Measure the other diagonal too: one alone says nothing.')
         const atIt = (umPerM: number) => (Math.abs(umPerM) * sideMm) / MM_PER_M
-        const small = (umPerM: number) => say(finely(atIt(umPerM)), 'smallLength')
+        const small = (umPerM: number) => say(atIt(umPerM), 'smallLength')
         const { umPerM, uncertainUmPerM } = found
         const figures = [atIt(umPerM), atIt(acceptedUmPerM), atIt(uncertainUmPerM)] as const
         const said = `${small(umPerM)} ± ${small(uncertainUmPerM)} out of square over a side of ${say(sideMm, 'length', 0)}, against ${small(acceptedUmPerM)} accepted there`
@@ -116,6 +130,7 @@ export const CIRCLE_CHECKS = defineChecks({
           `${axis.name} goes ${small(umPerM)} ± ${small(uncertainUmPerM)} ${umPerM < 0 ? 'less' : 'more'} than ${otherOf(round)} over the circle, against ${small(limitUmPerM)} accepted there`,
         mend: 'one of the two has its steps a millimetre wrong. A long move of each tells which.',
         narrow: 'A larger circle, or a finer gauge, would.',
+        noEllipse: 'they say nothing of the scales. A long move of each axis does.',
       }
     }),
   },

@@ -23,6 +23,7 @@ export const circleRounds = defineRounds<CircleRound>({
   of: CIRCLE_ROUNDS,
   pick: axis => axis.circleRounds,
   only: circleRounds => ({ circleRounds }),
+  proves: true,
   columns: [
     {
       key: 'diameterMm',

@@ -1,8 +1,10 @@
+import { GRAVITY_M_PER_S2, radians, roundAreaMm2, STEEL_DENSITY_KG_PER_M3 } from '../../calculation/constants'
 import type { Axis } from '../../document/axis'
 import { CLUTCH_PULLS } from '../../document/shop'
 import { attempt } from '../../evaluation/attempt'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
+import { weightAlongN } from '../../machine/drive/load'
 import { dragNm } from '../../machine/drive/torque'
 import { reachOf } from '../shared/rounds/dragShares'
 import { defineRounds, lastRound } from '../shared/rounds/rounds'
@@ -80,6 +82,31 @@ const lastOf = <T>(rounds: readonly T[], is: (round: T) => boolean) => rounds.fi
 export const wholeRound = ({ dragRounds }: Pick<Axis, 'dragRounds'>) =>
   lastOf(dragRounds, ({ half }) => half === 'whole')
 
+/** What was read with the gib slacked after a round was read whole: before it, it says nothing of it. */
+function gibSlackAfter(
+  rounds: readonly DragRound[],
+  whole: DragRound,
+  shop: Shop,
+): DragReading[] | undefined {
+  const after = rounds.slice(rounds.indexOf(whole) + 1)
+  const of = lastOf(after, ({ half }) => half === 'gib-slack' || half === 'nut-off')
+  return of && readingsOf(of, shop)
+}
+
+/** Play at the ends that is no tighter than in the middle, by so much of it. */
+const NO_TIGHTER = 0.6
+/** Whether a gib cannot be what is tight at an end: it has play there, or the table runs on rails. */
+function isGibClear({ axis }: EvaluationContext): boolean {
+  const plays = (axis.gibRounds.at(-1)?.stations ?? [])
+    .toSorted((a, b) => a.positionMm - b.positionMm)
+    .flatMap(({ playUm }) => playUm ?? [])
+  if (plays.length < FEWEST_PLAYS) return axis.railRounds.length > 0
+  const [first, last] = [plays[0] as number, plays.at(-1) as number]
+  const middle = plays[Math.floor(plays.length / 2)] as number
+  return Math.min(first, last) >= NO_TIGHTER * middle
+}
+const FEWEST_PLAYS = 3
+
 /** Everything that was read of the drag of an axis, as torques; null before anything was. @throws NotKnown without a screw, or a calibration */
 export const dragRead = remembered((t: EvaluationContext): DragRead | null => {
   const { shop } = t
@@ -109,17 +136,46 @@ export const dragRead = remembered((t: EvaluationContext): DragRead | null => {
       shop,
     ),
     halves: Object.fromEntries(halves),
+    gibSlackAlong: gibSlackAfter(axis.dragRounds, round, shop),
+    isGibClear: isGibClear(t),
     expectedNm: attempt(() => expectedNm(t)).value ?? null,
+    weightNm: attempt(() => weightNm(t)).value,
+    hangsNmMm: hangsNmMm(t),
     stepNm: stepNmOf(round, shop),
   }
 })
+
+/** Balls roll at about this friction, on about half of the screw's diameter. */
+const BALL_FRICTION = 0.01
+/** Moment of its own weight over a screw: held at both ends like a beam on three supports, at one like a bracket. */
+const OF_THREE = 1 / 8
+const OF_BRACKET = 1 / 2
+/** What the nut takes for holding up the screw beside a block, times its distance from there. */
+function hangsNmMm(t: EvaluationContext): number {
+  const { rootDiameterMm } = t.part('screw')
+  const spanMm = t.dimension('supportSpanMm')
+  const kg = roundAreaMm2(rootDiameterMm) * spanMm * 1e-9 * STEEL_DENSITY_KG_PER_M3
+  const acrossN = kg * GRAVITY_M_PER_S2 * Math.cos(radians(t.dimension('inclineDeg')))
+  const momentNmm = acrossN * spanMm * (t.axis.ends === 'fixed-free' ? OF_BRACKET : OF_THREE)
+  return (momentNmm * BALL_FRICTION * rootDiameterMm) / 2 / 1000
+}
+
+/** What a weight along the axis adds to what it takes to turn, going up, and takes off going down; none on a level axis. */
+const weightNm = (t: EvaluationContext): DragRead['weightNm'] => {
+  if (t.dimension('inclineDeg') === 0) return undefined
+  const nm = (weightAlongN(t) * t.part('screw').leadMm) / 1000 / (2 * Math.PI) / HAND_EFFICIENCY
+  const { higherEnd } = t.axis
+  return higherEnd === null ? { eitherWayNm: nm } : higherEnd === 'far' ? nm : -nm
+}
+/** Of a ball screw that is turned by hand. */
+const HAND_EFFICIENCY = 0.9
 
 /** What a sound axis takes to turn by hand: preload, bearings, ways. */
 const expectedNm = (t: EvaluationContext): number => {
   const { leadMm } = t.part('screw')
   const waysN =
     t.dimension('dragN') + t.dimension('frictionCoefficient') * 9.80665 * t.dimension('movingMassKg')
-  return dragNm(t) + (waysN * leadMm) / 1000 / (2 * Math.PI) / 0.9
+  return dragNm(t) + (waysN * leadMm) / 1000 / (2 * Math.PI) / HAND_EFFICIENCY
 }
 
 /** The map of what binds; null where the readings cannot tell. */
@@ -144,6 +200,10 @@ export const dragRounds = defineRounds<DragRound>({
   of: DRAG_ROUNDS,
   pick: axis => axis.dragRounds,
   only: dragRounds => ({ dragRounds }),
+  columns: [
+    { key: 'away', step: () => null, at: 'positionMm', beside: ['towards'] },
+    { key: 'towards', step: () => null, at: 'positionMm', beside: ['away'] },
+  ],
   begin: axis => {
     const spanMm = axis.dimensions.supportSpanMm.value ?? 500
     const near = Math.min(50, spanMm / 8)

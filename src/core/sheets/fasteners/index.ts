@@ -7,7 +7,7 @@ export const fasteners = defineSheet({
   id: 'fasteners',
   stage: 'room',
   order: 90,
-  loads: 'first',
+  loads: 'stage',
   title: 'Screws',
   fields: { joints: JOINTS },
   limits: LIMITS,

@@ -1,6 +1,6 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { list, plain, record, words } from '../../field/field'
+import { list, plain, record, words, wordsOrNone } from '../../field/field'
 
 const probability = (label: string, symbol: string) => plain(label, [0, 1], { symbol })
 
@@ -71,7 +71,7 @@ export const rankFaults = calculation({
       }),
       0,
     ),
-    nextTestId: words('next check', 80),
+    nextTestId: wordsOrNone('next check', 80),
   },
   compute({ faults, tests, observed }) {
     const likelihoods = tests.map(({ outcomes }) =>
@@ -114,7 +114,7 @@ export const rankFaults = calculation({
     return {
       posteriors: faults.map(({ id }, index) => ({ faultId: id, probability: shares[index] as number })),
       gains,
-      nextTestId: next?.testId ?? '',
+      nextTestId: next?.testId ?? null,
     }
   },
 })

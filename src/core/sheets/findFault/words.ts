@@ -294,6 +294,7 @@ export const CHECK_WORDS = {
     at: { stage: 'prove', sheet: 'lostSteps' },
   },
   'warm-return': {
+    at: { stage: 'prove', sheet: 'zeroTime' },
     title: 'Back to zero cold and warm',
     how: 'Read zero cold, run the axis half an hour, and read it again from the same side.',
     outcomes: { same: 'The same', drifted: 'It has drifted' },

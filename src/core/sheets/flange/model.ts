@@ -1,5 +1,5 @@
 import { angle, choice, length, type RowOf, rows, smallLength } from '../../field/field'
-import { GAUGE_STEP, readingOrNone } from '../../readings/model'
+import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
 import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 
 /** A face swept by an indicator: seen from the motor, 0 up, clockwise. */
@@ -19,6 +19,7 @@ export const FLANGE_ROUNDS = rows('Round', {
     },
   }),
   gaugeStepUm: GAUGE_STEP,
+  tipLifted: TIP_LIFTED,
   radiusMm: length('Tip sweeps at a radius of', [2, 500], { blank: 20 }),
   boltCircleMm: length('Bolt circle', [5, 1000], { blank: 36 }),
   acceptedUm: smallLength('Accepted over the bolt circle', [1, 1000], { blank: 20 }),

@@ -1,11 +1,14 @@
 import { turnFit } from '../../calculation/leastSquares'
+import { openStations } from '../shared/rounds/closing'
 import { onceRound } from '../shared/rounds/odd'
 import { leastWaveUm } from '../shared/rounds/resolution'
 import { defineRounds } from '../shared/rounds/rounds'
 import { FLANGE_ROUNDS, type FlangeRound } from './model'
 
 export const sweptOf = (round: FlangeRound) =>
-  round.stations.flatMap(({ angleDeg, readingUm }) => (readingUm === null ? [] : [{ angleDeg, readingUm }]))
+  openStations(flangeRounds, round).flatMap(({ angleDeg, readingUm }) =>
+    readingUm === null ? [] : [{ angleDeg, readingUm }],
+  )
 
 /** How far a face tilts over its bolt circle; null below three angles. */
 export const tiltOverBolts = (round: FlangeRound): number | null => {
@@ -21,6 +24,7 @@ export const flangeRounds = defineRounds<FlangeRound>({
   of: FLANGE_ROUNDS,
   pick: axis => axis.flangeRounds,
   only: flangeRounds => ({ flangeRounds }),
+  signed: () => true,
   columns: [
     {
       key: 'readingUm',
@@ -30,6 +34,7 @@ export const flangeRounds = defineRounds<FlangeRound>({
       perhaps: 'a burr, a bolt hole or a slip',
     },
   ],
+  closes: () => 'angleDeg',
   begin: (_, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: Array.from({ length: FIRST_ANGLES }, (_, index) => ({

@@ -3,9 +3,12 @@ import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
 import { LONGEST_LINE } from '../../document/job'
 import { blankRow } from '../../field/field'
+import { noteTaken, takenKey } from '../../readings/taken'
 import { nextStop, type Stop } from './course'
 import { FULL_TESTS, type FullTest, TARGETS, type Target } from './model'
 
+/** By what the time of a reading is kept. */
+const keyOf = ({ targetId, way, run }: Pick<Stop, 'targetId' | 'way' | 'run'>) => takenKey(targetId, way, run)
 const testIn = (axis: Axis, testId: string) => axis.fullTests.find(({ id }) => id === testId)
 
 /** A test by targets, set up as the one before, or with targets spread over the travel. */
@@ -23,6 +26,8 @@ export function newFullTest(
     ...given,
     id: newId(),
     finishedAt: null,
+    shifts: [],
+    taken: {},
     targets,
   }
 }
@@ -64,12 +69,13 @@ export const takeReadings = (axis: Axis, testId: string, readingsUm: readonly nu
   onAxis(
     axis,
     readingsUm.length === 1 ? 'Reading of the full test' : `${readingsUm.length} readings of the full test`,
-    draft => {
+    (draft, at) => {
       const test = testIn(draft, testId)
       for (const readingUm of readingsUm) {
         const stop = test && nextStop(test)
         if (!stop) return
         test.targets.find(({ id }) => id === stop.targetId)?.[stop.way].push(readingUm)
+        noteTaken(test, keyOf(stop), readingUm, at)
       }
     },
     readingsUm.length === 1 ? { reading: true } : {},
@@ -107,9 +113,14 @@ export const retakeReading = (
   onAxis(
     axis,
     'Reading taken again',
-    draft => {
-      const readings = testIn(draft, testId)?.targets.find(({ id }) => id === targetId)?.[way]
-      if (readings && run < readings.length) readings[run] = readingUm
+    (draft, at) => {
+      const test = testIn(draft, testId)
+      const readings = test?.targets.find(({ id }) => id === targetId)?.[way]
+      if (!test || !readings || run >= readings.length) return
+      readings[run] = readingUm
+      const key = keyOf({ targetId, way, run })
+      noteTaken(test, key, null, at)
+      noteTaken(test, key, readingUm, at)
     },
     { entry: { axisId: axis.id, kind: 'test', text: said.slice(0, LONGEST_LINE) } },
   )
@@ -123,3 +134,31 @@ export const removeFullTest = (axis: Axis, testId: string): Edit =>
   onAxis(axis, 'Full test deleted', draft => {
     draft.fullTests = draft.fullTests.filter(({ id }) => id !== testId)
   })
+
+/** Takes a jump out of what was read from a place on: the readings stay as they were typed, and count for so much less. */
+export const takeOutJump = (
+  axis: Axis,
+  testId: string,
+  shift: FullTest['shifts'][number],
+  said: string,
+): Edit =>
+  onAxis(
+    axis,
+    'Jump taken out of the full test',
+    draft => {
+      testIn(draft, testId)?.shifts.push(shift)
+    },
+    { entry: { axisId: axis.id, kind: 'test', text: said.slice(0, LONGEST_LINE) } },
+  )
+
+/** Counts readings again as they were read. */
+export const putJumpBack = (axis: Axis, testId: string, shiftId: string, said: string): Edit =>
+  onAxis(
+    axis,
+    'Jump counted again in the full test',
+    draft => {
+      const test = testIn(draft, testId)
+      if (test) test.shifts = test.shifts.filter(({ id }) => id !== shiftId)
+    },
+    { entry: { axisId: axis.id, kind: 'test', text: said.slice(0, LONGEST_LINE) } },
+  )

@@ -5,13 +5,15 @@ import { reversal } from '../shared/proofs/reversal'
 import { reversalWithAll, withAll } from '../shared/proofs/uncertainty'
 import { expanded } from '../shared/rounds/roundFinding'
 import { bidirectional, stationOf } from './calculation'
+import { counted } from './counted'
 import type { Stop } from './course'
 import type { FullTest, Target } from './model'
+import { senseOf } from './sense'
 
-/** Targets that were read twice or more from both sides, rising. */
-export const readTargets = ({ targets }: Pick<FullTest, 'targets'>): Target[] =>
-  targets
-    .filter(({ positiveUm, negativeUm }) => positiveUm.length >= 2 && negativeUm.length >= 2)
+/** Targets that were read twice or more from both sides, rising, as their readings count. */
+export const readTargets = (test: Pick<FullTest, 'targets' | 'shifts'>): Target[] =>
+  counted(test)
+    .targets.filter(({ positiveUm, negativeUm }) => positiveUm.length >= 2 && negativeUm.length >= 2)
     .toSorted((a, b) => a.targetMm - b.targetMm)
 
 /** Whether it is a look, not a test: too few targets or runs. */
@@ -29,9 +31,24 @@ export interface OddStop extends Pick<Stop, 'targetMm' | 'way' | 'run' | 'target
 
 const WAYS = ['positiveUm', 'negativeUm'] as const
 
-/** The readings at a target that are odd. */
-export const oddAt = (target: Target, gaugeStepUm: number | null): OddStop[] =>
-  WAYS.flatMap(way => {
+/**
+ * The readings at a target that are odd.
+ *
+ * @param among how many readings the test has
+ * @param counts the target as its readings count
+ */
+export function oddAt(
+  target: Target,
+  gaugeStepUm: number | null,
+  among: number,
+  counts: Target = target,
+): OddStop[] {
+  const apart = standApart(
+    WAYS.map(way => counts[way]),
+    gaugeStepUm ?? 0,
+    among,
+  )
+  return WAYS.flatMap((way, group) => {
     const readings = target[way]
     const odd = (run: number, why: OddStop['why']): OddStop => ({
       targetId: target.id,
@@ -45,13 +62,21 @@ export const oddAt = (target: Target, gaugeStepUm: number | null): OddStop[] =>
       ...readings.flatMap((readingUm, run) =>
         gaugeStepUm !== null && finerThanGauge(readingUm, gaugeStepUm) ? [odd(run, 'finer')] : [],
       ),
-      ...standApart(readings, gaugeStepUm ?? 0).map(run => odd(run, 'apart')),
+      ...apart.flatMap(one => (one.group === group ? [odd(one.index, 'apart')] : [])),
     ]
   })
+}
 
 /** The readings of a test that are odd. */
-export const oddStops = ({ targets, gaugeStepUm }: Pick<FullTest, 'targets' | 'gaugeStepUm'>): OddStop[] =>
-  targets.flatMap(target => oddAt(target, gaugeStepUm))
+export function oddStops(test: Pick<FullTest, 'targets' | 'gaugeStepUm' | 'runs' | 'shifts'>): OddStop[] {
+  const among = amongOf(test)
+  const counts = counted(test).targets
+  return test.targets.flatMap((target, index) => oddAt(target, test.gaugeStepUm, among, counts[index]))
+}
+
+/** How many readings a test has when all are taken. */
+export const amongOf = ({ targets, runs }: Pick<FullTest, 'targets' | 'runs'>): number =>
+  2 * runs * targets.length
 
 /**
  * What a test comes to, with what its accuracy and its largest reversal are uncertain by, at 95 %: by the readings, and all that
@@ -110,5 +135,6 @@ export function fullFigures(t: EvaluationContext, test: FullTest, stepUm: number
     accuracyExpandedUm: byAccuracy.expandedUm,
     accuracyMost: byAccuracy.most,
     accuracyContributors: byAccuracy.contributors,
+    sense: senseOf(test, { meanReversalUm: figures.meanReversalUm, expandedUm: byReversal.expandedUm }),
   }
 }

@@ -8,8 +8,19 @@ import { catalogueOf } from '../../machine/parts'
 import type { CheckId } from '..'
 import { evaluateAxis } from '../evaluateAxis'
 import { bidirectional, targetsFor, unevenTargets } from './calculation'
-import { courseOf, nextStop, progressOf } from './course'
-import { newFullTest, removeFullTest, retakeReading, setTargets, startFullTest, takeReadings } from './edits'
+import { jumpToTakeOut, type Moved } from './check'
+import { shiftOf } from './counted'
+import { courseOf, nextStop, progressOf, type Stop } from './course'
+import {
+  newFullTest,
+  putJumpBack,
+  removeFullTest,
+  retakeReading,
+  setTargets,
+  startFullTest,
+  takeOutJump,
+  takeReadings,
+} from './edits'
 import { isQuick, oddStops } from './figures'
 import type { FullTest } from './model'
 import { letterOf, programRefusal, testProgram } from './program'
@@ -20,6 +31,7 @@ const [X] = job.axes as [Axis]
 const [demo] = X.fullTests as [FullTest]
 let count = 0
 const id = () => `t${++count}`
+const STAMP = { id: 'c', at: '2026-11-27T18:00:00.000Z' }
 const given = { label: 'Again', startedAt: '2026-11-26T17:00:00.000Z', gaugeStepUm: 1 }
 const fresh = (places: number[] = [0, 100, 203, 297, 400]) => newFullTest(undefined, places, given, id)
 const judged = (test: FullTest, check: CheckId, units: 'mm' | 'inch' = 'mm') =>
@@ -231,6 +243,107 @@ describe('what a full test says', () => {
     expect(judged(worn, 'prove.fullReversal')?.sentence).toMatch(
       /Most is lost at 203 mm.*varies along the travel/,
     )
+  })
+
+  /** A sound test in which every reading from a place of the course on, or with its number, reads otherwise. */
+  const moved = (by: (place: number) => number) => {
+    const sound = read([2, 1, 2, 3, 2], [-2, -1, -2, -3, -2])
+    const place = new Map(
+      courseOf(sound).map(({ targetId, way, run }, index) => [`${targetId} ${way} ${run}`, index]),
+    )
+    const shifted = (id: string, way: 'positiveUm' | 'negativeUm', readings: readonly number[]) =>
+      readings.map((one, run) => one + by(place.get(`${id} ${way} ${run}`) as number))
+    return {
+      ...sound,
+      targets: sound.targets.map(one => ({
+        ...one,
+        positiveUm: shifted(one.id, 'positiveUm', one.positiveUm),
+        negativeUm: shifted(one.id, 'negativeUm', one.negativeUm),
+      })),
+    }
+  }
+
+  test('a jump in its course is named by the reading it came with, a drift by its size; neither is judged', () => {
+    const said = (by: (place: number) => number) => judged(moved(by), 'prove.fullReversal')
+    expect(said(() => 0)?.state).toBe('holds')
+    const last = courseOf(moved(() => 0)).length
+    const jump = said(place => (place >= 20 ? 50 : 0))
+    expect(jump).toMatchObject({ state: 'unknown' })
+    expect(jump?.sentence).toMatch(/^From run 3 going up at .* on, everything reads 50 µm more/)
+    const drift = said(place => Math.round((-40 * place) / last))
+    expect(drift?.sentence).toMatch(
+      /^From the first reading to the last everything comes to read (39|40|41)(\.\d)? µm less/,
+    )
+    // What is small against what is accepted decides nothing.
+    expect(said(place => (place >= 20 ? 1 : 0))?.state).toBe('holds')
+    // Where most is read in one run, order says nothing yet.
+    const once = {
+      ...moved(() => 0),
+      targets: moved(() => 0).targets.map(one => ({ ...one, positiveUm: [2], negativeUm: [-2] })),
+    }
+    expect(judged(once, 'prove.fullReversal')?.sentence).toContain('readings are taken')
+  })
+
+  describe('a jump in its course', () => {
+    const context = (test: FullTest) => evaluateAxis({ ...X, fullTests: [test] }, catalogueOf(job), 'mm')
+    /** One cycle lost before the 21st reading of 50. */
+    const jumped = moved(place => (place >= 20 ? 50 : 0))
+
+    test('is taken out of all that follow at one press: nothing is typed again, and it can be counted again', () => {
+      const jump = jumpToTakeOut(context(jumped)) as Moved
+      expect(jump).toMatchObject({ is: 'jump', after: 30 })
+      const { run, way, targetMm } = jump.from as Stop
+      const on = { ...job, axes: [{ ...X, fullTests: [jumped] }] } as Job
+      const axisOf = (one: Job) => one.axes[0] as Axis
+      const shift = { id: 's', run, way, targetMm, byUm: Math.round(jump.byUm) }
+      const { job: out, entry } = runEdit(on, takeOutJump(axisOf(on), jumped.id, shift, 'A jump.'), STAMP)
+      const test = axisOf(out).fullTests[0] as FullTest
+      expect(test.targets).toEqual(jumped.targets)
+      expect(entry?.text).toBe('A jump.')
+      expect(jumpToTakeOut(context(test))).toBeNull()
+      // Both halves keep what they lose at a reversal; where the slide stood they tell no more.
+      expect(judged(test, 'prove.fullReversal')).toMatchObject({ state: 'holds' })
+      expect(judged(test, 'prove.fullReversal')?.sentence).toContain('A jump of 50 µm was taken out')
+      expect(judged(test, 'prove.accuracy')?.state).not.toBe('holds')
+      const { job: back } = runEdit(out, putJumpBack(axisOf(out), jumped.id, 's', 'Back.'), STAMP)
+      expect(axisOf(back).fullTests[0]).toEqual(jumped)
+    })
+
+    test('leaves every reading before it as it is, wherever it is', () => {
+      const places = courseOf(jumped)
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 1, max: places.length - 1 }),
+          fc.integer({ min: -80, max: 80 }),
+          (at, byUm) => {
+            const { run, way, targetMm } = places[at] as (typeof places)[number]
+            const test = { ...jumped, shifts: [{ id: 's', run, way, targetMm, byUm }] }
+            for (const [index, stop] of places.entries())
+              expect(shiftOf(test, stop)).toBe(index >= at ? byUm : 0)
+          },
+        ),
+        { numRuns: 60 },
+      )
+    })
+
+    test('one reading that is far off is no jump', () => {
+      const slipped = moved(place => (place === 33 ? 200 : 0))
+      expect(jumpToTakeOut(context(slipped))).toBeNull()
+      expect(judged(slipped, 'prove.fullReversal')?.sentence).toContain('stands apart')
+    })
+  })
+
+  test('a gauge that is read the other way is named by the sign of what is lost', () => {
+    const reads = (up: number, down: number, gaugeMore: FullTest['gaugeMore'] = null) => ({
+      ...read([up, up + 1, up, up + 1, up], [down, down - 1, down, down - 1, down]),
+      gaugeMore,
+    })
+    const said = (test: FullTest) => judged(test, 'prove.fullReversal')?.sentence
+    expect(said(reads(8, -8))).toContain('Coming up it reads more than coming down')
+    expect(said(reads(-8, 8))).not.toContain('Coming up it reads more')
+    expect(said(reads(8, -8, 'down'))).not.toContain('Coming up it reads more')
+    expect(said(reads(8, -8, 'up'))).toContain('or the controller takes out more than is lost')
+    expect(said(reads(-8, 8, 'down'))).toContain('or the controller takes out more than is lost')
   })
 
   test('fewer than five targets or runs are a quick test, which may fail and never holds', () => {

@@ -1,4 +1,5 @@
 import {
+  choice,
   length,
   moment,
   momentOrNone,
@@ -7,10 +8,12 @@ import {
   plain,
   type RowOf,
   rows,
+  smallLength,
   words,
   wordsOrNone,
 } from '../../field/field'
-import { GAUGE_STEP, place, READING } from '../../readings/model'
+import { GAUGE_MORE, GAUGE_STEP, place, READING } from '../../readings/model'
+import { TAKEN } from '../../readings/taken'
 import { CONDITIONS } from '../shared/proofs/conditions'
 
 const MOST_RUNS = 30
@@ -26,6 +29,18 @@ export const TARGETS = rows(
   { most: 60 },
 )
 export type Target = RowOf<typeof TARGETS>
+
+/** Jumps that were taken out: from a reading on, in the order in which the axis moves, each counts for so much less. */
+export const SHIFTS = rows(
+  'Jump taken out',
+  {
+    run: plain('From run', [0, MOST_RUNS], { whole: true }),
+    way: choice('Going', ['positiveUm', 'negativeUm'], { words: { positiveUm: 'up', negativeUm: 'down' } }),
+    targetMm: place('At'),
+    byUm: smallLength('Counted less by', [-100_000, 100_000]),
+  },
+  { most: 20 },
+)
 
 /** A test by targets along the travel, both ways, some runs; and the plan that it was run by. */
 export const FULL_TESTS = rows('Full test', {
@@ -43,6 +58,9 @@ export const FULL_TESTS = rows('Full test', {
   warmUpMinutes: plain('Run before it, minutes', [0, 600], { blank: 15 }),
   ...CONDITIONS,
   conditions: wordsOrNone('What else goes with it', 200),
+  gaugeMore: GAUGE_MORE,
+  shifts: SHIFTS,
+  taken: TAKEN,
   targets: TARGETS,
 })
 export type FullTest = RowOf<typeof FULL_TESTS>

@@ -1,4 +1,5 @@
 import { goal } from '../../machine/commonRemedies'
+import { readingsDrift, readingsOutlier, readingsStep } from '../../readings/order'
 import { dayWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
@@ -8,7 +9,7 @@ import { fullFigures, isQuick } from './figures'
 
 /** What a full test comes to, and the tests on paper. */
 export const fullTestOutcome = defineOutcome({
-  calculations: [bidirectional],
+  calculations: [bidirectional, readingsStep, readingsDrift, readingsOutlier],
   remedies: {
     'prove.accuracy': [goal('accuracyTargetUm')],
     'prove.fullReversal': [goal('backlashTargetUm')],

@@ -18,6 +18,8 @@ export const FULL_TEST_STRAINED = defineStrained({
         overrunMm: 2,
         warmUpMinutes: 15,
         conditions: null,
+        gaugeMore: null,
+        shifts: [],
         temperatureC: null,
         gauge: null,
         who: null,

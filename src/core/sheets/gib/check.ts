@@ -3,7 +3,7 @@ import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
 import { against, noAdvice, stepOf, turnWords } from '../shared/rounds/roundFinding'
 import { gibSet } from './calculation'
-import { gibRounds, playsOf } from './rounds'
+import { gibRounds, playsOf, wedgeOf } from './rounds'
 
 /** Wear beyond so many times the play to be left is said: no gib takes it. */
 const MUCH_WEAR = 2
@@ -26,7 +26,8 @@ export const GIB_CHECKS = defineChecks({
       gibRounds,
       (t, round, say, small) => {
         const plays = playsOf(round)
-        const { targetUm, kind, locks, taperRatio, screwPitchMm } = round
+        const { targetUm, kind, locks } = round
+        const { taperRatio, screwPitchMm, isAssumed } = wedgeOf(round)
         if (plays.length < 2)
           return noAdvice(
             'Push and pull the slide to the side at two or more places, with the gauge at its side.',
@@ -69,7 +70,9 @@ export const GIB_CHECKS = defineChecks({
         const moves =
           kind === 'straight'
             ? `${inward ? 'Turn its screws in' : 'Back its screws off'}, one after another from the middle outward, until the gauge shows ${small(targetUm)} at ${at(tightest.positionMm)}; then the lock nuts, holding each screw.`
-            : `${inward ? 'Push the gib in' : 'Draw the gib back'} by ${say(Math.abs(advanceMm), 'length', 2)}: ${say(Math.abs(turnDeg), 'angle', 0)} of its screw, ${turnWords(turnDeg)}. Slack the screw at the other end first, and lock both after.`
+            : isAssumed
+              ? `${inward ? 'Turn its screw in' : 'Turn its screw out'} by ${say(Math.abs(turnDeg) / 2, 'angle', 0)}, ${turnWords(turnDeg / 2)}: half of what a taper of 1 to ${taperRatio} and a pitch of ${say(screwPitchMm, 'length', 2)} would ask for, as many have; nobody has measured them. Slack the screw at the other end first, lock both after, and read again.`
+              : `${inward ? 'Push the gib in' : 'Draw the gib back'} by ${say(Math.abs(advanceMm), 'length', 2)}: ${say(Math.abs(turnDeg), 'angle', 0)} of its screw, ${turnWords(turnDeg)}. Slack the screw at the other end first, and lock both after.`
         const worth = inward
           ? `Left so, a cut that pushes to the side moves the slide by up to ${small(loosest.playUm)} each time it turns.`
           : 'Left so, it drags, winds the drive up at every reversal, and wears.'

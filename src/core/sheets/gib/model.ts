@@ -19,8 +19,11 @@ export const GIB_ROUNDS = rows('Round', {
     words: { tapered: 'tapered, pushed by a screw at its end', straight: 'straight, with screws along it' },
   }),
   targetUm: smallLength('Play to be left', [1, 500], { blank: 15 }),
-  taperRatio: plain('Taper, 1 to', [5, 500], { blank: 60 }),
-  screwPitchMm: length('Pitch of its screw', [0.25, 5], { blank: 1 }),
+  taperRatio: plain('Taper, 1 to', [5, 500], {
+    orNone: true,
+    help: 'The gib measured at both ends: its length, over what it is thicker at one.',
+  }),
+  screwPitchMm: length('Pitch of its screw', [0.25, 5], { orNone: true }),
   locks: choiceOrNone('Wound slowly, it locks', ['nowhere', 'one-way', 'both'], {
     nowhere: 'nowhere',
     'one-way': 'going one way, free the other',

@@ -7,6 +7,17 @@ import { GIB_ROUNDS, type GibRound } from './model'
 export const playsOf = (round: GibRound) =>
   round.stations.flatMap(({ positionMm, playUm }) => (playUm === null ? [] : [{ positionMm, playUm }]))
 
+/** What most gibs of small machines have, where nobody has measured it. */
+const USUAL_TAPER = 60
+const USUAL_PITCH_MM = 1
+
+/** The wedge of a gib and its screw; usual ones, where they are not measured. */
+export const wedgeOf = ({ taperRatio, screwPitchMm }: Pick<GibRound, 'taperRatio' | 'screwPitchMm'>) => ({
+  taperRatio: taperRatio ?? USUAL_TAPER,
+  screwPitchMm: screwPitchMm ?? USUAL_PITCH_MM,
+  isAssumed: taperRatio === null || screwPitchMm === null,
+})
+
 const FIRST_PLACES = 5
 
 export const gibRounds = defineRounds<GibRound>({
@@ -14,7 +25,7 @@ export const gibRounds = defineRounds<GibRound>({
   of: GIB_ROUNDS,
   pick: axis => axis.gibRounds,
   only: gibRounds => ({ gibRounds }),
-  columns: [{ key: 'playUm', step: round => round.gaugeStepUm, at: 'positionMm' }],
+  columns: [{ key: 'playUm', step: round => round.gaugeStepUm, at: 'positionMm', beside: [] }],
   reads: ['locks'],
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,

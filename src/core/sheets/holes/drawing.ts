@@ -1,10 +1,24 @@
+import { leader, lengthAt } from '../../drawing/dimension'
 import { boundsOf, box, circle, cross, type Drawing, words } from '../../drawing/drawing'
+import type { Solid } from '../../drawing/solid'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import type { MeasuredHole } from './inputs'
 
 /** Pilot of a hole cutter. */
 const PILOT_MM = 6
+
+/** The bung as a body, with its pilot through it. */
+export const bungSolid = (
+  title: string,
+  { existingDiameterMm, centreOffsetMm }: MeasuredHole,
+  lengthMm: number,
+): Solid => ({
+  title,
+  outline: { is: 'round', diameterMm: existingDiameterMm },
+  holes: [{ x: centreOffsetMm, y: 0, diameterMm: PILOT_MM }],
+  thicknessMm: lengthMm,
+})
 
 /** The bung that guides a pilot drill where the metal is missing: seen from its end, and from its side. */
 export function bungDrawing(
@@ -21,8 +35,16 @@ export function bungDrawing(
     circle('edge', centreOffsetMm, 0, PILOT_MM / 2),
     ...cross(centreOffsetMm, 0, PILOT_MM / 2 + 2),
     ...box('edge', side, -d / 2, lengthMm, d),
-    words(side, d / 2 + 2, `Ø ${length(d)}, ${length(lengthMm)} long`, 2.5),
-    words(-d / 2, -d / 2 - 8, `pilot Ø ${length(PILOT_MM)}, ${length(centreOffsetMm)} off the middle`, 2.5),
+    ...lengthAt({ fromX: side, toX: side + lengthMm, text: length(lengthMm) }, -d / 2, -d / 2 - 8),
+    ...leader(0, 0, d / 2, `Ø ${length(d)}`, 4),
+    ...(centreOffsetMm > 0
+      ? lengthAt(
+          { fromX: 0, toX: centreOffsetMm, text: length(centreOffsetMm) },
+          -PILOT_MM / 2 - 2,
+          -d / 2 - 8,
+        )
+      : []),
+    words(-d / 2, -d / 2 - 16, `Pilot Ø ${length(PILOT_MM)}, drilled through.`, 2.5),
   ]
   const { left, top } = boundsOf(marks)
   return { title, marks: [...marks, words(left, top + 4, title, 3.5)] }

@@ -6,7 +6,7 @@ export const holes = defineSheet({
   id: 'holes',
   stage: 'room',
   order: 40,
-  loads: 'first',
+  loads: 'stage',
   title: 'Holes to enlarge',
   fields: { holes: HOLES },
 })

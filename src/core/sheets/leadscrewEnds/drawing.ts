@@ -1,7 +1,10 @@
+import { type Along, broken, lengthAt, lengthsUnder } from '../../drawing/dimension'
 import { boundsOf, box, type Drawing, line, type Mark, words } from '../../drawing/drawing'
+import { textWidthMm } from '../../drawing/letterWidths'
 import type { EvaluationContext } from '../../evaluation/context'
 import { farBoreMm, locknutPitchMm } from '../../machine/drive/ends'
 import { stretchGapMm } from '../../machine/drive/strength'
+import { shaftDeviations } from '../../machine/shaftFits'
 import { say, saySold } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 
@@ -11,10 +14,14 @@ export interface ScrewStep {
   diameterMm: number
   lengthMm: number
   tolerance: string
+  /** The name of its thread, where it is one that is turned. */
+  thread?: string
   note: string
   /** Left open at its shoulder until the locknut draws it shut, where that stretches the screw. */
   gapMm?: number
 }
+
+const SCREW_THREAD = 'Screw thread'
 
 /** Diameters that a handwheel and its nut sit on. */
 const WHEEL_SEATS_MM = [5, 6, 7, 8, 9, 10, 11, 12, 14, 16, 18, 20]
@@ -87,6 +94,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
         diameterMm: nutMm,
         lengthMm: Math.ceil(1.2 * nutMm + 2),
         tolerance: '6g',
+        thread: `M${nutMm}`,
         note: `M${nutMm}, with a washer that holds the wheel`,
       },
     ]
@@ -103,6 +111,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
     diameterMm: bearing.boreMm,
     lengthMm: locknutThreadMm(bearing.boreMm),
     tolerance: '6h',
+    thread: `M${bearing.boreMm} x ${locknutPitchMm(bearing.boreMm)}`,
     note: `M${bearing.boreMm} x ${locknutPitchMm(bearing.boreMm)}, cut between centres with the seat`,
   })
   return [
@@ -116,7 +125,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
     locknut('Thread for the locknut'),
     seat('Bearing seat'),
     {
-      name: 'Screw thread',
+      name: SCREW_THREAD,
       diameterMm: screw.nominalDiameterMm,
       lengthMm: spanMm,
       tolerance: screw.toleranceClass,
@@ -134,8 +143,9 @@ export const totalLengthMm = (steps: readonly ScrewStep[]): number =>
 /** Height of the figures on the drawing, and from one row of them to the next. */
 const LABEL_MM = 2.2
 const ROW_MM = 4
-/** About how wide a letter is printed, with room to the next label. */
-const LETTER_MM = 0.75 * LABEL_MM
+/** White to the next label. */
+const APART_MM = 3
+const NOTE_MM = 2.6
 
 interface Label {
   x: number
@@ -145,19 +155,19 @@ interface Label {
 }
 
 /**
- * Figures side by side while they have room, each with a line to what it belongs to; one that would reach over the next
- * stands a row further out than it, so that no line goes through a figure.
+ * Diameters side by side while they have room, each with a line to what it belongs to; one that would reach over the next stands a
+ * row further out than it, so that no line goes through a figure.
  */
-function labels(all: readonly Label[], firstMm: number, nextMm: number): Mark[] {
+function diameters(all: readonly Label[], firstMm: number): Mark[] {
   const rows: number[] = []
   for (const [index, { x, text }] of [...all.entries()].toReversed()) {
-    const endMm = x + (text.length + 2) * LETTER_MM
+    const endMm = x + textWidthMm(text, LABEL_MM) + APART_MM
     const under = all.flatMap((other, at) => (at > index && other.x < endMm ? [rows[at] ?? 0] : []))
     rows[index] = Math.max(-1, ...under) + 1
   }
   return all.flatMap(({ x, text, fromMm }, index) => {
-    const y = firstMm + (rows[index] ?? 0) * nextMm
-    return [line('words', x, fromMm, x, nextMm > 0 ? y : y + LABEL_MM), words(x + 0.8, y, text, LABEL_MM)]
+    const y = firstMm + (rows[index] ?? 0) * ROW_MM
+    return [line('words', x, fromMm, x, y), words(x + 0.8, y, text, LABEL_MM)]
   })
 }
 
@@ -166,25 +176,45 @@ const RING_OFF_MM = 0.8
 const RING_MM = 3
 const RING_OVER_MM = 2.5
 
+/** A journal's free edge is turned off so far, so that what is slid on finds its way. */
+const chamferMm = (diameterMm: number): number => (diameterMm < 10 ? 0.5 : 1)
+
+/** A diameter with its fit and its limits, or a thread by its name. @example sizeWords(seat, 'mm') // 'Ø 15 h5 0/-0.008' */
+function sizeWords({ diameterMm, tolerance, thread }: ScrewStep, units: UnitSystem): string {
+  if (thread) return `${thread} - ${tolerance}`
+  const size = `Ø ${saySold(diameterMm, units)} ${tolerance}`
+  const limits = shaftDeviations(diameterMm, tolerance)
+  if (!limits) return size
+  const mm = (um: number) =>
+    say(um / 1000, 'length', units, units === 'inch' ? 2 : 3).replace(/ (mm|in)$/, '')
+  return `${size} ${mm(limits.upperUm)}/${mm(limits.lowerUm)}`
+}
+
 /** The screw's ends at full size, the thread between them broken off. */
 export function screwDrawing(title: string, steps: readonly ScrewStep[], units: UnitSystem): Drawing {
   const length = (mm: number) => say(mm, 'length', units)
   const BROKEN_MM = 40
   const marks: Mark[] = []
   const across: Label[] = []
-  const along: Label[] = []
+  const along: Along[] = []
   let x = 0
-  for (const { name, diameterMm, lengthMm, tolerance, gapMm } of steps) {
-    const thread = name === 'Screw thread'
+  for (const [index, step] of steps.entries()) {
+    const { name, diameterMm, lengthMm, gapMm } = step
+    const thread = name === SCREW_THREAD
     const shownMm = thread ? Math.min(lengthMm, BROKEN_MM) : lengthMm
-    marks.push(...box('edge', x, -diameterMm / 2, shownMm, diameterMm))
+    marks.push(
+      ...outline(x, shownMm, diameterMm / 2, {
+        left: index === 0 && !thread,
+        right: index === steps.length - 1 && !thread,
+      }),
+    )
     if (thread && shownMm < lengthMm) {
       const middle = x + shownMm / 2
       marks.push(line('edge', middle - 2, -diameterMm / 2 - 3, middle - 2, diameterMm / 2 + 3))
       marks.push(line('edge', middle + 2, -diameterMm / 2 - 3, middle + 2, diameterMm / 2 + 3))
     }
-    across.push({ x: x + 1, text: `Ø ${saySold(diameterMm, units)} ${tolerance}`, fromMm: diameterMm / 2 })
-    along.push({ x: x + 1, text: length(lengthMm), fromMm: -diameterMm / 2 })
+    across.push({ x: x + 1, text: sizeWords(step, units), fromMm: diameterMm / 2 })
+    along.push({ fromX: x, toX: x + shownMm, text: length(lengthMm) })
     if (gapMm) {
       // The ring on its seat, off the shoulder: not to scale, as nobody would see the gap.
       const [fromMm, toMm, halfMm] = [
@@ -202,18 +232,60 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[], units: 
     x += shownMm
   }
   const widestMm = Math.max(...steps.map(({ diameterMm }) => diameterMm))
+  const lengths = lengthsUnder(along, -widestMm / 2, 7)
+  marks.push(...diameters(across, widestMm / 2 + 5), ...lengths.marks)
+  const wholeY = lengths.bottomY - 8
   marks.push(
-    ...labels(across, widestMm / 2 + 5, ROW_MM),
-    ...labels(along, -widestMm / 2 - 5 - LABEL_MM, -ROW_MM),
+    ...lengthAt(
+      { fromX: 0, toX: x, text: `whole length ${length(totalLengthMm(steps))}` },
+      -widestMm / 2,
+      wholeY,
+    ),
   )
   marks.push(line('centre', -6, 0, x + 6, 0))
-  const { left, top, bottom } = boundsOf(marks)
+  const { left, top } = boundsOf(marks)
+  const free = [steps[0], steps.at(-1)].flatMap(step =>
+    step && step.name !== SCREW_THREAD ? [step.diameterMm] : [],
+  )
+  const notes = [
+    free.length > 0 &&
+      `Free ends chamfered ${length(Math.max(...free.map(chamferMm)))} x 45°; other edges broken ${length(0.2)}.`,
+    `Relief at each shoulder that a bearing or its ring stands against: ${length(2)} wide, ${length(0.2)} deep, its corners rounded.`,
+    'Fits after ISO 286, threads after ISO 965; where no limit stands, ISO 2768-m.',
+    ...steps.filter(({ note }) => note !== '').map(({ name, note }) => `${name}: ${note}.`),
+  ].filter(note => note !== false)
   return {
     title,
     marks: [
-      ...marks,
+      ...broken(marks),
       words(left, top + 5, title, 4),
-      words(left, bottom - 7, `Whole length ${length(totalLengthMm(steps))}`),
+      ...notes.map((note, index) => words(left, wholeY - 9 - index * (NOTE_MM + 1.8), note, NOTE_MM)),
     ],
   }
+}
+
+/** A cylinder from the side, its free end turned off at 45 degrees. */
+function outline(
+  x: number,
+  lengthMm: number,
+  radiusMm: number,
+  free: { left: boolean; right: boolean },
+): Mark[] {
+  const chamfer = Math.min(chamferMm(2 * radiusMm), lengthMm / 3, radiusMm / 2)
+  const [l, r] = [free.left ? chamfer : 0, free.right ? chamfer : 0]
+  const end = x + lengthMm
+  const corners: [number, number][] = [
+    [x, radiusMm - l],
+    [x + l, radiusMm],
+    [end - r, radiusMm],
+    [end, radiusMm - r],
+    [end, -(radiusMm - r)],
+    [end - r, -radiusMm],
+    [x + l, -radiusMm],
+    [x, -(radiusMm - l)],
+  ]
+  return corners.flatMap(([fromX, fromY], index) => {
+    const [toX, toY] = corners[(index + 1) % corners.length] as [number, number]
+    return fromX === toX && fromY === toY ? [] : [line('edge', fromX, fromY, toX, toY)]
+  })
 }

@@ -107,8 +107,11 @@ test('a short thread is drawn whole, a long one broken off, both with every figu
   // Two lines show the break.
   expect(long.edges).toBe(short.edges + 2)
   for (const { steps, texts } of [short, long]) {
-    expect(texts).toContain(`Whole length ${Math.round(totalLengthMm(steps) * 100) / 100} mm`)
-    for (const { diameterMm, tolerance } of steps) expect(texts).toContain(`Ø ${diameterMm} mm ${tolerance}`)
+    expect(texts).toContain(`whole length ${Math.round(totalLengthMm(steps) * 100) / 100} mm`)
+    for (const { diameterMm, tolerance, thread } of steps) {
+      const size = thread ? `${thread} - ${tolerance}` : `Ø ${diameterMm} mm ${tolerance}`
+      expect(texts.filter(text => text.startsWith(size))).not.toEqual([])
+    }
   }
 })
 

@@ -1,7 +1,7 @@
 import { goal } from '../../machine/commonRemedies'
 import { defineOutcome } from '../outcome'
+import { lostSteps } from '../shared/proofs/lostSteps'
 import { roundsInShort } from '../shared/rounds/roundsOnPaper'
-import { lostSteps } from './calculation'
 import { returnRounds } from './rounds'
 
 /** Cycles lost, and the rounds on paper. */

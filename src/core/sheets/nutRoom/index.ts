@@ -6,7 +6,7 @@ export const nutRoom = defineSheet({
   id: 'nutRoom',
   stage: 'room',
   order: 30,
-  loads: 'first',
+  loads: 'stage',
   title: 'Room around the nut',
   fields: { section: SECTION },
 })

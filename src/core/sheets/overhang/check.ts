@@ -7,6 +7,9 @@ import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { shimWords } from '../shared/rounds/shims'
 import { droopUm, overhangRounds } from './rounds'
 
+/** A base that moved by less than this share of what is accepted decides nothing. */
+const MOVED_SHARE = 1 / 4
+
 export const OVERHANG_CHECKS = defineChecks({
   'align.overhang': {
     title: 'Slide run out over its end',
@@ -76,6 +79,16 @@ export const OVERHANG_CHECKS = defineChecks({
         return noAdvice(
           `${small(um)} in steps of ${small(stepUm)} against ${small(acceptedUm)} accepted: a finer gauge would tell.`,
         )
+      const { withoutUm, againUm } = round
+      if (againUm === null)
+        return noAdvice(
+          'Take the motor off again and read the edge once more: it tells whether the base has moved. Nothing is shimmed before.',
+        )
+      const movedUm = Math.abs(againUm - (withoutUm as number))
+      if (movedUm > Math.max(2 * stepUm, MOVED_SHARE * acceptedUm))
+        return noAdvice(
+          `Without the motor it reads ${small(movedUm)} otherwise than before: the base moved, or the bracket did not come back. Clamp the base anew, tighten the bracket, and read all three again.`,
+        )
       if (um < 0)
         return noAdvice(
           'With the motor on it reads higher. Were the two typed the other way round, or does the tip stand underneath?',
@@ -87,7 +100,7 @@ export const OVERHANG_CHECKS = defineChecks({
         'smallLength',
         figures,
         () =>
-          `The motor draws the bracket down by ${small(um)}. Raise its outer edge by that with the motor off: ${shimWords(um, t.shop.shimStockMm, say)}; or prop it. Then set coupler and screw line with the motor on.`,
+          `The motor draws the bracket down by ${small(um)}. Prop it or stiffen it, and read again. Or raise its outer edge by that with the motor off, ${shimWords(um, t.shop.shimStockMm, say)}: these two readings stay as far apart then, and Motor to screw, read with the motor on, says whether it is in line.`,
       )
     }),
   },

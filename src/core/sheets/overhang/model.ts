@@ -12,6 +12,7 @@ export const OVERHANG_ROUNDS = rows('Round', {
   /** The bracket of the motor, read at its outer edge from above. */
   withoutUm: readingOrNone('Bracket without the motor'),
   withUm: readingOrNone('Bracket with the motor on'),
+  againUm: readingOrNone('Without it once more'),
   stations: rows('Reading', {}),
 })
 export type OverhangRound = RowOf<typeof OVERHANG_ROUNDS>

@@ -11,7 +11,7 @@ export const overhangRounds = defineRounds<OverhangRound>({
   of: OVERHANG_ROUNDS,
   pick: axis => axis.overhangRounds,
   only: overhangRounds => ({ overhangRounds }),
-  reads: ['withoutUm', 'withUm'],
+  reads: ['withoutUm', 'withUm', 'againUm'],
   begin: (_, shop) => ({ gaugeStepUm: shop.gaugeStepUm, stations: [] }),
   worst: (_, round) => {
     const value = droopUm(round)

@@ -23,7 +23,7 @@ export const preloadRounds = defineRounds<PreloadRound>({
 })
 
 /** What the preload should add to the pull, and between what it may lie; null for contact angles that no figure is known for. */
-export function addedPull(t: EvaluationContext, round: PreloadRound) {
+export function addedPull(t: EvaluationContext, round: Pick<PreloadRound, 'leverMm'>) {
   const { contactAngleDeg, boreMm, staticCapacityN } = t.part('bearing')
   const nearest = ANGLES.reduce((best, one) =>
     Math.abs(one - contactAngleDeg) < Math.abs(best - contactAngleDeg) ? one : best,

@@ -2,7 +2,9 @@ import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
 import { forces } from '../../machine/drive/load'
 import { driveStiffness } from '../../machine/drive/stiffness'
+import { pushedOneWay } from '../shared/proofs/lostMinus'
 import { PART_SHARE } from '../shared/proofs/partShare'
+import { notPushedThrough } from '../shared/proofs/pushes'
 import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
 import { noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { PUSH_ROUNDS } from './model'
@@ -12,6 +14,11 @@ import { pushedPlay, pushRounds } from './rounds'
 const MUCH_SOFTER = 2
 
 const PLACE_WORDS = PUSH_ROUNDS.of.at.words ?? {}
+
+/** A play that comes out less than nothing by this many steps more than it is uncertain by has the wrong sign. */
+const WRONG_SIGN_STEPS = 2
+/** Friction is known to this factor. */
+const FRICTION_TIMES = 2
 
 export const PUSH_PULL_CHECKS = defineChecks({
   'prove.pushPull': {
@@ -25,13 +32,18 @@ export const PUSH_PULL_CHECKS = defineChecks({
           'Push and pull with two sizes of force at least, each both ways: four readings or more.',
         )
       const { playUm, expandedUm, stiffnessNPerUm, pushes } = found
-      const frictionN = attempt(() => forces(t).frictionN).value ?? 0
-      const leastN = Math.min(...pushes.map(({ forceN }) => Math.abs(forceN)))
-      if (leastN <= frictionN)
+      const stuck = notPushedThrough(t, Math.min(...pushes.map(({ forceN }) => Math.abs(forceN))), say)
+      if (stuck) return noAdvice(stuck)
+      if (pushedOneWay(pushes, stepUm))
         return noAdvice(
-          `A push of ${say(leastN, 'pull')} does not get past the friction of the slide, ${say(frictionN, 'pull', 0)}: the play may stand where it stood. Push harder, the least twice as hard as that.`,
+          'Pushed and pulled it reads the same side of zero, and as much: a slide goes the other way when it is pulled. Was a minus lost? Else set the gauge to zero in the middle of its play, and read again.',
         )
-      if (playUm < -expandedUm)
+      // What the ways take of each push does not reach the drive: drawn out to no force, it looks like less than no play.
+      const takenUm =
+        stiffnessNPerUm !== null && stiffnessNPerUm > 0
+          ? (2 * FRICTION_TIMES * forces(t).frictionN) / stiffnessNPerUm
+          : 0
+      if (playUm < -(expandedUm + WRONG_SIGN_STEPS * stepUm + takenUm))
         return noAdvice(
           'It reads less the harder it is pushed: the gauge reads the other way round, or pushes and pulls were typed with each other’s sign.',
         )

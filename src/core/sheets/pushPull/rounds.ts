@@ -1,6 +1,5 @@
-import { GRAVITY_M_PER_S2 } from '../../calculation/constants'
-import type { Axis } from '../../document/axis'
 import type { EvaluationContext } from '../../evaluation/context'
+import { holdsSlideN } from '../shared/proofs/pushes'
 import { expanded } from '../shared/rounds/roundFinding'
 import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { pushPull } from './calculation'
@@ -24,18 +23,16 @@ const SIZES = [1, 0.75, 0.5]
 /** A hand pushes no less and no more than that, with a spring scale between. */
 const [LEAST_N, MOST_N] = [30, 300]
 const FIVES_N = 5
-/** The hardest push against the friction of the slide, so that the least still gets past it. */
+/** The hardest push against what holds the slide, so that the least still gets past it. */
 const PAST_FRICTION = 3
-
-/** What the slide rubs, as far as Survey knows it. */
-const frictionOf = ({ dimensions: { movingMassKg, frictionCoefficient, dragN } }: Axis): number =>
-  (movingMassKg.value ?? 0) * GRAVITY_M_PER_S2 * (frictionCoefficient.value ?? 0) + (dragN.value ?? 0)
 
 export const pushRounds = defineRounds<PushRound>({
   about: 'Push and pull',
   of: PUSH_ROUNDS,
   pick: axis => axis.pushRounds,
   only: pushRounds => ({ pushRounds }),
+  proves: true,
+  closes: () => 'forceN',
   columns: [
     {
       key: 'readingUm',
@@ -47,7 +44,7 @@ export const pushRounds = defineRounds<PushRound>({
   ],
   begin: (axis, shop) => {
     const cutN = Math.min(Math.max(axis.goals.cuttingForceN, LEAST_N), MOST_N)
-    const hardestN = Math.max(cutN, PAST_FRICTION * frictionOf(axis))
+    const hardestN = Math.max(cutN, PAST_FRICTION * holdsSlideN(axis))
     return {
       gaugeStepUm: shop.gaugeStepUm,
       stations: [-1, 1].flatMap(side =>

@@ -55,6 +55,51 @@ export function narrowestStrip(all: readonly Station[]): Strip | null {
   return best
 }
 
+/** How far a place stands off the middle of a strip. */
+export const offMiddle = (
+  { slopeUmPerMm, lowUm, heightUm }: Strip,
+  { positionMm, readingUm }: Station,
+): number => readingUm - slopeUmPerMm * positionMm - lowUm - heightUm / 2
+
+/** A place that stands off all others. */
+export interface OddPlace {
+  positionMm: number
+  /** How far it stands off the middle of the strip that holds the others; proud positive. */
+  offUm: number
+}
+
+/** Without it the others must lie in a strip so much narrower; without an end, against which all others lean, more so. */
+const MUCH_NARROWER = 0.5
+const NARROWER_BY_AN_END = 0.2
+/** And it must stand off by so many widths of theirs. */
+const FAR_OFF = 1.75
+
+/**
+ * The one place without which the others lie in a strip half as wide or narrower: one that stands proud makes no other look
+ * low.
+ *
+ * @returns null where there is none, as in a bow, and where fewer than four places were read: of three each may be the odd one
+ * @example oddPlace([{ positionMm: 0, readingUm: 0 }, { positionMm: 100, readingUm: 0 }, { positionMm: 200, readingUm: 90 }, { positionMm: 300, readingUm: 0 }])?.offUm // 90
+ */
+export function oddPlace(all: readonly Station[]): OddPlace | null {
+  const whole = narrowestStrip(all)
+  if (!whole || all.length <= 3) return null
+  let best: (OddPlace & { widthUm: number }) | null = null
+  const places = all.map(({ positionMm }) => positionMm)
+  const [first, last] = [Math.min(...places), Math.max(...places)]
+  for (const [index, { positionMm, readingUm }] of all.entries()) {
+    const others = all.filter((_, at) => at !== index)
+    const strip = narrowestStrip(others)
+    const isEnd = positionMm === first || positionMm === last
+    const most = (isEnd ? NARROWER_BY_AN_END : MUCH_NARROWER) * whole.heightUm
+    if (!strip || strip.heightUm > most) continue
+    const offUm = offMiddle(strip, { positionMm, readingUm })
+    if (Math.abs(offUm) < FAR_OFF * strip.heightUm) continue
+    if (!best || strip.heightUm < best.widthUm) best = { positionMm, offUm, widthUm: strip.heightUm }
+  }
+  return best
+}
+
 /**
  * How straight a rail or a way is by readings along it.
  *

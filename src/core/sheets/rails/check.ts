@@ -3,11 +3,13 @@ import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
 import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { boltSequence } from '../shared/steps/boltSequence'
-import { narrowestStrip, type Station, straightness } from './calculation'
+import { narrowestStrip, oddPlace, offMiddle, type Station, straightness } from './calculation'
 import { heightsOf, railRounds, widthOf } from './rounds'
 
 /** Most of a second rail's range that is a straight slope: it leans, it is not bowed. */
 const LEANS = 0.6
+/** And so much is left of it when the slope is taken away. */
+const LEFT = 0.6
 /** So many screws of the order are said; the rest goes on alike. */
 const SAID = 6
 
@@ -27,7 +29,9 @@ export const RAILS_CHECKS = defineChecks({
         )
       const at = (mm: number) => say(mm, 'length', 0)
       const stepUm = how === 'level' ? 0 : stepOf(round, 'rails')
-      const { slopeUmPerM } = t.figure('straightness', straightness, { stations: heights })
+      const { worst, isOne, bow, slopeUmPerM, leansMostly } = railOrder(heights)
+      const stands = ({ positionMm, offUm }: { positionMm: number; offUm: number }) =>
+        `${small(Math.abs(offUm))} ${offUm > 0 ? 'proud' : 'low'} at ${at(positionMm)}`
       const figures = [widthUm, acceptedUm] as const
       if (widthUm + stepUm <= acceptedUm)
         return against('holds', 'smallLength', figures, () =>
@@ -52,7 +56,7 @@ export const RAILS_CHECKS = defineChecks({
         notMeant('shim', widthUm, 'From least to most it would be', say) ??
         (how === 'second' ? notMeant('shim', leanUm, 'The second rail would lean by', say) : null)
       if (absurd) return absurd
-      if (how === 'second' && Math.abs(leanUm) > LEANS * widthUm) {
+      if (how === 'second' && leansMostly) {
         const [near, far] = [
           at(Math.min(...heights.map(one => one.positionMm))),
           at(Math.max(...heights.map(one => one.positionMm))),
@@ -65,28 +69,61 @@ export const RAILS_CHECKS = defineChecks({
             `The second rail is not parallel: it goes ${small(Math.abs(leanUm))} ${leanUm > 0 ? 'up on the gauge' : 'down on the gauge'} from ${near} to ${far}. Slacken it, tap its end at ${far} back by that with the gauge on it. ${screws}`,
         )
       }
-      const worst = farthest(heights)
-      return against(
-        'fails',
-        'smallLength',
-        figures,
-        () =>
-          `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted; it stands ${small(Math.abs(worst.offUm))} ${worst.offUm > 0 ? 'proud' : 'low'} at ${at(worst.positionMm)}. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`,
+      return against('fails', 'smallLength', figures, () =>
+        isOne
+          ? `${how === 'second' ? 'The second rail is not straight' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted; it stands ${stands(worst)}. ${how === 'level' ? 'Shim or scrape there, or bed the rail' : `Slacken the screws beside ${at(worst.positionMm)} and push it ${worst.offUm > 0 ? 'back' : 'out'} there`}. ${screws}`
+          : `${how === 'second' ? 'The second rail is bowed' : 'It is not straight'}: ${small(widthUm)} from least to most, against ${small(acceptedUm)} accepted. Off the line through its ends it stands ${bow.map(stands).join(', ')}. ${how === 'level' ? 'Shim, scrape or bed it by that' : 'Slacken all but the screws at its ends, and push it back at each of these places by that, the gauge beside it'}. ${screws}`,
       )
     }),
   },
 })
 
-/** The place that lies furthest from the middle of the narrowest strip. */
+/** What is pushed: the one place that stands off all others, or else what bows furthest between the ends. */
 function farthest(heights: readonly Station[]): { positionMm: number; offUm: number } {
   const strip = narrowestStrip(heights)
-  const off = heights.map(({ positionMm, readingUm }) => ({
-    positionMm,
-    offUm: strip ? readingUm - strip.slopeUmPerMm * positionMm - strip.lowUm - strip.heightUm / 2 : 0,
+  const off = heights.map(place => ({
+    positionMm: place.positionMm,
+    offUm: strip ? offMiddle(strip, place) : 0,
   }))
   // The ends hold the strip; what bows lies between them.
   const between = off.slice(1, -1)
   return (between.length ? between : off).reduce((most, one) =>
     Math.abs(one.offUm) > Math.abs(most.offUm) ? one : most,
   )
+}
+
+/** How a rail stands off the line through its ends, at the places between them. */
+function offEnds(heights: readonly Station[]): { positionMm: number; offUm: number }[] {
+  const along = heights.toSorted((a, b) => a.positionMm - b.positionMm)
+  const [first, last] = [along[0], along.at(-1)]
+  if (!first || !last || last.positionMm === first.positionMm) return []
+  const slope = (last.readingUm - first.readingUm) / (last.positionMm - first.positionMm)
+  return along.slice(1, -1).map(({ positionMm, readingUm }) => ({
+    positionMm,
+    offUm: readingUm - first.readingUm - slope * (positionMm - first.positionMm),
+  }))
+}
+
+/** What is done about a rail that is not straight: the place that is pushed, and what a second one leans by. */
+export function railOrder(heights: readonly Station[]): {
+  worst: { positionMm: number; offUm: number }
+  /** One place stands off all others; else it is bowed. */
+  isOne: boolean
+  /** How it stands off the line through its ends, at the places between them. */
+  bow: { positionMm: number; offUm: number }[]
+  slopeUmPerM: number
+  leansMostly: boolean
+} {
+  const places = heights.map(({ positionMm }) => positionMm)
+  const lengthMm = Math.max(...places) - Math.min(...places)
+  const { slopeUmPerM, leastSquaresUm, rangeUm } = straightness({ stations: [...heights] })
+  const one = oddPlace(heights)
+  return {
+    worst: one ?? farthest(heights),
+    isOne: one !== null,
+    bow: offEnds(heights),
+    slopeUmPerM,
+    // Only where a tap takes most of it away, and does not make one end stand out instead.
+    leansMostly: Math.abs(slopeUmPerM / 1000) * lengthMm > LEANS * rangeUm && leastSquaresUm < LEFT * rangeUm,
+  }
 }

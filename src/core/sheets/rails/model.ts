@@ -1,5 +1,5 @@
 import { choice, length, plain, type RowOf, rows, smallLength } from '../../field/field'
-import { GAUGE_STEP, place, readingOrNone } from '../../readings/model'
+import { GAUGE_STEP, place, readingOrNone, TIP_LIFTED } from '../../readings/model'
 import { ROUND } from '../shared/rounds/rounds'
 
 export const RAIL_PLACES = rows(
@@ -22,6 +22,7 @@ export const RAIL_ROUNDS = rows('Round', {
     },
   }),
   gaugeStepUm: GAUGE_STEP,
+  tipLifted: TIP_LIFTED,
   acceptedUm: smallLength('Accepted along the rail', [1, 2000], { blank: 20 }),
   baseMm: length('Base of the level', [20, 2000], { blank: 150 }),
   screwPitchMm: length('From rail screw to rail screw', [10, 400], { blank: 60 }),

@@ -1,4 +1,5 @@
 import { spreadMm } from '../../readings/model'
+import { openStations } from '../shared/rounds/closing'
 import { defineRounds } from '../shared/rounds/rounds'
 import { levelSteps, narrowestStrip, type Station } from './calculation'
 import { RAIL_ROUNDS, type RailRound } from './model'
@@ -6,7 +7,7 @@ import { RAIL_ROUNDS, type RailRound } from './model'
 /** What was read along the rail, as heights; a level's steps summed up, as far as they go without a gap. */
 export function heightsOf(round: RailRound): Station[] {
   if (round.how !== 'level')
-    return round.stations.flatMap(({ positionMm, readingUm }) =>
+    return openStations(railRounds, round).flatMap(({ positionMm, readingUm }) =>
       readingUm === null ? [] : [{ positionMm, readingUm }],
     )
   const steps = round.stations.map(({ slopeUmPerM }) => slopeUmPerM)
@@ -31,9 +32,12 @@ export const railRounds = defineRounds<RailRound>({
   of: RAIL_ROUNDS,
   pick: axis => axis.railRounds,
   only: railRounds => ({ railRounds }),
+  signed: ({ how }) => how !== 'level',
   columns: [
     { key: 'readingUm', step: round => (round.how === 'level' ? null : round.gaugeStepUm), at: 'positionMm' },
   ],
+  // A level goes on from where it stood: its steps are summed, and no place comes again.
+  closes: ({ how }) => (how === 'level' ? null : 'positionMm'),
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: spreadMm(0, axis.dimensions.wayTravelMm.value ?? 500, FIRST_PLACES).map(positionMm => ({

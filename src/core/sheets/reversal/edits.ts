@@ -2,12 +2,13 @@ import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis, onRow } from '../../document/edits'
 import { blankRow } from '../../field/field'
+import { noteTaken, takenKey } from '../../readings/taken'
 import { NOTHING_NOTED } from '../shared/proofs/conditions'
 import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from './model'
 
 type TestConditions = Omit<
   ReversalTest,
-  'id' | 'startedAt' | 'finishedAt' | 'label' | 'gaugeStepUm' | 'stations'
+  'id' | 'startedAt' | 'finishedAt' | 'label' | 'gaugeStepUm' | 'taken' | 'stations'
 >
 
 export const startTest = (axis: Axis, test: ReversalTest): Edit =>
@@ -37,9 +38,16 @@ export const setTestReading = (
   onAxis(
     axis,
     'Reading of the test',
-    draft => {
+    (draft, now) => {
+      const test = testOf(draft, testId)
       const readings = stationOf(draft, testId, at.stationId)?.[at.approach]
-      if (readings) readings.splice(at.index, 1, ...(readingUm === null ? [] : [readingUm]))
+      if (!test || !readings) return
+      readings.splice(at.index, 1, ...(readingUm === null ? [] : [readingUm]))
+      const key = (index: number) => takenKey(at.stationId, at.approach, index)
+      if (readingUm !== null) noteTaken(test, key(at.index), readingUm, now)
+      // Those after one that is taken out stand at other places now: of them no time is known.
+      else
+        for (let index = at.index; index <= readings.length; index++) noteTaken(test, key(index), null, now)
     },
     { mergeKey },
   )

@@ -97,9 +97,15 @@ export interface OddReading {
   why: 'finer' | 'apart'
 }
 
-/** Readings of a station that are finer than the gauge can show, or stand apart from their like. */
-export function oddReadings(station: ReversalStation, stepUm: number): OddReading[] {
-  return SIDES.flatMap(side => {
+/**
+ * Readings of a station that are finer than the gauge can show, or stand apart from their like.
+ *
+ * @param among how many the test has; as many as the station where left out
+ */
+export function oddReadings(station: ReversalStation, stepUm: number, among?: number): OddReading[] {
+  const groups = SIDES.map(side => station[side])
+  const apart = standApart(groups, stepUm, among ?? groups.flat().length)
+  return SIDES.flatMap((side, group) => {
     const readings = station[side]
     const odd = (index: number, why: OddReading['why']): OddReading => ({
       station,
@@ -110,10 +116,14 @@ export function oddReadings(station: ReversalStation, stepUm: number): OddReadin
     })
     return [
       ...readings.flatMap((one, index) => (finerThanGauge(one, stepUm) ? [odd(index, 'finer')] : [])),
-      ...standApart(readings, stepUm).map(index => odd(index, 'apart')),
+      ...apart.flatMap(one => (one.group === group ? [odd(one.index, 'apart')] : [])),
     ]
   })
 }
+
+/** How many readings a test has. */
+export const readingsIn = ({ stations }: Pick<ReversalTest, 'stations'>): number =>
+  stations.reduce((sum, one) => sum + one.approachPositiveUm.length + one.approachNegativeUm.length, 0)
 
 /**
  * The station whose verdict is worst against a target: what a test as a whole is judged by.

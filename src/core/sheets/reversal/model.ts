@@ -1,5 +1,6 @@
 import { moment, momentOrNone, numbers, type RowOf, rows, words } from '../../field/field'
 import { GAUGE_STEP, place, READING } from '../../readings/model'
+import { TAKEN } from '../../readings/taken'
 import { CONDITIONS, MANNER } from '../shared/proofs/conditions'
 
 /** Indicator readings of a reversal test at places of the slide. */
@@ -21,6 +22,7 @@ export const TESTS = rows('Test', {
   gaugeStepUm: GAUGE_STEP,
   ...CONDITIONS,
   ...MANNER,
+  taken: TAKEN,
   stations: REVERSAL_STATIONS,
 })
 export type ReversalTest = RowOf<typeof TESTS>

@@ -31,6 +31,7 @@ export const scaleRounds = defineRounds<ScaleRound>({
   of: SCALE_ROUNDS,
   pick: axis => axis.scaleRounds,
   only: scaleRounds => ({ scaleRounds }),
+  proves: true,
   columns: [
     {
       key: 'measuredMm',

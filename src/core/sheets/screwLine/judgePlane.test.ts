@@ -9,8 +9,15 @@ const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound
   startedAt: '',
   finishedAt: null,
   done: null,
+  taken: {},
+  closedWith: null,
   screw: 'first',
   clampedAtMm,
+  tight: 'both',
+  turnedTo: 'mark',
+  tipLifted: 'more',
+  halfTurnHeightUm: null,
+  halfTurnSideUm: null,
   gaugeStepUm: 1,
   stations: numbered(
     'place',
@@ -155,4 +162,63 @@ test('a level screw hangs between its holds; a vertical one does not', () => {
   expect(sagUm({ ...long, inclineDeg: 90 }, 100, 1000)).toBeCloseTo(0, 6)
   // A free end hangs down further than one that is held.
   expect(sagUm({ ...long, ends: 'fixed-free' }, 100, 1690)).toBeGreaterThan(10_000)
+})
+
+describe('a long screw that hangs by its own weight', () => {
+  // The free end of a screw of 22 mm hangs by millimetres; how stiff nut and block hold it nobody knows to the last part.
+  const hangs = { spanMm: 1523, ends: 'fixed-free', inclineDeg: 0, rootDiameterMm: 22.1 } as const
+  const readAt = (heightOf: (positionMm: number) => number) =>
+    ({
+      id: 'r',
+      startedAt: '',
+      finishedAt: null,
+      clampedAtMm: 122,
+      gaugeStepUm: 2,
+      stations: [122, 513, 904, 1295].map((positionMm, index) => ({
+        id: `${index}`,
+        positionMm,
+        heightUm: heightOf(positionMm),
+        sideUm: null,
+      })),
+    }) as never
+  // Read on a sound axis whose nut rocks a little, and with its fixed block 300 um too low beside that.
+  const SOUND = new Map([
+    [122, 0],
+    [513, -962],
+    [904, -2902],
+    [1295, -5226],
+  ])
+
+  test('its block is not moved for what may be the sag', () => {
+    const advice = judgePlane(
+      readAt(mm => SOUND.get(mm) as number),
+      'height',
+      hangs,
+      20,
+      2,
+    )
+    expect(advice.kind).toBe('unsure')
+    expect(advice.kind === 'unsure' && advice.unsure.sagUm).toBeGreaterThan(40)
+  })
+  test('and is moved where it is off by more than that', () => {
+    const slope = 600 / 122
+    const advice = judgePlane(
+      readAt(mm => (SOUND.get(mm) as number) + slope * (mm - 122)),
+      'height',
+      hangs,
+      20,
+      2,
+    )
+    expect(advice.kind).toBe('move')
+  })
+  test('one that hangs as it is reckoned is in line', () => {
+    const advice = judgePlane(
+      readAt(mm => Math.round(-sagUm(hangs, 122, mm))),
+      'height',
+      hangs,
+      20,
+      2,
+    )
+    expect(advice.kind).toBe('in-line')
+  })
 })

@@ -3,12 +3,12 @@ import { momentWords } from '../../units/dateWords'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
 import { lifeShare, sideForce } from '../shared/rounds/worth'
-import { screwLine as screwLineFigure } from './calculation'
+import { screwBent, screwLine as screwLineFigure } from './calculation'
 import { lineSetting, worstCorrectionUm } from './judgePlane'
 
 /** What mends the line of the screw, and its rounds on paper. */
 export const screwLineOutcome = defineOutcome({
-  calculations: [screwLineFigure, sideForce, lifeShare],
+  calculations: [screwLineFigure, screwBent, sideForce, lifeShare],
   remedies: { 'align.height': [goal('alignmentTargetUm')], 'align.side': [goal('alignmentTargetUm')] },
   paper(context) {
     const { axis, units } = context

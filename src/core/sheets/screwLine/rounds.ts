@@ -3,12 +3,15 @@ import { straight } from '../shared/rounds/odd'
 import { leastOnLineUm } from '../shared/rounds/resolution'
 import { defineRounds } from '../shared/rounds/rounds'
 import { lineSetting, worstCorrectionUm } from './judgePlane'
-import { type AlignRound, ROUNDS } from './model'
+import { type AlignRound, closes, ROUNDS } from './model'
 
 /** The nut is clamped near the fixed block; the screw is read from there to near the far one. */
 const CLAMPED_SHARE = 0.08
-const LAST_SHARE = 0.85
-const FIRST_PLACES = 4
+/** Nearer to the block than this the nut is held by it, and shows little of how it stands. */
+const CLEAR_MM = 80
+const MOST_CLAMPED_SHARE = 0.25
+const LAST_SHARE = 0.9
+const FIRST_PLACES = 8
 /** Something to begin with while nobody has measured the span. */
 const A_SPAN_MM = 400
 
@@ -28,9 +31,13 @@ export const screwRounds = defineRounds<AlignRound>({
     { key: 'heightUm', ...ALONG },
     { key: 'sideUm', ...ALONG },
   ],
+  closes,
+  reads: ['halfTurnHeightUm', 'halfTurnSideUm'],
   begin: (axis, shop) => {
     const spanMm = axis.dimensions.supportSpanMm.value ?? A_SPAN_MM
-    const clampedAtMm = Math.round(spanMm * CLAMPED_SHARE)
+    const clampedAtMm = Math.round(
+      Math.max(spanMm * CLAMPED_SHARE, Math.min(CLEAR_MM, spanMm * MOST_CLAMPED_SHARE)),
+    )
     return {
       clampedAtMm,
       gaugeStepUm: shop.gaugeStepUm,

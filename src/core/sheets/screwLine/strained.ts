@@ -9,6 +9,8 @@ export const SCREW_LINE_STRAINED = defineStrained({
   strain: (axis, by) => ({
     rounds: axis.rounds.map(round => ({
       ...round,
+      halfTurnHeightUm: times(round.halfTurnHeightUm, by.heights),
+      halfTurnSideUm: times(round.halfTurnSideUm, by.heights),
       stations: round.stations.map(one => ({
         ...one,
         heightUm: times(one.heightUm, by.heights),

@@ -1,5 +1,5 @@
 import { angle, length, type RowOf, rows, smallLength } from '../../field/field'
-import { GAUGE_STEP, readingOrNone } from '../../readings/model'
+import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
 import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
 
 /** An indicator on the motor's hub, carried round on rim and face of the screw's hub. */
@@ -11,7 +11,12 @@ export const HUB_ANGLES = rows(
 export const COUPLER_ROUNDS = rows('Round', {
   ...ROUND_OF_SCREW,
   gaugeStepUm: GAUGE_STEP,
+  tipLifted: TIP_LIFTED,
   faceRadiusMm: length('Tip on the face at a radius of', [2, 200], { blank: 10 }),
+  armSagUm: smallLength('On a bar, less at the bottom by', [0, 2000], {
+    orNone: true,
+    help: 'The sag of the arm: clamp it on a stiff bar between centres, zero it on top, and read below. Once for each arm.',
+  }),
   plateBoltsMm: length("Bolt circle of the motor's plate", [10, 500], { blank: 67 }),
   stations: HUB_ANGLES,
 })

@@ -1,16 +1,21 @@
 import { radians } from '../../calculation/constants'
 import { leastSquares, turnFit } from '../../calculation/leastSquares'
 import type { EvaluationContext } from '../../evaluation/context'
+import { openStations } from '../shared/rounds/closing'
 import { onceRound, straight } from '../shared/rounds/odd'
 import { bySteps, leastWaveUm } from '../shared/rounds/resolution'
 import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { couplerLine } from './calculation'
 import { BELT_ROUNDS, type BeltRound, COUPLER_ROUNDS, type CouplerRound } from './model'
 
+/** The first angle is read again as the last. */
+const closes = () => 'angleDeg'
 const readOf = (round: CouplerRound, key: 'rimUm' | 'faceUm') =>
-  round.stations.flatMap(({ angleDeg, ...station }) => {
-    const readingUm = station[key]
-    return readingUm === null ? [] : [{ angleDeg, readingUm }]
+  openStations({ closes }, round).flatMap(({ angleDeg, ...station }) => {
+    const readUm = station[key]
+    // An arm hangs: from top to bottom it reads less by its sag on the rim, whatever the shafts do; across the face it does not.
+    const armUm = key === 'rimUm' ? ((round.armSagUm ?? 0) * (1 - Math.cos(radians(angleDeg)))) / 2 : 0
+    return readUm === null ? [] : [{ angleDeg, readingUm: readUm + armUm }]
   })
 export const rimOf = (round: CouplerRound) => readOf(round, 'rimUm')
 export const faceOf = (round: CouplerRound) => readOf(round, 'faceUm')
@@ -25,6 +30,7 @@ export const couplerRounds = defineRounds<CouplerRound>({
   of: COUPLER_ROUNDS,
   pick: axis => axis.couplerRounds,
   only: couplerRounds => ({ couplerRounds }),
+  signed: () => true,
   columns: [
     {
       key: 'rimUm',
@@ -41,6 +47,7 @@ export const couplerRounds = defineRounds<CouplerRound>({
       perhaps: 'the tip ran over a screw or a slot, or a slip',
     },
   ],
+  closes,
   begin: (_, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
     stations: Array.from({ length: FIRST_ANGLES }, (_, index) => ({

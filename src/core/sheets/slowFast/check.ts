@@ -1,10 +1,10 @@
 import { type Check, defineChecks, type Say } from '../../evaluation/check'
 import { sentenceCase } from '../../units/sentenceCase'
+import { lastChange } from '../shared/proofs/age'
 import { latestPair, type Manner } from '../shared/proofs/manner'
-import { mendedSince } from '../shared/proofs/mendedSince'
 import { PART_SHARE } from '../shared/proofs/partShare'
 import { judgeFigure } from '../shared/rounds/judgeRounds'
-import { finely, noAdvice } from '../shared/rounds/roundFinding'
+import { noAdvice } from '../shared/rounds/roundFinding'
 
 interface Words {
   /** What both tests are, in the order of the pair. */
@@ -19,13 +19,13 @@ interface Words {
 const compared =
   (manner: Manner, { alike, more, less, named }: Words): Check['judge'] =>
   (t, say) => {
-    const pair = latestPair(t.axis.tests, manner, mendedSince(t.axis))
+    const pair = latestPair(t.axis.tests, manner, lastChange(t.axis)?.at ?? null)
     if (!pair) return null
     const { before, after, worst } = pair
     if (before.gaugeStepUm === null || after.gaugeStepUm === null)
       return noAdvice('Enter the step of the gauge of both tests: until then nobody knows what counts.')
     const { beforeUm, afterUm, differenceUm, expandedUm, positionMm } = worst
-    const small = (um: number) => say(finely(um), 'smallLength')
+    const small = (um: number) => say(um, 'smallLength')
     const countsUm = PART_SHARE * t.axis.goals.backlashTargetUm
     const where = positionMm === null ? 'at the worst place of each' : `at ${say(positionMm, 'length', 1)}`
     const lost = `${where} it loses ${small(beforeUm)} ${named(before, say)} and ${small(afterUm)} ${named(after, say)}`

@@ -35,6 +35,26 @@ export function diagonalsApart({
   return Math.abs(meanMm - eachMm) > mayMm ? { eachMm, offMm: Math.abs(meanMm - eachMm) } : null
 }
 
+/** A square of the shop is off by so much, and by so much for every metre of its edge. */
+const SQUARE_UM = 20
+const SQUARE_UM_PER_M = 100
+/** A square that is truly off reads the same again, to this. */
+const SAME_UM = 10
+const ownUm = ({ firstUm, turnedUm }: SquareRound): number | null =>
+  firstUm === null || turnedUm === null ? null : (firstUm + turnedUm) / 2
+
+/** Readings by which the square would be further off than such squares are, unless the round before says so too. */
+function oddSquare(
+  round: SquareRound,
+  before: SquareRound | undefined,
+): { ownUm: number; mayUm: number } | null {
+  const own = ownUm(round)
+  const mayUm = SQUARE_UM + (SQUARE_UM_PER_M * round.edgeMm) / 1000
+  if (own === null || Math.abs(own) <= mayUm) return null
+  const was = before?.how === 'square' && before.edgeMm === round.edgeMm ? ownUm(before) : null
+  return was !== null && Math.abs(was - own) <= SAME_UM ? null : { ownUm: Math.abs(own), mayUm }
+}
+
 /** Whether the sides are those that a new round starts with. */
 const isUsual = ({ sideAMm, sideBMm }: SquareRound) =>
   sideAMm === SQUARE_ROUNDS.of.sideAMm.blank && sideBMm === SQUARE_ROUNDS.of.sideBMm.blank
@@ -66,6 +86,11 @@ export const SQUARE_CHECKS = defineChecks({
             : 'Read the rise along the square, turn the square over about its long edge, and read again: its own error falls out.',
         )
       const { umPerM, uncertainUmPerM, shiftMm } = found
+      const odd = how === 'square' ? oddSquare(round, t.axis.squareRounds.at(-2)) : null
+      if (odd)
+        return noAdvice(
+          `By these two rises the square itself would be off by ${say(odd.ownUm, 'smallLength')} over its edge, where one of the shop is good to ${say(odd.mayUm, 'smallLength')}. Was a figure mistyped, or did the base move? Read both again; a square that is so far off reads the same in the next round.`,
+        )
       const over = (um: number) =>
         t.units === 'inch'
           ? `${say(Math.abs(um) * M_PER_FOOT, 'smallLength')} a foot`

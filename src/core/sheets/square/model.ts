@@ -1,5 +1,5 @@
 import { choice, length, plain, type RowOf, rows } from '../../field/field'
-import { GAUGE_STEP, readingOrNone } from '../../readings/model'
+import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
 import { ROUND } from '../shared/rounds/rounds'
 
 const ownReading = (label: string) => length(label, [1, 20_000], { orNone: true })
@@ -21,6 +21,7 @@ export const SQUARE_ROUNDS = rows('Round', {
   diagonalAMm: ownReading('Diagonal A'),
   diagonalBMm: ownReading('Diagonal B'),
   gaugeStepUm: GAUGE_STEP,
+  tipLifted: TIP_LIFTED,
   edgeMm: length('Along the square', [10, 5000], { blank: 250 }),
   firstUm: readingOrNone('Rise along it'),
   turnedUm: readingOrNone('Rise, turned over'),

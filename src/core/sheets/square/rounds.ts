@@ -50,6 +50,7 @@ export const squareRounds = defineRounds<SquareRound>({
   of: SQUARE_ROUNDS,
   pick: axis => axis.squareRounds,
   only: squareRounds => ({ squareRounds }),
+  signed: ({ how }) => how === 'square',
   reads: ['diagonalAMm', 'diagonalBMm', 'firstUm', 'turnedUm'],
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,

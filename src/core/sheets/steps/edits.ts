@@ -2,10 +2,12 @@ import type { Axis } from '../../document/axis'
 import type { Edit } from '../../document/edit'
 import { onAxis } from '../../document/edits'
 import { newId } from '../../document/id'
+import { touch } from '../../document/touched'
 import { mayFall } from '../shared/steps/lifting'
 import { endOfSupport, lastEndOfSupport, supportsOf, supportsOutOf } from '../shared/steps/load'
 import { mendedAt } from '../shared/steps/mishaps'
 import { MISHAPS, type Mishap, type StepNote } from '../shared/steps/model'
+import { setsDrive } from '../shared/steps/redo'
 import type { Step } from '../shared/steps/step'
 import { afterDoubt } from '../shared/steps/supports'
 
@@ -54,6 +56,7 @@ export function tickStep(
       if (how !== 'skipped') for (const aid of supportsOutOf(step)) delete draft.supports[aid]
       if (step.load && step.onBench === undefined && NEW_DRIVE.test(step.id)) draft.driveMountedAt ??= at
       draft.ticks[step.id] = afterDoubt(draft, at)
+      if (how !== 'skipped' && setsDrive(step.id)) touch(draft, at, step.title)
       if (isPlain) delete draft.stepNotes[step.id]
       else draft.stepNotes[step.id] = { how, why, who, tookMinutes }
     },

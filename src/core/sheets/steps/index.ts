@@ -6,6 +6,7 @@ import {
   SUPPORT_DOUBTED_AT,
   SUPPORTS,
   TICKS,
+  TOUCHED,
 } from '../shared/steps/model'
 import { defineSheet } from '../sheet'
 
@@ -24,5 +25,6 @@ export const steps = defineSheet({
     supports: SUPPORTS,
     supportDoubtedAt: SUPPORT_DOUBTED_AT,
     driveMountedAt: DRIVE_MOUNTED_AT,
+    touched: TOUCHED,
   },
 })

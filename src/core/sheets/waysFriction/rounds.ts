@@ -39,10 +39,15 @@ export const waysRounds = defineRounds<WaysRound>({
   worstWords: 'pull without weight',
 })
 
+/** The friction that a round says; null while it cannot. */
+export function frictionOf(t: EvaluationContext, round: WaysRound, name: string) {
+  const pulls = pullsOf(round)
+  if (new Set(pulls.map(({ addedMassKg }) => addedMassKg)).size < 2) return null
+  return t.figure(name, waysFriction, { massKg: round.massKg, pulls })
+}
+
 /** The friction that the last round says; null while it cannot. */
 export function frictionRead(t: EvaluationContext) {
   const round = lastRound(waysRounds, t.axis)
-  const pulls = round ? pullsOf(round) : []
-  if (!round || new Set(pulls.map(({ addedMassKg }) => addedMassKg)).size < 2) return null
-  return t.figure('waysFriction', waysFriction, { massKg: round.massKg, pulls })
+  return round ? frictionOf(t, round, 'waysFriction') : null
 }

@@ -1,5 +1,6 @@
 import { attempt } from '../../evaluation/attempt'
 import { defineChecks } from '../../evaluation/check'
+import { notPushedThrough } from '../shared/proofs/pushes'
 import { judgeFigure, judgeRounds } from '../shared/rounds/judgeRounds'
 import { expanded, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { LOST_ROUNDS } from './model'
@@ -22,6 +23,8 @@ export const WHERE_LOST_CHECKS = defineChecks({
           .map(([, { label }]) => label.toLowerCase())
         return noAdvice(`Push and pull at the five places; still unread: ${unread.join(', ')}.`)
       }
+      const stuck = notPushedThrough(t, round.forceN, say)
+      if (stuck) return noAdvice(stuck)
       const { shares, readingUncertaintyUm } = found
       const turned = SHARES.find(share => shares[share].um < -PROVED * shares[share].standardUm)
       if (turned)

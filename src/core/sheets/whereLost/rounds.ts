@@ -3,6 +3,7 @@ import { forces } from '../../machine/drive/load'
 import { driveStiffness, lostMotionBudget } from '../../machine/drive/stiffness'
 import { isBelted, ratio } from '../../machine/drive/transmission'
 import { meanOf } from '../shared/proofs/fewReadings'
+import { holdsSlideN } from '../shared/proofs/pushes'
 import { defineRounds, lastRound } from '../shared/rounds/rounds'
 import { split } from './calculation'
 import { LOST_ROUNDS, type LostRound } from './model'
@@ -16,6 +17,8 @@ export const SHARES = ['motor', 'coupler', 'bearing', 'nut', 'bracket'] as const
 export type Share = (typeof SHARES)[number]
 
 const FIRST_PUSHES = 3
+/** So far past what holds the slide, it is surely moved. */
+const PAST = 1.5
 
 const readAt = (round: LostRound, place: Place): number[] => round.stations.flatMap(one => one[place] ?? [])
 
@@ -24,6 +27,7 @@ export const lostRounds = defineRounds<LostRound>({
   of: LOST_ROUNDS,
   pick: axis => axis.lostRounds,
   only: lostRounds => ({ lostRounds }),
+  proves: true,
   columns: PLACES.map(key => ({
     key,
     step: (round: LostRound) => round.gaugeStepUm,
@@ -32,7 +36,10 @@ export const lostRounds = defineRounds<LostRound>({
   })),
   begin: (axis, shop) => ({
     gaugeStepUm: shop.gaugeStepUm,
-    forceN: Math.min(Math.max(Math.round(axis.goals.cuttingForceN / 10) * 10, 30), 300),
+    forceN: Math.max(
+      Math.min(Math.max(Math.round(axis.goals.cuttingForceN / 10) * 10, 30), 300),
+      Math.ceil((PAST * holdsSlideN(axis)) / 10) * 10,
+    ),
     stations: Array.from({ length: FIRST_PUSHES }, () => ({
       motorHubUm: null,
       screwHubUm: null,

@@ -1,5 +1,4 @@
 import type { Measure } from '@/core/evaluation/finding'
-import { finely } from '@/core/sheets/shared/rounds/roundFinding'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 
@@ -7,6 +6,6 @@ import type { UnitSystem } from '@/core/units/quantity'
 export function measureWords(measure: Measure | null, units: UnitSystem): string {
   if (!measure) return ''
   const { value, expanded, quantity } = measure
-  const words = (one: number) => say(quantity === 'smallLength' ? finely(one) : one, quantity, units)
+  const words = (one: number) => say(one, quantity, units)
   return expanded === undefined ? words(value) : `${words(value)} ± ${words(expanded)}`
 }

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import { gaugeLineUm } from '@/core/units/gaugeLine'
+import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { Stated } from '@/ui/Note'
 import { useReadingUnit } from '../GaugeFields'
@@ -54,7 +55,7 @@ export function GaugeLink({
       setLinked('serial')
       setSaid('')
     } catch (error) {
-      setSaid(`Not linked: ${error instanceof Error ? error.message : String(error)}`)
+      setSaid(`Not linked: ${errorWords(error)}`)
     }
   }
   return (

@@ -1,3 +1,5 @@
+import { lineCutter } from '@/core/units/gaugeLine'
+import { errorWords } from '@/store/errorWords'
 /** Something that sends lines, one reading each; the function returned ends it. */
 export type Listen = (
   onLine: (line: string) => void,
@@ -31,13 +33,11 @@ export const fromSerial: Listen = async (onLine, onEnd) => {
   let over = false
   const listen = async () => {
     const decoder = new TextDecoder()
-    let rest = ''
+    const linesOf = lineCutter()
     for (;;) {
       const { value, done } = await reader.read()
       if (done) return
-      const lines = (rest + decoder.decode(value, { stream: true })).split(/\r\n|\r|\n/)
-      rest = lines.pop() ?? ''
-      for (const line of lines) onLine(line)
+      for (const line of linesOf(decoder.decode(value, { stream: true }))) onLine(line)
     }
   }
   const end = async () => {
@@ -48,7 +48,7 @@ export const fromSerial: Listen = async (onLine, onEnd) => {
   }
   void listen().then(
     () => over || onEnd('The gauge was taken off.'),
-    error => over || onEnd(error instanceof Error ? error.message : String(error)),
+    error => over || onEnd(errorWords(error)),
   )
   return () => void end()
 }

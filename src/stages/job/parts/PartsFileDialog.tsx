@@ -1,9 +1,10 @@
 import { chakra } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { type CsvProblem, refuseLargeCsv } from '@/core/formats/csv'
 import { type GoodRow, type PartsFile, readPartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE, MOST_OWN_PARTS } from '@/core/machine/parts'
 import { takeParts } from '@/core/machine/parts/partEdits'
+import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'
@@ -11,6 +12,7 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useEdit, useJob } from '../JobContext'
 
 import { KIND_WORDS } from '../kindWords'
+import { useTextOf } from '../useTextOf'
 
 /** So many wrong rows are shown: nobody mends more in one go. */
 const SHOWN_PROBLEMS = 50
@@ -21,14 +23,20 @@ export function PartsFileDialog({ file, onClose }: { file: File; onClose: () => 
   const edit = useEdit()
   const [read, setRead] = useState<PartsFile | null>(null)
   const [failure, setFailure] = useState<string | null>(null)
+  const { textOf, ask } = useTextOf()
+  const reader = useRef({ textOf })
   useEffect(() => {
     let current = true
-    textOf(file)
-      .then(text => readPartsCsv(text, ownParts, CATALOGUE))
-      .then(
-        found => current && setRead(found),
-        error => current && setFailure(error instanceof Error ? error.message : String(error)),
-      )
+    const reading = async () => {
+      refuseLargeCsv(file.size)
+      const text = await reader.current.textOf(file)
+      if (text === null) throw new Error('Nobody knows how its letters are meant: save it as Unicode.')
+      return readPartsCsv(text, ownParts, CATALOGUE)
+    }
+    reading().then(
+      found => current && setRead(found),
+      error => current && setFailure(errorWords(error)),
+    )
     return () => {
       current = false
     }
@@ -61,7 +69,7 @@ export function PartsFileDialog({ file, onClose }: { file: File; onClose: () => 
           <chakra.span overflowWrap="anywhere">{failure}</chakra.span>
         </Notice>
       )}
-      {!failure && !read && <p>Reading and checking…</p>}
+      {!failure && !read && (ask || <p>Reading and checking…</p>)}
       {read && (
         <>
           <p>
@@ -83,11 +91,6 @@ export function PartsFileDialog({ file, onClose }: { file: File; onClose: () => 
       )}
     </Modal>
   )
-}
-
-async function textOf(file: File): Promise<string> {
-  refuseLargeCsv(file.size)
-  return file.text()
 }
 
 /** "2 new parts, 1 changed, 3 rows that are wrong" */

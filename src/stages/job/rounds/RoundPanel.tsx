@@ -4,8 +4,8 @@ import { attempt } from '@/core/evaluation/attempt'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import type { RowsField } from '@/core/field/field'
 import type { CheckId } from '@/core/sheets'
-import { finely } from '@/core/sheets/shared/rounds/roundFinding'
 import {
+  closingWith,
   finishRound,
   lastRound,
   type Round,
@@ -126,7 +126,16 @@ function ToEnd<R extends Round>({ rounds, checks }: Pick<Props<R>, 'rounds' | 'c
     const advice = checks.flatMap(checkId => context.finding(checkId) ?? [])
     const round = lastRound(rounds, axis)
     const summary = summaryOf(rounds.about, rounds.pick(axis).length, round?.done ?? null, advice)
-    edit(finishRound(rounds, axis, last(), new Date().toISOString(), summary))
+    edit(
+      finishRound(
+        rounds,
+        axis,
+        last(),
+        new Date().toISOString(),
+        summary,
+        round ? closingWith(rounds, context, round, advice) : null,
+      ),
+    )
   }
   return (
     <chakra.div display="flex" gap="2">
@@ -179,7 +188,7 @@ function WhatItTells<R extends Round>({ rounds }: { rounds: Rounds<R> }) {
   const round = lastRound(rounds, context.axis)
   const told = round && attempt(() => rounds.resolution?.(context, round)).value
   if (!told) return null
-  const small = (um: number) => say(finely(um), 'smallLength', context.units)
+  const small = (um: number) => say(um, 'smallLength', context.units)
   const coarse = told.leastUm > told.countsUm
   return (
     <Stated mt="2" color={coarse ? 'close' : 'quiet'} fontWeight={coarse ? 700 : undefined} data-resolution>

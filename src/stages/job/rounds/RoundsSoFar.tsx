@@ -3,7 +3,7 @@ import { Printer } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { addNote } from '@/core/document/logEdits'
 import type { CheckId } from '@/core/sheets'
-import { type Round, type Rounds, wentWorse } from '@/core/sheets/shared/rounds/rounds'
+import { cameTo, type Round, type Rounds, wentWorse } from '@/core/sheets/shared/rounds/rounds'
 import { onBothScrews } from '@/core/sheets/shared/rounds/screws'
 import { momentWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
@@ -37,7 +37,7 @@ export function RoundsSoFar<R extends Round>({
   const all = rounds.pick(axis)
   // What is proved stands on the record of the axis, what is set on that of its alignment.
   const proved = checks.some(checkId => context.finding(checkId)?.stage === 'prove')
-  const worsts = all.map(round => rounds.worst(context, round))
+  const worsts = all.map(round => cameTo(rounds, context, round))
   return (
     <Panel
       title="Rounds so far"
@@ -71,9 +71,10 @@ export function RoundsSoFar<R extends Round>({
                   : `${rounds.worstWords} ${say(worst.value, worst.quantity, units)}`}
               </chakra.span>
               {checks
-                .flatMap(checkId => judged.finding(checkId) ?? [])
-                .map(finding => (
-                  <StateMark key={finding.checkId} state={finding.state} />
+                .flatMap(checkId => round.closedWith?.states[checkId] ?? judged.finding(checkId)?.state ?? [])
+                .map((state, at) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: marks of the checks of a sheet, which stay in their order
+                  <StateMark key={at} state={state} />
                 ))}
               {round.done && <chakra.span>after: {round.done}</chakra.span>}
               {worse && (

@@ -6,13 +6,16 @@ import {
   changeRound,
   lastRound,
   newRound,
+  noteReadings,
   type Round,
   type Rounds,
   startRound,
   stationsOf,
 } from '@/core/sheets/shared/rounds/rounds'
+import { focusFirstReading } from '@/ui/fields/focusFirst'
 import { useEdit, useJob } from '../JobContext'
 import { useAxis, useAxisNow } from '../useAxis'
+import { useCatalogue } from '../useEvaluation'
 import { rowActions } from '../useRows'
 
 /** The rounds of a sheet on the axis at work, and what can be done with the last of them. */
@@ -23,16 +26,19 @@ export function useRounds<R extends Round>(rounds: Rounds<R>) {
   const round = all.at(-1)
   const actions = useMemo(
     () =>
-      rowActions(stationsOf(rounds), (label, run, mergeKey) => {
+      rowActions(stationsOf(rounds), (label, run, mergeKey, typed) => {
         const axis = axisNow()
         const id = lastRound(rounds, axis)?.id
         edit({
           label: `${label}, axis ${axis.name}`,
           mergeKey,
-          run: job => {
+          run: (job, at) => {
             const draft = job.axes.find(one => one.id === axis.id)
-            const stations = draft && rounds.pick(draft).find(one => one.id === id)?.stations
-            if (stations) run(stations as never[])
+            const into = draft && rounds.pick(draft).find(one => one.id === id)
+            if (!into) return
+            run(into.stations as never[])
+            for (const [rowId, part] of typed?.(into.stations) ?? [])
+              noteReadings(rounds, into, rowId, part, at)
           },
         })
       }),
@@ -61,9 +67,11 @@ export function useLastRound<R extends Round>(rounds: Rounds<R>) {
   const axisNow = useAxisNow()
   const edit = useEdit()
   const shop = useJob(job => job.shop)
+  const catalogue = useCatalogue()
   const start = () => {
     const axis = axisNow()
-    edit(startRound(rounds, axis, newRound(rounds, axis, shop, newId, new Date().toISOString())))
+    edit(startRound(rounds, axis, newRound(rounds, axis, shop, newId, new Date().toISOString(), catalogue)))
+    focusFirstReading()
   }
   return { count, isClosed, start }
 }

@@ -46,7 +46,7 @@ export function Accepted({ sheet }: { sheet: AcceptanceSheet }) {
   }
   const save = async () => {
     const { job } = session.getState()
-    if (job) await saveCalendar(`${job.name} proofs`, `${job.name}, proofs`, reproofEntries(job))
+    if (job) await saveCalendar(job, 'proofs', reproofEntries(job))
   }
   return (
     <Panel

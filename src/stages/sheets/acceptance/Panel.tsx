@@ -23,10 +23,10 @@ import { RowsTable } from '@/ui/table/RowsTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { measureWords } from '../../job/acceptance/measureWords'
 import { useAcceptance } from '../../job/acceptance/useAcceptance'
-import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
+import { TableFiles } from '../../job/TableFiles'
 import { useJobRows } from '../../job/useRows'
 import { Accepted } from './Accepted'
 
@@ -52,15 +52,13 @@ function Terms({ sheet }: { sheet: AcceptanceSheet }) {
   const jobId = useJob(job => job.id)
   const units = useUnits()
   const edit = useEdit()
-  const [style, setStyle] = useCsvStyle()
-  const name = (ending: string) => fileName(`${sheet.machine} acceptance`, ending)
-  const saveCsv = async () => {
-    const { acceptanceCsv } = await import('@/core/acceptance/acceptanceFiles')
-    download(name('csv'), acceptanceCsv(sheet, style), 'text/csv')
-  }
   const saveJson = async () => {
     const { acceptanceJson } = await import('@/core/acceptance/acceptanceFiles')
-    download(name('json'), acceptanceJson(sheet, new Date().toISOString()), 'application/json')
+    download(
+      fileName(`${sheet.machine} acceptance`, 'json'),
+      acceptanceJson(sheet, new Date().toISOString()),
+      'application/json',
+    )
   }
   return (
     <Panel
@@ -97,14 +95,15 @@ function Terms({ sheet }: { sheet: AcceptanceSheet }) {
           }}
         />
       </chakra.div>
-      <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="flex-end" mt="3">
-        <Button variant="outline" onClick={() => void saveCsv()}>
-          <FileDown size={16} aria-hidden /> Save as a table (CSV)
-        </Button>
+      <chakra.div display="flex" gap="2" flexWrap="wrap" alignItems="flex-end" mt="3" data-frame>
+        <TableFiles
+          name={`${sheet.machine} acceptance`}
+          label="Save as a table (CSV)"
+          tableOf={async () => (await import('@/core/acceptance/acceptanceFiles')).acceptanceTable(sheet)}
+        />
         <Button variant="outline" onClick={() => void saveJson()}>
           <FileDown size={16} aria-hidden /> Save as JSON
         </Button>
-        <CsvStyleField style={style} onStyle={setStyle} />
       </chakra.div>
     </Panel>
   )
@@ -123,6 +122,7 @@ function Results({ axes }: { axes: readonly AcceptedAxis[] }) {
       cell: ({ axis, checkId }) =>
         axis.results[0]?.checkId === checkId && (
           <PlaceButton
+            data-words
             variant="quiet"
             px="1"
             aria-label={`To the tests of axis ${axis.name}`}

@@ -1,4 +1,5 @@
 import type { WayRound } from '@/core/sheets/bearingBlock/inputs'
+import { useHatches } from '@/ui/drawings/Hatches'
 
 interface Props {
   label: string
@@ -20,6 +21,7 @@ export function StackDrawing({ label, boreDepthMm, widthsMm, spacerMm, spigotMm,
   const wall = lengthMm * 0.22
   const height = lengthMm * 0.62
   const stroke = lengthMm / 160
+  const { style, hatches } = useHatches(stroke)
   // The shoulder of the bore stands at the right; the stack is pushed against it from the left.
   const ring = height * 0.26
   let from = boreDepthMm
@@ -144,8 +146,9 @@ export function StackDrawing({ label, boreDepthMm, widthsMm, spacerMm, spigotMm,
       viewBox={`${x0} ${-height / 2 - wall * 1.2} ${boreDepthMm + wall * 1.4 - x0} ${height + wall * 2.4}`}
       role="img"
       aria-label={label}
-      style={{ width: '100%', maxHeight: '240px' }}
+      style={{ width: '100%', maxHeight: '240px', ...style }}
     >
+      {hatches}
       <rect
         x={x0}
         y={-height * 0.16}

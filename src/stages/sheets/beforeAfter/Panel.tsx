@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
+import { counted } from '@/core/sheets/fullTest/counted'
 import { compareTests, reversalsOf, type Tested } from '@/core/sheets/shared/proofs/compare'
 import { dayWords } from '@/core/units/dateWords'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -24,7 +25,7 @@ const testsOf = ({ tests, fullTests }: Axis): Listed[] =>
       id: test.id,
       label: test.label,
       startedAt: test.startedAt,
-      ...reversalsOf(test),
+      ...reversalsOf(counted(test)),
     })),
   ].toSorted((a, b) => a.startedAt.localeCompare(b.startedAt))
 

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Bar, BarChart, CartesianGrid, ReferenceLine, Tooltip, XAxis, YAxis } from 'recharts'
-import type { Spread } from '@/core/simulate/monteCarlo'
+import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import { printDigits, printFixed, say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { ChartFigures } from '@/ui/chart/ChartFigures'

@@ -23,7 +23,7 @@ export function Sheared({ round }: { round: CircleRound }) {
   const lean = Math.sign(umPerM) * size
   const [left, top] = [60, 20]
   const [right, bottom] = [left + SIDE_PX, top + SIDE_PX]
-  const small = (um: number) => say(um, 'smallLength', units, units === 'mm' ? 1 : undefined)
+  const small = (um: number) => say(um, 'smallLength', units)
   const said = `${small(Math.abs(offUm))} ± ${small(uncertainUm)} over ${say(round.sideMm, 'length', units, 1)}`
   return (
     <chakra.figure maxW="320px">

@@ -58,7 +58,7 @@ export function CompensationPanel() {
         </chakra.div>
       </Panel>
     )
-  const { figures, untested } = found.value
+  const { figures, untested, backlashUm, leftUm, said } = found.value
   const [length, small] = [quantityFacts('length')[units], quantityFacts('smallLength')[units]]
   const rows = figures.corrections
   const decimals = 3
@@ -69,16 +69,16 @@ export function CompensationPanel() {
     inLength(correctionUm),
   ])
   const name = (ending: string) => fileName(`${machine} ${axis.name} corrections`, ending)
-  const words = (um: number) => say(um, 'smallLength', units, units === 'mm' ? 1 : undefined)
+  const words = (um: number) => say(um, 'smallLength', units)
   return (
     <Panel
       title="Compensation"
       note="Enter the backlash, then the table, and run the full test again: what is left shows whether the signs are right. A correction is added to the command; a controller that takes errors wants the other sign."
     >
       <chakra.p data-backlash>
-        Backlash <strong>{words(figures.backlashUm)}</strong> (
-        {printField(figures.backlashUm / 1000, 'length', units)} {length.unit}), and {rows.length}{' '}
-        corrections. With both, the means would stand within <strong>{words(figures.residualUm)}</strong>.
+        Backlash <strong>{words(backlashUm)}</strong> ({printField(backlashUm / 1000, 'length', units)}{' '}
+        {length.unit}), and {rows.length} corrections. With both, the means would stand within{' '}
+        <strong>{words(leftUm)}</strong>. {said}
       </chakra.p>
       {untested && (
         <chakra.p color="close" mt="1">

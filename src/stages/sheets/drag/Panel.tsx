@@ -91,7 +91,7 @@ export function DragPanel() {
           stations={placesOf}
           addLabel="Another place"
           scene={SCENE}
-          words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to each end as the nut will. Then, if something binds, take it apart by halves and begin a round each time."
+          words="Motor off, screw oiled, everything tight as it will run. Turn the screw slowly at each place, once away from the motor and once back, and note what it takes: by a torque driver, by a scale on a bar, or by the lowest setting of a drill’s clutch that just keeps it turning. Go as near to each end as the nut will. What its weight would wind down by itself hangs on a hoist meanwhile. Then, if something binds, take it apart by halves and begin a round each time."
           picture={round => <DragMap round={round} />}
         />
       )}

@@ -11,7 +11,7 @@ import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisNow } from '../../job/useAxis'
 
 /** Where the search stands, and once a fault is as good as found, what is done about it. */
-export function Found({ found: { found, contradictory, next, suspects } }: { found: Diagnosis }) {
+export function Found({ found: { found, clearing, contradictory, next, suspects } }: { found: Diagnosis }) {
   const jobId = useJob(job => job.id)
   const { axisId } = useJobContext()
   const edit = useEdit()
@@ -53,7 +53,11 @@ export function Found({ found: { found, contradictory, next, suspects } }: { fou
           </chakra.div>
         </chakra.div>
       ) : (
-        <p>Not found yet: the next check tells most for its minutes.</p>
+        <p data-clearing={clearing ?? undefined}>
+          {clearing && suspects[0]
+            ? `Nearly found: ${FAULT_WORDS[suspects[0].faultId].name.toLowerCase()} (${percent(suspects[0].probability)}). One check can still clear it, and comes before anything is slackened.`
+            : 'Not found yet: the next check tells most for its minutes.'}
+        </p>
       )}
       {contradictory && (
         <chakra.p mt="2" color="close" fontWeight={700} data-contradictory>

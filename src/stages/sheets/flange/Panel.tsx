@@ -18,7 +18,7 @@ const SCENE = {
   words: [{ at: [10, 116], text: 'turn the screw once round' }],
 } as const
 
-const FIELDS = ['face', 'gaugeStepUm', 'radiusMm', 'boltCircleMm', 'acceptedUm'] as const
+const FIELDS = ['face', 'gaugeStepUm', 'tipLifted', 'radiusMm', 'boltCircleMm', 'acceptedUm'] as const
 
 /** A face that should be square to the screw, swept by an indicator. */
 export function FlangePanel() {

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import { attempt } from '@/core/evaluation/attempt'
+import { counted } from '@/core/sheets/fullTest/counted'
 import { fullFigures, isQuick } from '@/core/sheets/fullTest/figures'
 import type { FullTest } from '@/core/sheets/fullTest/model'
 import { say } from '@/core/units/print'
@@ -21,7 +22,7 @@ function RunByRun({ test }: { test: FullTest }) {
   const units = useUnits()
   const [length, small] = [quantityFacts('length')[units], quantityFacts('smallLength')[units]]
   const runs = Array.from({ length: test.runs }, (_, run) => run)
-  const targets = test.targets.toSorted((a, b) => a.targetMm - b.targetMm)
+  const targets = counted(test).targets.toSorted((a, b) => a.targetMm - b.targetMm)
   const deviation = (um: number | undefined) => (um === undefined ? null : um / small.perUnit)
   const named = (way: string, run: number) => `${way}, run ${run + 1}`
   return (
@@ -75,7 +76,7 @@ export const Figures = memo(function Figures() {
   const [length, small] = [quantityFacts('length')[units], quantityFacts('smallLength')[units]]
   const um = (value: number) => value / small.perUnit
   const at = ({ target }: Station) => target.targetMm / length.perUnit
-  const words = (value: number) => say(value, 'smallLength', units, units === 'mm' ? 1 : undefined)
+  const words = (value: number) => say(value, 'smallLength', units)
   const x = { key: 'place', label: `target, ${length.unit}` }
   const y = { label: small.unit, decimals: small.decimals }
   const columns: TableColumn<Station>[] = [

@@ -5,6 +5,7 @@ import { newId } from '@/core/document/id'
 import { fileName } from '@/core/formats/fileName'
 import { putReadings } from '@/core/sheets/fullTest/edits'
 import type { FullTest } from '@/core/sheets/fullTest/model'
+import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { Fold } from '@/ui/Fold'
@@ -13,6 +14,7 @@ import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { useAxis, useAxisNow } from '../../job/useAxis'
+import { useTextOf } from '../../job/useTextOf'
 
 /** The readings of the test to a file for a spreadsheet, and from one. */
 export const Files = memo(function Files() {
@@ -24,6 +26,7 @@ export const Files = memo(function Files() {
   const axisNow = useAxisNow()
   const [style, setStyle] = useCsvStyle()
   const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
+  const { textOf, ask } = useTextOf()
   const testNow = () => axisNow().fullTests.at(-1) as FullTest
   const save = async () => {
     const test = testNow()
@@ -42,7 +45,9 @@ export const Files = memo(function Files() {
     ])
     try {
       refuseLargeCsv(file.size)
-      const read = readFullTestCsv(await file.text(), test, newId)
+      const text = await textOf(file)
+      if (text === null) return
+      const read = readFullTestCsv(text, test, newId)
       if (!read.ok) {
         const [first] = read.problems
         return setSaid({
@@ -53,7 +58,7 @@ export const Files = memo(function Files() {
       edit(putReadings(axisNow(), test.id, read, read.taken, file.name))
       setSaid({ bad: false, text: `${read.taken} readings taken from ${file.name}.` })
     } catch (error) {
-      setSaid({ bad: true, text: error instanceof Error ? error.message : String(error) })
+      setSaid({ bad: true, text: errorWords(error) })
     }
   }
   return (
@@ -79,6 +84,7 @@ export const Files = memo(function Files() {
             </FilePicker>
           )}
         </chakra.div>
+        {ask}
         <Stated role="status" fontWeight={700} mt="1" color={said?.bad ? 'fails' : 'quiet'}>
           {said?.text}
         </Stated>

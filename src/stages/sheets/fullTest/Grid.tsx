@@ -1,9 +1,10 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useState } from 'react'
 import { READING } from '@/core/readings/model'
+import { counted } from '@/core/sheets/fullTest/counted'
 import { nextStop, type Stop, wayWord } from '@/core/sheets/fullTest/course'
 import { retakeReading } from '@/core/sheets/fullTest/edits'
-import { oddAt } from '@/core/sheets/fullTest/figures'
+import { amongOf, oddAt } from '@/core/sheets/fullTest/figures'
 import type { FullTest, Target } from '@/core/sheets/fullTest/model'
 import { readingLines } from '@/core/sheets/fullTest/readingsCsv'
 import { readOne } from '@/core/units/pasted'
@@ -31,6 +32,7 @@ export function Grid() {
   const [again, setAgain] = useState<Stop | null>(null)
   const next = nextStop(test)
   const rows = test.targets.toSorted((a, b) => a.targetMm - b.targetMm)
+  const counts = new Map(counted(test).targets.map(target => [target.id, target]))
   const runs = Array.from({ length: test.runs }, (_, run) => run)
   return (
     <chakra.div mt="3">
@@ -54,10 +56,12 @@ export function Grid() {
               <Row
                 key={target.id}
                 target={target}
+                counts={counts.get(target.id) ?? target}
                 place={say(target.targetMm, 'length', units, 2)}
                 runs={test.runs}
                 typedIn={typedIn}
                 gaugeStepUm={test.gaugeStepUm}
+                among={amongOf(test)}
                 next={next?.targetId === target.id ? `${next.way} ${next.run}` : ''}
                 closed={test.finishedAt !== null}
                 onAgain={setAgain}
@@ -89,10 +93,14 @@ const CopyReadings = memo(function CopyReadings({ label }: { label: string }) {
 
 interface RowProps {
   target: Target
+  /** The same as its readings count. */
+  counts: Target
   place: string
   runs: number
   typedIn: ReadingUnit
   gaugeStepUm: number | null
+  /** How many readings the test has. */
+  among: number
   /** Which of its readings is to be taken next. */
   next: string
   closed: boolean
@@ -102,15 +110,17 @@ interface RowProps {
 /** The readings of a target; drawn again only when something of it changes. */
 const Row = memo(function Row({
   target,
+  counts,
   place,
   runs,
   typedIn,
   gaugeStepUm,
+  among,
   next,
   closed,
   onAgain,
 }: RowProps) {
-  const odd = oddAt(target, gaugeStepUm)
+  const odd = oddAt(target, gaugeStepUm, among, counts)
   return (
     <tr>
       <th scope="row">{place}</th>

@@ -10,12 +10,14 @@ import { travelFor } from '@/core/sheets/fullTest/program'
 import { dayWords } from '@/core/units/dateWords'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
+import { focusFirstReading } from '@/ui/fields/focusFirst'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { AdviceBeside } from '../../job/rounds/Advice'
 import { useAxis, useAxisDigest, useAxisNow } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
+import { Course } from './Course'
 import { Figures } from './Figures'
 import { Files } from './Files'
 import { Grid } from './Grid'
@@ -39,6 +41,7 @@ export function FullTestPanel() {
           <Plan />
         </Fold>
         <Grid />
+        <Course />
         <Files />
         <Figures />
       </Panel>
@@ -79,6 +82,7 @@ function Start({ first }: { first: boolean }) {
       newId,
     )
     edit(startFullTest(axis, test))
+    focusFirstReading()
     reset()
   })
   return (

@@ -2,12 +2,14 @@ import { chakra } from '@chakra-ui/react'
 import { memo } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
+import { attempt } from '@/core/evaluation/attempt'
 import { EvaluationContext } from '@/core/evaluation/context'
 import { fileName } from '@/core/formats/fileName'
 import { targetsFor } from '@/core/sheets/fullTest/calculation'
 import { changeFullTest, setTargets } from '@/core/sheets/fullTest/edits'
 import { FULL_TESTS, type FullTest } from '@/core/sheets/fullTest/model'
 import { letterOf, programRefusal, testProgram, travelFor } from '@/core/sheets/fullTest/program'
+import { lastDrift } from '@/core/sheets/zeroTime/rounds'
 import { Columns } from '@/ui/Columns'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
@@ -19,11 +21,12 @@ import { ReadingUnitField } from '../../job/GaugeFields'
 import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisDigest, useAxisNow, useSettledAxis } from '../../job/useAxis'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useCatalogue, useSettledEvaluation } from '../../job/useEvaluation'
 
 const FIELDS = [
   'runs',
   'gaugeStepUm',
+  'gaugeMore',
   'feedMmPerMin',
   'dwellS',
   'overrunMm',
@@ -36,12 +39,13 @@ const FIELDS = [
 const COUNTS = [5, 7, 9, 11, 15, 20, 25]
 
 /** The last test without its readings: what it is run by. */
-const planOf = ({ fullTests }: Axis): FullTest & { taken: boolean } => {
+const planOf = ({ fullTests }: Axis): FullTest & { begun: boolean } => {
   const test = fullTests.at(-1) as FullTest
   return {
     ...test,
     targets: test.targets.map(target => ({ ...target, positiveUm: [], negativeUm: [] })),
-    taken: test.targets.some(({ positiveUm, negativeUm }) => positiveUm.length + negativeUm.length > 0),
+    taken: {},
+    begun: test.targets.some(({ positiveUm, negativeUm }) => positiveUm.length + negativeUm.length > 0),
   }
 }
 
@@ -52,7 +56,7 @@ export const Plan = memo(function Plan() {
   const edit = useEdit()
   const catalogue = useCatalogue()
   const test = useAxisDigest(planOf)
-  const { taken } = test
+  const { begun } = test
   const closed = test.finishedAt !== null
   const change = (part: Partial<FullTest>, mergeKey?: string) =>
     edit(changeFullTest(axisNow(), test.id, part, mergeKey))
@@ -68,7 +72,7 @@ export const Plan = memo(function Plan() {
         <SelectField
           label="Targets, spread unevenly"
           value={String(test.targets.length)}
-          disabled={closed || taken}
+          disabled={closed || begun}
           options={[...new Set([...COUNTS, test.targets.length])]
             .toSorted((a, b) => a - b)
             .map(count => ({ value: String(count), label: String(count) }))}
@@ -80,19 +84,42 @@ export const Plan = memo(function Plan() {
             field={FULL_TESTS.of[key]}
             value={test[key]}
             units={units}
-            disabled={closed}
+            // Which way the gauge stood is asked for later, too.
+            disabled={closed && key !== 'gaugeMore'}
             onValue={(value, mergeKey) => change({ [key]: value }, mergeKey)}
           />
         ))}
         <ReadingUnitField />
       </Columns>
-      {taken && !closed && (
+      {begun && !closed && (
         <Note mt="2">The targets stand once something is read: another set is another test.</Note>
       )}
+      <WarmUp test={test} />
       <Program test={test} />
     </chakra.div>
   )
 })
+
+/** How long to run it first, where Zero against time has shown it. */
+function WarmUp({ test }: { test: FullTest }) {
+  const context = useSettledEvaluation()
+  const { axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
+  const asked = attempt(() => lastDrift(context)).value?.warmUpMin ?? null
+  if (asked !== null && asked <= test.warmUpMinutes) return null
+  return (
+    <chakra.div mt="2" display="flex" gap="2" flexWrap="wrap" alignItems="center" data-warm-up>
+      <Note maxW="60ch">
+        {asked === null
+          ? 'How long to run it first nobody has measured: Zero against time shows it.'
+          : `Zero against time asks for ${asked} minutes before it, and it is to run ${test.warmUpMinutes}.`}
+      </Note>
+      <PlaceButton variant="quiet" place={{ jobId, axisId, stage: 'prove', sheet: 'zeroTime' }}>
+        Zero against time
+      </PlaceButton>
+    </chakra.div>
+  )
+}
 
 function Program({ test }: { test: FullTest }) {
   const units = useUnits()

@@ -62,19 +62,30 @@ function Next() {
   const typedIn = useReadingUnit()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const { register, handleSubmit, reset } = useForm({ defaultValues: { reading: '' } })
+  const { register, handleSubmit, reset, setFocus } = useForm({ defaultValues: { reading: '' } })
   const [problem, setProblem] = useState<string>()
   const submit = handleSubmit(({ reading }) => {
     const read = readOne(reading, typedIn, READING)
-    if (!read.ok) return setProblem(read.message)
+    if (!read.ok) {
+      // What is typed next stands in place of what was refused.
+      setFocus('reading', { shouldSelect: true })
+      return setProblem(read.message)
+    }
     setProblem(undefined)
     edit(takeReadings(axisNow(), lastTest(axisNow()).id, [read.valueUm]))
     reset()
   })
   if (!stop) return null
   return (
-    <chakra.form onSubmit={submit} display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
-      <chakra.div flex="0 1 260px">
+    <chakra.form
+      onSubmit={submit}
+      data-next-reading
+      display="flex"
+      gap="3"
+      flexWrap="wrap"
+      alignItems="flex-end"
+    >
+      <chakra.div flex="0 1 420px">
         <TextField
           label={`Next: run ${stop.run + 1}, going ${wayWord(stop.way)}, at ${say(stop.targetMm, 'length', units, 2)}`}
           inputMode="decimal"

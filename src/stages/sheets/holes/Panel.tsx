@@ -5,7 +5,7 @@ import { gapWords, isFilled } from '@/core/evaluation/filled'
 import { holeEnlarge } from '@/core/sheets/holes/calculation'
 import { HOLE_STATES, holeWords } from '@/core/sheets/holes/check'
 import { guideWords } from '@/core/sheets/holes/cuts'
-import { bungDrawing } from '@/core/sheets/holes/drawing'
+import { bungDrawing, bungSolid } from '@/core/sheets/holes/drawing'
 import { HOLE_NEEDS, holeInputs, type MeasuredHole } from '@/core/sheets/holes/inputs'
 import { HOLES, type Hole } from '@/core/sheets/holes/model'
 import { say } from '@/core/units/print'
@@ -94,7 +94,10 @@ function Judged({ hole, cutterSizesMm }: { hole: MeasuredHole; cutterSizesMm: re
           <chakra.summary cursor="pointer" color="lamp" fontWeight={700} minH="44px" py="2.5">
             Drawing of the bung for {hole.label.toLowerCase()}, to turn it by
           </chakra.summary>
-          <DrawingSheet drawing={bungDrawing(`Bung for ${hole.label}`, hole, hole.depthMm, units)} />
+          <DrawingSheet
+            drawing={bungDrawing(`Bung for ${hole.label}`, hole, hole.depthMm, units)}
+            solid={bungSolid(`Bung for ${hole.label}`, hole, hole.depthMm)}
+          />
         </chakra.details>
       )}
     </chakra.div>

@@ -1,19 +1,25 @@
 import { chakra } from '@chakra-ui/react'
 import { CalendarPlus } from 'lucide-react'
-import { useState } from 'react'
-import { newId } from '@/core/document/id'
+import { useEffect, useState } from 'react'
 import type { Job } from '@/core/document/job'
 import { areUsualHours, DAYS_OFF, EXTRA_HOURS, HOURS, PLAN } from '@/core/document/plan'
+import { refuseLargeCalendar } from '@/core/formats/calendarError'
+import type { DaysOffFile as DaysOffFound } from '@/core/formats/daysOff'
 import { nowOf } from '@/core/planning/days'
 import { type HoursProblem, hoursProblems, lastDayFrom } from '@/core/planning/hours'
 import { addDaysOff, setHelp } from '@/core/planning/planEdits'
+import { dayWords } from '@/core/units/dateWords'
+import { errorWords } from '@/store/errorWords'
+import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
-import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { type Running, startDaysOff } from '@/workers/client'
+import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { useJobRows } from '../../job/useRows'
+import { useTextOf } from '../../job/useTextOf'
 
 const today = () => nowOf(new Date()).day
 const hoursOf = (job: Job) => job.plan.hours
@@ -100,41 +106,71 @@ function Problems({
 /** Takes days off out of a calendar file. */
 function DaysOffFile() {
   const edit = useEdit()
+  const { session } = useJobContext()
+  const { textOf, ask } = useTextOf()
   const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
+  const [reading, setReading] = useState<Running<DaysOffFound> | null>(null)
+  useEffect(() => () => reading?.cancel(), [reading])
   const take = async (file: File) => {
-    const { LARGEST_CALENDAR_BYTES, readDaysOff } = await import('@/core/formats/calendarFile')
+    setSaid(null)
     try {
-      if (file.size > LARGEST_CALENDAR_BYTES)
-        throw new Error(
-          `Got ${(file.size / 1e6).toFixed(1)} MB, takes at most ${LARGEST_CALENDAR_BYTES / 1e6} MB.`,
-        )
-      const { rows, withHours } = readDaysOff(await file.text(), today(), lastDayFrom(today()), newId)
-      if (rows.length > 0) edit(addDaysOff(rows, file.name.slice(0, 80)))
-      setSaid({
-        bad: rows.length === 0,
-        text: `${rows.length === 0 ? 'No days off from today on' : `${rows.length} taken`}${
-          withHours > 0 ? `; ${withHours} appointments with hours were left out` : ''
-        }.`,
+      refuseLargeCalendar(file.size)
+      const text = await textOf(file)
+      if (text === null) return
+      const started = startDaysOff(text, {
+        fromDay: today(),
+        untilDay: lastDayFrom(today()),
+        most: DAYS_OFF.most - (session.getState().job?.plan.daysOff.length ?? 0),
       })
+      setReading(started)
+      const found = await started.done
+      if (found.rows.length > 0) edit(addDaysOff(found.rows, file.name.slice(0, 80)))
+      setSaid({ bad: found.rows.length === 0 || found.beyond !== null, text: foundWords(found) })
     } catch (error) {
-      setSaid({
-        bad: true,
-        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
-      })
+      setSaid({ bad: true, text: `${errorWords(error)} Nothing was changed.` })
+    } finally {
+      setReading(null)
     }
   }
+  const cancel = () => {
+    reading?.cancel()
+    setReading(null)
+    setSaid({ bad: false, text: 'Called off. Nothing was changed.' })
+  }
   return (
-    <chakra.div mt="2" display="flex" flexWrap="wrap" gap="3" alignItems="center">
-      <FilePicker
-        label="Calendar file"
-        accept=".ics,text/calendar,text/plain"
-        onFile={file => void take(file)}
-      >
-        <CalendarPlus size={16} aria-hidden /> Take days off from a calendar
-      </FilePicker>
-      <Stated as="span" role="status" fontWeight={700} color={said?.bad ? 'fails' : 'quiet'}>
-        {said?.text}
-      </Stated>
+    <chakra.div mt="2">
+      {ask}
+      <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="center">
+        {reading ? (
+          <>
+            <span>Looking through the calendar…</span>
+            <Button onClick={cancel}>Stop</Button>
+          </>
+        ) : (
+          <FilePicker
+            label="Calendar file"
+            accept=".ics,text/calendar,text/plain"
+            onFile={file => void take(file)}
+          >
+            <CalendarPlus size={16} aria-hidden /> Take days off from a calendar
+          </FilePicker>
+        )}
+        <Stated as="span" role="status" fontWeight={700} color={said?.bad ? 'fails' : 'quiet'}>
+          {said?.text}
+        </Stated>
+      </chakra.div>
     </chakra.div>
   )
+}
+
+/** What was found, and what was not taken: nothing is left out unsaid. */
+function foundWords({ rows, withHours, free, beyond }: DaysOffFound): string {
+  const parts = [
+    rows.length === 0 ? 'No days off from today on' : `${rows.length} taken`,
+    beyond &&
+      `${beyond.count} more from ${dayWords(beyond.fromDay)} on were left out: a plan takes ${DAYS_OFF.most}`,
+    withHours > 0 && `${withHours} appointments with hours were left out`,
+    free > 0 && `${free} that block no day or were called off were left out`,
+  ]
+  return `${parts.filter(Boolean).join('; ')}.`
 }

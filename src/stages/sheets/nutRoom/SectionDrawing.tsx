@@ -1,5 +1,6 @@
 import { useId } from 'react'
 import type { Protrusion } from '@/core/sheets/nutRoom/model'
+import { useHatches } from '@/ui/drawings/Hatches'
 
 /** Something that stands out of the nut, measured. */
 type StandsOut = Pick<Protrusion, 'id' | 'what' | 'side'> & { standsOutMm: number }
@@ -53,14 +54,16 @@ export function SectionDrawing({ label, room, walls, screwMm, nutMm, bracket, pr
         return { x: -room.leftMm, y: room.floorMm, width: room.leftMm + room.rightMm, height: depthMm }
     }
   }
+  const { style, hatches } = useHatches(stroke)
   return (
     <svg
       viewBox={box.join(' ')}
       role="img"
       aria-label={label}
-      style={{ width: '100%', maxHeight: '320px' }}
+      style={{ width: '100%', maxHeight: '320px', ...style }}
       preserveAspectRatio="xMidYMid meet"
     >
+      {hatches}
       <defs>
         <pattern
           id={hatch}

@@ -1,12 +1,12 @@
 import { chakra } from '@chakra-ui/react'
-import { FileDown, FileUp } from 'lucide-react'
+import { FileUp } from 'lucide-react'
 import { useCallback, useState } from 'react'
 import { type Job, ORDER_STATES, ORDERS, type OrderState } from '@/core/document/job'
-import { fileName } from '@/core/formats/fileName'
 import { setDueDay, setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
 import { type OrderLine, orderList, totalEurOf } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
 import { printFixed, say } from '@/core/units/print'
+import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { FieldInput } from '@/ui/fields/FieldInput'
@@ -15,11 +15,11 @@ import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
-import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
-import { download } from '../../job/download'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { TableFiles } from '../../job/TableFiles'
 import { useSettledResult } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
+import { useTextOf } from '../../job/useTextOf'
 
 const STATES = ORDER_STATES.map(value => ({ value, label: value }))
 const MOOD_CHOICES = MOODS.map(value => ({ value, label: value }))
@@ -53,7 +53,7 @@ export function OrdersPanel() {
   const [mood, setMood] = useState<Mood>('as usual')
   const [said, setSaid] = useState<{ text: string; bad: boolean } | null>(null)
   const [asking, setAsking] = useState(false)
-  const [style, setStyle] = useCsvStyle()
+  const { textOf, ask: askLetters } = useTextOf()
 
   const askNow = async () => {
     setAsking(true)
@@ -71,18 +71,10 @@ export function OrdersPanel() {
     } catch (error) {
       setSaid({
         bad: true,
-        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed: the prices here are those of before.`,
+        text: `${errorWords(error)} Nothing was changed: the prices here are those of before.`,
       })
     }
     setAsking(false)
-  }
-  const save = async () => {
-    const { writeOrdersCsv } = await import('@/core/formats/ordersCsv')
-    download(
-      fileName(`${jobName} orders`, 'csv'),
-      writeOrdersCsv(lines, jobName, today(), style),
-      'text/csv;charset=utf-8',
-    )
   }
   const take = async (file: File) => {
     const [{ readOrdersCsv }, { refuseLargeCsv }] = await Promise.all([
@@ -91,7 +83,9 @@ export function OrdersPanel() {
     ])
     try {
       refuseLargeCsv(file.size)
-      const { states, wrong } = readOrdersCsv(await file.text(), new Set(lines.map(({ key }) => key)))
+      const text = await textOf(file)
+      if (text === null) return
+      const { states, wrong } = readOrdersCsv(text, new Set(lines.map(({ key }) => key)))
       const what = new Map(lines.map(line => [line.key, line.what]))
       if (states.length > 0)
         edit(
@@ -112,7 +106,7 @@ export function OrdersPanel() {
     } catch (error) {
       setSaid({
         bad: true,
-        text: `${error instanceof Error ? error.message : String(error)} Nothing was changed.`,
+        text: `${errorWords(error)} Nothing was changed.`,
       })
     }
   }
@@ -185,19 +179,23 @@ export function OrdersPanel() {
       title="Order list"
       note="For the whole machine: parts that are chosen, screws and slot nuts with spares, taps, bar for bungs, cutters that nobody here owns, and what is used up. The supplier is made up and ships with the app."
     >
-      <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end">
+      <chakra.div data-frame display="flex" flexWrap="wrap" gap="3" alignItems="end">
         <SelectField label="The supplier today" value={mood} options={MOOD_CHOICES} onChange={setMood} />
         <Button variant="lamp" disabled={asking} onClick={() => void askNow()}>
           {asking ? 'Asking…' : 'Ask for prices'}
         </Button>
-        <Button variant="outline" onClick={() => void save()}>
-          <FileDown size={16} aria-hidden /> Save the list
-        </Button>
-        <CsvStyleField style={style} onStyle={setStyle} />
+        <TableFiles
+          name={`${jobName} orders`}
+          label="Save the list"
+          tableOf={async () =>
+            (await import('@/core/formats/ordersCsv')).ordersTable(lines, jobName, today())
+          }
+        />
         <FilePicker label="Order file" accept=".csv,text/csv,text/plain" onFile={file => void take(file)}>
           <FileUp size={16} aria-hidden /> Take a list
         </FilePicker>
       </chakra.div>
+      {askLetters}
       <chakra.p role="status" mt="2" fontWeight={700} color={said?.bad ? 'fails' : 'quiet'}>
         {said?.text}
       </chakra.p>

@@ -18,6 +18,7 @@ const FIELDS = [
   'gaugeStepUm',
   'withoutUm',
   'withUm',
+  'againUm',
   'overhangMm',
   'wayHalfLengthMm',
   'weightArmMm',

@@ -60,7 +60,12 @@ export function OverviewPanel() {
               justifyContent="space-between"
               gap="2"
             >
-              <PlaceButton variant="quiet" ml="-3" place={{ jobId, axisId: axis.id, stage: 'survey' }}>
+              <PlaceButton
+                data-words
+                variant="quiet"
+                ml="-3"
+                place={{ jobId, axisId: axis.id, stage: 'survey' }}
+              >
                 Axis {axis.name}: {axis.title}
               </PlaceButton>
               <Counts context={context} />
@@ -116,6 +121,7 @@ function Next({ axis, jobId, next }: { axis: Axis; jobId: string; next: ReturnTy
   return (
     <div>
       <PlaceButton
+        data-words
         place={{ jobId, axisId: axis.id, stage: next.stage, sheet: next.sheet }}
         variant="outline"
         justifyContent="flex-start"

@@ -24,7 +24,7 @@ const STEPPED: RowsField = { ...RAIL_PLACES, of: { slopeUmPerM } }
 const fieldsOf = ({ how }: RailRound) =>
   [
     'how',
-    ...(how === 'level' ? (['baseMm'] as const) : (['gaugeStepUm'] as const)),
+    ...(how === 'level' ? (['baseMm'] as const) : (['gaugeStepUm', 'tipLifted'] as const)),
     'acceptedUm',
     'screwPitchMm',
   ] as const

@@ -20,11 +20,13 @@ import {
 } from '@/core/sheets/reversal/edits'
 import { REVERSAL_STATIONS, type ReversalTest, TESTS } from '@/core/sheets/reversal/model'
 import { CONDITIONS, MANNER } from '@/core/sheets/shared/proofs/conditions'
+import { FEWEST_OF_A_TEST } from '@/core/sheets/shared/proofs/fewReadings'
 import { dayWords, momentWords } from '@/core/units/dateWords'
 import { printField } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { printReading, type ReadingUnit, readingUnit } from '@/core/units/readingUnit'
 import { Button } from '@/ui/controls'
+import { focusFirstReading } from '@/ui/fields/focusFirst'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { CopyTable } from '@/ui/table/CopyTable'
@@ -101,6 +103,7 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
       newId,
     )
     edit(startTest(axis, test))
+    focusFirstReading()
     reset()
     onStart()
   })
@@ -153,7 +156,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
       note={
         closed
           ? `Closed ${momentWords(test.finishedAt ?? test.startedAt)}.`
-          : `${inItsWord(HOW_TO, axis)} Enter goes to the next reading.`
+          : `${inItsWord(HOW_TO, axis)} ${FEWEST_OF_A_TEST} readings from each side at ${test.stations.length === 1 ? 'one place' : `each of ${test.stations.length} places`}, coming up and coming down in turn: Enter goes to the next one, and to the next place.`
       }
       action={
         closed ? undefined : (

@@ -3,9 +3,10 @@ import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { READING } from '@/core/readings/model'
 import { type Approach, pasteTestReadings, setTestPlace, setTestReading } from '@/core/sheets/reversal/edits'
-import { judgeReversal, oddReadings, readingsPerSide } from '@/core/sheets/reversal/judgeReversal'
+import { judgeReversal, oddReadings, readingsIn, readingsPerSide } from '@/core/sheets/reversal/judgeReversal'
 import { REVERSAL_STATIONS, type ReversalStation, type ReversalTest } from '@/core/sheets/reversal/model'
 import { stationReversal } from '@/core/sheets/shared/proofs/compare'
+import { FEWEST_OF_A_TEST } from '@/core/sheets/shared/proofs/fewReadings'
 import { reversalWithAll } from '@/core/sheets/shared/proofs/uncertainty'
 import { readPasted } from '@/core/units/pasted'
 import { say } from '@/core/units/print'
@@ -50,7 +51,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
       stepUm ?? 0,
       reversalWithAll(context, `station.${station.id}`, figures, stepUm ?? 0).expandedUm,
     )
-  const odd = stepUm === null ? [] : oddReadings(station, stepUm)
+  const odd = stepUm === null ? [] : oddReadings(station, stepUm, readingsIn(test))
   const typedIn = useReadingUnit()
   const [problem, setProblem] = useState<string | null>(null)
   /** A column goes to the side it is pasted into; of two or more, the second one to the other side. */
@@ -98,7 +99,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
           </Stated>
         )}
       </chakra.div>
-      <div data-readings>
+      <div data-readings data-enough={SIDES.length * FEWEST_OF_A_TEST}>
         {SIDES.map(({ approach, label }, side) => (
           <Readings
             key={approach}

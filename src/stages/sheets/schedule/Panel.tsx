@@ -20,7 +20,12 @@ import { Standing } from './Standing'
 import { usePlan } from './usePlan'
 import { WhatIfPanel } from './WhatIfPanel'
 
-const ScheduleChart = chartLater(() => import('./ScheduleChart').then(module => module.ScheduleChart), 240)
+/** As high as the picture of four axes and the machine is. */
+const CHART_PX = 250
+const ScheduleChart = chartLater(
+  () => import('./ScheduleChart').then(module => module.ScheduleChart),
+  CHART_PX,
+)
 
 /** What is done when, by whom it is held up, and what would get it done sooner. */
 export function SchedulePanel() {
@@ -77,13 +82,16 @@ const Below = memo(function Below({ job, tasks, windows, now, placed, plan }: Be
       {placed.length > 0 && (
         <>
           <Panel title="Over the calendar">
-            <ScheduleChart
-              placed={placed}
-              windows={windows}
-              now={now}
-              finishMinute={(plan as PlannedJob).finishMinute}
-              axes={job.axes.map(({ name }) => name)}
-            />
+            {/* The list under it does not move under a hand when the picture comes. */}
+            <chakra.div minH={`${CHART_PX}px`}>
+              <ScheduleChart
+                placed={placed}
+                windows={windows}
+                now={now}
+                finishMinute={(plan as PlannedJob).finishMinute}
+                axes={job.axes.map(({ name }) => name)}
+              />
+            </chakra.div>
             <chakra.p fontSize="13px" color="quiet">
               Tall bars hold up the end; low ones have time to spare; thin ones wait, round the clock. Light
               stripes are the hours there are, the dashed line is now.

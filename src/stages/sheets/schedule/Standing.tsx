@@ -30,7 +30,7 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
   const catalogue = useCatalogue()
   const next = placed.find(({ way }) => !way.waits)
   const save = () =>
-    saveCalendar(`${job.name} schedule`, job.name, [
+    saveCalendar(job, 'schedule', [
       ...entriesOf(job.id, placed, windows, now.day),
       ...greaseEntries(job, catalogue),
       ...reproofEntries(job),

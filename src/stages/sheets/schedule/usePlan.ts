@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Job } from '@/core/document/job'
 import { type Now, nowOf } from '@/core/planning/days'
 import type { Planned, WhatIf } from '@/core/planning/plan'
+import { errorWords } from '@/store/errorWords'
 import { startPlan } from '@/workers/client'
 
 /** Where planning stands: the best plan so far, and whether a better one is still looked for. */
@@ -55,7 +56,7 @@ export function usePlan(job: Job, whatIf: WhatIf | null): Planning {
         setState(before => ({
           ...before,
           isLooking: false,
-          failed: error instanceof Error ? error.message : String(error),
+          failed: errorWords(error),
         })),
     )
     return () => {

@@ -37,7 +37,17 @@ const SCENE = {
 const FREE_SCENE = { ...SCENE, boxes: SCENE.boxes.filter(({ label }) => label !== 'far') }
 
 const CHECKS = ['align.height', 'align.side'] as const
-const FIELDS = ['gaugeStepUm', 'clampedAtMm'] as const
+const FIELDS = [
+  'gaugeStepUm',
+  'clampedAtMm',
+  'tight',
+  'turnedTo',
+  'tipLifted',
+  'halfTurnHeightUm',
+  'halfTurnSideUm',
+] as const
+/** A free end has no block that could be slack. */
+const FREE_FIELDS = FIELDS.filter(key => key !== 'tight')
 const SCHOOLS_HERE = ['ends', 'setBy'] as const
 
 /** The line of the screw, round by round: which block to move, and by how much. */
@@ -65,7 +75,7 @@ export function ScrewLinePanel() {
       rounds={screwRounds}
       title="Line of the screw"
       checks={CHECKS}
-      fields={FIELDS}
+      fields={isFree ? FREE_FIELDS : FIELDS}
       stations={stations}
       addLabel="Another place"
       scene={isFree ? FREE_SCENE : SCENE}

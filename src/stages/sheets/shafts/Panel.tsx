@@ -42,7 +42,7 @@ const PULLEYS = {
   ],
 } as const
 
-const COUPLER_FIELDS = ['gaugeStepUm', 'faceRadiusMm', 'plateBoltsMm'] as const
+const COUPLER_FIELDS = ['gaugeStepUm', 'tipLifted', 'faceRadiusMm', 'armSagUm', 'plateBoltsMm'] as const
 const BELT_FIELDS = ['gaugeStepUm'] as const
 
 /** How motor and screw stand to each other, once both are in. */

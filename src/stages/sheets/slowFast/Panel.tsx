@@ -5,10 +5,10 @@ import { spreadMm } from '@/core/readings/model'
 import type { CheckId } from '@/core/sheets'
 import { newReversalTest, setTestConditions, startTest } from '@/core/sheets/reversal/edits'
 import type { ReversalTest } from '@/core/sheets/reversal/model'
+import { lastChange } from '@/core/sheets/shared/proofs/age'
 import { compareTests } from '@/core/sheets/shared/proofs/compare'
 import { MANNER } from '@/core/sheets/shared/proofs/conditions'
 import { latestPair, type Manner } from '@/core/sheets/shared/proofs/manner'
-import { mendedSince } from '@/core/sheets/shared/proofs/mendedSince'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { sentenceCase } from '@/core/units/sentenceCase'
@@ -127,7 +127,7 @@ function Two({ manner }: { manner: Manner }) {
 /** The latest two tests that can be compared, drawn and in figures. */
 function PlaceByPlace({ manner }: { manner: Manner }) {
   const axis = useSettledAxis()
-  const pair = latestPair(axis.tests, manner, mendedSince(axis))
+  const pair = latestPair(axis.tests, manner, lastChange(axis)?.at ?? null)
   if (!pair) return null
   const [first, second] = HALVES[manner]
   return (

@@ -50,7 +50,7 @@ const fieldsOf = ({ how }: SquareRound) =>
         'diagonalAMm',
         'diagonalBMm',
       ] as const)
-    : (['how', 'gaugeStepUm', 'edgeMm', 'acceptedUmPerM', 'firstUm', 'turnedUm'] as const)
+    : (['how', 'gaugeStepUm', 'tipLifted', 'edgeMm', 'acceptedUmPerM', 'firstUm', 'turnedUm'] as const)
 
 /** Square of a gantry or of two axes, and whether two screws keep it. */
 export function SquarePanel() {

@@ -3,19 +3,27 @@ import { FileDown } from 'lucide-react'
 import { useState } from 'react'
 import { LABEL_SHEET_IDS, LABEL_SHEETS, type LabelSheet, labelPages } from '@/core/drawing/labels'
 import { usualPaper } from '@/core/drawing/pages'
+import { plain } from '@/core/field/field'
 import { fileName } from '@/core/formats/fileName'
 import { bagLabels } from '@/core/sheets/teardown/labels'
 import { say } from '@/core/units/print'
+import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
+import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Note } from '@/ui/Note'
 import { download } from '../../job/download'
 import { useJob, useUnits, whole } from '../../job/JobContext'
 import { pdfFonts } from '../../job/pdfFonts'
+import { addressOf } from '../../job/place'
 import { useAxis } from '../../job/useAxis'
 import { useKept } from '../../job/useKept'
+import { hashOfBag } from './Bags'
 
 const sheetIn = (kept: unknown): LabelSheet | null => LABEL_SHEET_IDS.find(id => id === kept) ?? null
+/** Of a sheet from which labels were taken before. */
+const FIRST_LABEL = plain('First label that is still on the sheet', [1, 60], { whole: true, blank: 1 })
+
 const isPlainIn = (kept: unknown): boolean => kept !== false
 
 /** The labels of this axis, or of all axes, as a PDF at true size. */
@@ -25,25 +33,40 @@ export function BagLabels() {
   const axis = useAxis(whole)
   const [chosen, choose] = useKept('dusk-labels', sheetIn)
   const [isPlain, setPlain] = useKept('dusk-labels-plain', isPlainIn)
+  const [first, setFirst] = useState(1)
   const [failure, setFailure] = useState<string | null>(null)
+  const [lacking, setLacking] = useState<string | null>(null)
   const sheet = chosen ?? LABEL_SHEET_IDS.find(id => LABEL_SHEETS[id].paper === usualPaper(units)) ?? 'a4-3x8'
   const length = (mm: number) => say(mm, 'length', units, 1)
   const save = async (all: boolean) => {
     try {
-      const labels = (all ? job.axes : [axis]).flatMap(one => bagLabels(job.name, one))
+      const labels = (all ? job.axes : [axis]).flatMap(one =>
+        bagLabels(
+          job.name,
+          one,
+          bag =>
+            `${location.origin}${addressOf({ jobId: job.id, axisId: one.id, stage: 'build', sheet: 'teardown' })}${hashOfBag(bag)}`,
+        ),
+      )
       const title = `Bag labels, ${job.name}${all ? '' : `, axis ${axis.name}`}`
-      const { writePdf } = await import('@/core/drawing/pdf')
-      const bytes = await writePdf(title, labelPages(labels, sheet, isPlain), await pdfFonts())
+      const { missingWords, writePdf } = await import('@/core/drawing/pdf')
+      const facts = { title, author: job.acceptance.testedBy }
+      const { bytes, missing } = await writePdf(
+        facts,
+        labelPages(labels, sheet, isPlain, isPlain ? 1 : first),
+        await pdfFonts(),
+      )
       download(fileName(title, 'pdf'), bytes as Uint8Array<ArrayBuffer>, 'application/pdf')
       setFailure(null)
+      setLacking(missingWords(missing))
     } catch (error) {
-      setFailure(error instanceof Error ? error.message : String(error))
+      setFailure(errorWords(error))
     }
   }
   if (bagLabels(job.name, axis).length === 0) return null
   return (
     <div data-frame>
-      <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3" alignItems="end">
+      <chakra.div data-frame display="flex" flexWrap="wrap" gap="2" mt="3" alignItems="end">
         <Button variant="outline" onClick={() => void save(false)}>
           <FileDown size={16} aria-hidden /> Labels of axis {axis.name} as PDF
         </Button>
@@ -75,8 +98,24 @@ export function BagLabels() {
           />
           plain paper, with lines to cut along
         </chakra.label>
+        {!isPlain && (
+          <FieldInput
+            field={FIRST_LABEL}
+            value={first}
+            units={units}
+            onValue={value => typeof value === 'number' && setFirst(value)}
+          />
+        )}
       </chakra.div>
-      <Note mt="1">Print at full size, without fitting to the page.</Note>
+      <Note mt="1">
+        Print at full size, without fitting to the page. The code on a label opens its bag in this app, on any
+        device that reaches it under this address.
+      </Note>
+      {lacking && (
+        <chakra.p role="status" color="close" fontWeight={700}>
+          {lacking}
+        </chakra.p>
+      )}
       {failure && (
         <chakra.p role="alert" color="fails" fontWeight={700}>
           The file could not be made: {failure}. Nothing was changed.

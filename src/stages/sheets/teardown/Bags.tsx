@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { useEffect } from 'react'
 import { BAGGED } from '@/core/sheets/shared/steps/model'
 import type { Bag, Bagged } from '@/core/sheets/teardown/bags'
 import { setBagged } from '@/core/sheets/teardown/edits'
@@ -8,6 +9,9 @@ import { useEdit, useUnits } from '../../job/JobContext'
 import { useAxisNow } from '../../job/useAxis'
 
 type Row = Bagged & { name: string }
+
+/** The part of an address that leads to a bag. @example hashOfBag('X1') // '#bag-X1' */
+export const hashOfBag = (name: string): string => `#bag-${encodeURIComponent(name)}`
 
 /** What went into each bag, how many, and how many were found in it again. */
 export function Bags({ bags }: { bags: readonly Bag[] }) {
@@ -49,6 +53,21 @@ export function Bags({ bags }: { bags: readonly Bag[] }) {
       widthPx: 76,
     },
   ]
+  useEffect(() => {
+    // Whoever scanned a label is at its bag.
+    const bag = decodeURIComponent(location.hash).replace(/^#bag-/, '')
+    document.querySelector(`[data-bag="${CSS.escape(bag)}"]`)?.scrollIntoView({ block: 'center' })
+  }, [])
   if (rows.length === 0) return <p>Nothing comes off that needs a bag.</p>
-  return <DataTable label="Bags" columns={columns} rows={rows} rowId={({ id }) => id} leastPx={560} />
+  return (
+    <DataTable
+      label="Bags"
+      columns={columns}
+      rows={rows}
+      rowId={({ id }) => id}
+      isMarked={({ name }) => location.hash === hashOfBag(name)}
+      leastPx={560}
+      rowProps={({ name }) => ({ 'data-bag': name })}
+    />
+  )
 }

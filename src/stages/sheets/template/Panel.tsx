@@ -4,7 +4,7 @@ import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { blankRecord } from '@/core/field/field'
 import { BOLT_CIRCLE, boltCircle } from '@/core/sheets/template/boltCircle'
-import { bracketTemplate } from '@/core/sheets/template/drawing'
+import { bracketSolid, bracketTemplate } from '@/core/sheets/template/drawing'
 import { BRACKET_HOLES, type BracketHole } from '@/core/sheets/template/model'
 import { Button } from '@/ui/controls'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
@@ -78,10 +78,18 @@ function Template() {
   const { bracketWidthMm: widthMm, bracketHeightMm: heightMm } = axis.section
   if (!screw)
     return <chakra.p color="quiet">Choose a screw and its nut first: its body makes the bore.</chakra.p>
+  const title = `${jobName}, ${axis.name}: nut bracket`
   return (
     <DrawingSheet
+      solid={bracketSolid(
+        title,
+        axis.bracketHoles,
+        { widthMm, heightMm },
+        screw.nutBodyDiameterMm,
+        axis.dimensions.bracketThicknessMm.value,
+      )}
       drawing={bracketTemplate(
-        `${jobName}, ${axis.name}: nut bracket`,
+        title,
         axis.bracketHoles,
         { widthMm, heightMm },
         screw.nutBodyDiameterMm,

@@ -30,6 +30,7 @@ export function ToMeasurePanel() {
           <chakra.li key={key} display="grid" gap="0.5" pl="3" borderLeftWidth="3px">
             <div>
               <PlaceButton
+                data-words
                 variant="outline"
                 place={{ jobId, axisId: axis.id, ...placeOfDimension(key), field: key }}
               >

@@ -1,5 +1,6 @@
 import { record } from '../../../field/field'
 import { schemaOf } from '../../../field/schema'
+import { TAKEN } from '../../../readings/taken'
 import { compareTests, reversalsOf } from './compare'
 import { CONDITIONS, conditionsWords, MANNER, NOTHING_NOTED } from './conditions'
 import { isPractice, PRACTICE } from './practice'
@@ -22,7 +23,7 @@ test('the conditions of a test are said in one line, and what nobody noted is le
 })
 
 test('a temperature in another unit, a feed of nothing and a fourth warmth are refused', () => {
-  const schema = schemaOf(record('Conditions', { ...CONDITIONS, ...MANNER }))
+  const schema = schemaOf(record('Conditions', { ...CONDITIONS, ...MANNER, taken: TAKEN }))
   expect(schema.isValidSync(NOTHING_NOTED)).toBe(true)
   for (const wrong of [{ temperatureC: 68 }, { feedMmPerMin: 0 }, { warmth: 'hot' }, { who: 'x'.repeat(41) }])
     expect(schema.isValidSync({ ...NOTHING_NOTED, ...wrong })).toBe(false)

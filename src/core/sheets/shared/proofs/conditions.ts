@@ -1,4 +1,5 @@
 import { blankRecord, choiceOrNone, plain, speed, wordsOrNone } from '../../../field/field'
+import { TAKEN } from '../../../readings/taken'
 import { say } from '../../../units/print'
 import type { UnitSystem } from '../../../units/quantity'
 
@@ -15,7 +16,7 @@ export const MANNER = {
 }
 
 /** A test of which nobody noted how it was taken. */
-export const NOTHING_NOTED = blankRecord({ ...CONDITIONS, ...MANNER })
+export const NOTHING_NOTED = blankRecord({ ...CONDITIONS, ...MANNER, taken: TAKEN })
 
 interface Conditions {
   temperatureC: number | null

@@ -1,4 +1,4 @@
-import { PLANTED, simulatedDrag } from '../../../simulate/dragAxis'
+import { PLANTED, simulatedDrag } from '../../../trial/dragAxis'
 import { bandsOf } from './bands'
 import { dragShares } from './dragShares'
 import { type Cause, tightSpots } from './tightSpots'

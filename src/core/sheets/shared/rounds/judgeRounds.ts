@@ -1,8 +1,10 @@
 import type { Check, Judgement, Say } from '../../../evaluation/check'
 import type { EvaluationContext } from '../../../evaluation/context'
 import type { QuantityKind } from '../../../units/quantity'
+import { asOld } from '../proofs/age'
+import { bySteadyBase } from './closing'
 import { oddAdvice } from './odd'
-import { against, finely, noAdvice, told } from './roundFinding'
+import { against, noAdvice, told } from './roundFinding'
 import { lastRound, type Round, type Rounds } from './rounds'
 import { eachScrew } from './screws'
 
@@ -13,6 +15,19 @@ type JudgeRound<R extends Round> = (
   say: Say,
   small: (um: number) => string,
 ) => Judgement | null
+
+/** The question of which way the dial goes, before anything is turned by its sign; nothing where it is answered, or nothing is ordered. */
+function signAsked<R extends Round>(rounds: Rounds<R>, round: R, said: Judgement): Judgement | null {
+  const isOld = round.finishedAt !== null && round.closedWith === null
+  if (isOld || !rounds.signed?.(round) || (said.state !== 'fails' && said.state !== 'close')) return null
+  const { tipLifted } = round as { tipLifted?: 'more' | 'less' | null }
+  if (tipLifted === 'more') return null
+  return noAdvice(
+    tipLifted === 'less'
+      ? 'The dial reads less as its tip is pushed in: every sign is the other way. Turn them over below the readings; till then nothing is turned by them.'
+      : 'Push the tip in with a finger and say, above, whether the dial reads more or less: read the other way, whatever is moved would go where it must not.',
+  )
+}
 
 interface More<R extends Round> {
   /** What is said before anybody looks at the readings. */
@@ -35,11 +50,13 @@ export function judgeRounds<R extends Round>(
   const judgeLast: Check['judge'] = (t, say) => {
     const round = lastRound(rounds, t.axis)
     if (!round) return null
-    return (
-      before?.(round) ??
-      (column === null ? null : oddAdvice(rounds, round, say, column)) ??
-      judge(t, round, say, um => say(finely(um), 'smallLength'))
-    )
+    const asked = before?.(round) ?? (column === null ? null : oddAdvice(rounds, round, say, column))
+    if (asked) return asked
+    const read = judge(t, round, say, um => say(um, 'smallLength'))
+    const said = read && bySteadyBase(t, rounds, round, read, say, column)
+    const sign = said && signAsked(rounds, round, said)
+    if (sign) return sign
+    return rounds.proves ? asOld(t, round.startedAt, said) : said
   }
   return rounds.of.of.screw ? eachScrew(rounds.pick, judgeLast) : judgeLast
 }

@@ -14,9 +14,13 @@ const coupler = (rim: (number | null)[], angles = rim.map((_, index) => (360 / r
     startedAt: '',
     finishedAt: null,
     done: null,
+    taken: {},
+    closedWith: null,
     screw: 'first',
     gaugeStepUm: 10,
     faceRadiusMm: 10,
+    armSagUm: null,
+    tipLifted: 'more',
     plateBoltsMm: 60,
     stations: numbered(
       'angle',
@@ -78,6 +82,8 @@ test('a pull that was jerked is found by the line of the others', () => {
     startedAt: '',
     finishedAt: null,
     done: null,
+    taken: {},
+    closedWith: null,
     massKg: 60,
     scaleStepN: 1,
     stations: numbered(

@@ -60,13 +60,6 @@ export function told(figure: number, uncertain: number, limit: number): Told {
   return size > limit && uncertain <= Math.max(limit, size / 2) ? 'beyond' : 'cannot-tell'
 }
 
-/**
- * A small length as advice gives it: from ten micrometres on to whole ones, for no hand sets it finer.
- *
- * @example finely(217.4) // 217
- */
-export const finely = (um: number): number => (Math.abs(um) >= 10 ? Math.round(um) : um)
-
 /** An angle as a clock has it, 12 up, as seen from the motor. @example clockOf(241) // "8 o'clock" */
 export const clockOf = (deg: number): string => `${Math.round(deg / 30) % 12 || 12} o'clock`
 

@@ -2,13 +2,38 @@ import type { Axis } from '../../../document/axis'
 import type { Edit } from '../../../document/edit'
 import { onAxis } from '../../../document/edits'
 import { LONGEST_LINE } from '../../../document/job'
+import type { Catalogue } from '../../../document/parts/types'
 import type { Shop } from '../../../document/shop'
+import { touch } from '../../../document/touched'
 import type { EvaluationContext } from '../../../evaluation/context'
-import type { Measure } from '../../../evaluation/finding'
-import { blankRow, choice, moment, momentOrNone, type RowsField, wordsOrNone } from '../../../field/field'
+import { type Finding, type Measure, STATES } from '../../../evaluation/finding'
+import {
+  blankRow,
+  choice,
+  map,
+  maybe,
+  moment,
+  momentOrNone,
+  plain,
+  type RowsField,
+  record,
+  type ValueOf,
+  wordsOrNone,
+} from '../../../field/field'
+import { noteTaken, TAKEN, type Taken, takenKey } from '../../../readings/taken'
+import { QUANTITIES, type QuantityKind } from '../../../units/quantity'
+import { closed } from './closing'
 import type { Resolution } from './resolution'
 
 // What every sheet of readings shares: rounds that are read, closed, kept and compared.
+
+/** What a round came to when it was closed: what changes afterwards is not held against it. */
+export const CLOSED_WITH = record('When it was closed', {
+  worst: plain('Its figure', [-1e12, 1e12], { orNone: true }),
+  quantity: choice('Of', Object.keys(QUANTITIES) as QuantityKind[]),
+  states: map('Verdicts', choice('State', STATES), /^[\w.-]{1,60}$/),
+})
+export type ClosedWith = ValueOf<typeof CLOSED_WITH>
 
 /** What every round has, besides what its own sheet reads. */
 export const ROUND = {
@@ -16,6 +41,8 @@ export const ROUND = {
   finishedAt: momentOrNone('Finished'),
   /** What was done since the round before: which screw was turned, which shim was put in. */
   done: wordsOrNone('What was done before it', 300),
+  taken: TAKEN,
+  closedWith: maybe('What it came to', CLOSED_WITH),
 }
 
 /** Which screw of an axis; one that has one has the first. */
@@ -34,6 +61,8 @@ export interface Round {
   startedAt: string
   finishedAt: string | null
   done: string | null
+  taken: Taken
+  closedWith: ClosedWith | null
   screw?: WhichScrew
   stations: { id: string }[]
 }
@@ -46,6 +75,8 @@ export interface ReadColumn<R extends Round> {
   readonly at?: string
   /** What each unknown of the shape that they follow is multiplied by; none where any shape may be. */
   readonly shape?: (station: Record<string, unknown>) => readonly number[]
+  /** Columns that read about the same in one row: with them, ten times what is read beside it is a slip of a digit. */
+  readonly beside?: readonly string[]
   /** What one that lies far off the others may have met. */
   readonly perhaps?: string
 }
@@ -62,15 +93,24 @@ export interface Rounds<R extends Round = Round> {
   readonly begin: (
     axis: Axis,
     shop: Shop,
+    catalogue?: Catalogue,
   ) => Omit<Partial<R>, 'stations'> & { stations: Omit<R['stations'][number], 'id'>[] }
   /** The columns of its table that are read. */
   readonly columns?: readonly ReadColumn<R>[]
+  /** The column of its places, where each is read once: the first is read again as the last; null where that says nothing. */
+  readonly closes?: (round: R) => string | null
+  /** What it orders hangs on the sign of its readings: which way the dial goes is asked before anything is turned. */
+  readonly signed?: (round: R) => boolean
+  /** Its columns are read together, row by row, and not one after the other. */
+  readonly across?: true
   /** What is observed of a round as a whole: not carried over to the next. */
   readonly reads?: readonly (keyof R & string)[]
   /** The figure that goes down from round to round; null while a round is unread. */
   readonly worst: (context: EvaluationContext, round: R) => Measure | null
   /** What its gauge can tell, and what counts; null while the gauge is not known. */
   readonly resolution?: (context: EvaluationContext, round: R) => Resolution | null
+  /** It proves the axis as it is: what was read before the last change of anything proves nothing. */
+  readonly proves?: true
   /** What that figure is: "largest correction". */
   readonly worstWords: string
 }
@@ -93,6 +133,7 @@ export const lastRound = <R extends Round>({ pick }: Rounds<R>, axis: Axis): R |
  *
  * @param newId makes an id
  * @param at the time at which it begins
+ * @param catalogue where places follow from the chosen parts; usual ones where it is left out
  */
 export function newRound<R extends Round>(
   rounds: Rounds<R>,
@@ -100,23 +141,27 @@ export function newRound<R extends Round>(
   shop: Shop,
   newId: () => string,
   at: string,
+  catalogue?: Catalogue,
 ): R {
   const before = lastRound(rounds, axis)
   const of = stationsOf(rounds)
   const unread = Object.fromEntries(readingKeys(of).map(key => [key, null]))
-  const begun = rounds.begin(axis, shop)
+  const begun = rounds.begin(axis, shop, catalogue)
   const places: object[] = before
     ? before.stations.map(station => ({ ...station, ...unread }))
     : begun.stations
-  return {
+  const round = {
     ...blankRow(rounds.of, newId(), (before ?? begun) as Partial<R>),
     id: newId(),
     startedAt: at,
     finishedAt: null,
     done: null,
+    taken: {},
+    closedWith: null,
     ...Object.fromEntries((rounds.reads ?? []).map(key => [key, null])),
     stations: places.map(place => blankRow(of, newId(), { ...place, id: undefined } as never)),
   } as R
+  return closed(rounds, round, unread as Partial<R['stations'][number]>, newId)
 }
 
 /** Puts a new round behind those there are. */
@@ -137,23 +182,89 @@ export const changeRound = <R extends Round>(
   return onAxis(
     axis,
     `${rounds.of.of[key]?.label ?? rounds.about}, ${rounds.about.toLowerCase()}`,
-    draft => Object.assign(rounds.pick(draft).find(({ id }) => id === roundId) ?? {}, change),
+    draft => {
+      const round = rounds.pick(draft).find(({ id }) => id === roundId)
+      if (!round) return
+      Object.assign(round, change)
+      // What was done to the machine came before the round that was read after it.
+      if (change.done) touch(draft, round.startedAt, change.done)
+    },
     { mergeKey },
   )
 }
 
-/** Closes a round; what it said goes to the log. */
+/** What a column of readings is moved by: one place on, for one that was left out, or one back, for one typed twice. */
+export type ColumnMove = 'on' | 'back'
+
+/**
+ * The readings of a column moved by one place from a row on; null where one would fall off or be typed over.
+ *
+ * @example movedColumn([1, 2, null], 0, 'on') // [null, 1, 2]
+ */
+export function movedColumn(
+  values: readonly (number | null)[],
+  from: number,
+  move: ColumnMove,
+): (number | null)[] | null {
+  if (move === 'on')
+    return values.at(-1) !== null ? null : [...values.slice(0, from), null, ...values.slice(from, -1)]
+  return values[from] !== null ? null : [...values.slice(0, from), ...values.slice(from + 1), null]
+}
+
+/** Moves a column of the last round, where nothing is lost by it. */
+export const moveColumn = <R extends Round>(
+  rounds: Rounds<R>,
+  axis: Axis,
+  key: string,
+  from: number,
+  move: ColumnMove,
+): Edit =>
+  onAxis(axis, `${stationsOf(rounds).of[key]?.label ?? key} moved one place ${move}`, (draft, at) => {
+    const round = lastRound(rounds, draft)
+    const stations = (round?.stations ?? []) as { id: string; [key: string]: unknown }[]
+    const moved = movedColumn(
+      stations.map(station => station[key] as number | null),
+      from,
+      move,
+    )
+    if (!round || !moved) return
+    for (const [index, station] of stations.entries()) {
+      station[key] = moved[index]
+      noteReadings(rounds, round, station.id, { [key]: moved[index] }, at)
+    }
+  })
+
+/** Turns the sign of every reading of the last round over: its dial showed less as its tip was pushed in. */
+export const turnSigns = <R extends Round>(rounds: Rounds<R>, axis: Axis): Edit =>
+  onAxis(axis, `${rounds.about}: every sign turned over`, draft => {
+    const round = lastRound(rounds, draft)
+    if (!round) return
+    const read = [...(rounds.columns ?? []).map(({ key }) => key), ...(rounds.reads ?? [])]
+    const turn = (of: Record<string, unknown>) => {
+      for (const key of read) if (typeof of[key] === 'number') of[key] = -(of[key] as number) || 0
+    }
+    turn(round as unknown as Record<string, unknown>)
+    for (const station of round.stations) turn(station as unknown as Record<string, unknown>)
+    Object.assign(round, { tipLifted: 'more' })
+  })
+
+/** Closes a round; what it said goes to the log, and it keeps what it came to. */
 export const finishRound = <R extends Round>(
   rounds: Rounds<R>,
   axis: Axis,
   roundId: string,
   at: string,
   summary: string,
+  closedWith: ClosedWith | null,
 ): Edit =>
   onAxis(
     axis,
     `${rounds.about}, round closed`,
-    draft => Object.assign(rounds.pick(draft).find(({ id }) => id === roundId) ?? {}, { finishedAt: at }),
+    draft =>
+      Object.assign(rounds.pick(draft).find(({ id }) => id === roundId) ?? {}, {
+        finishedAt: at,
+        closedWith,
+      }),
     { entry: { axisId: axis.id, kind: 'round', text: summary.slice(0, LONGEST_LINE) } },
   )
 
@@ -163,6 +274,45 @@ export const removeRound = <R extends Round>(rounds: Rounds<R>, axis: Axis, roun
     const place = all.findIndex(({ id }) => id === roundId)
     if (place >= 0) all.splice(place, 1)
   })
+
+/** What a round comes to now, for its closing. */
+export function closingWith<R extends Round>(
+  rounds: Rounds<R>,
+  context: EvaluationContext,
+  round: R,
+  findings: readonly Finding[],
+): ClosedWith {
+  const worst = rounds.worst(context, round)
+  return {
+    worst: worst?.value ?? null,
+    quantity: worst?.quantity ?? 'smallLength',
+    states: Object.fromEntries(findings.map(({ checkId, state }) => [checkId, state])),
+  }
+}
+
+/** What a round came to: when it was closed, or while it is open, now. */
+export function cameTo<R extends Round>(
+  rounds: Rounds<R>,
+  context: EvaluationContext,
+  round: R,
+): Measure | null {
+  const { closedWith } = round
+  if (closedWith === null) return rounds.worst(context, round)
+  return closedWith.worst === null ? null : { value: closedWith.worst, quantity: closedWith.quantity }
+}
+
+/** Notes the readings of a row of a round that were put in or taken out; what is no reading has no time. */
+export function noteReadings<R extends Round>(
+  rounds: Rounds<R>,
+  round: R,
+  rowId: string,
+  part: Readonly<Record<string, unknown>>,
+  at: string,
+): void {
+  const read = readingKeys(stationsOf(rounds))
+  for (const [key, value] of Object.entries(part))
+    if (read.includes(key)) noteTaken(round, takenKey(rowId, key), value, at)
+}
 
 /** So much more than before is worse, not a reading that fell out otherwise. */
 const WORSE = 1.1

@@ -3,10 +3,10 @@ import type { EvaluationContext } from '../../../evaluation/context'
 import type { Field, Fields } from '../../../field/field'
 import { dayWords, momentWords } from '../../../units/dateWords'
 import { say } from '../../../units/print'
-import { type Round, type Rounds, stationsOf } from './rounds'
+import { cameTo, type Round, type Rounds, stationsOf } from './rounds'
 
 /** What every round has beside what its own sheet reads. */
-const COMMON = ['startedAt', 'finishedAt', 'done', 'stations']
+const COMMON = ['startedAt', 'finishedAt', 'done', 'taken', 'closedWith', 'stations']
 
 /**
  * The rounds of a sheet for the alignment record: when, what they came to, what was done before, all that was set up and read.
@@ -29,7 +29,6 @@ export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: Evalu
       if (key === 'screw' && axis.drive.screws !== 2) return []
       return [named ? `${field.label} ${cell(field, value)}` : cell(field, value)]
     })
-  const cameTo = (round: R) => cameToOf(rounds, context, round)
   const stations = stationsOf(rounds).of
   const heads = Object.values(stations).map(({ label }) => label.toLowerCase())
   return [
@@ -40,7 +39,7 @@ export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: Evalu
       rows: all.map((round, index) => [
         { strong: `Round ${index + 1}`, note: momentWords(round.startedAt) },
         {
-          strong: cameTo(round),
+          strong: cameToWords(rounds, context, round),
           text: round.done ? `after: ${round.done}` : '',
           note: cells(rounds.of.of, round as unknown as Record<string, unknown>, true).join('; '),
         },
@@ -58,8 +57,8 @@ export function roundsOnPaper<R extends Round>(rounds: Rounds<R>, context: Evalu
 }
 
 /** What a round came to, in a few words. */
-function cameToOf<R extends Round>(rounds: Rounds<R>, context: EvaluationContext, round: R): string {
-  const worst = rounds.worst(context, round)
+function cameToWords<R extends Round>(rounds: Rounds<R>, context: EvaluationContext, round: R): string {
+  const worst = cameTo(rounds, context, round)
   return worst ? `${rounds.worstWords} ${say(worst.value, worst.quantity, context.units)}` : 'not read'
 }
 
@@ -67,6 +66,6 @@ function cameToOf<R extends Round>(rounds: Rounds<R>, context: EvaluationContext
 export function roundsInShort<R extends Round>(rounds: Rounds<R>, context: EvaluationContext): PaperBlock[] {
   const all = rounds.pick(context.axis)
   if (all.length === 0) return []
-  const rows = all.map(round => [dayWords(round.startedAt), cameToOf(rounds, context, round)])
+  const rows = all.map(round => [dayWords(round.startedAt), cameToWords(rounds, context, round)])
   return [{ on: 'record', title: rounds.about, rows, empty: 'None yet.', half: true }]
 }

@@ -33,10 +33,24 @@ export interface DragRead {
   /** Over one turn, as it stands and with the coupler off. */
   turn?: readonly TurnReading[]
   turnUncoupled?: readonly TurnReading[]
+  /** The same places or some of them with the gib slacked, after it was read whole. */
+  gibSlackAlong?: readonly DragReading[]
+  /** Play that the gib leaves at each end of the travel is no less than in its middle, or there is no gib. */
+  isGibClear?: boolean
   /** Mean drag by how far it was taken apart. */
   halves?: Partial<Record<Half, number>>
   /** The level that preload, seals and ways should have; none where nobody can say. */
   expectedNm?: number | null
+  /**
+   * What a weight along the axis takes to lift, less its counterbalance: positive where it pulls towards the fixed block, and
+   * its size alone where nobody has said which end is higher. None on a level axis.
+   */
+  weightNm?: number | { eitherWayNm: number }
+  /**
+   * What the screw's own weight makes near a block, where the nut holds up what hangs beyond it: as a torque, times the
+   * distance between nut and block.
+   */
+  hangsNmMm?: number
   /** The least that a reading can differ by. */
   stepNm: number
 }
@@ -58,10 +72,16 @@ export interface TightSpots {
   felt: Felt[]
   /** The one that binds most, of those that count; none in a sound set-up. */
   named: Cause | null
+  /** A block or a nut that is named may still be a gib that is tight there: it is slacked and read again before anything is. */
+  asksGib: boolean
   /** What was fitted along the travel: the level, what each block takes at its face, what the ways take more at the far end. */
   fitted: { levelNm: number; fixedNm: number; farNm: number; waysNm: number }
   /** What each reading is less what was fitted to it. */
   residualNm: number
+  /** Its weight winds it down by itself: what it takes all along cannot be told. */
+  runsByItself: boolean
+  /** What they differ by along the travel, going one way: the more uneven of the two. */
+  unevenNm: number
   /** What each half that was taken off had held; in the order of taking apart. */
   held: { half: Half; droppedNm: number }[]
 }
@@ -77,6 +97,12 @@ const ALIKE = 2.5
 const HIGH = 1.6
 /** One place that lifts the spread so many times. */
 const LIFTS = 3
+/** A difference that is fitted may be so many times what the readings differ by. */
+const SEEN_TIMES = 1.5
+/** What hangs is known to this factor. */
+const HANGS_TIMES = 1.5
+/** A weight, its counterbalance, and what of them reaches the screw are known to this share. */
+const WEIGHT_KNOWN_TO = 0.3
 
 const FITTED = ['gib', 'fixed', 'far', 'ways'] as const
 
@@ -122,6 +148,14 @@ function fitAlong(
   }
 }
 
+/** What of a torque that differs with the direction is not the weight, of which a hoist may carry any part. */
+function beyondWeight(torqueNm: number, weight: number | { eitherWayNm: number }): number {
+  const weightNm = typeof weight === 'number' ? weight : Math.sign(torqueNm) * Math.abs(weight.eitherWayNm)
+  if (torqueNm * weightNm <= 0) return torqueNm
+  const leftNm = Math.abs(torqueNm) - Math.abs(weightNm)
+  return leftNm <= WEIGHT_KNOWN_TO * Math.abs(weightNm) ? 0 : Math.sign(torqueNm) * leftNm
+}
+
 /**
  * Lays what binds out by its causes.
  *
@@ -141,8 +175,19 @@ export function tightSpots(read: DragRead): TightSpots | null {
   const fit = stands ? stands.fit : whole
   const levelNm = Math.max(fit.levelNm, read.stepNm)
   const sure = Math.max(ERRORS, coverageFactor(SURE, Math.max(1, fit.spare)))
+  const torques = along.map(({ torqueNm }) => torqueNm)
+  const rangeNm = Math.max(...torques) - Math.min(...torques)
   const counts = (torqueNm: number, errorNm: number) =>
     Math.abs(torqueNm) > sure * errorNm && Math.abs(torqueNm) > SHARE * levelNm
+  // What its weight winds by itself takes nothing to turn that way: the two ways cannot be compared.
+  const runsByItself =
+    read.weightNm !== undefined &&
+    ([1, -1] as const).some(way =>
+      along.every(({ direction, torqueNm }) => direction !== way || torqueNm <= read.stepNm),
+    )
+  // What is felt cannot make more of a difference than the readings have: shares that are alike, on a screw as stiff as it is
+  // short, cancel each other out of nothing.
+  const isSeen = (differenceNm: number) => Math.abs(differenceNm) < SEEN_TIMES * rangeNm
 
   const felt: Felt[] = []
   // What a block does where the nut came nearest to it: beyond that nothing was read.
@@ -150,14 +195,17 @@ export function tightSpots(read: DragRead): TightSpots | null {
   const atNearest = (end: 'fixed' | 'far'): Felt => {
     const [, , atFixed, atFar] = dragShares(nearest[end], 1, spanMm, reachMm)
     const factor = end === 'fixed' ? atFixed : atFar
+    const distanceMm = end === 'fixed' ? nearest.fixed : spanMm - nearest.far
     const { torqueNm, standardErrorNm } = fit.of[end]
     const [size, error] = [torqueNm * factor, standardErrorNm * factor]
+    // What hangs makes as much by itself: it is known to a factor, as friction is.
+    const hangsNm = (read.hangsNmMm ?? 0) / Math.max(distanceMm, reachMm)
     // A block off the line can only add drag.
     return {
       cause: end,
       torqueNm: size,
       standardErrorNm: error,
-      counts: size > 0 && counts(size, error),
+      counts: size > HANGS_TIMES * hangsNm && counts(size, error) && isSeen(size),
       atMm: nearest[end],
     }
   }
@@ -174,8 +222,18 @@ export function tightSpots(read: DragRead): TightSpots | null {
     })
   else felt.push(fixed, ...(read.isFarFree ? [] : [far]))
   for (const cause of ['gib', 'ways'] as const) {
-    const { torqueNm, standardErrorNm } = fit.of[cause]
-    felt.push({ cause, torqueNm, standardErrorNm, counts: counts(torqueNm, standardErrorNm), atMm: null })
+    const { torqueNm: fittedNm, standardErrorNm } = fit.of[cause]
+    // A weight pulls one way all along: only what differs from that is the gib.
+    const torqueNm = cause === 'gib' ? beyondWeight(fittedNm, read.weightNm ?? 0) : fittedNm
+    const differenceNm =
+      cause === 'gib' ? 2 * fittedNm : (2 * torqueNm * (nearest.far - nearest.fixed)) / spanMm
+    felt.push({
+      cause,
+      torqueNm,
+      standardErrorNm,
+      counts: counts(torqueNm, standardErrorNm) && isSeen(differenceNm) && !(cause === 'gib' && runsByItself),
+      atMm: null,
+    })
   }
   if (stands) {
     const there = along.filter(({ positionMm }) => positionMm === stands.atMm)
@@ -200,6 +258,19 @@ export function tightSpots(read: DragRead): TightSpots | null {
       atMm: stands.atMm,
     })
   }
+  // What goes with the gib slacked was the gib, tight at that end.
+  const ends = felt.filter(({ cause, counts: does }) => does && HELD_AT_ENDS.includes(cause))
+  for (const one of ends) {
+    if (!clearedBySlack(read, one.cause)) continue
+    one.counts = false
+    felt.push({
+      cause: 'gib',
+      torqueNm: one.torqueNm,
+      standardErrorNm: one.standardErrorNm,
+      counts: true,
+      atMm: one.atMm,
+    })
+  }
   const turned = onceATurn(read, counts)
   if (turned) felt.push(turned)
   const held = heldBy(read)
@@ -208,7 +279,7 @@ export function tightSpots(read: DragRead): TightSpots | null {
       cause: 'preload',
       torqueNm: levelNm - read.expectedNm,
       standardErrorNm: fit.spreadNm / Math.sqrt(Math.max(1, along.length)),
-      counts: levelNm > HIGH * read.expectedNm,
+      counts: levelNm > HIGH * read.expectedNm && !runsByItself,
       atMm: null,
     })
   const named = felt
@@ -221,6 +292,11 @@ export function tightSpots(read: DragRead): TightSpots | null {
     levelNm,
     felt,
     named: named?.cause ?? null,
+    asksGib:
+      named !== null &&
+      HELD_AT_ENDS.includes(named.cause) &&
+      !read.isGibClear &&
+      leftWithSlack(read, named.cause) === null,
     fitted: {
       levelNm: fit.levelNm,
       fixedNm: atZero,
@@ -228,9 +304,46 @@ export function tightSpots(read: DragRead): TightSpots | null {
       waysNm: fit.of.ways.torqueNm,
     },
     residualNm: fit.spreadNm,
+    runsByItself,
+    unevenNm: Math.max(
+      ...([1, -1] as const).map(way => {
+        const one = along.flatMap(({ direction, torqueNm }) => (direction === way ? torqueNm : []))
+        return one.length === 0 ? 0 : Math.max(...one) - Math.min(...one)
+      }),
+    ),
     held,
   }
 }
+
+/** What is felt near a block, which a gib that is tight at that end feels like. */
+const HELD_AT_ENDS: readonly Cause[] = ['fixed', 'far', 'nut']
+/** What is left of it with the gib slacked is the block's; less than this share was the gib's. */
+const LEFT_SHARE = 0.4
+
+/** By how much more it takes at the end of a block than in the middle; null where one of them was not read. */
+function moreAtEnd(along: readonly DragReading[], cause: Cause, spanMm: number): number | null {
+  const inMiddle = along.filter(({ positionMm }) => Math.abs(positionMm - spanMm / 2) < spanMm / 5)
+  const from = ({ positionMm }: DragReading) =>
+    cause === 'fixed'
+      ? positionMm
+      : cause === 'far'
+        ? spanMm - positionMm
+        : Math.min(positionMm, spanMm - positionMm)
+  const nearest = Math.min(...along.map(from))
+  const atEnd = along.filter(one => from(one) <= nearest + 1e-6)
+  if (inMiddle.length === 0 || nearest > spanMm / 3) return null
+  const mean = (all: readonly DragReading[]) =>
+    all.reduce((sum, { torqueNm }) => sum + torqueNm, 0) / all.length
+  return mean(atEnd) - mean(inMiddle)
+}
+
+/** Which share of what is felt near a block stays with the gib slacked; null where that was not read. */
+function leftWithSlack({ along, gibSlackAlong, spanMm }: DragRead, cause: Cause): number | null {
+  const [before, after] = [moreAtEnd(along, cause, spanMm), moreAtEnd(gibSlackAlong ?? [], cause, spanMm)]
+  return before === null || after === null || before <= 0 ? null : after / before
+}
+const clearedBySlack = (read: DragRead, cause: Cause): boolean =>
+  (leftWithSlack(read, cause) ?? 1) < LEFT_SHARE
 
 /** What comes once a turn: the coupler's where it goes with the coupler off, else the screw's. */
 function onceATurn(
@@ -274,6 +387,7 @@ export type NextReading =
   | { kind: 'between' }
   | { kind: 'slack-nut' }
   | { kind: 'slack-gib' }
+  | { kind: 'slack-gib-there' }
   | { kind: 'nut-off' }
   | { kind: 'turn' }
   | { kind: 'coupler-off' }
@@ -288,6 +402,7 @@ const FELT_REACHES = 2.5
 export function nextReading(read: DragRead, map: TightSpots): NextReading {
   const places = read.along.map(({ positionMm }) => positionMm)
   const { named } = map
+  if (map.asksGib) return { kind: 'slack-gib-there' }
   if (named === null || named === 'preload') {
     const fromFixed = Math.min(...places)
     const fromFar = read.spanMm - Math.max(...places)

@@ -2,6 +2,7 @@ import {
   choice,
   choiceOrNone,
   map,
+  maybe,
   moment,
   momentOrNone,
   plain,
@@ -135,6 +136,12 @@ export const SUPPORTS = map('What supports the load', moment('Put in'), /^(block
 /** When a change was last taken back or done again that would have a support in; what went in before is asked for again. */
 export const SUPPORT_DOUBTED_AT = momentOrNone('Asked for again since')
 
+/** When something that readings rest on was last changed, and what: a part, a setting, what a line of the log says. */
+export const TOUCHED = maybe(
+  'Last changed',
+  record('Last change', { at: moment('On'), what: words('What', 200) }),
+)
+
 /** When the new drive was first on the machine; from then on what is done again on the bench may free the load. */
 export const DRIVE_MOUNTED_AT = momentOrNone('New drive on the machine since')
 
@@ -144,6 +151,7 @@ declare module '../../../document/axis' {
     supports: ValueOf<typeof SUPPORTS>
     supportDoubtedAt: ValueOf<typeof SUPPORT_DOUBTED_AT>
     driveMountedAt: ValueOf<typeof DRIVE_MOUNTED_AT>
+    touched: ValueOf<typeof TOUCHED>
     stepNotes: Record<string, StepNote>
     mishaps: Mishap[]
     buildSchools: BuildSchools

@@ -19,6 +19,17 @@ export const REDONE = {
 } as const satisfies Readonly<Record<string, readonly string[]>>
 export type Redone = keyof typeof REDONE
 
+/** Set in a controller, and no part that is moved. */
+const IN_CONTROLLER: readonly string[] = REDONE.controller
+/** Whether a step sets or does up something that readings of the axis rest on. */
+export const setsDrive = (id: string): boolean => {
+  const base = baseOf(id)
+  return (
+    !IN_CONTROLLER.includes(base) &&
+    Object.values(REDONE).some(ids => (ids as readonly string[]).includes(base))
+  )
+}
+
 /** Measured again after anything was mended. */
 const PROOF = 'proved'
 

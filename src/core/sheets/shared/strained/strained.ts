@@ -49,4 +49,11 @@ export const times = <T extends number | null>(value: T, by: number): T =>
   (value === null ? null : Math.round(value * by * 1000) / 1000) as T
 
 /** A round that was begun, with a gauge of one micrometre. */
-export const BEGUN = { startedAt: '2026-11-20T17:00:00.000Z', finishedAt: null, done: null, gaugeStepUm: 1 }
+export const BEGUN = {
+  startedAt: '2026-11-20T17:00:00.000Z',
+  finishedAt: null,
+  done: null,
+  taken: {},
+  closedWith: null,
+  gaugeStepUm: 1,
+}

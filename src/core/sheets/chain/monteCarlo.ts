@@ -1,5 +1,5 @@
-import { evenRandom } from '../calculation/evenRandom'
-import { type Contributor, centreMm, sigmaOfMm } from '../sheets/chain/calculation'
+import { evenRandom } from '../../calculation/evenRandom'
+import { type Contributor, centreMm, sigmaOfMm } from './calculation'
 
 export interface Spread {
   draws: number

@@ -1,5 +1,7 @@
-import { calculation } from '../../calculation/calculation'
-import { choice, length, plain, smallLength } from '../../field/field'
+import { calculation } from '../../../calculation/calculation'
+import type { EvaluationContext } from '../../../evaluation/context'
+import { choice, length, plain, smallLength } from '../../../field/field'
+import { ratio } from '../../../machine/drive/transmission'
 
 /** Full steps of one cycle of the field: a stepper that loses it slips by whole ones. */
 const STEPS_OF_CYCLE = 4
@@ -45,3 +47,33 @@ export const lostSteps = calculation({
     return { cycleUm, cycles, restUm, verdict }
   },
 })
+
+/** What a shift of a drive comes to in cycles of its motor. @throws NotKnown without a motor and a screw */
+export const inCycles = (t: EvaluationContext, returnErrorUm: number, standardUncertaintyUm: number) =>
+  t.figure('lostSteps', lostSteps, {
+    returnErrorUm,
+    leadMm: t.part('screw').leadMm,
+    fullStepsPerRev: t.part('motor').fullStepsPerRev,
+    ratio: ratio(t),
+    standardUncertaintyUm,
+  })
+
+/**
+ * Whole cycles that a stepper lost, in words; null where a shift is none, or the motor knows where it is.
+ *
+ * @throws NotKnown without a motor and a screw
+ */
+export function cyclesLost(
+  t: EvaluationContext,
+  shiftUm: number,
+  standardUncertaintyUm: number,
+): string | null {
+  const { verdict, cycles } = inCycles(t, shiftUm, standardUncertaintyUm)
+  return verdict === 'steps' && t.part('motor').loop === 'open' ? cyclesWords(cycles) : null
+}
+
+/** Cycles in words. @example cyclesWords(-2) // '2 whole cycles of its motor, so it lost 8 full steps' */
+export const cyclesWords = (cycles: number): string => {
+  const many = Math.abs(cycles)
+  return `${many} whole ${many === 1 ? 'cycle' : 'cycles'} of its motor, so it lost ${STEPS_OF_CYCLE * many} full steps`
+}
