@@ -36,7 +36,7 @@ import { SHEETS_TRIED, sheetsFor, type Tried, tryOn } from '@/core/trial/builder
 import { truthWords } from '@/core/trial/summary'
 import { drawTrial, trialOf } from '@/core/trial/trial'
 import { dayWords } from '@/core/units/dateWords'
-import { drawingsOf, solidsOf } from './drawings'
+import { thingsToMake } from './drawings'
 import { pdfFonts } from './pdfFonts'
 import { axisIn, fileIn, jobIn, textOf } from './read'
 import { recordHtml } from './record'
@@ -288,21 +288,19 @@ function axis(path: string, options: Options): Outcome {
 async function drawing(path: string, options: Options): Promise<Outcome> {
   const { job, axis, catalogue } = axisIn(path, options)
   const { units } = job
-  const made = drawingsOf(evaluateAxis(axis, catalogue, units), `${job.name}, ${axis.name}`)
-  const make = made.get(options.name ?? '')
-  if (!make)
-    throw new Error(`--name: got ${options.name || 'nothing'}, takes one of ${[...made.keys()].join(', ')}`)
+  const things = thingsToMake(evaluateAxis(axis, catalogue, units), `${job.name}, ${axis.name}`)
+  const made = things.get(options.name ?? '')
+  if (!made)
+    throw new Error(`--name: got ${options.name || 'nothing'}, takes one of ${[...things.keys()].join(', ')}`)
   if (options.format === 'stl') {
-    const solid = solidsOf(evaluateAxis(axis, catalogue, units), `${job.name}, ${axis.name}`).get(
-      options.name ?? '',
-    )?.()
+    const solid = made.solid?.()
     if (!solid)
       throw new Error(
-        `--format: ${options.name} has no body that is measured all round, takes pdf, svg or dxf`,
+        `--format: ${options.name} has no body that is measured all round, takes pdf, svg, dxf or dxf-r12`,
       )
     return { out: (await import('@/core/drawing/solid')).writeStl(solid) }
   }
-  const drawn = make()
+  const drawn = made.drawing()
   const author = job.acceptance.testedBy
   const imprint = { machine: job.name, axis: axis.name, author, date: dayWords(new Date().toISOString()) }
   switch (options.format) {

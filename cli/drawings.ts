@@ -1,63 +1,66 @@
 import type { Drawing } from '@/core/drawing/drawing'
 import type { Solid } from '@/core/drawing/solid'
 import type { EvaluationContext } from '@/core/evaluation/context'
+import { blockDrawing, blockSolid, blockToMake } from '@/core/sheets/bearingBlock/drawing'
 import { bungDrawing, bungSolid } from '@/core/sheets/holes/drawing'
 import { measuredHole } from '@/core/sheets/holes/inputs'
 import { screwDrawing, screwSteps } from '@/core/sheets/leadscrewEnds/drawing'
 import { bracketSolid, bracketTemplate } from '@/core/sheets/template/drawing'
 
-/**
- * The drawings of an axis by their names; each is made when it is asked for.
- *
- * @param title of the machine and the axis, before what is drawn
- * @throws NotKnown, when it is made, while a part or a dimension is not known
- */
-export function drawingsOf(context: EvaluationContext, title: string): ReadonlyMap<string, () => Drawing> {
-  const { axis, units } = context
-  const { bracketWidthMm: widthMm, bracketHeightMm: heightMm } = axis.section
-  return new Map<string, () => Drawing>([
-    [
-      'nut-bracket',
-      () =>
-        bracketTemplate(
-          `${title}: nut bracket`,
-          axis.bracketHoles,
-          { widthMm, heightMm },
-          context.part('screw').nutBodyDiameterMm,
-          units,
-        ),
-    ],
-    ['screw', () => screwDrawing(`${title}: screw`, screwSteps(context), units)],
-    ...axis.holes.map((hole, index): [string, () => Drawing] => [
-      `bung-${index + 1}`,
-      () => {
-        if (hole.depthMm === null) throw new Error(`Measure first, under Holes: how deep ${hole.label} is.`)
-        return bungDrawing(`Bung for ${hole.label}`, measuredHole(hole), hole.depthMm, units)
-      },
-    ]),
-  ])
+/** A thing that is made; each of its ways to show it throws NotKnown while a part or a dimension is not known. */
+export interface Made {
+  drawing: () => Drawing
+  /** Null while something of it is not measured. */
+  solid?: () => Solid | null
 }
 
-/** The bodies of an axis by the names of their drawings; null while something of one is not measured. */
-export function solidsOf(context: EvaluationContext, title: string): ReadonlyMap<string, () => Solid | null> {
-  const { axis } = context
+/**
+ * What is made for an axis, by its names.
+ *
+ * @param title of the machine and the axis, before what is drawn
+ */
+export function thingsToMake(context: EvaluationContext, title: string): ReadonlyMap<string, Made> {
+  const { axis, units } = context
   const { bracketWidthMm: widthMm, bracketHeightMm: heightMm } = axis.section
-  return new Map<string, () => Solid | null>([
+  const [bracket, block] = [`${title}: nut bracket`, `${title}: bearing block`]
+  const outline = { widthMm, heightMm }
+  const boreMm = () => context.part('screw').nutBodyDiameterMm
+  return new Map<string, Made>([
     [
       'nut-bracket',
-      () =>
-        bracketSolid(
-          `${title}: nut bracket`,
-          axis.bracketHoles,
-          { widthMm, heightMm },
-          context.part('screw').nutBodyDiameterMm,
-          axis.dimensions.bracketThicknessMm.value,
-        ),
+      {
+        drawing: () => bracketTemplate(bracket, axis.bracketHoles, outline, boreMm(), units),
+        solid: () =>
+          bracketSolid(
+            bracket,
+            axis.bracketHoles,
+            outline,
+            boreMm(),
+            axis.dimensions.bracketThicknessMm.value,
+          ),
+      },
     ],
-    ...axis.holes.map((hole, index): [string, () => Solid | null] => [
-      `bung-${index + 1}`,
-      () =>
-        hole.depthMm === null ? null : bungSolid(`Bung for ${hole.label}`, measuredHole(hole), hole.depthMm),
-    ]),
+    ['screw', { drawing: () => screwDrawing(`${title}: screw`, screwSteps(context), units) }],
+    [
+      'bearing-block',
+      {
+        drawing: () => blockDrawing(block, blockToMake(context), context),
+        solid: () => blockSolid(block, blockToMake(context)),
+      },
+    ],
+    ...axis.holes.map((hole, index): [string, Made] => {
+      const bung = `Bung for ${hole.label}`
+      return [
+        `bung-${index + 1}`,
+        {
+          drawing: () => {
+            if (hole.depthMm === null)
+              throw new Error(`Measure first, under Holes: how deep ${hole.label} is.`)
+            return bungDrawing(bung, measuredHole(hole), hole.depthMm, units)
+          },
+          solid: () => (hole.depthMm === null ? null : bungSolid(bung, measuredHole(hole), hole.depthMm)),
+        },
+      ]
+    }),
   ])
 }

@@ -327,7 +327,7 @@ describe('a drawing', () => {
   })
 
   test.each([
-    [['--name', 'wheel'], 'wheel, takes one of nut-bracket, screw, bung-1'],
+    [['--name', 'wheel'], 'wheel, takes one of nut-bracket, screw, bearing-block, bung-1'],
     [['--name', 'screw', '--format', 'gif'], 'Allowed choices are pdf, svg, dxf'],
     [['--name', 'screw', '--paper', 'a9'], 'Allowed choices are a4, letter'],
   ])('%j is refused with what is taken', (more, reason) => {

@@ -30,7 +30,7 @@ import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { bagLabels } from '@/core/sheets/teardown/labels'
-import { drawingsOf, solidsOf } from './drawings'
+import { thingsToMake } from './drawings'
 import { pdfFonts } from './pdfFonts'
 
 // Everything that is handed out, opened by programs that do not know the app: two for each kind of file.
@@ -77,10 +77,10 @@ const JOBS = [...demoJobs().map(({ job }) => job), odd()].map(job => [job.name.s
 describe.each(JOBS)('%s', (_, job) => {
   const catalogue = catalogueOf(job)
   const drawn = job.axes.flatMap(axis => {
-    const made = drawingsOf(evaluateAxis(axis, catalogue, job.units), `${job.name}, ${axis.name}`)
-    return [...made.values()].flatMap(make => {
+    const made = thingsToMake(evaluateAxis(axis, catalogue, job.units), `${job.name}, ${axis.name}`)
+    return [...made.values()].flatMap(({ drawing }) => {
       try {
-        return [{ axis, drawing: make() }]
+        return [{ axis, drawing: drawing() }]
       } catch {
         // What it rests on is not known yet.
         return []
@@ -133,11 +133,11 @@ describe.each(JOBS)('%s', (_, job) => {
 
   test('bodies: STL, tight and of one piece', () => {
     for (const axis of job.axes)
-      for (const [name, make] of solidsOf(
+      for (const [name, { solid: make }] of thingsToMake(
         evaluateAxis(axis, catalogue, job.units),
         `${job.name}, ${axis.name}`,
       )) {
-        const solid = attempt(make).value
+        const solid = make && attempt(make).value
         if (!solid) continue
         const { status, stdout } = run('admesh', onDisk('stl', writeStl(solid)))
         expect([name, status]).toEqual([name, 0])

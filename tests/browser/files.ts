@@ -5,7 +5,7 @@ import { extname, join } from 'node:path'
 import type { ElementHandle, Page } from 'puppeteer-core'
 
 /** Endings of files that the app gives; one that is still coming has another. */
-const FINISHED = ['.json', '.csv', '.pdf', '.svg', '.dxf', '.ics', '.xlsx']
+const FINISHED = ['.json', '.csv', '.pdf', '.svg', '.dxf', '.ics', '.xlsx', '.stl']
 
 /** Lets downloads of a page land in a folder, and waits for one. */
 export async function downloads(page: Page) {

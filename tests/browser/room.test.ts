@@ -218,6 +218,36 @@ test('template and screw are taken away in three formats that open', async () =>
   expect(bench.errors).toEqual([])
 })
 
+test('a bearing block to make asks for what it needs, and is taken away as a body', async () => {
+  const bench = await atRoom()
+  await bench.sheet('Bearing block')
+  const saved = await downloads(bench.page)
+  await bench.page.$$eval('details', all => {
+    for (const one of all) if (one.textContent?.startsWith('A block to make')) one.open = true
+  })
+  await bench.fill('Width of the block', '')
+  await bench.sees('block to make: width of the block', sheet('Bearing block'))
+  await bench.fill('Width of the block', '50')
+  await bench.find('button', 'Save as STL: Skarrow 8, X: bearing block')
+  await bench.click('button', 'Save as STL: Skarrow 8, X: bearing block')
+  await bench.sees('The hole of 5.5 mm at -23, 23 reaches over the edge', sheet('Bearing block'))
+  await bench.fill('Width of the block', '70')
+  // What is saved is what is drawn.
+  await bench.page.waitForFunction(() =>
+    [...document.querySelectorAll('svg text')].some(({ textContent }) => textContent === '70 mm'),
+  )
+  await bench.click('button', 'Save as STL: Skarrow 8, X: bearing block')
+  const { name, bytes } = await saved()
+  expect(name).toBe('skarrow-8-x-bearing-block.stl')
+  // Header, count, and fifty bytes a triangle.
+  expect(bytes.length).toBe(84 + 50 * bytes.readUInt32LE(80))
+  const xs = Array.from({ length: bytes.readUInt32LE(80) }, (_, index) =>
+    bytes.readFloatLE(84 + 50 * index + 12),
+  )
+  expect([Math.min(...xs), Math.max(...xs)]).toEqual([-35, 35])
+  expect(bench.errors).toEqual([])
+})
+
 test('orders are priced by a supplier that can fail, tracked, and kept', async () => {
   const bench = await atRoom()
   await bench.sheet('Order list')

@@ -157,6 +157,21 @@ export const FITTED_SKARROW_X = {
     ]),
     caliperMm: 0.02,
   },
+  blockBody: {
+    widthMm: 66,
+    axisUpMm: 32,
+    boreDiameterMm: 32,
+    shoulderHoleMm: 24,
+    boltHoles: numbered(
+      'block-hole',
+      [
+        [-23, 23],
+        [23, 23],
+        [-23, -23],
+        [23, -23],
+      ].map(([xMm = 0, yMm = 0], index) => ({ label: `Cover ${index + 1}`, xMm, yMm, diameterMm: 5.5 })),
+    ),
+  },
   joints: numbered('joint', [
     joint('Fixed block to the bed', ['M8', 4], 'cast-iron', [22, 1.6, 20], 40, { holds: 'fixedBlock' }),
     joint('Far block to the bed', ['M8', 2], 'cast-iron', [20, 1.6, 20], null, { holds: 'farBlock' }),

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { shaftDeviations } from '../machine/shaftFits'
+import { holeDeviations, shaftDeviations } from '../machine/isoFits'
 import { type Along, broken, lengthAt, lengthsUnder } from './dimension'
 import { line, type Mark, textBox, words } from './drawing'
 import { textWidthMm } from './letterWidths'
@@ -100,4 +100,13 @@ test.each([
 test('a thread, and a size beyond the table, have none', () => {
   expect(shaftDeviations(12, '6h')).toBeNull()
   expect(shaftDeviations(200, 'h6')).toBeNull()
+  expect(holeDeviations(200, 6)).toBeNull()
+})
+test.each([
+  [32, 6, 16],
+  [35, 7, 25],
+  [18, 7, 18],
+  [52, 6, 19],
+] as const)('the limits of a bore of %d mm, H%d', (diameterMm, grade, upperUm) => {
+  expect(holeDeviations(diameterMm, grade)).toEqual({ upperUm, lowerUm: 0 })
 })

@@ -3,15 +3,23 @@ import { type Added, changeWith, givenWhat, isPlain, type Plain } from './plain'
 // Version 14 to 15: tables know when each reading was taken, and a closed round what it came to; a full test knows which way
 // its gauge reads more and what was taken out of it; a line of the screw, which blocks were tight and to what the screw was
 // turned; the taper and the pitch of a gib may not be known; an axis knows what was last
-// changed of it, and has readings of one place against time and over one turn.
+// changed of it, has readings of one place against time and over one turn, and a bearing block to make.
 
+/** A bearing block of one's own, of which nothing is known. */
+const NO_BODY: Plain = {
+  widthMm: null,
+  axisUpMm: null,
+  boreDiameterMm: null,
+  shoulderHoleMm: null,
+  boltHoles: [],
+}
 const ADDED: Added = [
   [['withoutUm', 'withUm', 'stations'], { againUm: null }],
   [['faceRadiusMm', 'plateBoltsMm', 'stations'], { armSagUm: null, tipLifted: null }],
   [['boltCircleMm', 'radiusMm', 'stations'], { tipLifted: null }],
   [['screwPitchMm', 'baseMm', 'stations'], { tipLifted: null }],
   [['diagonalAMm', 'edgeMm', 'stations'], { tipLifted: null }],
-  [['ticks', 'rounds', 'joints'], { zeroRounds: [], waveRounds: [] }],
+  [['ticks', 'rounds', 'joints'], { zeroRounds: [], waveRounds: [], blockBody: NO_BODY }],
   [['startedAt', 'finishedAt', 'done', 'stations'], { taken: {}, closedWith: null }],
   [['startedAt', 'finishedAt', 'warmth', 'stations'], { taken: {} }],
   [['startedAt', 'finishedAt', 'overrunMm', 'targets'], { taken: {}, gaugeMore: null, shifts: [] }],

@@ -1,5 +1,5 @@
 import { defineSheet } from '../sheet'
-import { MEASURED_BLOCK } from './model'
+import { BLOCK_BODY, MEASURED_BLOCK } from './model'
 
 /** The stack of bearings in their block: whether the cover clamps them, and what makes it so. */
 export const bearingBlock = defineSheet({
@@ -8,5 +8,5 @@ export const bearingBlock = defineSheet({
   order: 60,
   loads: 'stage',
   title: 'Bearing block',
-  fields: { block: MEASURED_BLOCK },
+  fields: { block: MEASURED_BLOCK, blockBody: BLOCK_BODY },
 })

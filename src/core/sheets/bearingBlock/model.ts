@@ -1,4 +1,5 @@
 import { length, maybe, type RowOf, record, rows, type ValueOf } from '../../field/field'
+import { HOLE_ABOUT_SCREW } from '../shared/cuts/holesAboutScrew'
 
 const land = (label: string) => length(label, [0, 50], { orNone: true })
 
@@ -32,8 +33,20 @@ export type BearingBlock = ValueOf<typeof BLOCK>
 /** None until the block is measured. */
 export const MEASURED_BLOCK = maybe('Bearing block', BLOCK)
 
+const known = { orNone: true } as const
+/** A block of one's own: what of its body neither its bearings nor their stack say; none until it is known. */
+export const BLOCK_BODY = record('Block to make', {
+  widthMm: length('Width of the block', [10, 500], known),
+  axisUpMm: length('Screw axis above the foot', [5, 400], known),
+  boreDiameterMm: length('Bore, as wide as the outer rings', [8, 300], known),
+  shoulderHoleMm: length('Hole through the shoulder', [3, 290], known),
+  boltHoles: rows('Bolt hole of the block', HOLE_ABOUT_SCREW),
+})
+export type BlockBody = ValueOf<typeof BLOCK_BODY>
+
 declare module '../../document/axis' {
   interface SheetFields {
     block: BearingBlock | null
+    blockBody: BlockBody
   }
 }

@@ -4,7 +4,7 @@ import { textWidthMm } from '../../drawing/letterWidths'
 import type { EvaluationContext } from '../../evaluation/context'
 import { farBoreMm, locknutPitchMm } from '../../machine/drive/ends'
 import { stretchGapMm } from '../../machine/drive/strength'
-import { shaftDeviations } from '../../machine/shaftFits'
+import { shaftDeviations } from '../../machine/isoFits'
 import { say, saySold } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 
@@ -252,6 +252,7 @@ export function screwDrawing(title: string, steps: readonly ScrewStep[], units: 
       `Free ends chamfered ${length(Math.max(...free.map(chamferMm)))} x 45°; other edges broken ${length(0.2)}.`,
     `Relief at each shoulder that a bearing or its ring stands against: ${length(2)} wide, ${length(0.2)} deep, its corners rounded.`,
     'Fits after ISO 286, threads after ISO 965; where no limit stands, ISO 2768-m.',
+    'Fits, relief and chamfers are usual practice: what the maker of the bearings asks for comes first.',
     ...steps.filter(({ note }) => note !== '').map(({ name, note }) => `${name}: ${note}.`),
   ].filter(note => note !== false)
   return {

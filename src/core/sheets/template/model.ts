@@ -1,14 +1,8 @@
-import { length, type RowOf, rows, words } from '../../field/field'
-
-const from = (label: string) => length(label, [-500, 500], { orNone: true })
+import { type RowOf, rows } from '../../field/field'
+import { HOLE_ABOUT_SCREW } from '../shared/cuts/holesAboutScrew'
 
 /** Holes of the nut bracket, from the screw axis: x to the right, y up, seen from the fixed end. */
-export const BRACKET_HOLES = rows('Bracket hole', {
-  label: words('Hole', 40),
-  xMm: from('To the right'),
-  yMm: from('Up'),
-  diameterMm: length('Diameter', [0.5, 100], { orNone: true }),
-})
+export const BRACKET_HOLES = rows('Bracket hole', HOLE_ABOUT_SCREW)
 export type BracketHole = RowOf<typeof BRACKET_HOLES>
 
 declare module '../../document/axis' {

@@ -15,6 +15,7 @@ import {
 } from '@/core/sheets/bearingBlock/inputs'
 import { BEARINGS, type BearingBlock, BLOCK, type BlockBearing } from '@/core/sheets/bearingBlock/model'
 import { say } from '@/core/units/print'
+import { BlockToMake } from '@/stages/sheets/bearingBlock/BlockToMake'
 import { StackDrawing } from '@/stages/sheets/bearingBlock/StackDrawing'
 import { Button } from '@/ui/controls'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
@@ -58,6 +59,7 @@ export function BearingBlockPanel() {
       >
         Measure the block
       </Button>
+      <BlockToMake />
     </Panel>
   )
 }
@@ -95,6 +97,7 @@ function Measured({ block }: { block: BearingBlock }) {
       </chakra.div>
       <RowsTable {...bearings} units={units} least={1} addLabel="Another bearing" />
       <Stack block={block} />
+      <BlockToMake />
     </Panel>
   )
 }

@@ -1,4 +1,4 @@
-// Limit deviations of shafts (ISO 286-1), for the sizes and the fits that the ends of a screw are turned to.
+// Limit deviations (ISO 286-1), for the sizes and the fits that the ends of a screw are turned to and their seats are bored to.
 
 /** Sizes over the first and up to the second, with IT 5, 6 and 7 and the fundamental deviation of g, in um. */
 const ROWS = [
@@ -31,4 +31,17 @@ export function shaftDeviations(diameterMm: number, fit: string): Deviations | n
   if (!row || !letter) return null
   const upperUm = letter === 'g' ? row.g : 0
   return { upperUm, lowerUm: upperUm - row[`it${grade as '5' | '6' | '7'}`] }
+}
+
+/**
+ * The limits of a hole whose least size is its nominal size.
+ *
+ * @param grade of the tolerance, 5 to 7
+ * @returns null for a size that is not in the table
+ * @source ISO 286-1, tables 1 and 2
+ * @example holeDeviations(32, 6) // { upperUm: 16, lowerUm: 0 }
+ */
+export function holeDeviations(diameterMm: number, grade: 5 | 6 | 7): Deviations | null {
+  const row = ROWS.find(({ upToMm }) => diameterMm <= upToMm)
+  return row ? { upperUm: row[`it${grade}`], lowerUm: 0 } : null
 }
