@@ -5,10 +5,12 @@ import {
   goalsAddress,
   interleaved,
   killedTab,
+  overtakenTab,
   powerLoss,
   reloadAndClose,
   twoTabs,
   type Verdict,
+  wrongClock,
 } from '../tests/endure/tabs'
 
 // What the app must outlive, many times over. A line a trial where something is wrong, and a line for all of a kind.
@@ -21,6 +23,8 @@ const { values } = parseArgs({
     tabs: { type: 'string', default: '50' },
     edits: { type: 'string', default: '500' },
     power: { type: 'string', default: '20' },
+    newer: { type: 'string', default: '40' },
+    clocks: { type: 'string', default: '40' },
     seed: { type: 'string', default: '1' },
     every: { type: 'boolean', default: false },
   },
@@ -76,6 +80,8 @@ try {
     })
   console.log(`  ${asked} of them lost against the other tab, and were asked about`)
   await times('power that goes', Number(values.power), random => powerLoss(app.url, random))
+  await times('a newer app beside', Number(values.newer), random => overtakenTab(browser, app.url, random))
+  await times('wrong clocks', Number(values.clocks), random => wrongClock(browser, app.url, random))
 } finally {
   await browser.close()
   app.stop()

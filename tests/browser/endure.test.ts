@@ -1,5 +1,15 @@
+import type { Browser } from 'puppeteer-core'
 import { seeded } from '../endure/files'
-import { goalsAddress, interleaved, killedTab, powerLoss, reloadAndClose, twoTabs } from '../endure/tabs'
+import {
+  goalsAddress,
+  interleaved,
+  killedTab,
+  overtakenTab,
+  powerLoss,
+  reloadAndClose,
+  twoTabs,
+  wrongClock,
+} from '../endure/tabs'
 import { withApp } from './harness'
 
 // The short form of `npm run endure`.
@@ -20,4 +30,10 @@ test('edits of two tabs in turns are all kept or asked about, and every question
 
 test('what was saved stands after the power went, and what was taken back stays so', async () => {
   expect(await powerLoss(app.url, random)).toBeNull()
+})
+
+test('a newer app beside an older tab, and clocks that are wrong, cost nothing', async () => {
+  const browser = app.context.browser() as Browser
+  expect(await overtakenTab(browser, app.url, random)).toBeNull()
+  expect(await wrongClock(browser, app.url, random)).toBeNull()
 })

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { SCHEMA_VERSION } from '@/core/document/version.generated'
+import { clockAt, raiseDatabase, rowsIn } from '../endure/database'
 import { downloads, onDisk, pickFile } from './files'
 import { type Bench, withApp } from './harness'
 
@@ -323,44 +324,17 @@ describe('storage that fails', () => {
   })
 })
 
-/** Opens the database as the next version of the app would, and tells which version it had. */
-const raised = (bench: Bench) =>
-  bench.page.evaluate(async () => {
-    const [{ name = '', version = 0 } = {}] = await indexedDB.databases()
-    await new Promise((done, failed) => {
-      const asked = indexedDB.open(name, version + 10)
-      asked.onsuccess = () => done(asked.result.close())
-      asked.onerror = asked.onblocked = () => failed(new Error('held up'))
-    })
-    return version / 10
-  })
-/** The job as it lies in the database, whatever version that has. */
-const inDatabase = (bench: Bench) =>
-  bench.page.evaluate(async () => {
-    const [{ name = '' } = {}] = await indexedDB.databases()
-    const db = await new Promise<IDBDatabase>(done => {
-      const asked = indexedDB.open(name)
-      asked.onsuccess = () => done(asked.result)
-    })
-    const rows = await new Promise<unknown>(done => {
-      const asked = db.transaction('jobs').objectStore('jobs').getAll()
-      asked.onsuccess = () => done(asked.result)
-    })
-    db.close()
-    return JSON.stringify(rows)
-  })
-
 test('a tab that is older than what another has opened writes nothing more, keeps what is typed, and leads on', async () => {
   const bench = await atGoals()
   const path = here(bench)
   const other = await app.open('/reference')
-  expect(await raised(other)).toBe(SCHEMA_VERSION)
+  expect(await raiseDatabase(other.page)).toBe(SCHEMA_VERSION)
   await bench.sees('has taken over what is kept here')
-  const before = await inDatabase(other)
+  const before = await rowsIn(other.page, 'jobs')
   await bench.fill(FORCE, '712')
   await bench.sees('Not saved. A newer Dusk Bench has opened what is kept in this browser')
   expect(await bench.page.evaluate(() => document.querySelector('[data-saved="yes"]'))).toBeNull()
-  expect(await inDatabase(other)).toBe(before)
+  expect(await rowsIn(other.page, 'jobs')).toBe(before)
   expect(await other.page.evaluate(() => Object.values(localStorage).join())).toContain('712')
   // Loaded again as it is, it is refused, with the ways out; nothing of the data changes.
   const file = await downloads(bench.page)
@@ -374,7 +348,7 @@ test('a tab that is older than what another has opened writes nothing more, keep
   await bench.load('/')
   await bench.sees('A newer Dusk Bench has opened what is kept in this browser')
   await bench.find('button', 'Load again')
-  expect(await inDatabase(other)).toBe(before)
+  expect(await rowsIn(other.page, 'jobs')).toBe(before)
   expect(await other.page.evaluate(() => Object.values(localStorage).join())).toContain('712')
 })
 
@@ -386,19 +360,10 @@ test('a deleted job outlives a clock that jumps, and is asked about after thirty
   await bench.click('button', 'Delete Skarrow 8')
   await bench.sees('Put back')
   for (const day of ['2000-01-01', '2031-03-01', '2099-12-31']) {
-    const script = await bench.page.evaluateOnNewDocument(at => {
-      const Plain = Date
-      const ahead = Plain.parse(at) - Plain.now()
-      globalThis.Date = class extends Plain {
-        constructor(...given: [number]) {
-          super(...(given.length > 0 ? given : ([Plain.now() + ahead] as [number])))
-        }
-        static override now = () => Plain.now() + ahead
-      } as DateConstructor
-    }, day)
+    const setRight = await clockAt(bench.page, day)
     await bench.load('/')
     await bench.find('button', 'Put back Skarrow 8')
-    await bench.page.removeScriptToEvaluateOnNewDocument(script.identifier)
+    await setRight()
   }
   await bench.lacks('days of use: is it still wanted?', 'main')
   await bench.page.evaluate(async id => {

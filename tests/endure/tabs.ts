@@ -5,6 +5,7 @@ import type { Browser, BrowserContext, Page } from 'puppeteer-core'
 import { accessible } from '../browser/accessible'
 import { demoAddress } from '../browser/measure'
 import { startBrowser } from '../browser/server'
+import { clockAt, raiseDatabase, rowsIn } from './database'
 
 // What happens to a browser in a shop: tabs that die, reloads, two tabs, power that goes. Each trial tells what it lost.
 
@@ -132,25 +133,6 @@ export async function twoTabs(context: BrowserContext, address: string, random: 
   return verdict
 }
 
-/** What the browser keeps of a job: every value that a change ever put in, and what stands now. */
-const stored = (page: Page) =>
-  page.evaluate(async () => {
-    const opening = indexedDB.open('dusk-bench')
-    const db = await new Promise<IDBDatabase>((done, fail) => {
-      opening.onsuccess = () => done(opening.result)
-      opening.onerror = () => fail(opening.error)
-    })
-    const all = (store: string) =>
-      new Promise<unknown[]>((done, fail) => {
-        const asked = db.transaction(store).objectStore(store).getAll()
-        asked.onsuccess = () => done(asked.result)
-        asked.onerror = () => fail(asked.error)
-      })
-    const history = await all('history')
-    db.close()
-    return JSON.stringify(history)
-  })
-
 /**
  * Two tabs edit the same fields in turns without waiting for each other. Every edit is in the history, or a notice keeps it;
  * and every notice can be answered.
@@ -192,7 +174,7 @@ export async function interleaved(
     kept.push(JSON.stringify(await tab.evaluate(() => Object.values(localStorage))))
   }
   const told = await Promise.all(tabs.map(tab => notices(tab)))
-  const history = await stored(tabs[0])
+  const history = await rowsIn(tabs[0], 'history')
   const lost = typed.filter(value => !history.includes(`:${value}`) && !kept.join().includes(String(value)))
   const asked = typed.filter(value => !history.includes(`:${value}`)).length
   let wrong: Verdict = lost.length > 0 ? `lost ${lost.join(', ')}` : null
@@ -221,6 +203,65 @@ export async function interleaved(
   if (ends[0] !== ends[1]) wrong ??= `${ends[0]} in one tab, ${ends[1]} in the other`
   for (const tab of tabs) await tab.close()
   return { asked, wrong }
+}
+
+/**
+ * A newer app takes over what is kept while a tab of this one is typed in: nothing more is written in the old shape, and
+ * what was typed before and after stands in the database or in the journal.
+ */
+export async function overtakenTab(browser: Browser, url: string, random: Random): Promise<Verdict> {
+  const context = await browser.createBrowserContext()
+  try {
+    const here = await open(context, await goalsAddress(context, url))
+    const other = await open(context, `${url}/reference`)
+    const [early, late] = [between(random, 100, 999), between(random, 1000, 9999)]
+    await here.bringToFront()
+    await type(here, FIELDS[0], early)
+    await wait(between(random, 0, 400))
+    await raiseDatabase(other)
+    const kept = await rowsIn(other, 'jobs')
+    await wait(between(random, 0, 400))
+    await here.bringToFront()
+    await type(here, FIELDS[1], late, random() < 0.5)
+    await here.waitForSelector('::-p-xpath(//*[contains(., "Not saved. A newer Dusk Bench")])')
+    await wait(between(random, 0, 600))
+    if ((await rowsIn(other, 'jobs')) !== kept) return 'the older tab wrote into the newer database'
+    if (await here.$('[data-saved="yes"]')) return 'the older tab says that it saved'
+    const journal = await other.evaluate(() => Object.values(localStorage).join())
+    const history = await rowsIn(other, 'history')
+    for (const value of [early, late])
+      if (!journal.includes(String(value)) && !history.includes(`:${value}`)) return `lost ${value}`
+    return null
+  } finally {
+    await context.close()
+  }
+}
+
+/** A job that was deleted is looked at through clocks that are wrong by any number of years: it stays, and no day is made up. */
+export async function wrongClock(browser: Browser, url: string, random: Random): Promise<Verdict> {
+  const context = await browser.createBrowserContext()
+  try {
+    await goalsAddress(context, url)
+    const page = await open(context, url)
+    await (await accessible(page, 'button', 'Delete Skarrow 8'))?.click()
+    if (!(await accessible(page, 'button', 'Put back Skarrow 8'))) return 'it was not deleted'
+    const looks = between(random, 3, 6)
+    for (let look = 1; look <= looks; look++) {
+      const at = new Date(
+        Date.UTC(between(random, 1990, 2120), between(random, 0, 11), between(random, 1, 28)),
+      )
+      const setRight = await clockAt(page, at.toISOString())
+      await page.goto(url, { waitUntil: 'networkidle0' })
+      if (!(await accessible(page, 'button', 'Put back Skarrow 8')))
+        return `gone at look ${look}, on ${at.toISOString().slice(0, 10)}`
+      await setRight()
+      const [{ binned } = { binned: { days: 0 } }] = JSON.parse(await rowsIn(page, 'jobs'))
+      if (binned.days > look + 1) return `${binned.days} days of use after ${look} looks`
+    }
+    return null
+  } finally {
+    await context.close()
+  }
 }
 
 /** The power goes while a builder types, saves and takes back; afterwards the job is as it was at some moment, without strife. */
