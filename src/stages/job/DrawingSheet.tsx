@@ -1,13 +1,11 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
-import { useState } from 'react'
 import type { Drawing } from '@/core/drawing/drawing'
 import { framed, type Imprint, PAPERS, type Paper, pagesOf } from '@/core/drawing/pages'
 import type { Solid } from '@/core/drawing/solid'
 import { fileName } from '@/core/formats/fileName'
 import { dayWords } from '@/core/units/dateWords'
 import type { UnitSystem } from '@/core/units/quantity'
-import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { DrawingView } from '@/ui/drawings/DrawingView'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -16,6 +14,7 @@ import { download } from './download'
 import { useJob, useUnits } from './JobContext'
 import { pdfFonts } from './pdfFonts'
 import { useAxis } from './useAxis'
+import { useFileMaking } from './useFileMaking'
 import { usePaper } from './usePaper'
 
 /** The files of a drawing: DXF R12 for programs that read no newer one, STL where it has a body. */
@@ -81,8 +80,7 @@ async function fileOf(
 
 /** A drawing to look at, and to take away at full size in every format; with its body, where it has one. */
 export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; solid?: Solid | null }) {
-  const [failure, setFailure] = useState<string | null>(null)
-  const [lacking, setLacking] = useState<string | null>(null)
+  const { make, said } = useFileMaking()
   const units = useUnits()
   const machine = useJob(job => job.name)
   const author = useJob(job => job.acceptance.testedBy)
@@ -90,15 +88,10 @@ export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; soli
   const [paper, choosePaper] = usePaper(units)
   const sheets = pagesOf(drawing, paper, { machine, axis, date: '' }, units).length
   const save = async (format: Format) => {
-    try {
-      const imprint = { machine, axis, author, date: dayWords(new Date().toISOString()) }
-      const [content, type, missing = null] = await fileOf(format, drawing, { paper, imprint, units, solid })
-      download(fileName(drawing.title, ENDINGS[format]), content, type)
-      setFailure(null)
-      setLacking(missing)
-    } catch (error) {
-      setFailure(errorWords(error))
-    }
+    const imprint = { machine, axis, author, date: dayWords(new Date().toISOString()) }
+    const [content, type, missing = null] = await fileOf(format, drawing, { paper, imprint, units, solid })
+    download(fileName(drawing.title, ENDINGS[format]), content, type)
+    return missing
   }
   return (
     <>
@@ -111,7 +104,7 @@ export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; soli
             key={format}
             variant="outline"
             aria-label={`Save as ${format}: ${drawing.title}`}
-            onClick={() => void save(format)}
+            onClick={() => make(() => save(format))}
           >
             <FileDown size={16} aria-hidden /> {format}
           </Button>
@@ -128,16 +121,7 @@ export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; soli
           {sheets > 1 && `, on ${sheets} sheets that are glued together by their crosses`}
         </Note>
       </chakra.div>
-      {lacking && (
-        <chakra.p role="status" color="close" fontWeight={700}>
-          {lacking}
-        </chakra.p>
-      )}
-      {failure && (
-        <chakra.p role="alert" color="fails" fontWeight={700}>
-          The file could not be made: {failure.replace(/\.$/, '')}. Nothing was changed.
-        </chakra.p>
-      )}
+      {said}
     </>
   )
 }

@@ -1,13 +1,11 @@
-import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
-import { useState } from 'react'
 import { fileName } from '@/core/formats/fileName'
 import type { Table } from '@/core/formats/workbook'
-import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { startWorkbook } from '@/workers/client'
 import { CsvStyleField, useCsvStyle } from './CsvStyleField'
 import { download } from './download'
+import { useFileMaking } from './useFileMaking'
 
 const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 
@@ -22,33 +20,27 @@ interface Props {
 /** Takes a table away for a spreadsheet: as CSV, or as a workbook. */
 export function TableFiles({ name, label, tableOf }: Props) {
   const [style, setStyle] = useCsvStyle()
-  const [failure, setFailure] = useState<string | null>(null)
-  const attempt = (work: () => Promise<void>) => {
-    setFailure(null)
-    void work().catch(error => setFailure(`${errorWords(error)} Nothing was changed.`))
-  }
+  const { make, said } = useFileMaking()
   const saveCsv = async () => {
     const { tableCsv } = await import('@/core/formats/csv')
     download(fileName(name, 'csv'), tableCsv(await tableOf(), style), 'text/csv;charset=utf-8')
+    return null
   }
   const saveBook = async () => {
     const bytes = await startWorkbook([await tableOf()]).done
     download(fileName(name, 'xlsx'), bytes as Uint8Array<ArrayBuffer>, XLSX)
+    return null
   }
   return (
     <>
-      <Button variant="outline" onClick={() => attempt(saveCsv)}>
+      <Button variant="outline" onClick={() => make(saveCsv)}>
         <FileDown size={16} aria-hidden /> {label}
       </Button>
       <CsvStyleField style={style} onStyle={setStyle} />
-      <Button variant="outline" onClick={() => attempt(saveBook)}>
+      <Button variant="outline" onClick={() => make(saveBook)}>
         <FileDown size={16} aria-hidden /> Save as a workbook (XLSX)
       </Button>
-      {failure && (
-        <chakra.span role="alert" color="fails" fontWeight={700}>
-          {failure}
-        </chakra.span>
-      )}
+      {said}
     </>
   )
 }

@@ -7,7 +7,6 @@ import { plain } from '@/core/field/field'
 import { fileName } from '@/core/formats/fileName'
 import { bagLabels } from '@/core/sheets/teardown/labels'
 import { say } from '@/core/units/print'
-import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -17,6 +16,7 @@ import { useJob, useUnits, whole } from '../../job/JobContext'
 import { pdfFonts } from '../../job/pdfFonts'
 import { addressOf } from '../../job/place'
 import { useAxis } from '../../job/useAxis'
+import { useFileMaking } from '../../job/useFileMaking'
 import { useKept } from '../../job/useKept'
 import { hashOfBag } from './Bags'
 
@@ -34,44 +34,38 @@ export function BagLabels() {
   const [chosen, choose] = useKept('dusk-labels', sheetIn)
   const [isPlain, setPlain] = useKept('dusk-labels-plain', isPlainIn)
   const [first, setFirst] = useState(1)
-  const [failure, setFailure] = useState<string | null>(null)
-  const [lacking, setLacking] = useState<string | null>(null)
+  const { make, said } = useFileMaking()
   const sheet = chosen ?? LABEL_SHEET_IDS.find(id => LABEL_SHEETS[id].paper === usualPaper(units)) ?? 'a4-3x8'
   const length = (mm: number) => say(mm, 'length', units, 1)
   const save = async (all: boolean) => {
-    try {
-      const labels = (all ? job.axes : [axis]).flatMap(one =>
-        bagLabels(
-          job.name,
-          one,
-          bag =>
-            `${location.origin}${addressOf({ jobId: job.id, axisId: one.id, stage: 'build', sheet: 'teardown' })}${hashOfBag(bag)}`,
-        ),
-      )
-      const title = `Bag labels, ${job.name}${all ? '' : `, axis ${axis.name}`}`
-      const { missingWords, writePdf } = await import('@/core/drawing/pdf')
-      const facts = { title, author: job.acceptance.testedBy }
-      const { bytes, missing } = await writePdf(
-        facts,
-        labelPages(labels, sheet, isPlain, isPlain ? 1 : first),
-        await pdfFonts(),
-      )
-      download(fileName(title, 'pdf'), bytes as Uint8Array<ArrayBuffer>, 'application/pdf')
-      setFailure(null)
-      setLacking(missingWords(missing))
-    } catch (error) {
-      setFailure(errorWords(error))
-    }
+    const labels = (all ? job.axes : [axis]).flatMap(one =>
+      bagLabels(
+        job.name,
+        one,
+        bag =>
+          `${location.origin}${addressOf({ jobId: job.id, axisId: one.id, stage: 'build', sheet: 'teardown' })}${hashOfBag(bag)}`,
+      ),
+    )
+    const title = `Bag labels, ${job.name}${all ? '' : `, axis ${axis.name}`}`
+    const { missingWords, writePdf } = await import('@/core/drawing/pdf')
+    const facts = { title, author: job.acceptance.testedBy }
+    const { bytes, missing } = await writePdf(
+      facts,
+      labelPages(labels, sheet, isPlain, isPlain ? 1 : first),
+      await pdfFonts(),
+    )
+    download(fileName(title, 'pdf'), bytes as Uint8Array<ArrayBuffer>, 'application/pdf')
+    return missingWords(missing)
   }
   if (bagLabels(job.name, axis).length === 0) return null
   return (
     <div data-frame>
       <chakra.div data-frame display="flex" flexWrap="wrap" gap="2" mt="3" alignItems="end">
-        <Button variant="outline" onClick={() => void save(false)}>
+        <Button variant="outline" onClick={() => make(() => save(false))}>
           <FileDown size={16} aria-hidden /> Labels of axis {axis.name} as PDF
         </Button>
         {job.axes.length > 1 && (
-          <Button variant="outline" onClick={() => void save(true)}>
+          <Button variant="outline" onClick={() => make(() => save(true))}>
             <FileDown size={16} aria-hidden /> Labels of all axes
           </Button>
         )}
@@ -111,16 +105,7 @@ export function BagLabels() {
         Print at full size, without fitting to the page. The code on a label opens its bag in this app, on any
         device that reaches it under this address.
       </Note>
-      {lacking && (
-        <chakra.p role="status" color="close" fontWeight={700}>
-          {lacking}
-        </chakra.p>
-      )}
-      {failure && (
-        <chakra.p role="alert" color="fails" fontWeight={700}>
-          The file could not be made: {failure}. Nothing was changed.
-        </chakra.p>
-      )}
+      {said}
     </div>
   )
 }
