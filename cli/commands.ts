@@ -298,7 +298,7 @@ async function drawing(path: string, options: Options): Promise<Outcome> {
       throw new Error(
         `--format: ${options.name} has no body that is measured all round, takes pdf, svg, dxf or dxf-r12`,
       )
-    return { out: (await import('@/core/drawing/solid')).writeStl(solid) }
+    return { out: (await import('@/core/drawing/stl')).writeStl(solid) }
   }
   const drawn = made.drawing()
   const author = job.acceptance.testedBy

@@ -228,9 +228,11 @@ test('a bearing block to make asks for what it needs, and is taken away as a bod
   await bench.fill('Width of the block', '')
   await bench.sees('block to make: width of the block', sheet('Bearing block'))
   await bench.fill('Width of the block', '50')
-  await bench.find('button', 'Save as STL: Skarrow 8, X: bearing block')
-  await bench.click('button', 'Save as STL: Skarrow 8, X: bearing block')
-  await bench.sees('The hole of 5.5 mm at -23, 23 reaches over the edge', sheet('Bearing block'))
+  await bench.sees(
+    'It cannot be made like this. The hole of 5.5 mm, -23 mm to the right and 23 mm up, reaches over the edge',
+    sheet('Bearing block'),
+  )
+  await bench.lacks('STL', `${sheet('Bearing block')} details[open]`)
   await bench.fill('Width of the block', '70')
   // What is saved is what is drawn.
   await bench.page.waitForFunction(() =>

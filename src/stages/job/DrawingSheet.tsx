@@ -2,9 +2,10 @@ import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
 import type { Drawing } from '@/core/drawing/drawing'
 import { framed, type Imprint, PAPERS, type Paper, pagesOf } from '@/core/drawing/pages'
-import type { Solid } from '@/core/drawing/solid'
+import { type Solid, solidProblem } from '@/core/drawing/solid'
 import { fileName } from '@/core/formats/fileName'
 import { dayWords } from '@/core/units/dateWords'
+import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { DrawingView } from '@/ui/drawings/DrawingView'
@@ -72,7 +73,7 @@ async function fileOf(
     }
     case 'STL': {
       if (!solid) throw new Error('It has no body that is measured all round.')
-      const { writeStl } = await import('@/core/drawing/solid')
+      const { writeStl } = await import('@/core/drawing/stl')
       return [writeStl(solid) as Uint8Array<ArrayBuffer>, 'model/stl']
     }
   }
@@ -86,6 +87,7 @@ export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; soli
   const author = useJob(job => job.acceptance.testedBy)
   const axis = useAxis(({ name }) => name)
   const [paper, choosePaper] = usePaper(units)
+  const problem = solid && solidProblem(solid, mm => say(mm, 'length', units))
   const sheets = pagesOf(drawing, paper, { machine, axis, date: '' }, units).length
   const save = async (format: Format) => {
     const imprint = { machine, axis, author, date: dayWords(new Date().toISOString()) }
@@ -98,8 +100,13 @@ export function DrawingSheet({ drawing, solid = null }: { drawing: Drawing; soli
       <chakra.div bg="sunken" borderRadius="6px" p="2" mt="3">
         <DrawingView drawing={drawing} />
       </chakra.div>
+      {problem && (
+        <chakra.p mt="2" color="fails" fontWeight={700}>
+          It cannot be made like this. {problem}
+        </chakra.p>
+      )}
       <chakra.div data-frame display="flex" flexWrap="wrap" gap="2" mt="2" alignItems="center">
-        {FORMATS.filter(format => format !== 'STL' || solid).map(format => (
+        {FORMATS.filter(format => format !== 'STL' || (solid && !problem)).map(format => (
           <Button
             key={format}
             variant="outline"

@@ -1,7 +1,7 @@
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
 import type { Drawing } from '../../drawing/drawing'
-import { trianglesOf } from '../../drawing/solid'
+import { trianglesOf } from '../../drawing/stl'
 import { attempt } from '../../evaluation/attempt'
 import { blankRecord } from '../../field/field'
 import { CATALOGUE } from '../../machine/parts'

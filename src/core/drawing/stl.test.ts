@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { type Solid, SolidError, trianglesOf, writeStl } from './solid'
+import type { Solid } from './solid'
+import { SolidError, trianglesOf, writeStl } from './stl'
 
 const plate: Solid = {
   title: 'Bracket',
@@ -103,7 +104,9 @@ test('any plate whose holes leave each other a wall is tight; one whose holes do
   )
   expect(made).toBeGreaterThan(10)
   const over = { ...plate, holes: [{ x: 29, y: 0, diameterMm: 5 }] }
-  expect(() => writeStl(over)).toThrow('The hole of 5 mm at 29, 0 reaches over the edge')
+  expect(() => writeStl(over)).toThrow(
+    'The hole of 5 mm, 29 mm to the right and 0 mm up, reaches over the edge',
+  )
 })
 
 test('the file has as many triangles as it says, and true millimetres', () => {
