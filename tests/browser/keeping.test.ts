@@ -257,24 +257,30 @@ describe('files', () => {
   })
 })
 
+/** Nothing more goes into the database. @returns what makes room again */
+async function fillDisk({ page }: Bench): Promise<() => Promise<void>> {
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put
+    Object.assign(window, { letPut: () => void Object.assign(IDBObjectStore.prototype, { put }) })
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
+  return () => page.evaluate(() => (window as unknown as { letPut: () => void }).letPut())
+}
+
 describe('storage that fails', () => {
   test('a full disk is told with what to do; export gives what is on the screen; saving again works', async () => {
     const bench = await app.open()
     const exported = await downloads(bench.page)
     await bench.openDemo()
     await bench.sheet('What you want from it')
-    await bench.page.evaluate(() => {
-      const put = IDBObjectStore.prototype.put
-      Object.assign(window, { letPut: () => void Object.assign(IDBObjectStore.prototype, { put }) })
-      IDBObjectStore.prototype.put = () => {
-        throw new DOMException('full', 'QuotaExceededError')
-      }
-    })
+    const makeRoom = await fillDisk(bench)
     await bench.fill(FORCE, '612')
     await bench.sees('Not saved. The disk space for this browser is full')
     await bench.click('button', 'Export now')
     expect((await exported()).text).toContain('"cuttingForceN": 612')
-    await bench.page.evaluate(() => (window as unknown as { letPut: () => void }).letPut())
+    await makeRoom()
     await bench.click('button', 'Save again')
     await bench.page.waitForFunction(() => !document.querySelector('[role=alert]'))
     await bench.reload()
@@ -285,13 +291,7 @@ describe('storage that fails', () => {
     const bench = await atGoals()
     await bench.fill(FORCE, '700')
     await bench.isSaved()
-    await bench.page.evaluate(() => {
-      const put = IDBObjectStore.prototype.put
-      Object.assign(window, { letPut: () => void Object.assign(IDBObjectStore.prototype, { put }) })
-      IDBObjectStore.prototype.put = () => {
-        throw new DOMException('full', 'QuotaExceededError')
-      }
-    })
+    const makeRoom = await fillDisk(bench)
     await bench.fill(FORCE, '612')
     await bench.sees('Not saved. The disk space for this browser is full')
     await bench.click('button', 'Undo: Cutting force along the axis, axis X')
@@ -301,7 +301,7 @@ describe('storage that fails', () => {
     await bench.find('button', 'Save again')
     expect(await bench.value(FORCE)).toBe('612')
     await bench.click('button', 'Close')
-    await bench.page.evaluate(() => (window as unknown as { letPut: () => void }).letPut())
+    await makeRoom()
     await bench.page.waitForFunction(() => !document.querySelector('[role=alert]'))
     await bench.reload()
     expect(await bench.value(FORCE)).toBe('612')

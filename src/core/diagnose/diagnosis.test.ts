@@ -4,13 +4,14 @@ import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { runEdit } from '../document/edit'
 import type { Job } from '../document/job'
-import { numbered } from '../field/field'
+import { blankRecord, numbered } from '../field/field'
 import { catalogueOf } from '../machine/parts'
 import { SHEETS } from '../sheets'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { closeSearch, openSearch, setAnswer, startSearch } from '../sheets/findFault/edits'
 import { FAULT_TABLE, FAULTS, likelihoodOf, outcomesOf } from '../sheets/findFault/table'
 import { CHECK_WORDS, type CheckName, FAULT_WORDS } from '../sheets/findFault/words'
+import { ROUND } from '../sheets/shared/rounds/rounds'
 import { diagnosis, FOUND_FROM } from './diagnosis'
 import { observedIn } from './observed'
 import { STRATEGIES, simulatedSearch } from './simulatedSearch'
@@ -146,11 +147,8 @@ describe('what readings say by themselves', () => {
   })
 
   const round = {
+    ...blankRecord(ROUND),
     startedAt: '2026-11-25T17:00:00.000Z',
-    finishedAt: null,
-    done: null,
-    taken: {},
-    closedWith: null,
     gaugeStepUm: 1,
   }
   test('of the five places, of returns, of a gib and of a scale', () => {

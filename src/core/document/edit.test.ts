@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { skarrow } from '../demo/skarrow'
 import { setLimits } from '../evaluation/limitEdits'
+import { blankRecord } from '../field/field'
 import * as drive from '../machine/driveEdits'
 import { CATALOGUE } from '../machine/parts'
 import { putOwnPart, takeParts } from '../machine/parts/partEdits'
@@ -12,7 +13,7 @@ import * as reversal from '../sheets/reversal/edits'
 import { jobSchema } from '../sheets/schema'
 import { screwRounds } from '../sheets/screwLine/rounds'
 import { NOTHING_NOTED } from '../sheets/shared/proofs/conditions'
-import { changeRound, finishRound, removeRound, startRound } from '../sheets/shared/rounds/rounds'
+import { changeRound, finishRound, ROUND, removeRound, startRound } from '../sheets/shared/rounds/rounds'
 import { openSteps, tickStep } from '../sheets/steps/edits'
 import * as acceptance from './acceptanceEdits'
 import type { Axis } from './axis'
@@ -78,11 +79,8 @@ const every: Edit[] = [
   openSteps(X, [{ id: 'isolate', title: 'Isolate' }]),
   startRound(screwRounds, X, {
     id: 'n',
+    ...blankRecord(ROUND),
     startedAt: stamp.at,
-    finishedAt: null,
-    done: null,
-    taken: {},
-    closedWith: null,
     screw: 'first',
     clampedAtMm: 10,
     tight: null,

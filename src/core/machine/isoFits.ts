@@ -1,3 +1,6 @@
+import { say } from '../units/print'
+import type { UnitSystem } from '../units/quantity'
+
 // Limit deviations (ISO 286-1), for the sizes and the fits that the ends of a screw are turned to and their seats are bored to.
 
 /** Sizes over the first and up to the second, with IT 5, 6 and 7 and the fundamental deviation of g, in um. */
@@ -44,4 +47,11 @@ export function shaftDeviations(diameterMm: number, fit: string): Deviations | n
 export function holeDeviations(diameterMm: number, grade: 5 | 6 | 7): Deviations | null {
   const row = ROWS.find(({ upToMm }) => diameterMm <= upToMm)
   return row ? { upperUm: row[`it${grade}`], lowerUm: 0 } : null
+}
+
+/** Limits as a drawing has them, without their unit. @example limitWords({ upperUm: 0, lowerUm: -8 }, 'mm') // '0/-0.008' */
+export function limitWords({ upperUm, lowerUm }: Deviations, units: UnitSystem): string {
+  const one = (um: number) =>
+    `${um > 0 ? '+' : ''}${say(um / 1000, 'length', units, units === 'inch' ? 2 : 3).replace(/ (mm|in)$/, '')}`
+  return `${one(upperUm)}/${one(lowerUm)}`
 }

@@ -1,7 +1,7 @@
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { SHOP_TO_START } from '../document/shop'
-import { blankRow, numbered } from '../field/field'
+import { blankRecord, blankRow, numbered } from '../field/field'
 import { catalogueOf } from '../machine/parts'
 import type { CheckId } from '.'
 import { circleRounds } from './circle/rounds'
@@ -9,7 +9,7 @@ import { evaluateAxis } from './evaluateAxis'
 import { returnRounds } from './lostSteps/rounds'
 import { pushRounds } from './pushPull/rounds'
 import { NOTHING_NOTED } from './shared/proofs/conditions'
-import { newRound } from './shared/rounds/rounds'
+import { newRound, ROUND } from './shared/rounds/rounds'
 import { LOST_ROUNDS } from './whereLost/model'
 import { lostShares, readingStandardUm, reckonedShares } from './whereLost/rounds'
 
@@ -20,11 +20,8 @@ const [X, , Z] = job.axes as [Axis, Axis, Axis]
 const find = (axis: Axis, check: CheckId, units: 'mm' | 'inch' = 'mm') =>
   evaluateAxis(axis, catalogueOf(job), units).finding(check)
 const begun = {
+  ...blankRecord(ROUND),
   startedAt: '2026-11-25T17:00:00.000Z',
-  finishedAt: null,
-  done: null,
-  taken: {},
-  closedWith: null,
 }
 
 describe('push and pull', () => {

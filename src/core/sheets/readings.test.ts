@@ -10,6 +10,7 @@ import { lineSetting, sagUm } from './screwLine/judgePlane'
 import type { AlignRound } from './screwLine/model'
 import { NOTHING_NOTED } from './shared/proofs/conditions'
 import { UNCERTAINTY } from './shared/proofs/uncertaintyModel'
+import { ROUND } from './shared/rounds/rounds'
 
 // What is read from gauges, judged and put into words.
 
@@ -134,11 +135,8 @@ describe('the screw line', () => {
   ): Axis => {
     const round: AlignRound = {
       id: 'r',
+      ...blankRecord(ROUND),
       startedAt: '2026-11-20T10:00:00.000Z',
-      finishedAt: null,
-      done: null,
-      taken: {},
-      closedWith: null,
       screw: 'first',
       clampedAtMm: 100,
       tight: 'both',

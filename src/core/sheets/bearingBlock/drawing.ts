@@ -4,7 +4,7 @@ import type { Solid } from '../../drawing/solid'
 import type { EvaluationContext } from '../../evaluation/context'
 import { filled } from '../../evaluation/filled'
 import { NotKnown } from '../../evaluation/notKnown'
-import { holeDeviations } from '../../machine/isoFits'
+import { holeDeviations, limitWords } from '../../machine/isoFits'
 import { say } from '../../units/print'
 import { holeLabels, holeMarks, holesOf, holeTable, isPlaced } from '../shared/cuts/holesAboutScrew'
 import { BLOCK_BODY, type BlockBody } from './model'
@@ -110,9 +110,7 @@ export function blockDrawing(title: string, block: BlockToMake, { units }: Evalu
   marks.push(...holeLabels(block.boltHoles, marks, length))
   const under = Math.min(foot, boundsOf(marks).bottom)
   const limits = holeDeviations(boreDiameterMm, 6)
-  const mm = (um: number) =>
-    say(um / 1000, 'length', units, units === 'inch' ? 2 : 3).replace(/ (mm|in)$/, '')
-  const fit = limits ? ` H6 +${mm(limits.upperUm)}/0` : ' H6'
+  const fit = limits ? ` H6 ${limitWords(limits, units)}` : ' H6'
   marks.push(
     ...lengthAt({ fromX: left, toX: -left, text: length(widthMm) }, foot, under - 8),
     ...lengthAt({ fromX: cut, toX: cut + boreDepthMm, text: length(boreDepthMm) }, foot, under - 8),

@@ -4,7 +4,7 @@ import { textWidthMm } from '../../drawing/letterWidths'
 import type { EvaluationContext } from '../../evaluation/context'
 import { farBoreMm, locknutPitchMm } from '../../machine/drive/ends'
 import { stretchGapMm } from '../../machine/drive/strength'
-import { shaftDeviations } from '../../machine/isoFits'
+import { limitWords, shaftDeviations } from '../../machine/isoFits'
 import { say, saySold } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 
@@ -184,10 +184,7 @@ function sizeWords({ diameterMm, tolerance, thread }: ScrewStep, units: UnitSyst
   if (thread) return `${thread} - ${tolerance}`
   const size = `Ø ${saySold(diameterMm, units)} ${tolerance}`
   const limits = shaftDeviations(diameterMm, tolerance)
-  if (!limits) return size
-  const mm = (um: number) =>
-    say(um / 1000, 'length', units, units === 'inch' ? 2 : 3).replace(/ (mm|in)$/, '')
-  return `${size} ${mm(limits.upperUm)}/${mm(limits.lowerUm)}`
+  return limits ? `${size} ${limitWords(limits, units)}` : size
 }
 
 /** The screw's ends at full size, the thread between them broken off. */

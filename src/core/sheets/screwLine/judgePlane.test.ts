@@ -1,16 +1,13 @@
 import fc from 'fast-check'
-import { numbered } from '../../field/field'
+import { blankRecord, numbered } from '../../field/field'
+import { ROUND } from '../shared/rounds/rounds'
 import { screwLine } from './calculation'
 import { judgePlane, type LineSetting, sagUm, worstCorrectionUm } from './judgePlane'
 import type { AlignRound } from './model'
 
 const round = (heights: [number, number | null][], clampedAtMm = 50): AlignRound => ({
   id: 'r',
-  startedAt: '',
-  finishedAt: null,
-  done: null,
-  taken: {},
-  closedWith: null,
+  ...blankRecord(ROUND),
   screw: 'first',
   clampedAtMm,
   tight: 'both',

@@ -1,5 +1,6 @@
 import { lineCutter } from '@/core/units/gaugeLine'
 import { errorWords } from '@/store/errorWords'
+
 /** Something that sends lines, one reading each; the function returned ends it. */
 export type Listen = (
   onLine: (line: string) => void,

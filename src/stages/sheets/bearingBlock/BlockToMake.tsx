@@ -6,6 +6,7 @@ import type { EvaluationContext } from '@/core/evaluation/context'
 import { numberFields } from '@/core/field/field'
 import { blockDrawing, blockSolid, blockToMake } from '@/core/sheets/bearingBlock/drawing'
 import { BLOCK_BODY } from '@/core/sheets/bearingBlock/model'
+import { nextHole } from '@/core/sheets/shared/cuts/holesAboutScrew'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { Note, Stated } from '@/ui/Note'
 import { RowsTable } from '@/ui/table/RowsTable'
@@ -19,7 +20,6 @@ const FIGURES = numberFields(BLOCK_BODY.of)
 const HOLES = BLOCK_BODY.of.boltHoles
 const bodyOf = (axis: Axis) => axis.blockBody
 const holesOf = (axis: Axis) => axis.blockBody.boltHoles
-const numberedHole = (rows: readonly unknown[]) => ({ label: `${rows.length + 1}` })
 const worked = (evaluation: EvaluationContext) => ({
   block: attempt(() => blockToMake(evaluation), evaluation.units),
   evaluation,
@@ -30,7 +30,7 @@ export function BlockToMake() {
   const units = useUnits()
   const body = useAxis(bodyOf)
   const change = useChange()
-  const holes = useRows(HOLES, holesOf, numberedHole)
+  const holes = useRows(HOLES, holesOf, nextHole)
   return (
     <chakra.details mt="4">
       <chakra.summary cursor="pointer" color="lamp" fontWeight={700} minH="44px" py="2.5">

@@ -3,9 +3,10 @@ import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { blankRecord } from '@/core/field/field'
+import { nextHole } from '@/core/sheets/shared/cuts/holesAboutScrew'
 import { BOLT_CIRCLE, boltCircle } from '@/core/sheets/template/boltCircle'
 import { bracketSolid, bracketTemplate } from '@/core/sheets/template/drawing'
-import { BRACKET_HOLES, type BracketHole } from '@/core/sheets/template/model'
+import { BRACKET_HOLES } from '@/core/sheets/template/model'
 import { Button } from '@/ui/controls'
 import { FieldGrid } from '@/ui/fields/FieldGrid'
 import { Note } from '@/ui/Note'
@@ -18,11 +19,10 @@ import { useCatalogue } from '../../job/useEvaluation'
 import { useChange, useRows } from '../../job/useRows'
 
 const holesOf = (axis: Axis) => axis.bracketHoles
-const numberedHole = (rows: readonly BracketHole[]) => ({ label: `${rows.length + 1}` })
 
 /** The bracket's holes about the screw axis, as a drilling template at full size. */
 export function TemplatePanel() {
-  const holes = useRows(BRACKET_HOLES, holesOf, numberedHole)
+  const holes = useRows(BRACKET_HOLES, holesOf, nextHole)
   const units = useUnits()
   return (
     <Panel

@@ -22,6 +22,9 @@ export interface HoleAboutScrew {
   diameterMm: number | null
 }
 
+/** What a hole that is added is called. */
+export const nextHole = (holes: readonly unknown[]) => ({ label: `${holes.length + 1}` })
+
 /** Whether a hole can be drawn: where it is and how wide are entered. */
 export const isPlaced = <T extends HoleAboutScrew>(
   hole: T,

@@ -1,10 +1,12 @@
 import { skarrow } from '../../../demo/skarrow'
 import type { Axis } from '../../../document/axis'
 import type { Say } from '../../../evaluation/check'
+import { blankRecord } from '../../../field/field'
 import { weightAlongN } from '../../../machine/drive/load'
 import { CATALOGUE } from '../../../machine/parts'
 import { say as print } from '../../../units/print'
 import { evaluateAxis } from '../../evaluateAxis'
+import { ROUND } from '../rounds/rounds'
 import { notPushedThrough } from './pushes'
 
 const [X] = skarrow().job.axes as [Axis]
@@ -43,11 +45,7 @@ test('both sheets of pushes ask for it before they say anything', () => {
   const places = { motorHubUm: 0, screwHubUm: 2, screwEndUm: 2, nutFlangeUm: 12, slideUm: 12 }
   const round = {
     id: 'r',
-    startedAt: '',
-    finishedAt: null,
-    done: null,
-    taken: {},
-    closedWith: null,
+    ...blankRecord(ROUND),
     screw: 'first' as const,
     gaugeStepUm: 2,
   }

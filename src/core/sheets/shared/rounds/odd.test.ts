@@ -1,21 +1,18 @@
 import fc from 'fast-check'
 import { evenRandom, normalFrom } from '../../../calculation/evenRandom'
-import { numbered } from '../../../field/field'
+import { blankRecord, numbered } from '../../../field/field'
 import { say } from '../../../units/print'
 import { couplerRounds } from '../../shafts/rounds'
 import { waysRounds } from '../../waysFriction/rounds'
 import { oddAdvice, oddReadings } from './odd'
+import { ROUND } from './rounds'
 
 type CouplerRound = Parameters<typeof couplerRounds.worst>[1]
 
 const coupler = (rim: (number | null)[], angles = rim.map((_, index) => (360 / rim.length) * index)) =>
   ({
     id: 'r',
-    startedAt: '',
-    finishedAt: null,
-    done: null,
-    taken: {},
-    closedWith: null,
+    ...blankRecord(ROUND),
     screw: 'first',
     gaugeStepUm: 10,
     faceRadiusMm: 10,
@@ -79,11 +76,7 @@ test('what cannot be told is not called odd: a few readings, or a gauge that nob
 test('a pull that was jerked is found by the line of the others', () => {
   const round = {
     id: 'r',
-    startedAt: '',
-    finishedAt: null,
-    done: null,
-    taken: {},
-    closedWith: null,
+    ...blankRecord(ROUND),
     massKg: 60,
     scaleStepN: 1,
     stations: numbered(

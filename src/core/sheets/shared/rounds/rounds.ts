@@ -8,6 +8,7 @@ import { touch } from '../../../document/touched'
 import type { EvaluationContext } from '../../../evaluation/context'
 import { type Finding, type Measure, STATES } from '../../../evaluation/finding'
 import {
+  blankRecord,
   blankRow,
   choice,
   map,
@@ -153,11 +154,8 @@ export function newRound<R extends Round>(
   const round = {
     ...blankRow(rounds.of, newId(), (before ?? begun) as Partial<R>),
     id: newId(),
+    ...blankRecord(ROUND),
     startedAt: at,
-    finishedAt: null,
-    done: null,
-    taken: {},
-    closedWith: null,
     ...Object.fromEntries((rounds.reads ?? []).map(key => [key, null])),
     stations: places.map(place => blankRow(of, newId(), { ...place, id: undefined } as never)),
   } as R

@@ -1,6 +1,8 @@
 import type { Axis } from '../../../document/axis'
 import type { State } from '../../../evaluation/finding'
 import type { CheckId } from '../../../evaluation/ids'
+import { blankRecord } from '../../../field/field'
+import { ROUND } from '../rounds/rounds'
 
 /** How much better or worse an axis is made, aligned and tested: each sheet takes of it what suits its figures. */
 export interface Strain {
@@ -50,10 +52,7 @@ export const times = <T extends number | null>(value: T, by: number): T =>
 
 /** A round that was begun, with a gauge of one micrometre. */
 export const BEGUN = {
+  ...blankRecord(ROUND),
   startedAt: '2026-11-20T17:00:00.000Z',
-  finishedAt: null,
-  done: null,
-  taken: {},
-  closedWith: null,
   gaugeStepUm: 1,
 }
