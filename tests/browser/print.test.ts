@@ -91,6 +91,7 @@ test('every stage prints on A4 and Letter: white, without the frame, with machin
 
 test('what is still to measure is named on paper', async () => {
   const bench = await app.open('/job/demo-skarrow-8/skarrow-z/survey/toMeasure')
+  await bench.page.waitForSelector('#sheet li a')
   const names = await bench.page.$$eval('#sheet li a', links => links.map(link => link.textContent ?? ''))
   expect(names.length).toBeGreaterThan(2)
   const words = pages(await bench.page.pdf({ format: 'a4' }))
