@@ -1,8 +1,11 @@
 import {
+  acceleration,
   choice,
   choiceOrNone,
+  duration,
   flag,
   force,
+  length,
   maybe,
   plain,
   type Row,
@@ -58,7 +61,10 @@ export const COUNTERBALANCE = record('Counterbalance', {
 /** Preload set on the nut; none leaves it as delivered. */
 export const PRELOAD_N = force('Preload of the nut', [0, 50_000], { orNone: true })
 
-/** One kind of work of a typical hour: the force of the nut along the screw, signed by its direction. */
+/**
+ * One kind of work of a typical hour: the force of the nut along the screw, signed by its direction. With a stroke it goes to
+ * and fro: then its force is what resists it at a steady speed, and weight and mass come on top.
+ */
 export const DUTY = rows(
   'Work',
   {
@@ -66,6 +72,9 @@ export const DUTY = rows(
     forceN: force('Force', [-50_000, 50_000]),
     speedMmPerMin: speed('Speed', [0, 100_000]),
     timeShare: share('Share of the time', [0, 1]),
+    accelerationMmPerS2: acceleration('Speeding up', [-50_000, 50_000]),
+    strokeMm: length('Stroke, to and fro', [0.1, 20_000], { orNone: true }),
+    dwellS: duration('Rest at each end', [0, 3600]),
   },
   { most: 24 },
 )

@@ -16,7 +16,7 @@ import { NOTHING_NOTED } from '../sheets/shared/proofs/conditions'
 import { changeRound, finishRound, ROUND, removeRound, startRound } from '../sheets/shared/rounds/rounds'
 import { openSteps, tickStep } from '../sheets/steps/edits'
 import * as acceptance from './acceptanceEdits'
-import type { Axis } from './axis'
+import { type Axis, DUTY, type DutyRow } from './axis'
 import {
   applyChange,
   type Change,
@@ -72,7 +72,7 @@ const every: Edit[] = [
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'arrived' }], 'noted.csv'),
   drive.setDrive(X, { transmission: 'belt' }, 'Driven by a belt'),
   drive.setDriveSize(X, 'beltCentresMm', 140),
-  drive.setDuty(X, [{ id: 'w', label: 'Cutting', forceN: 500, speedMmPerMin: 300, timeShare: 1 }]),
+  drive.setDuty(X, [{ ...(blankRecord(DUTY.of) as DutyRow), id: 'w', forceN: 500, timeShare: 1 }]),
   drive.takeDrive(X, { ...X, ends: 'fixed-fixed' }, 'Taken from the search.'),
   drive.choosePart(X, CATALOGUE, 'motor', null),
   tickStep(X, { id: 'proved', title: 'Measure' }, stamp.at),

@@ -1,7 +1,14 @@
 import type { CalculationFacts } from '../calculation/calculation'
-import { axisStiffness, lostMotion, naturalFrequency, stallThrust, unpoweredDrop } from './sizing/axis'
+import {
+  axisStiffness,
+  dynamicGive,
+  lostMotion,
+  naturalFrequency,
+  stallThrust,
+  unpoweredDrop,
+} from './sizing/axis'
 import { bearingPairShare, bearingPairStiffness } from './sizing/bearing'
-import { bearingAxialLife, bearingLife } from './sizing/bearingLife'
+import { bearingAxialLife, bearingLife, grooveLife } from './sizing/bearingLife'
 import { beltCentres, beltLength, beltStiffness, beltTension } from './sizing/belt'
 import {
   couplerTorqueUse,
@@ -27,6 +34,7 @@ import { leadError, thermalGrowth } from './sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from './sizing/screwLife'
 import { backdriveTorque, driveTorque, preloadTorque, screwEfficiency } from './sizing/screwTorque'
 import { shaftEndStress } from './sizing/shaft'
+import { strokeTorque } from './sizing/stroke'
 import { travelBudget } from './travel/calculation'
 import { counterweight } from './travel/counterweight'
 
@@ -59,6 +67,7 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   bearingPairStiffness,
   bearingLife,
   bearingAxialLife,
+  grooveLife,
   couplerWindup,
   couplerMisalignmentUse,
   couplerTorqueUse,
@@ -69,6 +78,7 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   stepperTorque,
   tableTorque,
   rmsTorque,
+  strokeTorque,
   frictionLag,
   stepResolution,
   reflectedInertia,
@@ -79,6 +89,7 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   handwheelForce,
   axisStiffness,
   naturalFrequency,
+  dynamicGive,
   lostMotion,
   positionBudget,
   stallThrust,

@@ -19,6 +19,7 @@ const LIMIT_NAMES = {
   inertia: 'motor.inertiaRatio',
   budget: 'axis.positionBudget',
   deflection: 'axis.cutDeflection',
+  dynamicGive: 'axis.dynamicGive',
   unpowered: 'axis.unpoweredDrop',
   rms: 'motor.rmsTorque',
   shoulder: 'bearing.seat',

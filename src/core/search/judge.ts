@@ -1,8 +1,7 @@
 import { MOST_MARGIN } from '../evaluation/finding'
 import { FAR_END_SHARE } from '../machine/drive/price'
 import { endBendingNm } from '../machine/drive/strength'
-import { bearingPairShare } from '../machine/sizing/bearing'
-import { ratedLifeHours } from '../machine/sizing/bearingRating'
+import { isSprung, setLifeHours } from '../machine/sizing/bearingRating'
 import { stepperTorque, tableTorque } from '../machine/sizing/motor'
 import { OPENING_RATIO } from '../machine/sizing/screwLife'
 import { shaftEndStress } from '../machine/sizing/shaft'
@@ -52,7 +51,9 @@ export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: Bearing
   const opens =
     axialPlayUm === 0
       ? orFails((OPENING_RATIO * preloadN) / Math.max(1, loadN) / holds.pairPreload, fails.pairPreload)
-      : MOST_MARGIN
+      : isSprung(bearing.part) && screw.pullN > 0
+        ? orFails(preloadN / loadN / holds.pairPreload, fails.pairPreload)
+        : MOST_MARGIN
   return Math.min(shoulder, pull, opens, bearingLasts(demand, screw, bearing, 0))
 }
 
@@ -63,12 +64,13 @@ export function bearingLasts(
   { part }: BearingLevel,
   radialLoadN: number,
 ): number {
-  const { axialPlayUm, preloadN } = part
-  const externalN = mean.equivalentLoadN + pullN
-  const axialLoadN = axialPlayUm === 0 ? bearingPairShare.compute({ preloadN, externalN }).loadedN : externalN
-  if (axialLoadN + radialLoadN <= 0) return 0
-  const load = { axialLoadN, radialLoadN, meanSpeedRpm: mean.meanSpeedRpm }
-  const lifeHours = ratedLifeHours(part, load, (calculate, inputs) => calculate.compute(inputs))
+  const load = {
+    externalN: mean.equivalentLoadN + pullN,
+    radialLoadN,
+    meanSpeedRpm: mean.meanSpeedRpm,
+  }
+  const lifeHours = setLifeHours(part, load, (_, calculate, inputs) => calculate.compute(inputs))
+  if (lifeHours === null) return 0
   return orFails(lifeHours / demand.wantedLifeHours / demand.holds.bearingLife, demand.fails.bearingLife)
 }
 
@@ -187,6 +189,14 @@ export function assemble(
         demand.fails.deflection,
       ),
     )
+  if (demand.accelerationMmPerS2 > 0) {
+    // A force of mass times acceleration on the drive's give: the same as the square of its frequency.
+    const hangsUm = (demand.loadMassKg * demand.accelerationMmPerS2 * giveUmPerN) / 1000
+    out.margin = Math.min(
+      out.margin,
+      orFails(demand.holds.dynamicGive / (hangsUm / (demand.lostMotionUm / 2)), demand.fails.dynamicGive),
+    )
+  }
   sumSquares(screw, dragNm, atMotor, turningAtMotor, (2 * Math.PI * ratio) / leadMm, out.squares)
 }
 
@@ -203,9 +213,9 @@ function sumSquares(
   out[0] = 0
   out[1] = 0
   out[2] = 0
-  for (const { loadNm, timeShare, accelerationMmPerS2 } of duty) {
+  for (const { loadNm, timeShare, accelerationMmPerS2, rests } of duty) {
     const alpha = radPerMm * accelerationMmPerS2
-    const torqueNm = (loadNm + dragNm) / atMotor + turningKgM2 * alpha
+    const torqueNm = (loadNm + (rests ? 0 : dragNm)) / atMotor + turningKgM2 * alpha
     shares += timeShare
     out[0] += torqueNm * torqueNm * timeShare
     out[1] += 2 * torqueNm * alpha * timeShare

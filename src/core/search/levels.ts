@@ -5,7 +5,8 @@ import type { Catalogue, PartOf } from '../document/parts/types'
 
 import { EvaluationContext } from '../evaluation/context'
 import { leadAsItRuns } from '../machine/drive/accuracy'
-import { cuttingSpeedRpm, dutyLoads, forces, hardestN, topSpeedRpm } from '../machine/drive/load'
+import { workPhases } from '../machine/drive/duty'
+import { cuttingSpeedRpm, forces, hardestN, topSpeedRpm } from '../machine/drive/load'
 import { drivenTorqueNm } from '../machine/drive/motorTorque'
 import { axialSupport, softestAtMm } from '../machine/drive/stiffness'
 import { meanDuty, pullN, strut, warmth } from '../machine/drive/strength'
@@ -53,7 +54,7 @@ export interface ScrewLevel extends Level {
   leadLeftUm: number
   growthUm: number
   /** Loads of a typical hour along their way, with their speeding up. */
-  duty: { loadNm: number; timeShare: number; accelerationMmPerS2: number }[]
+  duty: { loadNm: number; timeShare: number; accelerationMmPerS2: number; rests: boolean }[]
   mean: { equivalentLoadN: number; meanSpeedRpm: number }
 }
 
@@ -209,7 +210,12 @@ export function screwLevel(
     leadUm: leadAsItRuns(t).runsUm,
     leadLeftUm: leadAsItRuns(t).leftUm,
     growthUm: axialSupport(t) === 'both-ends' ? 0 : warmth(t).growthUm,
-    duty: dutyLoads(t).map(({ loadN, ...line }) => ({ loadNm: loadTorqueNm(t, loadN), ...line })),
+    duty: workPhases(t).map(({ loadN, timeShare, accelerationMmPerS2, rests }) => ({
+      loadNm: loadTorqueNm(t, loadN),
+      timeShare,
+      accelerationMmPerS2,
+      rests,
+    })),
     mean: meanDuty(t),
   }
 }

@@ -188,6 +188,7 @@ const ENDINGS: Record<string, RegExp> = {
   'kg/m': /KgPerM$/,
   '1/mm': /PerMm$/,
   '1/s': /(PerS|Hz)$/,
+  '1/min': /PerMinute$/,
   'km/h': /KmPerHour$|kmPerHour$/,
   'N m/rad': /NmPerRad$/,
 }

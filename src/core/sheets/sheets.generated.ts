@@ -201,6 +201,7 @@ declare module '../evaluation/ids' {
     'brake.bore': true
     'axis.positionBudget': true
     'axis.cutDeflection': true
+    'axis.dynamicGive': true
     'drive.racking': true
     'axis.handwheel': true
     'screw.criticalSpeed': true
@@ -303,6 +304,7 @@ declare module '../evaluation/ids' {
     'bearing.seat': true
     'axis.positionBudget': true
     'axis.cutDeflection': true
+    'axis.dynamicGive': true
     'drive.racking': true
     'nut.pressureSpeed': true
     'belt.motorShaft': true

@@ -3,7 +3,8 @@ import { type Added, changeWith, givenWhat, isPlain, type Plain } from './plain'
 // Version 14 to 15: tables know when each reading was taken, and a closed round what it came to; a full test knows which way
 // its gauge reads more and what was taken out of it; a line of the screw, which blocks were tight and to what the screw was
 // turned; the taper and the pitch of a gib may not be known; an axis knows what was last
-// changed of it, has readings of one place against time and over one turn, and a bearing block to make.
+// changed of it, has readings of one place against time and over one turn, and a bearing block to make; work of the duty may
+// speed up, and go to and fro; bearings know their factor f0.
 
 /** A bearing block of one's own, of which nothing is known. */
 const NO_BODY: Plain = {
@@ -23,6 +24,8 @@ const ADDED: Added = [
   [['startedAt', 'finishedAt', 'done', 'stations'], { taken: {}, closedWith: null }],
   [['startedAt', 'finishedAt', 'warmth', 'stations'], { taken: {} }],
   [['startedAt', 'finishedAt', 'overrunMm', 'targets'], { taken: {}, gaugeMore: null, shifts: [] }],
+  [['forceN', 'speedMmPerMin', 'timeShare', 'label'], { accelerationMmPerS2: 0, strokeMm: null, dwellS: 0 }],
+  [['ballCount', 'contactAngleDeg', 'couplerSeatMm'], { f0: null }],
   [
     ['clampedAtMm', 'gaugeStepUm', 'stations'],
     { tight: null, turnedTo: null, halfTurnHeightUm: null, halfTurnSideUm: null, tipLifted: null },

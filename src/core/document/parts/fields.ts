@@ -84,6 +84,8 @@ export const PART_FIELDS = {
     contactAngleDeg: angle('Contact angle', [5, 75]),
     dynamicCapacityN: force('Dynamic capacity', [200, 1e6]),
     staticCapacityN: force('Static capacity along the shaft', [200, 3e6]),
+    /** How much of its balls a deep-groove bearing brings to bear on thrust; null for any other. */
+    f0: plain('Factor f0 (deep groove)', [8, 20], orNone),
     preloadN: force('Preload, or push of the spring', [1, 50_000]),
     axialPlayUm: smallLength('Play along the shaft', [0, 500]),
     dragTorqueNm: torque('Drag', [0, 10]),

@@ -96,6 +96,11 @@ const BEARING_RULES: PartRule<PartOf['bearing']>[] = [
       ballDiameterMm < boreMm ? null : below(boreMm, 'the bore', words),
   },
   {
+    field: 'f0',
+    breaks: ({ f0, arrangement }) =>
+      f0 !== null && arrangement !== 'deep-groove' ? 'nothing: only deep-groove bearings have it' : null,
+  },
+  {
     field: 'blockHeightMm',
     breaks: ({ blockHeightMm, boreMm }, words) =>
       blockHeightMm > boreMm ? null : `more than ${words(boreMm, 'length')}, the bore`,

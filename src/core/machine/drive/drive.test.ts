@@ -1,27 +1,29 @@
 import fc from 'fast-check'
 import { demoJobs } from '../../demo'
 import { skarrow } from '../../demo/skarrow'
-import type { Axis } from '../../document/axis'
+import type { Axis, DutyRow } from '../../document/axis'
 import type { PartOf } from '../../document/parts/types'
 import { EvaluationContext } from '../../evaluation/context'
-import { numbered } from '../../field/field'
 import { CATALOGUE } from '../parts'
 import { nutRange } from '../travel/placement'
-import { duty, dutyLines, forces, loadShare, topSpeedRpm } from './load'
+import { duty, ownDuty, reckonedDuty, workPhases } from './duty'
+import { forces, loadShare, topSpeedRpm } from './load'
 import { driveEur, driveHeightMm } from './price'
 import { driveStiffness, handDrive, lostMotionBudget, steps, stiffnessOverTravel, swing } from './stiffness'
 import { bearingLifeHours, leadAccuracy, lifeOverPreload, nutLifeHours, stall, warmth } from './strength'
 import {
   acceleratingTorqueNm,
   cuttingTorqueNm,
+  dutyTorqueNm,
   inertiaMatch,
   preloadN,
+  strokeWork,
   torqueCurve,
   torqueMargin,
 } from './torque'
 import { beltLoad, beltPlayUm, beltRun, ratio } from './transmission'
 
-const X = skarrow().job.axes[0] as Axis
+const [X, , Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const on = (axis: Axis) => new EvaluationContext(axis, CATALOGUE)
 const belted = (belt: string, centresMm = 120): Axis => ({
   ...X,
@@ -104,29 +106,102 @@ describe('a belt', () => {
   })
 })
 
+const work = (given: Partial<DutyRow>): DutyRow => ({
+  id: 'r',
+  label: 'Work',
+  forceN: 0,
+  speedMmPerMin: 1000,
+  timeShare: 1,
+  accelerationMmPerS2: 0,
+  strokeMm: null,
+  dwellS: 0,
+  ...given,
+})
+/** A servo on the level axis, for what warms it. */
+const servo: Axis = { ...X, parts: { ...X.parts, motor: 'servo-60-400' } }
+
 describe('duty', () => {
   test('reckoned from the goals adds up to the whole time, and goes as often up as down', () => {
     for (const { job } of demoJobs())
       for (const axis of job.axes.filter(({ parts }) => parts.screw)) {
-        const lines = dutyLines(on(axis))
+        const lines = reckonedDuty(on(axis))
         expect(lines.reduce((sum, { timeShare }) => sum + timeShare, 0)).toBeCloseTo(1, 9)
         for (let i = 0; i < lines.length; i += 2) expect(lines[i]?.timeShare).toBe(lines[i + 1]?.timeShare)
       }
   })
 
   test('of one’s own counts as typed, and is shared out over two screws', () => {
-    const own = [{ id: 'r', label: 'Roughing', forceN: 2000, speedMmPerMin: 500, timeShare: 1 }]
+    const own = [work({ label: 'Roughing', forceN: 2000, speedMmPerMin: 500 })]
     expect(duty(on({ ...X, duty: own }))).toEqual([{ forceN: 2000, speedRpm: 100, timeShare: 1 }])
     expect(duty(on({ ...gantry(0), duty: own }))[0]?.forceN).toBe(1000)
     expect(nutLifeHours(on({ ...X, duty: own }))).toBeLessThan(nutLifeHours(on(X)) ?? 0)
   })
 
   test('does not rest on the order of its rows, nor on the scale of its shares', () => {
-    const rows = numbered('work', dutyLines(on(X)))
+    const rows = ownDuty(reckonedDuty(on(X)))
     const life = (axis: Axis) => nutLifeHours(on(axis)) ?? 0
     expect(life({ ...X, duty: rows.toReversed() })).toBeCloseTo(life({ ...X, duty: rows }), 6)
     const halved = rows.map(row => ({ ...row, timeShare: row.timeShare / 2 }))
     expect(life({ ...X, duty: halved })).toBeCloseTo(life({ ...X, duty: rows }), 6)
+  })
+})
+
+describe('work that speeds up', () => {
+  const warms = (axis: Axis) => dutyTorqueNm(on(axis))
+
+  test('made the builder’s own keeps its accelerations, and warms the motor as before', () => {
+    const own: Axis = { ...servo, duty: ownDuty(reckonedDuty(on(servo))) }
+    expect(warms(own) / warms(servo)).toBeGreaterThan(0.98)
+    expect(warms(own) / warms(servo)).toBeLessThan(1.1)
+    const steady: Axis = {
+      ...own,
+      duty: own.duty?.map(row => ({ ...row, accelerationMmPerS2: 0 })) ?? null,
+    }
+    expect(warms(steady)).toBeLessThan(warms(own))
+  })
+
+  test('to and fro is the stroke of the formula, weight or none, and counts its inertia', () => {
+    const row = work({ forceN: 150, speedMmPerMin: 12_000, strokeMm: 60, accelerationMmPerS2: 4000 })
+    const axis: Axis = { ...servo, duty: [row] }
+    const { rmsTorqueNm, strokesPerMinute } = strokeWork(on(axis), row) as {
+      rmsTorqueNm: number
+      strokesPerMinute: number
+    }
+    expect(warms(axis)).toBeCloseTo(rmsTorqueNm, 9)
+    // 60 mm at 200 mm/s, with 0.05 s to speed up and to slow: 0.35 s a stroke.
+    expect(strokesPerMinute).toBeCloseTo(60 / (60 / 200 + 200 / 4000), 6)
+    const steady = work({ forceN: 150, speedMmPerMin: 12_000 })
+    expect(warms(axis)).toBeGreaterThan(1.5 * warms({ ...servo, duty: [steady] }))
+    // A rest cools it; twice as heavy a table warms it more.
+    expect(warms({ ...servo, duty: [{ ...row, dwellS: 1 }] })).toBeLessThan(warms(axis))
+    const heavy = {
+      ...axis,
+      dimensions: {
+        ...axis.dimensions,
+        movingMassKg: { value: 2 * (X.dimensions.movingMassKg.value ?? 0), provenance: 'measured' as const },
+      },
+    }
+    expect(warms(heavy)).toBeGreaterThan(warms(axis))
+  })
+
+  test('its phases add up to its share of the time, and what goes out comes back', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.double({ min: 100, max: 20_000, noNaN: true }),
+        fc.double({ min: 50, max: 5000, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        fc.double({ min: 0.01, max: 1, noNaN: true }),
+        (strokeMm, speedMmPerMin, accelerationMmPerS2, dwellS, timeShare) => {
+          const row = work({ forceN: 100, strokeMm, speedMmPerMin, accelerationMmPerS2, dwellS, timeShare })
+          const phases = workPhases(on({ ...Z, duty: [row] }))
+          expect(phases.reduce((sum, phase) => sum + phase.timeShare, 0)).toBeCloseTo(timeShare, 9)
+          // Momentum comes to nothing over a stroke: what speeds up is slowed.
+          const pushes = phases.reduce((sum, phase) => sum + phase.accelerationMmPerS2 * phase.timeShare, 0)
+          expect(Math.abs(pushes)).toBeLessThan(1e-6 * accelerationMmPerS2)
+        },
+      ),
+    )
   })
 })
 

@@ -1,5 +1,5 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
-import { axisStiffness, lostMotion, naturalFrequency, unpoweredDrop } from '../sizing/axis'
+import { axisStiffness, dynamicGive, lostMotion, naturalFrequency, unpoweredDrop } from '../sizing/axis'
 import { bearingPairStiffness } from '../sizing/bearing'
 import { couplerWindup } from '../sizing/coupler'
 import { handwheelForce } from '../sizing/handwheel'
@@ -98,6 +98,14 @@ export const swing = remembered((t: EvaluationContext) =>
   t.figure('naturalFrequency', naturalFrequency, {
     stiffnessNPerUm: driveStiffness(t).stiffnessNPerUm,
     massKg: massKg(t),
+  }),
+)
+
+/** What the slide hangs behind while it speeds up as hard as is wanted, where its drive is softest. */
+export const hangsBehind = remembered((t: EvaluationContext) =>
+  t.figure('dynamicGive', dynamicGive, {
+    accelerationMmPerS2: t.axis.goals.accelerationMmPerS2,
+    frequencyHz: swing(t).frequencyHz,
   }),
 )
 

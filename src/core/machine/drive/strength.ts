@@ -1,15 +1,16 @@
 import type { Calculation } from '../../calculation/calculation'
+import { InputError } from '../../calculation/inputError'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { stallThrust } from '../sizing/axis'
-import { bearingPairShare } from '../sizing/bearing'
-import { ratedLifeHours } from '../sizing/bearingRating'
+import { setLifeHours } from '../sizing/bearingRating'
 import { buckling, criticalSpeed } from '../sizing/screw'
 import { leadError, thermalGrowth } from '../sizing/screwAccuracy'
 import { meanLoad, preloadedLife, screwLife } from '../sizing/screwLife'
 import { shaftEndStress } from '../sizing/shaft'
 import { freeLengthMm, pushedLengthMm, travel } from '../travel/placement'
 import { chosenBrake } from './brake'
-import { duty, forces } from './load'
+import { duty } from './duty'
+import { forces } from './load'
 import { drivenTorqueNm } from './motorTorque'
 import { efficiency, preloadN } from './torque'
 import { beltLoad, hubLengthMm, isBelted, ratio } from './transmission'
@@ -109,21 +110,15 @@ function lifeHoursWith(
   preloadN: number,
   work: <I, O>(name: string, calculate: Calculation<I, O>, inputs: I) => O,
 ): number {
-  const bearing = t.part('bearing')
-  const mean = meanDuty(t)
-  const { meanSpeedRpm } = mean
-  const equivalentLoadN = mean.equivalentLoadN + pullN(t)
-  const axialLoadN =
-    bearing.axialPlayUm === 0 && preloadN > 0
-      ? work('bearingShare', bearingPairShare, {
-          preloadN,
-          externalN: equivalentLoadN,
-        }).loadedN
-      : equivalentLoadN
-  const radialLoadN = isBelted(t) ? beltLoad(t).shaftLoadN : 0
-  return ratedLifeHours(bearing, { axialLoadN, radialLoadN, meanSpeedRpm }, (calculate, inputs) =>
-    work('bearingLife', calculate, inputs),
-  )
+  const { equivalentLoadN, meanSpeedRpm } = meanDuty(t)
+  const load = {
+    externalN: equivalentLoadN + pullN(t),
+    radialLoadN: isBelted(t) ? beltLoad(t).shaftLoadN : 0,
+    meanSpeedRpm,
+  }
+  const hours = setLifeHours({ ...t.part('bearing'), preloadN }, load, work)
+  if (hours === null) throw new InputError('axialLoadN', 0, 'a load over 0 N')
+  return hours
 }
 
 /** Push of the nut when the motor stalls, against the weakest of what it could break. */

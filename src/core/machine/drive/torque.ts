@@ -1,10 +1,13 @@
+import type { DutyRow } from '../../document/axis'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { inertiaRatio, torqueMarginOf } from '../sizing/checkSums'
 import { reflectedInertia, requiredTorque } from '../sizing/drive'
 import { rmsTorque, stepperTorque, tableTorque } from '../sizing/motor'
 import { driveTorque, preloadTorque, screwEfficiency } from '../sizing/screwTorque'
+import { strokeTorque } from '../sizing/stroke'
 import { chosenBrake } from './brake'
-import { cuttingSpeedRpm, dutyLoads, hardestN, massKg, topSpeedRpm } from './load'
+import { strokeOf, type WorkPhase, workPhases } from './duty'
+import { cuttingSpeedRpm, hardestN, massKg, topSpeedRpm } from './load'
 import { beltEfficiency, hubLengthMm, isBelted, ratio } from './transmission'
 
 export const preloadN = (t: EvaluationContext) => {
@@ -190,15 +193,53 @@ export const loadTorqueNm = (t: EvaluationContext, loadN: number): number => {
   return loadN >= 0 ? (loadN * leadM) / forward : loadN * leadM * backward
 }
 
-/** Torque of the motor over a typical hour, as what warms it. */
-export const dutyTorqueNm = remembered((t: EvaluationContext): number => {
+/** What a load along its way asks of the motor, with what turns and what drags. */
+const phaseTorqueNm = (
+  t: EvaluationContext,
+  { loadN, accelerationMmPerS2, rests }: Pick<WorkPhase, 'loadN' | 'accelerationMmPerS2' | 'rests'>,
+): number => {
   const atMotor = ratio(t) * beltEfficiency(t)
   const turningKgM2 = inertia(t, 'turningInertia', 0) + t.part('motor').rotorInertiaKgM2
   const radPerMm = (2 * Math.PI * ratio(t)) / t.part('screw').leadMm
-  return t.figure('dutyTorque', rmsTorque, {
-    phases: dutyLoads(t).map(({ loadN, timeShare, accelerationMmPerS2 }) => ({
-      torqueNm: (loadTorqueNm(t, loadN) + dragNm(t)) / atMotor + turningKgM2 * radPerMm * accelerationMmPerS2,
-      timeShare,
-    })),
-  }).rmsTorqueNm
-})
+  return (
+    (loadTorqueNm(t, loadN) + (rests ? 0 : dragNm(t))) / atMotor +
+    turningKgM2 * radPerMm * accelerationMmPerS2
+  )
+}
+
+/** Torque of the motor over a typical hour, as what warms it. */
+export const dutyTorqueNm = remembered(
+  (t: EvaluationContext): number =>
+    t.figure('dutyTorque', rmsTorque, {
+      phases: workPhases(t).map(phase => ({
+        torqueNm: phaseTorqueNm(t, phase),
+        timeShare: phase.timeShare,
+      })),
+    }).rmsTorqueNm,
+)
+
+/**
+ * A row of the duty that goes to and fro, with what its strokes ask of the motor up or out; null for any other row.
+ *
+ * @throws NotKnown while a part or a dimension is missing
+ */
+export function strokeWork(t: EvaluationContext, row: DutyRow) {
+  const stroke = strokeOf(t, row)
+  if (!stroke) return null
+  const { strokeMm, speedMmPerS, accelerationMmPerS2, dwellS, upN, massN } = stroke
+  const torqueNm = (sign: -1 | 0 | 1) =>
+    phaseTorqueNm(t, {
+      loadN: upN + sign * massN,
+      accelerationMmPerS2: sign * accelerationMmPerS2,
+      rests: false,
+    })
+  return t.figure(`stroke.${row.id}`, strokeTorque, {
+    strokeMm,
+    speedMmPerS,
+    accelerationMmPerS2,
+    dwellS,
+    accelerateNm: torqueNm(1),
+    cruiseNm: torqueNm(0),
+    decelerateNm: torqueNm(-1),
+  })
+}

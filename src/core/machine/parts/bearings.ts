@@ -60,4 +60,12 @@ const ROWS = [
   ['thrust-25', 'Screw-support pair at 60°, back-to-back, 25 mm', 'Tollard Bearings', 225, 'back-to-back', 25, 20, 14, 7.938, 60, 19400, 47400, 3910, 0, 0.265, 64, 106],
 ]
 
-export const BEARINGS = rowsOf<PartOf['bearing']>(COLUMNS, ROWS)
+/** Factor f0 of the deep-groove bearings by their bore. */
+const F0_BY_BORE_MM: Record<number, number> = { 8: 12, 10: 12, 12: 13, 15: 14, 17: 14, 20: 14 }
+
+export const BEARINGS = rowsOf<Omit<PartOf['bearing'], 'f0'>>(COLUMNS, ROWS).map(
+  (set): PartOf['bearing'] => ({
+    ...set,
+    f0: set.arrangement === 'deep-groove' ? (F0_BY_BORE_MM[set.boreMm] ?? null) : null,
+  }),
+)

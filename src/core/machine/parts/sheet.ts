@@ -46,6 +46,7 @@ const SHEETS: { [K in PartKind]: (part: PartOf[K]) => SheetRow[] } = {
     length('Block length', bearing.blockLengthMm),
     force('Dynamic capacity', bearing.dynamicCapacityN),
     force('Static capacity along the screw', bearing.staticCapacityN),
+    ...(bearing.f0 === null ? [] : [plain('Factor f0', bearing.f0, '')]),
   ],
   coupler: coupler => [
     { label: 'Type', text: `${coupler.type}, ${coupler.hub} hubs` },

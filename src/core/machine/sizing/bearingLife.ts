@@ -26,6 +26,12 @@ const life = {
   lifeHours: hours('life', {}, { symbol: 'Lh' }),
 }
 
+/** @throws InputError when there is no load at all */
+function needsLoad(radialLoadN: number, axialLoadN: number) {
+  if (radialLoadN === 0 && axialLoadN === 0)
+    throw new InputError('axialLoadN', axialLoadN, 'a number over 0 N where there is no radial load either')
+}
+
 const livesFor = (dynamicCapacityN: number, equivalentLoadN: number, meanSpeedRpm: number) => {
   const lifeRevolutions = (dynamicCapacityN / equivalentLoadN) ** 3 * 1e6
   return { lifeRevolutions, lifeHours: lifeRevolutions / (60 * meanSpeedRpm) }
@@ -56,8 +62,7 @@ export const bearingLife = calculation({
   outputs: { equivalentLoadN: force('equivalent load', {}, { symbol: 'P' }), ...life },
   compute({ dynamicCapacityN, contactAngleDeg, arrangement, radialLoadN, axialLoadN, meanSpeedRpm }) {
     const factors = FACTORS[contactAngleDeg] as Factors
-    if (radialLoadN === 0 && axialLoadN === 0)
-      throw new InputError('axialLoadN', axialLoadN, 'a number over 0 N where there is no radial load either')
+    needsLoad(radialLoadN, axialLoadN)
     const above = axialLoadN > factors.e * radialLoadN
     const below: XY = arrangement === 'single' ? [1, 0] : factors.pairBelow
     const [x, y] = above ? (arrangement === 'single' ? factors.single : factors.pairAbove) : below
@@ -85,4 +90,61 @@ export const bearingAxialLife = calculation({
   outputs: life,
   compute: ({ dynamicCapacityN, axialLoadN, meanSpeedRpm }) =>
     livesFor(dynamicCapacityN, axialLoadN, meanSpeedRpm),
+})
+
+/** Factors of ISO 281 for one deep-groove bearing: e and Y over f0 Fa / C0, straight between, flat beyond. */
+const GROOVE_FACTORS: readonly (readonly [share: number, e: number, y: number])[] = [
+  [0.172, 0.19, 2.3],
+  [0.345, 0.22, 1.99],
+  [0.689, 0.26, 1.71],
+  [1.03, 0.28, 1.55],
+  [1.38, 0.3, 1.45],
+  [2.07, 0.34, 1.31],
+  [3.45, 0.38, 1.15],
+  [5.17, 0.42, 1.04],
+  [6.89, 0.44, 1],
+]
+/** What a sideways load counts beside thrust. */
+const GROOVE_X = 0.56
+
+function grooveFactors(share: number): { e: number; y: number } {
+  const after = GROOVE_FACTORS.findIndex(([at]) => at >= share)
+  const [highAt, highE, highY] = GROOVE_FACTORS.at(after) as (typeof GROOVE_FACTORS)[number]
+  const low = GROOVE_FACTORS[after - 1]
+  if (!low) return { e: highE, y: highY }
+  const [lowAt, lowE, lowY] = low
+  const part = (share - lowAt) / (highAt - lowAt)
+  return { e: lowE + part * (highE - lowE), y: lowY + part * (highY - lowY) }
+}
+
+/**
+ * Life of a deep-groove bearing that carries thrust, as the one of two that the thrust goes through does.
+ *
+ * @throws InputError when there is no load at all
+ * @example grooveLife({ dynamicCapacityN: 7762, staticCapacityN: 9207, f0: 13, radialLoadN: 23, axialLoadN: 655,
+ *   meanSpeedRpm: 560 }).lifeHours // 11671.1
+ */
+export const grooveLife = calculation({
+  id: 'bearing.grooveLife',
+  title: 'Life of deep-groove bearings',
+  formula:
+    'P = Fr while Fa is at most e Fr, else 0.56 Fr + Y Fa, e and Y by f0 Fa / C0; L = (C / P)^3 10^6; Lh = L / (60 n)',
+  source: 'ISO 281',
+  validity: 'One bearing takes the thrust; normal clearance; 90 % reach it, clean and greased',
+  inputs: {
+    dynamicCapacityN,
+    staticCapacityN: force('static capacity', { over: 0 }, { symbol: 'C0' }),
+    f0: plain('factor f0 of its sheet', { over: 0 }, { symbol: 'f0' }),
+    radialLoadN: force('radial load', { min: 0 }, { symbol: 'Fr' }),
+    axialLoadN,
+    meanSpeedRpm,
+  },
+  outputs: { equivalentLoadN: force('equivalent load', {}, { symbol: 'P' }), ...life },
+  compute({ dynamicCapacityN, staticCapacityN, f0, radialLoadN, axialLoadN, meanSpeedRpm }) {
+    needsLoad(radialLoadN, axialLoadN)
+    const { e, y } = grooveFactors((f0 * axialLoadN) / staticCapacityN)
+    const equivalentLoadN =
+      axialLoadN <= e * radialLoadN ? radialLoadN : GROOVE_X * radialLoadN + y * axialLoadN
+    return { equivalentLoadN, ...livesFor(dynamicCapacityN, equivalentLoadN, meanSpeedRpm) }
+  },
 })

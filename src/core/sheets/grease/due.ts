@@ -4,7 +4,7 @@ import { attempt } from '../../evaluation/attempt'
 import type { EvaluationContext } from '../../evaluation/context'
 import { NotKnown } from '../../evaluation/notKnown'
 import { length, plain, rotation } from '../../field/field'
-import { duty } from '../../machine/drive/load'
+import { duty } from '../../machine/drive/duty'
 
 /** At least twice a year, however little it runs. */
 const MOST_WEEKS = 26

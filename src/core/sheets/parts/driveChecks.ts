@@ -4,13 +4,15 @@ import { MOST_MARGIN, standing } from '../../evaluation/finding'
 import { atMost, measure, NO_FIGURES } from '../../evaluation/measures'
 import { budget, correctionEveryMm, leadAsItRuns } from '../../machine/drive/accuracy'
 import { chosenBrake } from '../../machine/drive/brake'
-import { endWords, loadShare } from '../../machine/drive/load'
+import { endWords, loadShare, massKg } from '../../machine/drive/load'
 import {
   driveStiffness,
   handDrive,
+  hangsBehind,
   lostMotionBudget,
   onOneFlank,
   powerLoss,
+  swing,
   turnsRoundN,
 } from '../../machine/drive/stiffness'
 import { stall } from '../../machine/drive/strength'
@@ -193,6 +195,22 @@ export const DRIVE_CHECKS = defineChecks({
         measure(accuracyTargetUm, 'smallLength'),
         () =>
           `A cut of ${say(forceN, 'force')} pushes the ${movingPart(t.axis)} ${say(forceN / stiffnessNPerUm, 'smallLength')} along on its drive, against ${say(accuracyTargetUm, 'smallLength')} of position accepted. The softest part is ${SOFT_WORDS[softest?.[0] as keyof typeof parts]}.`,
+      )
+    },
+  },
+  'axis.dynamicGive': {
+    title: 'Give while speeding up',
+    subject: 'axis',
+    judge(t, say) {
+      const { giveUm } = hangsBehind(t)
+      const { accelerationMmPerS2, backlashTargetUm } = t.axis.goals
+      return atMost(
+        t,
+        LIMITS['axis.dynamicGive'],
+        measure(giveUm, 'smallLength'),
+        measure(backlashTargetUm / 2, 'smallLength'),
+        () =>
+          `Speeding up by ${say(accelerationMmPerS2, 'acceleration')}, the ${movingPart(t.axis)} hangs ${say(giveUm, 'smallLength')} behind on its drive, against half of the ${say(backlashTargetUm, 'smallLength')} that a reversal may lose. It swings there at ${say(swing(t).frequencyHz, 'frequency', 0)}: ${say(massKg(t), 'mass')} on ${say(driveStiffness(t).stiffnessNPerUm, 'stiffness')}.`,
       )
     },
   },

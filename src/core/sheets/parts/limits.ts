@@ -177,6 +177,13 @@ export const LIMITS = defineLimits({
     of: 'Give under the cut as a share of the position accepted',
     quantity: 'share',
   },
+  'axis.dynamicGive': {
+    sense: 'at-most',
+    holds: 1,
+    close: 1.5,
+    of: 'Give while speeding up as a share of half the lost motion accepted',
+    quantity: 'share',
+  },
   'drive.racking': {
     sense: 'at-most',
     holds: 1,

@@ -48,6 +48,8 @@ export const PARTS_REASONS = defineReasons<keyof typeof LIMITS>({
     'The parts are seldom all at their worst at once: a quarter more can be lived with until it is measured.',
   'axis.cutDeflection':
     'A light last pass takes the give out again; beyond twice the shape of every roughing cut shows in the part.',
+  'axis.dynamicGive':
+    'It hangs behind only while it speeds up: half as much again rounds the corners of a fast finishing pass, and no other.',
   'drive.racking':
     'Screws of one batch differ less than their class allows; half as much again is often still square enough.',
   'nut.pressureSpeed': 'The limit is for a nut that is always oiled. A fifth is kept for the day it is not.',

@@ -8,6 +8,7 @@ export const PARTS_STRAINED = defineStrained({
     'brake.bore': ['holds', 'fails'],
     'axis.positionBudget': ['holds', 'close', 'fails'],
     'axis.cutDeflection': ['holds', 'close', 'fails'],
+    'axis.dynamicGive': ['holds', 'close', 'fails'],
     'drive.racking': ['holds', 'close', 'fails'],
     'axis.handwheel': ['holds', 'close', 'fails'],
     'screw.criticalSpeed': ['holds', 'close', 'fails'],

@@ -1,11 +1,14 @@
+import type { PartOf } from '../../document/parts/types'
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
-import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
+import { atMost, lifeWords, livesAtLeast, measure, NO_FIGURES, percent } from '../../evaluation/measures'
 import { cuttingSpeedRpm, forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
+import { onOneFlank } from '../../machine/drive/stiffness'
 import { bearingLifeHours, pullN } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
 import { bearingPairShare } from '../../machine/sizing/bearing'
+import { isSprung } from '../../machine/sizing/bearingRating'
 import { nutPressureSpeed, nutSpeedValue, nutStaticSafety } from '../../machine/sizing/checkSums'
 import { saySold } from '../../units/print'
 import { LIMITS } from './limits'
@@ -35,6 +38,57 @@ function keepsClosed(
       `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
         ratio >= 1 ? `${percent(ratio - 1, say)} in hand` : 'play comes back under load'
       }, because its preload is ${say(preload, 'force')}.${worstEndWords(t, say)}`,
+  }
+}
+
+/** Two bearings on a wave spring: what the spring holds together, and what a stretched screw makes of it. */
+function onItsSpring(t: EvaluationContext, say: Say): Judgement {
+  const { axialPlayUm, preloadN: springN } = t.part('bearing')
+  const pull = pullN(t)
+  const loadN = forces(t).maxN + pull
+  const figures = {
+    figure: measure(loadN, 'force'),
+    limit: measure(springN, 'force'),
+    use: loadN / springN,
+  }
+  if (pull > 0)
+    return {
+      ...standing(t, LIMITS['bearing.preload'], springN / loadN),
+      ...figures,
+      sentence: () =>
+        `A wave spring of ${say(springN, 'force')} cannot hold a screw stretched: its pull of ${say(pull, 'force')} presses the spring flat, and once the screw is warm and the pull gone, the play of ${say(axialPlayUm, 'smallLength')} is there. Two fixed ends want pairs that are preloaded.`,
+    }
+  const gives = loadN > springN
+  return {
+    state: gives ? 'close' : 'holds',
+    ...figures,
+    sentence: () =>
+      `A wave spring keeps the pair together up to ${say(springN, 'force')}; the largest load is ${say(loadN, 'force')}. ${
+        gives
+          ? `Beyond the spring the screw moves by the play of ${say(axialPlayUm, 'smallLength')}, which the lost motion counts.`
+          : 'The spring is enough for that.'
+      }`,
+  }
+}
+
+/** A set that has play is not preloaded: it is crossed at every reversal, unless weight keeps it on one flank. */
+function hasPlay(t: EvaluationContext, say: Say): Judgement {
+  const { axialPlayUm } = t.part('bearing')
+  const closed = onOneFlank(t)
+  const pull = pullN(t)
+  return {
+    state: closed ? 'holds' : 'close',
+    ...NO_FIGURES,
+    sentence: () =>
+      `These bearings have ${say(axialPlayUm, 'smallLength')} of play and no preload: ${
+        closed
+          ? 'the weight keeps them on one flank.'
+          : `each reversal crosses it, which the lost motion counts, and no locknut takes it out.${
+              pull > 0
+                ? ` The ${say(pull, 'force')} that stretch the screw close it while it is cold, and no longer once it is warm.`
+                : ''
+            }`
+      }`,
   }
 }
 
@@ -98,23 +152,10 @@ export const THRUST_CHECKS = defineChecks({
     title: 'Preload of the bearings',
     subject: 'bearing',
     judge(t, say) {
-      const { axialPlayUm, preloadN: pairN, arrangement } = t.part('bearing')
+      const bearing = t.part('bearing')
+      const { axialPlayUm, preloadN: pairN } = bearing
       if (axialPlayUm === 0) return keepsClosed('bearing.preload', 'bearing pair', pairN, t, say, pullN(t))
-      if (arrangement !== 'deep-groove') return null
-      const loadN = forces(t).maxN
-      const gives = loadN > pairN
-      return {
-        state: gives ? 'close' : 'holds',
-        figure: measure(loadN, 'force'),
-        limit: measure(pairN, 'force'),
-        use: loadN / pairN,
-        sentence: () =>
-          `A wave spring keeps the pair together up to ${say(pairN, 'force')}; the largest load is ${say(loadN, 'force')}. ${
-            gives
-              ? `Beyond the spring the screw moves by the play of ${say(axialPlayUm, 'smallLength')}, which the lost motion counts.`
-              : 'The spring is enough for that.'
-          }`,
-      }
+      return isSprung(bearing) ? onItsSpring(t, say) : hasPlay(t, say)
     },
   },
   'bearing.life': {
@@ -129,13 +170,13 @@ export const THRUST_CHECKS = defineChecks({
         hours,
         wantedLifeHours,
         () =>
-          `The bearings of the fixed end are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted, with ${listed(
+          `The bearings of the fixed end are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted${onTopOfLoad(
             [
-              'their preload',
+              ...preloadWords(t.part('bearing')),
               ...(t.axis.drive.transmission === 'belt' ? ['the pull of the belt'] : []),
               ...(pullN(t) > 0 ? [`the ${say(pullN(t), 'force')} that stretch the screw`] : []),
             ],
-          )} on top of the load.`,
+          )}.`,
       )
     },
   },
@@ -179,8 +220,13 @@ export const THRUST_CHECKS = defineChecks({
   },
 })
 
-const listed = (things: string[]) =>
-  things.length < 2 ? things.join('') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`
+const preloadWords = (bearing: PartOf['bearing']) =>
+  isSprung(bearing) ? ['the push of the spring'] : bearing.axialPlayUm === 0 ? ['their preload'] : []
+
+const onTopOfLoad = (things: string[]) =>
+  things.length === 0
+    ? ''
+    : `, with ${things.length < 2 ? things.join('') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`} on top of the load`
 
 /** Cutting or running, whichever wears a sliding nut faster. */
 function worstSliding(t: EvaluationContext) {

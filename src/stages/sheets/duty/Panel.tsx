@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react'
 import { type Axis, DUTY, type DutyRow } from '@/core/document/axis'
-import { newId } from '@/core/document/id'
 import { attempt } from '@/core/evaluation/attempt'
-import { type DutyLine, dutyLines } from '@/core/machine/drive/load'
+import { type DutyLine, ownDuty, reckonedDuty } from '@/core/machine/drive/duty'
+import { strokeWork } from '@/core/machine/drive/torque'
 import { setDuty } from '@/core/machine/driveEdits'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
@@ -25,11 +25,17 @@ export function DutyPanel() {
   const axisNow = useAxisNow()
   const edit = useEdit()
   const isOwn = useAxis(axis => axis.duty !== null)
-  const reckoned = attempt(() => dutyLines(context.with({ ...context.axis, duty: null })))
+  const reckoned = attempt(() => reckonedDuty(context))
   const columns: TableColumn<DutyLine>[] = [
     { id: 'work', head: 'Work', cell: line => line.label },
     { id: 'force', head: 'Force', figures: true, cell: line => say(line.forceN, 'force', units) },
     { id: 'speed', head: 'Speed', figures: true, cell: line => say(line.speedMmPerMin, 'speed', units) },
+    {
+      id: 'speeding',
+      head: 'Speeding up',
+      figures: true,
+      cell: line => say(line.accelerationMmPerS2, 'acceleration', units),
+    },
     { id: 'share', head: 'Share', figures: true, cell: line => say(line.timeShare, 'share', units) },
   ]
   return (
@@ -37,7 +43,7 @@ export function DutyPanel() {
       title="Duty"
       note={
         isOwn
-          ? 'Your own table. Forces along the screw, + one way and − the other, for the whole axis; shares of the time add up to 100 %.'
+          ? 'Your own table, for the whole axis. Forces and speeding up along the screw, + one way and − the other: with the same sign it speeds up, with another it slows. A row with a stroke goes to and fro without end: its force is what resists it at a steady speed, and its weight and mass come on top. Shares of the time add up to 100 %.'
           : 'Reckoned from the goals of the survey: cutting both ways, and rapid moves over the whole travel both ways.'
       }
       action={
@@ -49,7 +55,7 @@ export function DutyPanel() {
           <Button
             variant="quiet"
             disabled={!reckoned.value}
-            onClick={() => edit(setDuty(axisNow(), rounded(reckoned.value)))}
+            onClick={() => edit(setDuty(axisNow(), ownDuty(reckoned.value ?? [])))}
           >
             Make it my own
           </Button>
@@ -67,16 +73,6 @@ export function DutyPanel() {
   )
 }
 
-/** The reckoned table with figures that a person would have typed. */
-const rounded = (lines: DutyLine[] | undefined): DutyRow[] =>
-  (lines ?? []).map(({ label, forceN, speedMmPerMin, timeShare }) => ({
-    id: newId(),
-    label,
-    forceN: Math.round(forceN),
-    speedMmPerMin: Math.round(speedMmPerMin),
-    timeShare: Math.round(timeShare * 1000) / 1000,
-  }))
-
 const NO_ROWS: DutyRow[] = []
 const dutyOf = (axis: Axis) => axis.duty ?? NO_ROWS
 const numberedWork = (rows: readonly DutyRow[]) => ({ label: `Work ${rows.length + 1}` })
@@ -88,6 +84,7 @@ function OwnDuty() {
   return (
     <>
       <RowsTable {...duty} units={units} least={1} addLabel="Another kind of work" />
+      <Strokes rows={duty.rows} />
       {Math.abs(shares - 1) > SHARES_OFF && (
         <Stated role="alert" color="fails" fontWeight={700} mt="2">
           Share of the time: got {say(shares, 'share', units)} in all, takes 100 %. Until then the shares are
@@ -96,4 +93,35 @@ function OwnDuty() {
       )}
     </>
   )
+}
+
+/** What each row that goes to and fro comes to, and whether it asks for more than the axis is held to. */
+function Strokes({ rows }: { rows: readonly DutyRow[] }) {
+  const context = useSettledEvaluation()
+  const { units } = context
+  const { accelerationMmPerS2: wanted, topSpeedMmPerMin } = context.axis.goals
+  return rows
+    .filter(({ strokeMm }) => strokeMm !== null)
+    .map(row => {
+      const { value, ask } = attempt(() => strokeWork(context, row))
+      const harder = Math.abs(row.accelerationMmPerS2) > wanted
+      const faster = row.speedMmPerMin > topSpeedMmPerMin
+      return (
+        <Stated key={row.id} mt="2">
+          <strong>{row.label}</strong>:{' '}
+          {value
+            ? `${say(value.strokesPerMinute, 'ratio', units, 0)} strokes a minute, up to ${say(value.peakSpeedMmPerS * 60, 'speed', units)}; the motor feels ${say(value.rmsTorqueNm, 'torque', units)} all along.`
+            : (ask ?? 'a stroke needs a speed.')}
+          {(harder || faster) && (
+            <chakra.strong color="close">
+              {' '}
+              {harder
+                ? `It speeds up harder than the ${say(wanted, 'acceleration', units)} that the axis is held to`
+                : `It is faster than the ${say(topSpeedMmPerMin, 'speed', units)} that the axis is held to`}
+              : put that goal up, so that motor and screw are judged by it.
+            </chakra.strong>
+          )}
+        </Stated>
+      )
+    })
 }
