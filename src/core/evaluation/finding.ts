@@ -114,10 +114,19 @@ export function standing(
   }
 }
 
-/** Sorts findings worst first; among equals the fullest limit first. */
+/**
+ * How much is used of what a check may come to and still hold: 1 is all of it. The one scale on which limits are compared, on
+ * cards, in lists and in words; null where there is no such share.
+ *
+ * @example shareUsed({ margin: 0.8, use: 1 }) // 1.25
+ */
+export const shareUsed = ({ margin, use }: Pick<Finding, 'margin' | 'use'>): number | null =>
+  margin === null ? use : Math.min(1 / margin, MOST_MARGIN)
+
+/** Sorts findings worst first; among equals what has least in hand first. */
 export function byUrgency(findings: Finding[]): Finding[] {
   return findings.toSorted(
-    (a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state) || (b.use ?? 0) - (a.use ?? 0),
+    (a, b) => STATES.indexOf(a.state) - STATES.indexOf(b.state) || (shareUsed(b) ?? 0) - (shareUsed(a) ?? 0),
   )
 }
 

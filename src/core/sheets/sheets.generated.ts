@@ -3,6 +3,7 @@
 import { acceptance } from './acceptance'
 import { bearingBlock } from './bearingBlock'
 import { beforeAfter } from './beforeAfter'
+import { breaksFirst } from './breaksFirst'
 import { chain } from './chain'
 import { circle } from './circle'
 import { compensation } from './compensation'
@@ -81,6 +82,7 @@ export const LISTED = [
   parts,
   schools,
   duty,
+  breaksFirst,
   figures,
   lostMotion,
   travel,
@@ -147,6 +149,7 @@ declare module '../evaluation/ids' {
     parts: true
     schools: true
     duty: true
+    breaksFirst: true
     figures: true
     lostMotion: true
     travel: true

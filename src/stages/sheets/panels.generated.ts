@@ -24,6 +24,7 @@ export const PANELS: Readonly<Record<SheetId, ComponentType>> = {
   parts: whenAsked(() => import('./parts/Panel').then(module => module.PartsPanel)),
   schools: whenAsked(() => import('./schools/Panel').then(module => module.SchoolsPanel)),
   duty: whenAsked(() => import('./duty/Panel').then(module => module.DutyPanel)),
+  breaksFirst: whenAsked(() => import('./breaksFirst/Panel').then(module => module.BreaksFirstPanel)),
   figures: whenAsked(() => import('./figures/Panel').then(module => module.FiguresPanel)),
   lostMotion: whenAsked(() => import('./lostMotion/Panel').then(module => module.LostMotionPanel)),
   travel: whenAsked(() => import('./travel/Panel').then(module => module.TravelPanel)),

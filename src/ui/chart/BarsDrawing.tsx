@@ -14,6 +14,7 @@ export interface BarsProps {
   decimals: number
   /** What is accepted in all, where there is such a figure. */
   accepted?: number
+  acceptedLabel?: string
   /** Room for the names of the bars. */
   namePx?: number
 }
@@ -21,7 +22,16 @@ export interface BarsProps {
 const ROW_PX = 46
 
 /** Bars that are laid together from parts, against what is accepted. */
-export function BarsDrawing({ label, parts, bars, unit, decimals, accepted, namePx = 150 }: BarsProps) {
+export function BarsDrawing({
+  label,
+  parts,
+  bars,
+  unit,
+  decimals,
+  accepted,
+  acceptedLabel = 'accepted',
+  namePx = 150,
+}: BarsProps) {
   return (
     <ChartFrame
       label={`${label}; its figures are in the table below`}
@@ -87,7 +97,12 @@ export function BarsDrawing({ label, parts, bars, unit, decimals, accepted, name
               strokeDasharray="5 4"
               strokeWidth={2}
               ifOverflow="extendDomain"
-              label={{ value: 'accepted', position: 'insideTopRight', fill: chartColors.ink, fontSize: 13 }}
+              label={{
+                value: acceptedLabel,
+                position: 'insideTopRight',
+                fill: chartColors.ink,
+                fontSize: 13,
+              }}
             />
           )}
         </BarChart>

@@ -2,7 +2,7 @@ import { isEqual } from 'es-toolkit'
 import { memo } from 'react'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import { saysTheSame } from '@/core/evaluation/check'
-import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
+import { type Finding, STATE_WORDS, shareUsed } from '@/core/evaluation/finding'
 import type { CheckId } from '@/core/evaluation/ids'
 import type { Remedy } from '@/core/evaluation/remedy'
 
@@ -35,7 +35,8 @@ const isSameCard = ({ finding: a, ...one }: Props, { finding: b, ...other }: Pro
 
 /** One verdict: its state, its sentence, what it rests on, its working and its ways out. */
 export const VerdictCard = memo(function VerdictCard({ finding, units, open, remedies, ...actions }: Props) {
-  const { state, title, sentence, figure, limit, use, restsOn } = finding
+  const { state, title, sentence, figure, limit, restsOn } = finding
+  const used = shareUsed(finding)
   // A verdict that is not known yet rests on nothing yet.
   const known = finding.missing === null
   const assumed = known ? restsOn.filter(({ provenance }) => provenance === 'assumed') : []
@@ -55,7 +56,7 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, rem
           {say(figure.value, figure.quantity, units)} against {say(limit.value, limit.quantity, units)}
         </p>
       )}
-      {use !== null && <UseBar use={use} />}
+      {used !== null && <UseBar used={used} />}
       <div className={styles.body}>
         <p className={styles.sentence}>{sentence}</p>
         {finding.ownLimits && (
@@ -142,9 +143,9 @@ const Actions = memo(function Actions({
   )
 }, isEqual)
 
-/** How much of the limit is used, with the limit as a notch. */
-function UseBar({ use }: { use: number }) {
-  const share = Math.max(0.01, Math.min(1, use / 1.5))
+/** How much is used of what it may come to and still hold, with that as a notch. */
+function UseBar({ used }: { used: number }) {
+  const share = Math.max(0.01, Math.min(1, used / 1.5))
   return (
     <div className={styles.bar} aria-hidden="true">
       <div className={styles.used} style={{ width: `${share * 100}%` }} />

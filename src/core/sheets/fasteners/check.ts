@@ -10,6 +10,7 @@ import {
   longestStockMm,
   stockLengthWords,
 } from '../../machine/joints/fastener'
+import { weakestGrip } from '../../machine/joints/grip'
 import {
   JOINT_NEEDS,
   type JudgedJoint,
@@ -19,7 +20,6 @@ import {
   torqueInputs,
 } from '../../machine/joints/joint'
 import { JOINTS } from '../../machine/joints/model'
-import { weakestGrip } from './grip'
 import { LIMITS } from './limits'
 
 /** The joint whose thread is used the least, for what it needs. */

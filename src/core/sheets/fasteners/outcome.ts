@@ -9,7 +9,7 @@ import { jointSlip } from '../../machine/joints/slip'
 import { isUnified, keyWords, threadDrills } from '../../machine/joints/thread'
 import { say } from '../../units/print'
 import { defineOutcome } from '../outcome'
-import { dowelOrders } from './grip'
+import { dowelOrders } from './dowels'
 import { dowels, larger, more, screws, stronger } from './remedies'
 
 /** Metric drills are sold by tenths of a millimetre, those for unified threads by hundredths. */

@@ -2,7 +2,7 @@ import type { Axis } from '../../document/axis'
 import { DIMENSIONS } from '../../document/dimensions'
 
 import { askFor } from '../../evaluation/check'
-import { type Finding, MOST_MARGIN } from '../../evaluation/finding'
+import { type Finding, MOST_MARGIN, shareUsed } from '../../evaluation/finding'
 import { stillToMeasure } from '../../machine/stillToMeasure'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
@@ -33,7 +33,7 @@ export function driveSummary(axis: Axis, findings: Finding[], units: UnitSystem)
   // What no drive can change, such as the travel of the ways, does not limit the drive.
   const tightest = graded
     .filter(({ rankMargin }) => rankMargin !== null)
-    .toSorted((a, b) => (a.rankMargin ?? 0) - (b.rankMargin ?? 0))[0]
+    .toSorted((a, b) => (shareUsed(b) ?? 0) - (shareUsed(a) ?? 0))[0]
   const lower = ({ title }: Finding) => title.toLowerCase()
   const said: string[] = []
   if (failing.length)
@@ -41,7 +41,9 @@ export function driveSummary(axis: Axis, findings: Finding[], units: UnitSystem)
   else if (close.length) said.push(`This drive works, but is close in ${list(close.map(lower))}.`)
   // In the words of its verdict, so that no figure of one thing is said in two ways.
   else if (tightest)
-    said.push(`Everything holds. What limits this axis is ${lower(tightest)}. ${tightest.sentence}`)
+    said.push(
+      `Everything holds. What limits this axis is ${lower(tightest)}, which has least in hand: ${say(shareUsed(tightest) ?? 0, 'share', units, 0)} of its limit is used. ${tightest.sentence}`,
+    )
   if (unclear.length)
     said.push(`${list(unclear.map(({ title }) => title))} cannot be worked out as it stands.`)
   const generous = graded

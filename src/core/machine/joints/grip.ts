@@ -1,10 +1,10 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { filled } from '../../evaluation/filled'
-import { alongN, pullN } from '../../machine/drive/strength'
-import { JOINT_NEEDS, judgeJoint } from '../../machine/joints/joint'
-import { type BoltedJoint, JOINTS } from '../../machine/joints/model'
-import { DOWELS, dowelsBearN, jointSlip } from '../../machine/joints/slip'
-import { THREADS } from '../../machine/joints/thread'
+import { alongN, pullN } from '../drive/strength'
+import { JOINT_NEEDS, judgeJoint } from './joint'
+import { type BoltedJoint, JOINTS } from './model'
+import { dowelsBearN, jointSlip } from './slip'
+import { THREADS } from './thread'
 
 /** What a joint of the drive holds along the screw, and how. */
 export interface Grip {
@@ -65,18 +65,3 @@ export const grips = remembered((t: EvaluationContext): Grip[] => {
 /** The joint that holds least for what it must; null where none is said to be one that the thrust goes through. */
 export const weakestGrip = (t: EvaluationContext): Grip | null =>
   grips(t).reduce<Grip | null>((worst, one) => (worst && worst.safety <= one.safety ? worst : one), null)
-
-/** Dowels in joints that are to have them, by their size. */
-export const dowelOrders = (joints: readonly BoltedJoint[], screws: number) =>
-  joints
-    .filter(({ located }) => located)
-    .map(({ thread }) => {
-      const mm = Math.round(THREADS[thread].diameterMm)
-      return {
-        key: `dowel:${mm}`,
-        what: `Dowel pins ${mm} mm, hardened, with drill and reamer`,
-        count: DOWELS * screws,
-        neededBy: 'build' as const,
-        sheetEur: null,
-      }
-    })
