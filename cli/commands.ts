@@ -24,8 +24,11 @@ import { entriesOf, greaseEntries, nameOf, placedTasks } from '@/core/planning/e
 import { windowsFrom } from '@/core/planning/hours'
 import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
-import { searchDrives } from '@/core/search/search'
+import { fieldOf } from '@/core/search/field'
+import { handfulOf } from '@/core/search/handful'
+import { searchField } from '@/core/search/search'
 import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/search/whyNot'
+import { givenThings, withinOf } from '@/core/search/within'
 import { SHEETS } from '@/core/sheets'
 import { OUTCOMES } from '@/core/sheets/asked.generated'
 import { cutList } from '@/core/sheets/cutList'
@@ -108,14 +111,18 @@ function search(path: string, options: Options): Outcome {
   const { job, axis, catalogue } = axisIn(path, options)
   const asked = options.whyNot
   const part = asked ? partNamed(asked, catalogue) : null
-  const result = searchDrives(axis, catalogue)
+  const supply = { ...job, today: new Date().toLocaleDateString('sv') }
+  const field = fieldOf(axis, catalogue, withinOf(axis, catalogue, supply))
+  const result = searchField(field)
   const points = result?.points ?? []
   return json({
     job: job.name,
     axis: axis.name,
+    within: givenThings(axis, catalogue, job.units).map(({ words }) => words),
     ...result,
-    ...(points.length === 0 && { whyNothing: whyNothing(axis, catalogue, job.units) }),
-    ...(part && { whyNot: whyNot(axis, catalogue, part.kind, part.partId, points, job.units) }),
+    handful: handfulOf(field, axis, catalogue, points, job.units),
+    ...(points.length === 0 && { whyNothing: whyNothing(axis, catalogue, supply, job.units) }),
+    ...(part && { whyNot: whyNot(axis, catalogue, part.kind, part.partId, points, supply, job.units) }),
   })
 }
 

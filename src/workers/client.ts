@@ -19,6 +19,7 @@ import type {
   PlanTask,
   PlanWorker,
   SearchOutcome,
+  SearchTask,
   SearchWorker,
 } from './protocol'
 
@@ -114,7 +115,7 @@ const drawWorker = () =>
   reach<DrawWorker>(new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' }))
 
 /** Searches the parts list for the drives of an axis that nothing beats. */
-export const startSearch = (task: AxisTask, onProgress: OnProgress): Running<SearchOutcome | null> =>
+export const startSearch = (task: SearchTask, onProgress: OnProgress): Running<SearchOutcome | null> =>
   running<SearchWorker, SearchOutcome | null>(
     searchWorker(),
     (remote, progress) => remote.search(task, progress),
@@ -123,7 +124,7 @@ export const startSearch = (task: AxisTask, onProgress: OnProgress): Running<Sea
 
 /** Asks what stands in the way of a part. */
 export const startWhyNot = (
-  task: AxisTask,
+  task: SearchTask,
   kind: SearchedKind,
   partId: string,
   points: DrivePoint[],

@@ -11,7 +11,9 @@ import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Now } from '@/core/planning/days'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
 import type { DrivePoint, SearchResult } from '@/core/search/field'
-import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
+import type { Handpicked } from '@/core/search/handful'
+import type { SearchedKind, WhyNot, WhyNothing } from '@/core/search/whyNot'
+import type { Supply } from '@/core/search/within'
 import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { Spread } from '@/core/sheets/chain/monteCarlo'
@@ -41,13 +43,18 @@ export interface JudgeWorker {
 
 /** What a search comes to: the drives that nothing beats, or why there are none. */
 export interface SearchOutcome extends SearchResult {
-  whyNothing: { title: string; sentence: string }[] | null
+  whyNothing: WhyNothing | null
+  /** A few of them that differ in kind. */
+  handful: Handpicked[]
 }
+
+/** An axis with its parts and what there is of them. */
+export type SearchTask = AxisTask & Supply
 
 /** A worker of its own, so that a search can be stopped by ending it. */
 export interface SearchWorker {
-  search: (task: AxisTask, onProgress: (share: number) => void) => SearchOutcome | null
-  whyNot: (task: AxisTask, kind: SearchedKind, partId: string, points: DrivePoint[]) => WhyNot
+  search: (task: SearchTask, onProgress: (share: number) => void) => SearchOutcome | null
+  whyNot: (task: SearchTask, kind: SearchedKind, partId: string, points: DrivePoint[]) => WhyNot
 }
 
 /** A job to be planned from a moment on, as it is or as if something were otherwise. */

@@ -33,7 +33,8 @@ export interface PartsFile<K extends PartKind = PartKind> {
 
 const columnsOf = (kind: PartKind): string[] => ['id', ...fieldsOf(kind).map(([name]) => name)]
 /** What a row can do without. */
-const isOptional = (column: string) => column === 'id' || column === 'maker' || column === 'curve'
+const OPTIONAL = new Set(['id', 'maker', 'curve', 'f0', 'massKg', 'leadDays', 'stock'])
+const isOptional = (column: string) => OPTIONAL.has(column)
 /** Columns that hold words, also where these look like a figure. */
 const isWords = (kind: PartKind, column: string | null | undefined): boolean =>
   column === 'id' || fieldsOf(kind).some(([name, field]) => name === column && field.is === 'words')

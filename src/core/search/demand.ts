@@ -1,7 +1,6 @@
 import { GRAVITY_M_PER_S2, radians } from '../calculation/constants'
-import type { Axis } from '../document/axis'
-import type { Catalogue, PartOf } from '../document/parts/types'
-import { EvaluationContext } from '../evaluation/context'
+import type { PartOf } from '../document/parts/types'
+import type { EvaluationContext } from '../evaluation/context'
 import { limitsOf } from '../evaluation/limits'
 import { chosenBrake } from '../machine/drive/brake'
 import { forces, loadEnds, loadShare, massKg } from '../machine/drive/load'
@@ -63,8 +62,8 @@ export interface Demand {
   handwheelRadiusMm: number | null
 }
 
-export function demandOf(axis: Axis, catalogue: Catalogue): Demand {
-  const t = new EvaluationContext(axis, catalogue)
+export function demandOf(t: EvaluationContext): Demand {
+  const axis = t.wholeAxis
   const { frictionN, maxN } = forces(t)
   const inclineDeg = t.dimension('inclineDeg')
   return {

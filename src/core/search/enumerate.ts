@@ -1,4 +1,4 @@
-import { type Field, heightMm, paretoOf, pointOf, resultOf, type SearchResult } from './field'
+import { type Field, heightMm, isWithin, paretoOf, pointOf, resultOf, type SearchResult } from './field'
 import {
   assemble,
   bearingSuits,
@@ -35,9 +35,10 @@ export function enumerateField(field: Field): SearchResult {
           judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
           if (!judged.feasible) continue
           const priceEur = assembly.priceEur + motor.priceEur
+          if (!isWithin(field, screw, bearing, link, motor, priceEur)) continue
           best.offer(
             best.shelf(heightMm(screw, bearing)),
-            pointOf(screw, bearing, link, motor, priceEur, judged),
+            pointOf(field, screw, bearing, link, motor, priceEur, judged),
           )
         }
   return resultOf(field, best, count)

@@ -1,9 +1,11 @@
 import type { Axis } from '../document/axis'
-import { SCREW_ENDS } from '../document/kinds'
-import type { Catalogue } from '../document/parts/types'
+import type { PartKind } from '../document/kinds'
+import type { Catalogue, PartOf } from '../document/parts/types'
+import { FAR_END_SHARE } from '../machine/drive/price'
 
+import { evaluateAxis } from '../sheets/evaluateAxis'
 import { type Demand, demandOf } from './demand'
-import type { Judged } from './judge'
+import { type Judged, screwLengthMm } from './judge'
 import {
   type BearingLevel,
   bare,
@@ -11,16 +13,23 @@ import {
   beltLevel,
   couplerLevel,
   type DriveChoice,
+  type Level,
   type LinkLevel,
   type MotorLevel,
   motorLevel,
   type ScrewLevel,
-  screwLevel,
+  screwLevels,
 } from './levels'
 import { type Merits, ParetoSet } from './pareto'
+import { ANYTHING, type Within } from './within'
 
 /** A whole drive that the search has found, with what it is weighed by. */
-export interface DrivePoint extends Merits, DriveChoice {}
+export interface DrivePoint extends Merits, DriveChoice {
+  /** Null where nobody knows how heavy one of its parts is. */
+  massKg: number | null
+  /** Days until all of it is there; null where nobody knows of one of its parts. */
+  days: number | null
+}
 
 export interface SearchResult {
   /** What nothing beats, cheapest first. */
@@ -34,6 +43,7 @@ export interface SearchResult {
 /** All that can go into a drive, each part judged alone. */
 export interface Field {
   demand: Demand
+  within: Within
   screws: ScrewLevel[]
   bearings: BearingLevel[]
   links: LinkLevel[]
@@ -44,36 +54,76 @@ export interface Field {
 /**
  * Lays out everything that can go into the drive of an axis; what fails alone is left out at once.
  *
+ * @param within what the search keeps to
  * @throws NotKnown while a dimension is not known
  */
-export function fieldOf(axis: Axis, catalogue: Catalogue): Field {
-  const empty = bare(axis)
-  const demand = demandOf(empty, catalogue)
-  const motors = [...catalogue.motor.values()].map((part, place) => motorLevel(empty, catalogue, part, place))
-  const links = [
-    ...[...catalogue.coupler.values()].map(part => couplerLevel(empty, catalogue, part)),
-    ...[...catalogue.belt.values()].map(part => beltLevel(empty, catalogue, part)),
+export function fieldOf(axis: Axis, catalogue: Catalogue, within = ANYTHING): Field {
+  const base = evaluateAxis(bare(axis), catalogue, 'mm')
+  // Judged first: then each part takes over all that does not rest on it.
+  base.driveFindings
+  const demand = demandOf(base)
+  const parts = <K extends PartKind>(kind: K): PartOf[K][] =>
+    [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].filter(part => within.takes(kind, part))
+  const [screws, bearings, couplers, belts, motors] = [
+    parts('screw'),
+    parts('bearing'),
+    parts('coupler'),
+    parts('belt'),
+    parts('motor'),
   ]
-  const known = <T>(levels: (T | null)[]) => levels.filter(level => level !== null)
+  const known = <T extends Level>(levels: (T | null)[]) =>
+    levels.filter(level => level !== null).toSorted((a, b) => a.priceEur - b.priceEur)
   return {
     demand,
-    screws: known(
-      [...catalogue.screw.values()].flatMap(part =>
-        SCREW_ENDS.map(ends => screwLevel(empty, catalogue, part, ends)),
-      ),
-    ).toSorted((a, b) => a.priceEur - b.priceEur),
-    bearings: known(
-      [...catalogue.bearing.values()].map(part => bearingLevel(empty, catalogue, part)),
-    ).toSorted((a, b) => a.priceEur - b.priceEur),
-    links: known(links).toSorted((a, b) => a.priceEur - b.priceEur),
-    motors: known(motors).toSorted((a, b) => a.priceEur - b.priceEur),
+    within,
+    screws: known(screws.flatMap(part => screwLevels(base, within, part))),
+    bearings: known(bearings.map(part => bearingLevel(base, within, part))),
+    links: known([
+      ...couplers.map(part => couplerLevel(base, within, part)),
+      ...belts.map(part => beltLevel(base, within, part)),
+    ]),
+    motors: known(motors.map((part, place) => motorLevel(base, within, part, place))),
     combinations:
-      catalogue.screw.size * SCREW_ENDS.length * catalogue.bearing.size * links.length * catalogue.motor.size,
+      screws.length * within.ends.length * bearings.length * (couplers.length + belts.length) * motors.length,
   }
 }
 
+/** Weight of a whole drive; not a number where nobody knows that of a part. */
+export const massOf = (
+  { spanMm }: Demand,
+  screw: ScrewLevel,
+  bearing: BearingLevel,
+  link: LinkLevel,
+  motor: MotorLevel,
+): number =>
+  screw.massKg +
+  screw.massPerMmKg * screwLengthMm(spanMm, bearing, link) +
+  bearing.massKg * (1 + FAR_END_SHARE[screw.ends]) +
+  link.massKg +
+  motor.massKg
+
+/** Whether a drive is within what the search keeps to, in what no part decides alone. */
+export const isWithin = (
+  { within, demand }: Field,
+  screw: ScrewLevel,
+  bearing: BearingLevel,
+  link: LinkLevel,
+  motor: MotorLevel,
+  priceEur: number,
+): boolean =>
+  priceEur <= within.mostPriceEur &&
+  heightMm(screw, bearing) <= within.mostHeightMm &&
+  (within.mostMassKg === Number.POSITIVE_INFINITY ||
+    massOf(demand, screw, bearing, link, motor) <= within.mostMassKg)
+
+/** The later of two; none where nobody knows one of them. */
+const later = (a: number | null, b: number | null) => (a === null || b === null ? null : Math.max(a, b))
+
+const orNull = (figure: number) => (Number.isNaN(figure) ? null : figure)
+
 /** A drive as the search reports it. */
 export const pointOf = (
+  { demand }: Field,
   screw: ScrewLevel,
   bearing: BearingLevel,
   link: LinkLevel,
@@ -82,6 +132,8 @@ export const pointOf = (
   { margin, lostMotionUm }: Judged,
 ): DrivePoint => ({
   priceEur,
+  massKg: orNull(massOf(demand, screw, bearing, link, motor)),
+  days: later(later(screw.days, bearing.days), later(link.days, motor.days)),
   margin,
   lostMotionUm,
   heightMm: heightMm(screw, bearing),

@@ -1,70 +1,155 @@
 import fc from 'fast-check'
-import type { DrivePoint } from './field'
-import { handful, PICKS } from './handful'
+import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/axis'
+import { driveStiffness } from '../machine/drive/stiffness'
+import { CATALOGUE } from '../machine/parts'
+import { evaluateAxis } from '../sheets/evaluateAxis'
+import { changesFrom, keptSlots } from './changes'
+import { type DrivePoint, fieldOf } from './field'
+import { everyHolding, NOTHING_HERE, smallList } from './fixtures/lists'
+import { type Handpicked, handfulOf, nearestToToday, PICKS, picksOf } from './handful'
+import { axisWith } from './levels'
+import { searchField } from './search'
+import { withinOf } from './within'
 
-const point = (priceEur: number, margin: number, lostMotionUm: number, heightMm: number): DrivePoint => ({
-  screw: 's',
-  ends: 'fixed-supported',
-  bearing: 'b',
-  transmission: 'direct',
-  coupler: 'c',
-  belt: null,
-  motor: 'm',
-  priceEur,
-  margin,
-  lostMotionUm,
-  heightMm,
-})
+const [X] = skarrow().job.axes as [Axis]
+const handfulFor = (axis: Axis): Handpicked[] => {
+  const field = fieldOf(axis, CATALOGUE, withinOf(axis, CATALOGUE, NOTHING_HERE))
+  return handfulOf(field, axis, CATALOGUE, searchField(field)?.points ?? [], 'mm')
+}
+const by = (handful: readonly Handpicked[], pick: (typeof PICKS)[number]) =>
+  handful.find(({ picks }) => picks.includes(pick))
 
-test('the best at each thing is picked once, with all that it is best at', () => {
-  const cheap = point(100, 1.01, 30, 60)
-  const tight = point(400, 1.1, 4, 70)
-  const low = point(300, 1.02, 25, 40)
-  const strong = point(500, 3, 20, 80)
-  const fair = point(150, 1.5, 12, 50)
-  const found = handful([cheap, tight, low, strong, fair])
-  expect(found).toEqual([
-    { picks: ['cheapest'], point: cheap },
-    { picks: ['least lost motion'], point: tight },
-    { picks: ['lowest'], point: low },
-    { picks: ['most in hand'], point: strong },
-    { picks: ['a balance'], point: fair },
-  ])
-})
+describe('on the demo axis', () => {
+  const handful = handfulFor(X)
 
-test('what is only close is left out where anything holds, and offered where nothing does', () => {
-  const close = point(10, 0.95, 1, 10)
-  const holds = point(500, 1.2, 30, 80)
-  expect(handful([close, holds])).toEqual([{ picks: [...PICKS], point: holds }])
-  expect(handful([close])).toEqual([{ picks: [...PICKS], point: close }])
-  expect(handful([])).toEqual([])
-})
+  test('differs in kind: one has its far end held, and says what that buys and costs', () => {
+    expect(handful.flatMap(({ picks }) => picks).toSorted()).toEqual([...PICKS].toSorted())
+    expect(handful.length).toBeGreaterThan(3)
+    const held = by(handful, 'far end held')
+    expect(held?.point.ends).toBe('fixed-supported')
+    expect(held?.support).toMatch(/may turn at .* before it whips, not .* as with a free one.* of its price/)
+    const cheapest = by(handful, 'cheapest')
+    expect(cheapest?.support).toBeNull()
+    expect(held?.point.priceEur ?? 0).toBeGreaterThanOrEqual(cheapest?.point.priceEur ?? 0)
+  })
 
-test('nothing of the drives it was given beats a pick at what it was picked for', () => {
-  const some = fc.array(
-    fc.record({
-      priceEur: fc.integer({ min: 50, max: 2000 }),
-      margin: fc.double({ min: 0.5, max: 4, noNaN: true }),
-      lostMotionUm: fc.integer({ min: 0, max: 60 }),
-      heightMm: fc.integer({ min: 20, max: 120 }),
-    }),
-    { minLength: 1, maxLength: 40 },
-  )
-  fc.assert(
-    fc.property(some, merits => {
-      const points = merits.map(({ priceEur, margin, lostMotionUm, heightMm }) =>
-        point(priceEur, margin, lostMotionUm, heightMm),
+  test('each holds in all that has a margin, and says what is close all the same', () => {
+    for (const { point, rests } of handful) {
+      expect(point.margin).toBeGreaterThanOrEqual(1)
+      const drive = evaluateAxis(axisWith(X, point), CATALOGUE, 'mm').findings.filter(
+        ({ ofDrive }) => ofDrive,
       )
-      const holding = points.filter(({ margin }) => margin >= 1)
-      const eligible = holding.length > 0 ? holding : points
-      const picked = handful(points)
-      expect(picked.flatMap(({ picks }) => picks).toSorted()).toEqual([...PICKS].toSorted())
-      const by = (pick: (typeof PICKS)[number]) =>
-        picked.find(({ picks }) => picks.includes(pick))?.point as DrivePoint
-      expect(by('cheapest').priceEur).toBe(Math.min(...eligible.map(one => one.priceEur)))
-      expect(by('least lost motion').lostMotionUm).toBe(Math.min(...eligible.map(one => one.lostMotionUm)))
-      expect(by('lowest').heightMm).toBe(Math.min(...eligible.map(one => one.heightMm)))
-      expect(by('most in hand').margin).toBe(Math.max(...eligible.map(one => one.margin)))
+      expect(drive.filter(({ state }) => state === 'fails' || state === 'unknown')).toEqual([])
+      for (const { title } of drive.filter(
+        ({ state, checkId }) => state === 'close' && checkId !== 'axis.positionBudget',
+      ))
+        expect(rests.map(rest => rest.title)).toContain(title)
+    }
+  })
+
+  test('what is nearest to today changes least, and names it', () => {
+    const near = by(handful, 'nearest to today')
+    expect(near?.changes?.length).toBe(1)
+    const { coupler, belt, ...kept } = near?.point as DrivePoint
+    expect(kept).toMatchObject({
+      screw: X.parts.screw,
+      bearing: X.parts.bearing,
+      motor: X.parts.motor,
+      ends: X.ends,
+    })
+    expect(coupler ?? belt).not.toBe(X.parts.coupler)
+    // Nothing holds with nothing changed.
+    expect(changesFrom(fieldOf(X, CATALOGUE), X, 0, { least: 'price', margin: 1 })).toEqual([])
+  })
+})
+
+test('a table of the lead that nobody has made is said to be one, and one that stands in the controller is not', () => {
+  const tight: Axis = {
+    ...X,
+    goals: { ...X.goals, accuracyTargetUm: 60 },
+    drive: { ...X.drive, leadTable: true },
+    controller: { ...X.controller, leadTableIn: false },
+    searchWithin: { ...X.searchWithin, keepScrew: true },
+  }
+  const rests = handfulFor(tight).map(one => one.rests.map(({ title }) => title))
+  expect(rests.some(titles => titles.some(title => title.startsWith('A table of the lead')))).toBe(true)
+  const made: Axis = { ...tight, controller: { ...tight.controller, leadTableIn: true } }
+  for (const { rests: on } of handfulFor(made))
+    expect(on.map(({ title }) => title).join()).not.toContain('table of the lead')
+})
+
+test('a limit that was given up is said with every drive that needs it', () => {
+  const loose: Axis = {
+    ...X,
+    limits: { 'coupler.torque': { holds: 3, close: 3, because: 'Only for a week.' } },
+    searchWithin: { ...X.searchWithin, keepLink: true, keepMotor: true },
+  }
+  const rests = handfulFor(loose).flatMap(one => one.rests)
+  expect(rests).toContainEqual({
+    title: 'Another limit than usual: torque of the coupler',
+    sentence: 'Only for a week.',
+  })
+})
+
+test('with nothing chosen today nothing is nearest to it', () => {
+  const bare: Axis = { ...X, parts: { ...X.parts, motor: null } }
+  expect(keptSlots(bare)).toBeNull()
+  const handful = handfulFor(bare)
+  expect(by(handful, 'nearest to today')).toBeUndefined()
+  expect(handful.every(({ changes }) => changes === null)).toBe(true)
+})
+
+test('each pick is what trying every drive finds', () => {
+  const easy: Axis = {
+    ...X,
+    goals: { ...X.goals, accuracyTargetUm: 250, backlashTargetUm: 60, cuttingForceN: 250 },
+  }
+  let held = 0
+  fc.assert(
+    fc.property(smallList, catalogue => {
+      const field = fieldOf(easy, catalogue)
+      const points = searchField(field)?.points ?? []
+      const all = everyHolding(field)
+      const picks = [...picksOf(field, easy, points)]
+      const of = (pick: (typeof PICKS)[number]) => picks.find(([, is]) => is.includes(pick))?.[0]
+      if (all.length === 0) {
+        expect(of('far end held') ?? of('stiffest')).toBeUndefined()
+        return
+      }
+      held++
+      const least = (merit: (point: DrivePoint) => number, some: DrivePoint[] = all) =>
+        Math.min(...some.map(merit))
+      expect(of('cheapest')?.priceEur).toBe(least(({ priceEur }) => priceEur))
+      expect(of('lowest')?.heightMm).toBe(least(({ heightMm }) => heightMm))
+      expect(of('least lost motion')?.lostMotionUm).toBeCloseTo(
+        least(({ lostMotionUm }) => lostMotionUm),
+        9,
+      )
+      const withHeld = all.filter(({ ends }) => ends !== 'fixed-free')
+      expect(of('far end held')?.priceEur ?? null).toBe(
+        withHeld.length === 0 ? null : least(({ priceEur }) => priceEur, withHeld),
+      )
+      const give = (point: DrivePoint) =>
+        1 / driveStiffness(evaluateAxis(axisWith(easy, point), catalogue, 'mm')).stiffnessNPerUm
+      const stiffest = of('stiffest')
+      if (all.length < 60 && stiffest) expect(give(stiffest) / least(give)).toBeCloseTo(1, 9)
     }),
+    { numRuns: 120, seed: 20_261_201 },
+  )
+  expect(held).toBeGreaterThan(20)
+})
+
+test('the fewest changes come first, and of those the least money', () => {
+  const near = nearestToToday(fieldOf(X, CATALOGUE), X)
+  expect(near?.changed).toEqual(['link'])
+  const one = changesFrom(fieldOf(X, CATALOGUE), X, 1, { least: 'price', margin: 1 }) ?? []
+  expect(one.map(({ spentEur }) => spentEur)).toEqual(
+    one.map(({ spentEur }) => spentEur).toSorted((a, b) => a - b),
+  )
+  // A coupler or belt alone, at its own price.
+  expect(near?.spentEur).toBe(
+    CATALOGUE.belt.get(near?.point.belt ?? '')?.priceEur ??
+      CATALOGUE.coupler.get(near?.point.coupler ?? '')?.priceEur,
   )
 })

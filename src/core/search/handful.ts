@@ -1,50 +1,120 @@
-import type { DrivePoint } from './field'
+import type { Axis } from '../document/axis'
+import type { Catalogue } from '../document/parts/types'
+import type { UnitSystem } from '../units/quantity'
+import { bestHolding } from './best'
+import { ANY_CHANGE, changesFrom, type DriveChange, type DriveSlot, keptSlots } from './changes'
+import type { DrivePoint, Field } from './field'
+import { holdsFarEnd, type RestsOn, restsOn, supportWords } from './restsOn'
 
-/** What a drive of the handful is the best at. */
-export const PICKS = ['cheapest', 'least lost motion', 'lowest', 'most in hand', 'a balance'] as const
+/** What a drive of the handful is the best at: each another kind of drive. */
+export const PICKS = [
+  'cheapest',
+  'far end held',
+  'stiffest',
+  'least lost motion',
+  'lowest',
+  'nearest to today',
+] as const
 export type Pick = (typeof PICKS)[number]
 
 /** A drive that is worth a first look, and why. */
 export interface Handpicked {
   picks: Pick[]
   point: DrivePoint
+  /** What its figures rest on, and is not so yet. */
+  rests: RestsOn[]
+  /** What the support of its far end buys and costs, where it has one. */
+  support: string | null
+  /** What of today's drive it changes; null while no whole drive is chosen today. */
+  changes: DriveSlot[] | null
 }
 
-/** What is so small counts as this much: nothing is a hundred times better for being nothing at all. */
-const LEAST = 1e-3
-
-/** Of a drive that is the best at something: the smaller, the better. */
-const MERITS: Record<Pick, (point: DrivePoint) => number> = {
-  cheapest: ({ priceEur }) => priceEur,
-  'least lost motion': ({ lostMotionUm }) => lostMotionUm,
-  lowest: ({ heightMm }) => heightMm,
-  'most in hand': ({ margin }) => -margin,
-  // In proportion, so that no unit and no range weighs more: half the price is worth twice the lost motion.
-  'a balance': ({ priceEur, margin, lostMotionUm, heightMm }) =>
-    (Math.max(priceEur, LEAST) * Math.max(lostMotionUm, LEAST) * Math.max(heightMm, LEAST)) /
-    Math.max(margin, LEAST),
-}
+/** So many things of a drive may be changed until another is as near. */
+const MOST_CHANGES = 3
 
 /**
- * A handful out of the drives that nothing beats: the best at each thing a builder asks for, and a balance of them, which
- * is the least product of price, lost motion and height over the worst margin. Only drives that hold count, where any
- * does; among equals the cheaper is taken.
+ * The drive that holds with the fewest changes of today's, and of those the one that costs least to change to.
  *
- * @param points of a search
- * @returns at most one drive for each pick, each once with all that it is best at; empty without points
- * @example handful(points)[0]?.picks // ['cheapest']
+ * @returns null where no whole drive is chosen today, or where none holds with a few changes
  */
-export function handful(points: readonly DrivePoint[]): Handpicked[] {
-  const holding = points.filter(({ margin }) => margin >= 1)
-  const eligible = (holding.length > 0 ? holding : [...points]).toSorted((a, b) => a.priceEur - b.priceEur)
-  const found = new Map<DrivePoint, Pick[]>()
-  for (const pick of PICKS) {
-    const merit = MERITS[pick]
-    const best = eligible.reduce<DrivePoint | null>(
-      (leader, point) => (leader === null || merit(point) < merit(leader) ? point : leader),
-      null,
-    )
-    if (best) found.set(best, [...(found.get(best) ?? []), pick])
+export function nearestToToday(field: Field, axis: Axis): DriveChange | null {
+  for (let count = 0; count <= MOST_CHANGES; count++) {
+    const found = changesFrom(field, axis, count, { least: 'price', margin: 1 })
+    if (found === null) return null
+    if (found[0]) return found[0]
   }
-  return [...found].map(([point, picks]) => ({ picks, point }))
+  return null
+}
+
+const leastOf = (points: readonly DrivePoint[], merit: (point: DrivePoint) => number): DrivePoint | null =>
+  points.reduce<DrivePoint | null>(
+    (best, point) =>
+      best === null ||
+      merit(point) < merit(best) ||
+      (merit(point) === merit(best) && point.priceEur < best.priceEur)
+        ? point
+        : best,
+    null,
+  )
+
+/**
+ * A handful of drives that differ in kind: the cheapest, one with its far end held where one holds, the stiffest, the one that
+ * loses least motion, the lowest, and what is nearest to today's choice. Only drives that hold count, where any does.
+ *
+ * @param points that nothing beats, of a search of the field
+ * @returns at most one drive for each pick, each once with all that it is best at
+ */
+export function picksOf(field: Field, axis: Axis, points: readonly DrivePoint[]): Map<DrivePoint, Pick[]> {
+  const holding = points.filter(({ margin }) => margin >= 1)
+  const eligible = holding.length > 0 ? holding : points
+  const held = { ...field, screws: field.screws.filter(({ ends }) => holdsFarEnd(ends)) }
+  const some = holding.length > 0
+  const best: Record<Pick, DrivePoint | null> = {
+    cheapest: leastOf(eligible, ({ priceEur }) => priceEur),
+    'far end held': some ? bestHolding(held, { least: 'price', margin: 1 }) : null,
+    stiffest: some ? bestHolding(field, { least: 'give', margin: 1 }) : null,
+    'least lost motion': leastOf(eligible, ({ lostMotionUm }) => lostMotionUm),
+    lowest: leastOf(eligible, ({ heightMm }) => heightMm),
+    'nearest to today': some ? (nearestToToday(field, axis)?.point ?? null) : null,
+  }
+  const byDrive = new Map<string, { point: DrivePoint; picks: Pick[] }>()
+  for (const pick of PICKS) {
+    const point = best[pick]
+    if (!point) continue
+    const { screw, ends, bearing, coupler, belt, motor } = point
+    const key = [screw, ends, bearing, coupler, belt, motor].join()
+    const known = byDrive.get(key) ?? { point, picks: [] }
+    byDrive.set(key, { point: known.point, picks: [...known.picks, pick] })
+  }
+  return new Map([...byDrive.values()].map(({ point, picks }) => [point, picks]))
+}
+
+/** The handful, each with what it rests on, what the support of its far end buys, and what of today's drive it changes. */
+export const handfulOf = (
+  field: Field,
+  axis: Axis,
+  catalogue: Catalogue,
+  points: readonly DrivePoint[],
+  units: UnitSystem,
+): Handpicked[] =>
+  [...picksOf(field, axis, points)].map(([point, picks]) => ({
+    picks,
+    point,
+    rests: restsOn(axis, catalogue, point, units),
+    support: holdsFarEnd(point.ends) ? supportWords(axis, catalogue, point, units) : null,
+    changes: keptSlots(axis) ? ANY_CHANGE.filter(slot => isChanged(axis, point, slot)) : null,
+  }))
+
+function isChanged(axis: Axis, point: DrivePoint, slot: DriveSlot): boolean {
+  switch (slot) {
+    case 'ends':
+      return axis.ends !== point.ends
+    case 'link':
+      return (
+        axis.drive.transmission !== point.transmission ||
+        (point.belt === null ? axis.parts.coupler !== point.coupler : axis.parts.belt !== point.belt)
+      )
+    default:
+      return axis.parts[slot] !== point[slot]
+  }
 }

@@ -115,13 +115,17 @@ export interface Assembly {
   squares: [number, number, number]
 }
 
+/** Length of the whole screw: through the fixed block and into the hub, to the end of the far block. */
+export const screwLengthMm = (spanMm: number, bearing: BearingLevel, link: LinkLevel) =>
+  spanMm + 1.5 * bearing.part.blockLengthMm + link.hubMm
+
 /** Two ends that take thrust need the bearings twice. */
 const bearingSets = (screw: ScrewLevel) => (screw.ends === 'fixed-fixed' ? 2 : 1)
 
 export const priceWithoutLinkEur = (screw: ScrewLevel, bearing: BearingLevel) =>
   screw.priceEur + bearing.priceEur * (1 + FAR_END_SHARE[screw.ends])
 
-const giveWithoutLinkUmPerN = (screw: ScrewLevel, bearing: BearingLevel) =>
+export const giveWithoutLinkUmPerN = (screw: ScrewLevel, bearing: BearingLevel) =>
   screw.screwUmPerN + screw.nutUmPerN + bearing.pairUmPerN / bearingSets(screw)
 
 const playWithoutLinkUm = ({ oneFlank }: Demand, screw: ScrewLevel, bearing: BearingLevel) =>
@@ -156,7 +160,7 @@ export function assemble(
   const { ratio } = link
   const atMotor = ratio * link.efficiency
   const dragNm = screw.preloadDragNm + bearing.part.dragTorqueNm
-  const screwMm = demand.spanMm + 1.5 * bearing.part.blockLengthMm + link.hubMm
+  const screwMm = screwLengthMm(demand.spanMm, bearing, link)
   const turning = link.screwInertiaKgM2 + screw.inertiaPerMmKgM2 * screwMm
   const { leadMm } = screw.part
   const table = demand.loadMassKg * (leadMm / (2000 * Math.PI)) ** 2

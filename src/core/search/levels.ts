@@ -1,9 +1,9 @@
 import { STEEL_DENSITY_KG_PER_M3 } from '../calculation/constants'
 import type { Axis, Drive } from '../document/axis'
 import type { PartKind, ScrewEnds } from '../document/kinds'
-import type { Catalogue, PartOf } from '../document/parts/types'
+import type { PartOf } from '../document/parts/types'
 
-import { EvaluationContext } from '../evaluation/context'
+import type { EvaluationContext } from '../evaluation/context'
 import { leadAsItRuns } from '../machine/drive/accuracy'
 import { workPhases } from '../machine/drive/duty'
 import { cuttingSpeedRpm, forces, hardestN, topSpeedRpm } from '../machine/drive/load'
@@ -18,14 +18,25 @@ import { beltStiffness, beltTension } from '../machine/sizing/belt'
 import { couplerWindup } from '../machine/sizing/coupler'
 import { nutStiffness } from '../machine/sizing/nut'
 import { screwAxialStiffness, screwTorsionNmPerRad } from '../machine/sizing/screw'
-import { evaluateAxis } from '../sheets/evaluateAxis'
+import type { Within } from './within'
 
 /** What a part alone decides; a part that fails alone has no level. */
 export interface Level {
   /** Least margin of the checks that rest on this part alone; no combination with it has more. */
   margin: number
   priceEur: number
+  /** Not a number where nobody knows it, which is within no limit. */
+  massKg: number
+  /** Days until it is there; none where nobody knows. */
+  days: number | null
 }
+type Known = Pick<Level, 'massKg' | 'days'>
+
+/** How heavy a part is on all screws, and when it is there. */
+const known = (axis: Axis, { daysOf }: Within, part: PartOf[PartKind]): Known => ({
+  massKg: (part.massKg ?? Number.NaN) * axis.drive.screws,
+  days: daysOf(part),
+})
 
 /** A screw with a way to hold its ends, and all that the drive asks of it. */
 export interface ScrewLevel extends Level {
@@ -46,6 +57,8 @@ export interface ScrewLevel extends Level {
   /** Give of the link, per newton, times its torsional stiffness. */
   linkUmNmPerNRad: number
   inertiaPerMmKgM2: number
+  /** Of the screw itself, whose length rests on what goes with it. */
+  massPerMmKg: number
   strutN: number
   /** Pull between two fixed ends; 0 with any other. */
   pullN: number
@@ -98,8 +111,8 @@ const NO_PARTS: Omit<Axis['parts'], 'brake'> = {
 }
 
 /** Judges an axis with a few of its parts, by the very checks that judge it whole. */
-function judgeAlone(axis: Axis, catalogue: Catalogue) {
-  const drive = evaluateAxis(axis, catalogue, 'mm').driveFindings
+function judgeAlone(t: EvaluationContext) {
+  const drive = t.driveFindings
   const known = drive.filter(({ state }) => state !== 'unknown')
   return {
     // What cannot be worked out although nothing is missing will not be worked out with more parts either.
@@ -153,16 +166,25 @@ export const axisWith = (axis: Axis, choice: DriveChoice): Axis => ({
   },
 })
 
-export function screwLevel(
-  axis: Axis,
-  catalogue: Catalogue,
+/** A screw with each way to hold its ends that it can have. */
+export function screwLevels(base: EvaluationContext, within: Within, part: PartOf['screw']): ScrewLevel[] {
+  // What does not rest on how its ends are held is worked out once.
+  let before = base
+  return within.ends.flatMap(ends => {
+    before = before.next({ ...withParts(base.wholeAxis, { screw: part.id }), ends })
+    return screwLevel(before, within, part, ends) ?? []
+  })
+}
+
+function screwLevel(
+  t: EvaluationContext,
+  within: Within,
   part: PartOf['screw'],
   ends: ScrewEnds,
 ): ScrewLevel | null {
-  const held = { ...withParts(axis, { screw: part.id }), ends }
-  const alone = judgeAlone(held, catalogue)
+  const axis = t.wholeAxis
+  const alone = judgeAlone(t)
   if (!alone.feasible) return null
-  const t = new EvaluationContext(held, catalogue)
   const load = forces(t)
   const { forward, backward } = efficiency(t)
   const torque = (forceN: number) => driveTorqueNm(t, 'drive', forceN)
@@ -190,6 +212,7 @@ export function screwLevel(
     part,
     ends,
     priceEur: part.priceEur * axis.drive.screws,
+    ...known(axis, within, part),
     forwardEfficiency: forward,
     backwardEfficiency: backward,
     acceleratingNm: torque(hardestN(t, 'accelerateUpN', 'accelerateDownN')),
@@ -205,6 +228,8 @@ export function screwLevel(
     linkUmNmPerNRad: twist.linearUm / 1000,
     inertiaPerMmKgM2:
       ((Math.PI * STEEL_DENSITY_KG_PER_M3) / 32 / 1000) * (part.nominalDiameterMm / 1000) ** 4,
+    massPerMmKg:
+      (Math.PI / 4) * part.nominalDiameterMm ** 2 * (STEEL_DENSITY_KG_PER_M3 / 1e9) * axis.drive.screws,
     strutN: strut(t).allowableLoadN,
     pullN: pullN(t),
     leadUm: leadAsItRuns(t).runsUm,
@@ -220,21 +245,34 @@ export function screwLevel(
   }
 }
 
-export function bearingLevel(axis: Axis, catalogue: Catalogue, part: PartOf['bearing']): BearingLevel | null {
-  const alone = judgeAlone(withParts(axis, { bearing: part.id }), catalogue)
+export function bearingLevel(
+  base: EvaluationContext,
+  within: Within,
+  part: PartOf['bearing'],
+): BearingLevel | null {
+  const axis = base.wholeAxis
+  const alone = judgeAlone(base.next(withParts(axis, { bearing: part.id })))
   if (!alone.feasible) return null
   return {
     margin: alone.margin,
     part,
     priceEur: part.priceEur * axis.drive.screws,
+    ...known(axis, within, part),
     pairUmPerN: 1 / bearingPairStiffness(part).stiffnessNPerUm,
   }
 }
 
-export function couplerLevel(axis: Axis, catalogue: Catalogue, part: PartOf['coupler']): LinkLevel | null {
+export function couplerLevel(
+  base: EvaluationContext,
+  within: Within,
+  part: PartOf['coupler'],
+): LinkLevel | null {
+  const axis = base.wholeAxis
   const alone = judgeAlone(
-    { ...withParts(axis, { coupler: part.id }), drive: { ...axis.drive, transmission: 'direct' } },
-    catalogue,
+    base.next({
+      ...withParts(axis, { coupler: part.id }),
+      drive: { ...axis.drive, transmission: 'direct' },
+    }),
   )
   if (!alone.feasible) return null
   return {
@@ -242,6 +280,7 @@ export function couplerLevel(axis: Axis, catalogue: Catalogue, part: PartOf['cou
     coupler: part,
     belt: null,
     priceEur: part.priceEur * axis.drive.screws,
+    ...known(axis, within, part),
     ratio: 1,
     efficiency: 1,
     hubMm: part.lengthMm / 2,
@@ -255,19 +294,21 @@ export function couplerLevel(axis: Axis, catalogue: Catalogue, part: PartOf['cou
   }
 }
 
-export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']): LinkLevel | null {
-  const belted: Axis = {
+export function beltLevel(base: EvaluationContext, within: Within, part: PartOf['belt']): LinkLevel | null {
+  const axis = base.wholeAxis
+  const belted = base.next({
     ...withParts(axis, { belt: part.id }),
     drive: { ...axis.drive, transmission: 'belt' },
-  }
-  const alone = judgeAlone(belted, catalogue)
+  })
+  const alone = judgeAlone(belted)
   if (!alone.feasible) return null
-  const { spanMm } = beltRun(new EvaluationContext(belted, catalogue))
+  const { spanMm } = beltRun(belted)
   return {
     margin: alone.margin,
     coupler: null,
     belt: part,
     priceEur: part.priceEur * axis.drive.screws,
+    ...known(axis, within, part),
     ratio: part.teethScrew / part.teethMotor,
     efficiency: part.efficiency,
     hubMm: part.widthMm + 4,
@@ -282,19 +323,22 @@ export function beltLevel(axis: Axis, catalogue: Catalogue, part: PartOf['belt']
 }
 
 export function motorLevel(
-  axis: Axis,
-  catalogue: Catalogue,
+  base: EvaluationContext,
+  within: Within,
   part: PartOf['motor'],
   place: number,
 ): MotorLevel | null {
-  if (!judgeAlone(withParts(axis, { motor: part.id }), catalogue).feasible) return null
-  const brakeEur = catalogue.brake.get(axis.parts.brake ?? '')?.priceEur ?? 0
+  const axis = base.wholeAxis
+  if (!judgeAlone(base.next(withParts(axis, { motor: part.id }))).feasible) return null
+  const brake = base.catalogue.brake.get(axis.parts.brake ?? '')
   return {
     part,
     place,
     drivenNm: drivenTorqueNm(part),
     margin: Number.POSITIVE_INFINITY,
-    priceEur: (part.priceEur + brakeEur) * axis.drive.screws,
+    priceEur: (part.priceEur + (brake?.priceEur ?? 0)) * axis.drive.screws,
+    massKg: ((part.massKg ?? Number.NaN) + (brake ? (brake.massKg ?? Number.NaN) : 0)) * axis.drive.screws,
+    days: within.daysOf(part),
   }
 }
 

@@ -31,14 +31,17 @@ export function pairings(demand: Demand, links: LinkLevel[], motors: MotorLevel[
 /**
  * The pairs whose bores take a screw's end; a link is left out where a cheaper one does no worse with the same
  * motor, whatever the screw.
+ *
+ * @param anyMass whether it does not matter how heavy they are; else a lighter one is not left out for a heavier
  */
-export function pairsFor(pairs: Pair[], seatMm: number): Pair[] {
+export function pairsFor(pairs: Pair[], seatMm: number, anyMass: boolean): Pair[] {
   const kept = new Map<MotorLevel, Pair[]>()
   return pairs.filter(pair => {
     const { link, motor } = pair
     if (!seatFits(link, seatMm)) return false
     const before = kept.get(motor) ?? []
-    if (before.some(one => linkOutdoes(one, pair))) return false
+    if (before.some(one => linkOutdoes(one, pair) && (anyMass || one.link.massKg <= pair.link.massKg)))
+      return false
     kept.set(motor, [...before, pair])
     return true
   })

@@ -86,6 +86,13 @@ export class Profiles {
     return worth
   }
 
+  /** Whether a pair may have a margin with the screw, whatever its bearings. */
+  isEnough(pair: Pair, margin: number): boolean {
+    const { place } = pair
+    if (this.state[place] === UNKNOWN) this.state[place] = this.work(pair) ? KNOWN : FAILS
+    return this.state[place] === KNOWN && (this.mostMargin[place] as number) >= margin
+  }
+
   /** The least motion that a pair loses when screw and bearings drag with this torque. */
   leastLostUm(place: number, dragNm: number): number {
     return (this.linkLostUm[place] as number) + (this.lagUmPerNm[place] as number) * dragNm

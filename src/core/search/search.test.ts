@@ -8,12 +8,16 @@ import { NotKnown } from '../evaluation/notKnown'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { newAxis } from '../sheets/newJob'
+import type { SearchWithin } from '../sheets/search/model'
+import { bestHolding } from './best'
 import { enumerateField } from './enumerate'
 import { type DrivePoint, fieldOf } from './field'
+import { everyHolding, NOTHING_HERE, smallList } from './fixtures/lists'
 import { axisWith } from './levels'
 import { beats } from './pareto'
 import { searchDrives, searchField } from './search'
 import { whyNot, whyNothing } from './whyNot'
+import { givenThings, type Supply, withinOf } from './within'
 
 const [X, , Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const gantry: Axis = {
@@ -38,30 +42,34 @@ const held: Axis = {
 }
 /** A heavy head with a brake on its motor. */
 const braked: Axis = { ...Z, parts: { ...Z.parts, brake: 'brake-60' } }
-const AXES = [X, Z, gantry, held, braked]
-
-/** A few parts of each kind, drawn from the whole list. */
-const smallList = fc
-  .record(
-    Object.fromEntries(
-      PART_KINDS.map(kind => [
-        kind,
-        fc.uniqueArray(fc.constantFrom(...CATALOGUE[kind].keys()), {
-          minLength: 1,
-          maxLength: kind === 'screw' ? 4 : 3,
-        }),
-      ]),
-    ) as Record<PartKind, fc.Arbitrary<string[]>>,
-  )
-  .map(
-    ids =>
-      ({
-        ...CATALOGUE,
-        ...Object.fromEntries(
-          PART_KINDS.map(kind => [kind, new Map(ids[kind].map(id => [id, CATALOGUE[kind].get(id)]))]),
-        ),
-      }) as unknown as Catalogue,
-  )
+/** A grinder's table on servos: to and fro without end, and short of stiffness. */
+const grinder: Axis = {
+  ...X,
+  goals: { ...X.goals, accelerationMmPerS2: 3000, cuttingForceN: 100, backlashTargetUm: 40 },
+  duty: [
+    {
+      id: 'w',
+      label: 'Grinding',
+      forceN: 150,
+      speedMmPerMin: 6000,
+      timeShare: 0.9,
+      accelerationMmPerS2: 2000,
+      strokeMm: 120,
+      dwellS: 0.2,
+    },
+    {
+      id: 'v',
+      label: 'Setting up',
+      forceN: -80,
+      speedMmPerMin: 1000,
+      timeShare: 0.1,
+      accelerationMmPerS2: -500,
+      strokeMm: null,
+      dwellS: 0,
+    },
+  ],
+}
+const AXES = [X, Z, gantry, held, braked, grinder]
 
 /** What the checks themselves say of a drive. */
 function judgedWhole(axis: Axis, catalogue: Catalogue, point: DrivePoint) {
@@ -90,6 +98,174 @@ test('finds the very set that trying every combination finds', () => {
     { numRuns: 150, seed: 20_261_125 },
   )
   expect(found).toBeGreaterThan(50)
+})
+
+/** Anything that a search can be told to keep to, with what there is of the parts. */
+const mixture = fc.record({
+  keepScrew: fc.boolean(),
+  keepNut: fc.boolean(),
+  keepEnds: fc.boolean(),
+  keepBearing: fc.boolean(),
+  keepLink: fc.boolean(),
+  keepMotor: fc.boolean(),
+  transmission: fc.constantFrom('either', 'direct', 'belt'),
+  onlyHere: fc.boolean(),
+  onlyOwn: fc.constant(false),
+  mostPriceEur: fc.option(fc.integer({ min: 300, max: 1500 })),
+  mostHeightMm: fc.option(fc.integer({ min: 40, max: 110 })),
+  mostMassKg: fc.option(fc.integer({ min: 3, max: 25 })),
+  mostDays: fc.option(fc.integer({ min: 0, max: 25 })),
+})
+/** Rarely all at once: each is asked for by one in four. */
+const sparse = fc
+  .tuple(mixture, fc.array(fc.boolean(), { minLength: 26, maxLength: 26 }))
+  .map(([given, coins]) => {
+    const isAsked = (index: number) => coins[index * 2] && coins[index * 2 + 1]
+    const none: SearchWithin = newAxis({ name: 'A', title: 'New' }).searchWithin
+    return Object.fromEntries(
+      Object.entries(given).map(([key, value], index) => [
+        key,
+        isAsked(index) ? value : none[key as keyof SearchWithin],
+      ]),
+    ) as SearchWithin
+  })
+
+/** A list of a few parts, some of which lie on the shelf and of some of which nobody knows the weight. */
+const stocked = fc
+  .tuple(smallList, fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 30, maxLength: 30 }))
+  .map(([catalogue, dice]) => {
+    let at = 0
+    const thrown = () => dice[at++ % dice.length] as number
+    const kinds = PART_KINDS.map(kind => [
+      kind,
+      new Map(
+        [...catalogue[kind]].map(([id, part]) => {
+          const die = thrown()
+          return [
+            id,
+            {
+              ...part,
+              stock: die === 0 ? null : 2,
+              massKg: die === 3 ? null : part.massKg,
+              leadDays: die * 6,
+            },
+          ]
+        }),
+      ),
+    ])
+    return { ...catalogue, ...Object.fromEntries(kinds) } as Catalogue
+  })
+
+/** An axis on which a drive of the list is chosen, so that there is something to keep. */
+const chosenOf = (axis: Axis, catalogue: Catalogue): Axis => ({
+  ...axis,
+  parts: {
+    ...axis.parts,
+    ...Object.fromEntries(
+      PART_KINDS.filter(kind => kind !== 'brake').map(kind => [kind, [...catalogue[kind].keys()][0] ?? null]),
+    ),
+  },
+})
+
+test('keeps to whatever is given, and is as exact within it', () => {
+  let found = 0
+  let narrower = 0
+  fc.assert(
+    fc.property(fc.constantFrom(...AXES), stocked, sparse, (on, catalogue, searchWithin) => {
+      const axis: Axis = { ...chosenOf(on, catalogue), searchWithin }
+      const within = withinOf(axis, catalogue, NOTHING_HERE)
+      const field = fieldOf(axis, catalogue, within)
+      const points = searchField(field)?.points ?? []
+      sameSet(points, enumerateField(field).points)
+      // Held to it once more, by what is known of each drive that comes of it.
+      for (const point of points) {
+        const screw = catalogue.screw.get(point.screw)
+        if (searchWithin.keepNut) expect(point.screw).toBe(axis.parts.screw)
+        else if (searchWithin.keepScrew)
+          expect(screw?.leadMm).toBe(catalogue.screw.get(axis.parts.screw ?? '')?.leadMm)
+        if (searchWithin.keepMotor) expect(point.motor).toBe(axis.parts.motor)
+        if (searchWithin.keepBearing) expect(point.bearing).toBe(axis.parts.bearing)
+        if (searchWithin.keepEnds) expect(point.ends).toBe(axis.ends)
+        if (searchWithin.transmission !== 'either') expect(point.transmission).toBe(searchWithin.transmission)
+        if (searchWithin.onlyHere) expect(screw?.stock).toBe(2)
+        expect(point.priceEur).toBeLessThanOrEqual(within.mostPriceEur)
+        expect(point.heightMm).toBeLessThanOrEqual(within.mostHeightMm)
+        if (searchWithin.mostMassKg !== null)
+          expect(point.massKg ?? Number.NaN).toBeLessThanOrEqual(searchWithin.mostMassKg)
+        if (searchWithin.mostDays !== null)
+          expect(point.days ?? Number.NaN).toBeLessThanOrEqual(searchWithin.mostDays)
+      }
+      // The best of each kind is what trying every drive finds.
+      const holding = everyHolding(field)
+      const least = bestHolding(field, { least: 'price', margin: 1 })
+      expect(least?.priceEur ?? null).toBe(
+        holding.length === 0 ? null : Math.min(...holding.map(({ priceEur }) => priceEur)),
+      )
+      found += points.length
+      narrower += Number(field.combinations < fieldOf(axis, catalogue).combinations)
+    }),
+    { numRuns: runs(10_000, 250), seed: 20_261_201 },
+  )
+  expect(found).toBeGreaterThan(runs(2000, 50))
+  expect(narrower).toBeGreaterThan(runs(4000, 100))
+})
+
+test('what is not there, or nobody knows of, is left out, and it is said what one thing less would bring', () => {
+  const given = (searchWithin: Partial<SearchWithin>): Axis => ({
+    ...X,
+    searchWithin: { ...X.searchWithin, ...searchWithin },
+  })
+  const cheap = given({ mostPriceEur: 60 })
+  const why = whyNothing(cheap, CATALOGUE, NOTHING_HERE, 'mm')
+  expect(why.lifted).toMatchObject([{ given: 'for at most €60' }])
+  expect(why.lifted[0]?.leastEur).toBeGreaterThan(60)
+  expect(why.lacking).toEqual([])
+  expect(whyNothing(given({ onlyHere: true }), CATALOGUE, NOTHING_HERE, 'mm').lacking).toEqual([
+    'screw',
+    'bearing',
+    'motor',
+    'coupler',
+  ])
+  // What has come, or is on its way, is there.
+  const supply: Supply = {
+    ...NOTHING_HERE,
+    orders: {
+      'part:step-57-22': { state: 'arrived', priceEur: null, leadDays: null, dueDay: null },
+      'part:step-60-31': { state: 'ordered', priceEur: null, leadDays: null, dueDay: '2026-12-04' },
+    },
+  }
+  const motors = [...CATALOGUE.motor.values()]
+  const within = withinOf(given({ onlyHere: true }), CATALOGUE, supply)
+  expect(motors.filter(part => within.takes('motor', part)).map(({ id }) => id)).toEqual([
+    'step-57-22',
+    'step-60-31',
+  ])
+  const motor = (id: string) => CATALOGUE.motor.get(id) as (typeof motors)[number]
+  expect(within.daysOf(motor('step-57-22'))).toBe(0)
+  expect(within.daysOf(motor('step-60-31'))).toBe(3)
+  expect(within.daysOf({ ...motor('step-42-05'), leadDays: null })).toBeNull()
+  // In words, thing by thing, as it stands beside the answer.
+  const told = givenThings(
+    given({ keepMotor: true, transmission: 'direct', mostHeightMm: 60, mostDays: 1 }),
+    CATALOGUE,
+    'mm',
+  )
+  expect(told.map(({ words }) => words)).toEqual([
+    `with the motor you have, ${CATALOGUE.motor.get(X.parts.motor ?? '')?.name}`,
+    'without a belt',
+    'at most 60 mm high',
+    'here within 1 day',
+  ])
+  const asked = whyNot(
+    given({ transmission: 'direct' }),
+    CATALOGUE,
+    'belt',
+    [...CATALOGUE.belt.keys()][0] ?? '',
+    [],
+    NOTHING_HERE,
+    'mm',
+  )
+  expect(asked).toEqual({ kind: 'outside', given: ['without a belt'] })
 })
 
 test('every combination is judged as the checks judge the whole axis, and what is left out fails there', () => {
@@ -149,7 +325,7 @@ const choiceOf = ({ screw, ends, bearing, coupler, belt, transmission, motor }: 
 
 describe('over the whole parts list', () => {
   const shares: number[] = []
-  const result = searchDrives(X, CATALOGUE, { progress: share => shares.push(share) })
+  const result = searchDrives(X, CATALOGUE, undefined, { progress: share => shares.push(share) })
   const points = result?.points ?? []
 
   test('gives drives that hold, none of which beats another, cheapest first', () => {
@@ -170,23 +346,24 @@ describe('over the whole parts list', () => {
 
   test('says why a part is not among them', () => {
     const first = points[0] as DrivePoint
-    expect(whyNot(X, CATALOGUE, 'screw', first.screw, points, 'mm').kind).toBe('chosen')
-    const weak = whyNot(X, CATALOGUE, 'motor', 'step-42-03-24', points, 'mm')
+    expect(whyNot(X, CATALOGUE, 'screw', first.screw, points, NOTHING_HERE, 'mm').kind).toBe('chosen')
+    const weak = whyNot(X, CATALOGUE, 'motor', 'step-42-03-24', points, NOTHING_HERE, 'mm')
     expect(weak).toMatchObject({ kind: 'fails' })
     expect(weak.kind === 'fails' && weak.fails.map(({ title }) => title)).toContain('Motor torque')
     const unused = [...CATALOGUE.bearing.keys()].filter(id => !points.some(({ bearing }) => bearing === id))
-    const isBeaten = (id: string) => whyNot(X, CATALOGUE, 'bearing', id, points, 'mm').kind === 'beaten'
+    const isBeaten = (id: string) =>
+      whyNot(X, CATALOGUE, 'bearing', id, points, NOTHING_HERE, 'mm').kind === 'beaten'
     const id = unused.find(isBeaten) ?? ''
-    const beaten = whyNot(X, CATALOGUE, 'bearing', id, points, 'mm')
+    const beaten = whyNot(X, CATALOGUE, 'bearing', id, points, NOTHING_HERE, 'mm')
     expect(beaten.kind === 'beaten' && beats(beaten.by, beaten.its)).toBe(true)
-    expect(() => whyNot(X, CATALOGUE, 'motor', 'no-such', points, 'mm')).toThrow('no-such')
+    expect(() => whyNot(X, CATALOGUE, 'motor', 'no-such', points, NOTHING_HERE, 'mm')).toThrow('no-such')
   })
 })
 
 test('where nothing holds it shows the nearest drive, and what fails on it', () => {
   const far: Axis = { ...X, goals: { ...X.goals, topSpeedMmPerMin: 90_000 } }
   expect(searchDrives(far, CATALOGUE)?.points).toEqual([])
-  const { nearest, fails } = whyNothing(far, CATALOGUE, 'mm')
+  const { nearest, fails } = whyNothing(far, CATALOGUE, NOTHING_HERE, 'mm')
   // No screw turns so fast, whatever goes with it.
   expect(nearest).toBeNull()
   expect(fails.map(({ title }) => title)).toContain('Speed of the nut')
@@ -194,7 +371,7 @@ test('where nothing holds it shows the nearest drive, and what fails on it', () 
 
 test('stops when it is told to', () => {
   let asked = 0
-  expect(searchDrives(X, CATALOGUE, { cancelled: () => ++asked > 3 })).toBeNull()
+  expect(searchDrives(X, CATALOGUE, undefined, { cancelled: () => ++asked > 3 })).toBeNull()
 })
 
 test('asks for what is not measured yet', () => {
@@ -216,7 +393,7 @@ test('an axis that only just fails shows the whole drive that is nearest', () =>
     belt: new Map(),
     motor: few('motor', 'step-57-12'),
   } as unknown as Catalogue
-  const { nearest, fails } = whyNothing(X, catalogue, 'mm')
+  const { nearest, fails } = whyNothing(X, catalogue, NOTHING_HERE, 'mm')
   expect(nearest).toMatchObject({ screw: 'ball-20-5-double', motor: 'step-57-12' })
   expect(fails.map(({ title }) => title)).toEqual(['Motor torque'])
 })

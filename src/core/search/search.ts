@@ -2,7 +2,16 @@ import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
 
 import type { Demand } from './demand'
-import { type Field, fieldOf, heightMm, paretoOf, pointOf, resultOf, type SearchResult } from './field'
+import {
+  type Field,
+  fieldOf,
+  heightMm,
+  massOf,
+  paretoOf,
+  pointOf,
+  resultOf,
+  type SearchResult,
+} from './field'
 import {
   assemble,
   bearingSuits,
@@ -16,10 +25,12 @@ import type { BearingLevel, LinkLevel, ScrewLevel } from './levels'
 import { type Pair, pairings, pairsFor, Torques } from './pairs'
 import type { Shelf } from './pareto'
 import { dragOn, LOOSE, Profiles } from './profile'
+import { ANYTHING, type Within } from './within'
 
 /** The bearings that a screw can have, with the margin that the two decide. */
-function suitedBearings({ demand, bearings }: Field, screw: ScrewLevel) {
+function suitedBearings({ demand, within, bearings }: Field, screw: ScrewLevel) {
   return bearings.flatMap(bearing => {
+    if (heightMm(screw, bearing) > within.mostHeightMm) return []
     const suits = bearingSuits(demand, screw, bearing)
     return suits > 0 ? [{ bearing, suits }] : []
   })
@@ -50,7 +61,7 @@ export interface SearchWatch {
 }
 
 /** The screws of a field by part, each with the ways to hold its ends. */
-function byPart(screws: ScrewLevel[]): ScrewLevel[][] {
+export function byPart(screws: ScrewLevel[]): ScrewLevel[][] {
   const parts = new Map<string, ScrewLevel[]>()
   for (const screw of screws) parts.set(screw.part.id, [...(parts.get(screw.part.id) ?? []), screw])
   return [...parts.values()]
@@ -66,10 +77,11 @@ function byPart(screws: ScrewLevel[]): ScrewLevel[][] {
  * @returns null when it was cancelled
  */
 export function searchField(field: Field, { progress, cancelled }: SearchWatch = {}): SearchResult | null {
-  const { demand, screws, bearings, links, motors } = field
+  const { demand, within, screws, bearings, links, motors } = field
+  const anyMass = within.mostMassKg === Number.POSITIVE_INFINITY
   const seats = [...new Set(bearings.map(({ part }) => part.couplerSeatMm))]
   const pairs = pairings(demand, links, motors)
-  const pairsOf = seats.map(seatMm => ({ seatMm, fitting: pairsFor(pairs, seatMm) }))
+  const pairsOf = seats.map(seatMm => ({ seatMm, fitting: pairsFor(pairs, seatMm, anyMass) }))
   const best = paretoOf(field)
   const profiles = new Profiles(demand, pairs)
   const assembly = emptyAssembly()
@@ -97,13 +109,14 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
   /** Tries pairs with a screw on its bearings, cheapest first. */
   const tryPairs = (held: Held, tried: Pair[], rivals: Shelf) => {
     const { screw, bearing, suits, shelf } = held
-    const mostEur = rivals.cheapest(held.mostMargin, held.leastLostUm)
+    const mostEur = Math.min(within.mostPriceEur, rivals.cheapest(held.mostMargin, held.leastLostUm))
     const dragNm = dragOn(screw, bearing.part.dragTorqueNm)
     let joined: LinkLevel | null = null
     for (const pair of tried) {
       const priceEur = held.priceEur + pair.priceEur
       if (priceEur > mostEur) break
       const { link, motor, bears, place } = pair
+      if (!anyMass && !(massOf(demand, screw, bearing, link, motor) <= within.mostMassKg)) continue
       const lostUm = (held.leastLostUm + profiles.leastLostUm(place, dragNm)) * (1 - LOOSE)
       if (lostUm > failsBeyondUm) continue
       const most = Math.min(held.mostMargin, profiles.mostMargin[place] as number, lostMargin(demand, lostUm))
@@ -116,7 +129,7 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
       judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
       const { feasible, margin, lostMotionUm } = judged
       if (!feasible || rivals.beats(priceEur, margin, lostMotionUm)) continue
-      best.offer(shelf, pointOf(screw, bearing, link, motor, priceEur, judged))
+      best.offer(shelf, pointOf(field, screw, bearing, link, motor, priceEur, judged))
       rivals.put(priceEur, margin, lostMotionUm)
     }
   }
@@ -129,8 +142,11 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
     const shelves = new Map<number, Shelf>()
     for (const { shelf } of held)
       if (!shelves.has(shelf)) shelves.set(shelf, best.rivals(shelf, mostMargin, leastLostUm))
-    const mostEur = Math.max(
-      ...held.map(one => (shelves.get(one.shelf) as Shelf).cheapest(one.mostMargin, one.leastLostUm)),
+    const mostEur = Math.min(
+      within.mostPriceEur,
+      Math.max(
+        ...held.map(one => (shelves.get(one.shelf) as Shelf).cheapest(one.mostMargin, one.leastLostUm)),
+      ),
     )
     // The lowest of them has the fewest rivals.
     const rivals = shelves.get(Math.min(...shelves.keys())) as Shelf
@@ -172,6 +188,10 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
   return resultOf(field, best, count)
 }
 
-/** Lays out the field of an axis and searches it. */
-export const searchDrives = (axis: Axis, catalogue: Catalogue, watch?: SearchWatch): SearchResult | null =>
-  searchField(fieldOf(axis, catalogue), watch)
+/** Lays out the field of an axis and searches it, within what is given. */
+export const searchDrives = (
+  axis: Axis,
+  catalogue: Catalogue,
+  within: Within = ANYTHING,
+  watch?: SearchWatch,
+): SearchResult | null => searchField(fieldOf(axis, catalogue, within), watch)

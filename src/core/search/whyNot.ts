@@ -1,5 +1,5 @@
 import type { Axis } from '../document/axis'
-import { type PartKind, SCREW_ENDS } from '../document/kinds'
+import type { PartKind } from '../document/kinds'
 import type { Catalogue, PartOf } from '../document/parts/types'
 
 import { byUrgency } from '../evaluation/finding'
@@ -10,7 +10,8 @@ import { assemble, bearingSuits, emptyAssembly, type Judged, judge } from './jud
 import { axisWith, bare, withParts } from './levels'
 import { pairings, seatFits, Torques } from './pairs'
 import { beats } from './pareto'
-import { searchField } from './search'
+import { searchDrives, searchField } from './search'
+import { givenThings, type Supply, type Within, withinOf } from './within'
 
 /** The kinds of part that a search chooses; a brake is chosen by hand. */
 export const SEARCHED_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor'] as const
@@ -22,6 +23,8 @@ export type WhyNot =
   | { kind: 'chosen'; points: DrivePoint[] }
   /** It works, but other drives beat all that can be made with it. */
   | { kind: 'beaten'; its: DrivePoint; by: DrivePoint }
+  /** The search keeps to what it is no part of. */
+  | { kind: 'outside'; given: string[] }
   /** Whatever goes with it, a check fails; the nearest drive to holding is shown. */
   | { kind: 'fails'; nearest: DrivePoint | null; fails: { title: string; sentence: string }[] }
 
@@ -52,7 +55,9 @@ export function nearestOf(field: Field): DrivePoint | null {
         const { topNm, cuttingNm } = torques.of(motor, link.ratio)
         judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, true, judged)
         if (!nearest || judged.margin > nearest.margin)
-          nearest = pointOf(screw, bearing, link, motor, assembly.priceEur + motor.priceEur, judged)
+          nearest = pointOf(field, screw, bearing, link, motor, assembly.priceEur + motor.priceEur, judged)
+        // What holds in everything is kept out by a limit alone: nothing is nearer.
+        if (nearest && judged.feasible && nearest.margin >= 1) return nearest
       }
     }
   }
@@ -67,24 +72,67 @@ function failsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
 }
 
 /** The screw that comes nearest to holding on its own, for an axis on which none does. */
-function leastBadScrew(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
-  const tried = [...catalogue.screw.keys()].flatMap(screw =>
-    SCREW_ENDS.map(ends => {
-      const held: Axis = { ...withParts(bare(axis), { screw }), ends }
+function leastBadScrew(axis: Axis, catalogue: Catalogue, within: Within, units: UnitSystem): Axis | null {
+  const screws = [...catalogue.screw.values()].filter(part => within.takes('screw', part))
+  const tried = screws.flatMap(({ id }) =>
+    within.ends.map(ends => {
+      const held: Axis = { ...withParts(bare(axis), { screw: id }), ends }
       const margins = evaluateAxis(held, catalogue, units).findings.flatMap(
         ({ rankMargin }) => rankMargin ?? [],
       )
       return { held, margin: Math.min(...margins) }
     }),
   )
-  return tried.toSorted((a, b) => b.margin - a.margin)[0]?.held ?? axis
+  return tried.toSorted((a, b) => b.margin - a.margin)[0]?.held ?? null
 }
 
-/** Why no drive of an axis holds: what fails on the one that comes nearest. */
-export function whyNothing(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
-  const nearest = nearestOf(fieldOf(axis, catalogue))
-  const shown = nearest ? axisWith(axis, nearest) : leastBadScrew(axis, catalogue, units)
-  return { nearest, fails: failsOf(shown, catalogue, units) }
+/** What there would be without one of the things that a search keeps to. */
+export interface Lifted {
+  /** That thing, in words. */
+  given: string
+  /** How many drives nothing beats then, and what the cheapest of them costs. */
+  count: number
+  leastEur: number
+}
+
+/** Why no drive of an axis holds, within what is given. */
+export interface WhyNothing {
+  nearest: DrivePoint | null
+  /** What fails on the nearest. */
+  fails: { title: string; sentence: string }[]
+  /** Kinds of part of which nothing at all is left. */
+  lacking: PartKind[]
+  /** Things that are given, each with what there would be without it; what changes nothing is left out. */
+  lifted: Lifted[]
+}
+
+const LINKS: readonly PartKind[] = ['coupler', 'belt']
+
+/** Kinds of part of which what is given leaves nothing; coupler and belt stand for each other. */
+function lackingKinds(catalogue: Catalogue, within: Within): PartKind[] {
+  const isLeft = <K extends PartKind>(kind: K) =>
+    [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].some(part => within.takes(kind, part))
+  const kinds: PartKind[] = (['screw', 'bearing', 'motor'] as const).filter(kind => !isLeft(kind))
+  return LINKS.some(isLeft) ? kinds : [...kinds, 'coupler']
+}
+
+/** Why no drive of an axis holds within what is given: what fails on the one that comes nearest, and what stands in the way. */
+export function whyNothing(axis: Axis, catalogue: Catalogue, supply: Supply, units: UnitSystem): WhyNothing {
+  const within = withinOf(axis, catalogue, supply)
+  const lifted = givenThings(axis, catalogue, units).flatMap(({ words, without }): Lifted[] => {
+    const points = searchDrives(without, catalogue, withinOf(without, catalogue, supply))?.points ?? []
+    const [cheapest] = points
+    return cheapest ? [{ given: words, count: points.length, leastEur: cheapest.priceEur }] : []
+  })
+  // Where a limit alone stands in the way, no part of a drive does.
+  const nearest = lifted.length > 0 ? null : nearestOf(fieldOf(axis, catalogue, within))
+  const shown = nearest ? axisWith(axis, nearest) : leastBadScrew(axis, catalogue, within, units)
+  return {
+    nearest,
+    fails: shown && lifted.length === 0 ? failsOf(shown, catalogue, units) : [],
+    lacking: lackingKinds(catalogue, within),
+    lifted: lifted.toSorted((a, b) => a.leastEur - b.leastEur),
+  }
 }
 
 /**
@@ -99,12 +147,17 @@ export function whyNot<K extends SearchedKind>(
   kind: K,
   partId: PartOf[K]['id'],
   points: readonly DrivePoint[],
+  supply: Supply,
   units: UnitSystem,
 ): WhyNot {
   const chosen = points.filter(point => point[kind] === partId)
   if (chosen.length) return { kind: 'chosen', points: chosen }
   const restricted = only(catalogue, kind, partId)
-  const field = fieldOf(axis, restricted)
+  const within = withinOf(axis, catalogue, supply)
+  const part = (restricted[kind] as ReadonlyMap<string, PartOf[K]>).get(partId) as PartOf[K]
+  if (!within.takes(kind, part))
+    return { kind: 'outside', given: givenThings(axis, catalogue, units).map(({ words }) => words) }
+  const field = fieldOf(axis, restricted, within)
   const its = searchField(field)?.points ?? []
   for (const one of its) {
     const by = points.find(point => beats(point, one))

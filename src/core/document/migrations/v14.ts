@@ -4,7 +4,8 @@ import { type Added, changeWith, givenWhat, isPlain, type Plain } from './plain'
 // its gauge reads more and what was taken out of it; a line of the screw, which blocks were tight and to what the screw was
 // turned; the taper and the pitch of a gib may not be known; an axis knows what was last
 // changed of it, has readings of one place against time and over one turn, and a bearing block to make; work of the duty may
-// speed up, and go to and fro; bearings know their factor f0.
+// speed up, and go to and fro; bearings know their factor f0, and parts how
+// heavy they are, when they come and how many are there; a search keeps within what is given.
 
 /** A bearing block of one's own, of which nothing is known. */
 const NO_BODY: Plain = {
@@ -14,18 +15,38 @@ const NO_BODY: Plain = {
   shoulderHoleMm: null,
   boltHoles: [],
 }
+/** A search that keeps to nothing. */
+const NOTHING_GIVEN: Plain = {
+  keepScrew: false,
+  keepNut: false,
+  keepEnds: false,
+  keepBearing: false,
+  keepLink: false,
+  keepMotor: false,
+  transmission: 'either',
+  onlyHere: false,
+  onlyOwn: false,
+  mostPriceEur: null,
+  mostHeightMm: null,
+  mostMassKg: null,
+  mostDays: null,
+}
 const ADDED: Added = [
   [['withoutUm', 'withUm', 'stations'], { againUm: null }],
   [['faceRadiusMm', 'plateBoltsMm', 'stations'], { armSagUm: null, tipLifted: null }],
   [['boltCircleMm', 'radiusMm', 'stations'], { tipLifted: null }],
   [['screwPitchMm', 'baseMm', 'stations'], { tipLifted: null }],
   [['diagonalAMm', 'edgeMm', 'stations'], { tipLifted: null }],
-  [['ticks', 'rounds', 'joints'], { zeroRounds: [], waveRounds: [], blockBody: NO_BODY }],
+  [
+    ['ticks', 'rounds', 'joints'],
+    { zeroRounds: [], waveRounds: [], blockBody: NO_BODY, searchWithin: NOTHING_GIVEN },
+  ],
   [['startedAt', 'finishedAt', 'done', 'stations'], { taken: {}, closedWith: null }],
   [['startedAt', 'finishedAt', 'warmth', 'stations'], { taken: {} }],
   [['startedAt', 'finishedAt', 'overrunMm', 'targets'], { taken: {}, gaugeMore: null, shifts: [] }],
   [['forceN', 'speedMmPerMin', 'timeShare', 'label'], { accelerationMmPerS2: 0, strokeMm: null, dwellS: 0 }],
   [['ballCount', 'contactAngleDeg', 'couplerSeatMm'], { f0: null }],
+  [['id', 'name', 'maker', 'priceEur'], { massKg: null, leadDays: null, stock: null }],
   [
     ['clampedAtMm', 'gaugeStepUm', 'stations'],
     { tight: null, turnedTo: null, halfTurnHeightUm: null, halfTurnSideUm: null, tipLifted: null },

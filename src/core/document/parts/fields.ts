@@ -5,6 +5,7 @@ import {
   choice,
   force,
   length,
+  mass,
   type NumberField,
   numberOf,
   plain,
@@ -32,6 +33,15 @@ const FACTS = {
   name: words('Name', 80),
   maker: words('Maker', 60),
   priceEur: plain('Price', [0, 50_000], unit('€')),
+} as const
+
+/** What is of use when a part is ordered. */
+const SUPPLY = {
+  /** Of a screw, that of its nut: the screw itself is cut to length. */
+  massKg: mass('Mass (of a screw: its nut)', [0.001, 500], orNone),
+  leadDays: plain('Comes in', [0, 1000], { orNone: true, whole: true, unit: 'days' }),
+  /** How many lie on the shelf. */
+  stock: plain('On the shelf', [0, 100_000], { orNone: true, whole: true }),
 } as const
 
 /** Most points of a typed-in torque curve. */
@@ -73,6 +83,7 @@ export const PART_FIELDS = {
         T10: 'T10: rolled, within 210 µm over 300 mm',
       },
     }),
+    ...SUPPLY,
   },
   bearing: {
     ...FACTS,
@@ -91,6 +102,7 @@ export const PART_FIELDS = {
     dragTorqueNm: torque('Drag', [0, 10]),
     blockLengthMm: length('Length of the block', [8, 400]),
     blockHeightMm: length('Height of the block', [10, 500]),
+    ...SUPPLY,
   },
   coupler: {
     ...FACTS,
@@ -109,6 +121,7 @@ export const PART_FIELDS = {
     parallelLimitMm: length('Bears beside the line', [0.01, 10]),
     angularLimitDeg: angle('Bears at an angle', [0.1, 15]),
     axialLimitMm: length('Bears along the line', [0.01, 20]),
+    ...SUPPLY,
   },
   belt: {
     ...FACTS,
@@ -128,6 +141,7 @@ export const PART_FIELDS = {
     smallestBoreMm: length('Smallest bore', [1, 100]),
     largestBoreMm: length('Largest bore, motor', [2, 150]),
     largestScrewBoreMm: length('Largest bore, screw', [2, 200]),
+    ...SUPPLY,
   },
   motor: {
     ...FACTS,
@@ -146,6 +160,7 @@ export const PART_FIELDS = {
     inductanceMh: plain('Inductance', [0.05, 200], unit('mH')),
     supplyV: plain('Supply', [5, 500], unit('V')),
     curve: { is: 'curve', label: "Maker's torque over speed", blank: null } as CurveField,
+    ...SUPPLY,
   },
   brake: {
     ...FACTS,
@@ -154,6 +169,7 @@ export const PART_FIELDS = {
     smallestBoreMm: length('Smallest bore', [1, 100]),
     largestBoreMm: length('Largest bore', [2, 120]),
     lengthMm: length('Length', [5, 400]),
+    ...SUPPLY,
   },
 } satisfies Record<PartKind, Record<string, PartField>>
 

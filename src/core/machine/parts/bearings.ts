@@ -1,4 +1,4 @@
-import type { PartOf } from '../../document/parts/types'
+import type { BarePart } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const COLUMNS = [
@@ -63,8 +63,8 @@ const ROWS = [
 /** Factor f0 of the deep-groove bearings by their bore. */
 const F0_BY_BORE_MM: Record<number, number> = { 8: 12, 10: 12, 12: 13, 15: 14, 17: 14, 20: 14 }
 
-export const BEARINGS = rowsOf<Omit<PartOf['bearing'], 'f0'>>(COLUMNS, ROWS).map(
-  (set): PartOf['bearing'] => ({
+export const BEARINGS = rowsOf<Omit<BarePart<'bearing'>, 'f0'>>(COLUMNS, ROWS).map(
+  (set): BarePart<'bearing'> => ({
     ...set,
     f0: set.arrangement === 'deep-groove' ? (F0_BY_BORE_MM[set.boreMm] ?? null) : null,
   }),

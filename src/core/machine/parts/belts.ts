@@ -1,4 +1,4 @@
-import type { PartOf } from '../../document/parts/types'
+import type { BarePart } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const COLUMNS = [
@@ -82,8 +82,8 @@ const ROWS = [
   ['belt-8-30-28-56', 'Toothed belt 8 mm, 30 mm wide, 28 to 56 teeth', 'Fennick Drives', 148, 8, 30, 28, 56, 0.165, 520000, 1650, 0.000233, 0.00373, 8, 44, 85],
 ]
 
-export const BELTS: PartOf['belt'][] = rowsOf<
-  Omit<PartOf['belt'], 'serviceFactor' | 'tensionFactor' | 'efficiency' | 'toothPlayUm'>
+export const BELTS: BarePart<'belt'>[] = rowsOf<
+  Omit<BarePart<'belt'>, 'serviceFactor' | 'tensionFactor' | 'efficiency' | 'toothPlayUm'>
 >(COLUMNS, ROWS).map(belt => ({
   ...belt,
   serviceFactor: 1.5,

@@ -1,4 +1,4 @@
-import type { PartOf } from '../../document/parts/types'
+import type { BarePart } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const COLUMNS = [
@@ -23,4 +23,4 @@ const ROWS = [
   ['brake-240', 'Spring-applied brake 24 N·m, 24 V', 'Morrow Motion', 246, 24, 3.4e-4, 12, 28, 60],
 ] as const
 
-export const BRAKES = rowsOf<PartOf['brake']>(COLUMNS, ROWS)
+export const BRAKES = rowsOf<BarePart<'brake'>>(COLUMNS, ROWS)

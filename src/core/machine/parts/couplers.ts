@@ -1,4 +1,4 @@
-import type { PartOf } from '../../document/parts/types'
+import type { BarePart } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const COLUMNS = [
@@ -63,4 +63,4 @@ const ROWS = [
   ['sliding-33-set', 'Sliding-disc coupler 33 mm, set screws', 'Fennick Drives', 13, 'sliding', 'set-screw', 5.6, 1.5, 230, 0.3, 1.3e-05, 3, 14, 43, 33, 0, 1.0, 1.5, 0.2],
 ]
 
-export const COUPLERS = rowsOf<PartOf['coupler']>(COLUMNS, ROWS)
+export const COUPLERS = rowsOf<BarePart<'coupler'>>(COLUMNS, ROWS)

@@ -7,6 +7,7 @@ import { BRAKES } from './brakes'
 import { COUPLERS } from './couplers'
 import { MOTORS } from './motors'
 import { SCREWS } from './screws'
+import { shipped } from './shipped'
 
 /** Parts by id; of two with the same id the one of the earlier list counts. */
 function byId<T extends { id: string }>(...lists: (readonly T[])[]): ReadonlyMap<string, T> {
@@ -15,14 +16,23 @@ function byId<T extends { id: string }>(...lists: (readonly T[])[]): ReadonlyMap
   return parts
 }
 
+const SHIPPED = {
+  screw: shipped('screw', SCREWS),
+  bearing: shipped('bearing', BEARINGS),
+  coupler: shipped('coupler', COUPLERS),
+  belt: shipped('belt', BELTS),
+  motor: shipped('motor', MOTORS),
+  brake: shipped('brake', BRAKES),
+}
+
 /** The invented parts list that ships with the app. */
 export const CATALOGUE: Catalogue = {
-  screw: byId(SCREWS),
-  bearing: byId(BEARINGS),
-  coupler: byId(COUPLERS),
-  belt: byId(BELTS),
-  motor: byId(MOTORS),
-  brake: byId(BRAKES),
+  screw: byId(SHIPPED.screw),
+  bearing: byId(SHIPPED.bearing),
+  coupler: byId(SHIPPED.coupler),
+  belt: byId(SHIPPED.belt),
+  motor: byId(SHIPPED.motor),
+  brake: byId(SHIPPED.brake),
   shop: SHOP_TO_START,
 }
 
@@ -42,12 +52,12 @@ export function catalogueOf({ ownParts, shop }: { ownParts: OwnParts; shop: Shop
   if (known?.shop === shop) return known.catalogue
   const { screw, bearing, coupler, belt, motor, brake } = ownParts
   const catalogue: Catalogue = {
-    screw: byId(screw, SCREWS),
-    bearing: byId(bearing, BEARINGS),
-    coupler: byId(coupler, COUPLERS),
-    belt: byId(belt, BELTS),
-    motor: byId(motor, MOTORS),
-    brake: byId(brake, BRAKES),
+    screw: byId(screw, SHIPPED.screw),
+    bearing: byId(bearing, SHIPPED.bearing),
+    coupler: byId(coupler, SHIPPED.coupler),
+    belt: byId(belt, SHIPPED.belt),
+    motor: byId(motor, SHIPPED.motor),
+    brake: byId(brake, SHIPPED.brake),
     shop,
   }
   catalogues.set(ownParts, { shop, catalogue })

@@ -1,4 +1,4 @@
-import type { PartOf } from '../../document/parts/types'
+import type { BarePart } from '../../document/parts/types'
 import { rowsOf } from './table'
 
 const STEPPER_COLUMNS = [
@@ -78,8 +78,8 @@ const STEPPER_ROWS = [
 /** What the front bearing of a frame bears from a pulley in the middle of its shaft. */
 const shaftLoadN = (frameMm: number) => (frameMm < 50 ? 60 : frameMm < 70 ? 160 : frameMm < 100 ? 320 : 480)
 
-const STEPPERS: PartOf['motor'][] = rowsOf<
-  Omit<PartOf['motor'], 'driveCurrentA' | 'curve' | 'continuousTorqueNm' | 'shaftLoadLimitN'>
+const STEPPERS: BarePart<'motor'>[] = rowsOf<
+  Omit<BarePart<'motor'>, 'driveCurrentA' | 'curve' | 'continuousTorqueNm' | 'shaftLoadLimitN'>
 >(STEPPER_COLUMNS, STEPPER_ROWS).map(motor => ({
   ...motor,
   driveCurrentA: motor.ratedCurrentA,
@@ -112,7 +112,7 @@ const SERVO_ROWS: ServoRow[] = [
   ['servo-130-2000', 'Servo 130 mm frame, 2000 W', 760, 130, 214, 22, 0.0017, 28, [[0, 28], [1600, 28], [2000, 22.1], [2600, 9.0]]],
 ]
 
-const SERVOS: PartOf['motor'][] = SERVO_ROWS.map(
+const SERVOS: BarePart<'motor'>[] = SERVO_ROWS.map(
   ([id, name, priceEur, frameMm, lengthMm, shaftMm, rotorInertiaKgM2, peakTorqueNm, curve]) => ({
     id,
     name,
@@ -137,4 +137,4 @@ const SERVOS: PartOf['motor'][] = SERVO_ROWS.map(
   }),
 )
 
-export const MOTORS: PartOf['motor'][] = [...STEPPERS, ...SERVOS]
+export const MOTORS: BarePart<'motor'>[] = [...STEPPERS, ...SERVOS]

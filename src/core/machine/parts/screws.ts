@@ -1,4 +1,4 @@
-import type { PartOf } from '../../document/parts/types'
+import type { BarePart } from '../../document/parts/types'
 
 /** What sets one thread apart from another; every thread is sold with several nuts. */
 type BallThread = [
@@ -117,7 +117,7 @@ const ballThread = ([
 })
 
 /** A rolled screw with a nut that has play, one with oversize balls, or a double nut with a spacer. */
-function rolled(thread: BallThread): PartOf['screw'][] {
+function rolled(thread: BallThread): BarePart<'screw'>[] {
   const common = {
     ...ballThread(thread),
     frictionCoefficient: 0.006,
@@ -155,7 +155,7 @@ function rolled(thread: BallThread): PartOf['screw'][] {
 }
 
 /** A ground screw, preloaded by an offset of the lead inside one nut, or by two nuts. */
-function ground(thread: BallThread): PartOf['screw'][] {
+function ground(thread: BallThread): BarePart<'screw'>[] {
   const common = {
     ...ballThread(thread),
     frictionCoefficient: 0.004,
@@ -186,7 +186,7 @@ function ground(thread: BallThread): PartOf['screw'][] {
 }
 
 /** A trapezoidal screw with a plain bronze nut, or a split one that is nipped up until play is gone. */
-function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): PartOf['screw'][] {
+function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): BarePart<'screw'>[] {
   const size = `${d} x ${lead}`
   const common = {
     kind: 'sliding' as const,
@@ -232,7 +232,7 @@ function sliding([d, lead, pitchMm, staticCapacityN, priceEur]: SlidingThread): 
   ]
 }
 
-export const SCREWS: PartOf['screw'][] = [
+export const SCREWS: BarePart<'screw'>[] = [
   ...ROLLED.flatMap(rolled),
   ...GROUND.flatMap(ground),
   ...SLIDING.flatMap(sliding),

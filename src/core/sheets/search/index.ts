@@ -1,4 +1,5 @@
 import { defineSheet } from '../sheet'
+import { SEARCH_WITHIN } from './model'
 
 /** The drives of the whole parts list that nothing beats. */
 export const search = defineSheet({
@@ -7,4 +8,5 @@ export const search = defineSheet({
   order: 20,
   loads: 'first',
   title: 'Search the parts list',
+  fields: { searchWithin: SEARCH_WITHIN },
 })

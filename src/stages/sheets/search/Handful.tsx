@@ -1,26 +1,35 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
+import type { DriveSlot } from '@/core/search/changes'
 import type { DrivePoint } from '@/core/search/field'
-import { handful } from '@/core/search/handful'
+import type { Handpicked } from '@/core/search/handful'
+import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
-import { DataTable } from '@/ui/table/DataTable'
+import { Button } from '@/ui/controls'
+import { Note, Stated } from '@/ui/Note'
+import { Figures } from '@/ui/Panel'
 import { useCatalogue } from '../../job/useEvaluation'
-import { driveColumns, isTaken } from './driveColumns'
+import { isTaken } from './driveColumns'
 import { driveWords } from './driveWords'
 
 interface Props {
-  points: DrivePoint[]
+  handful: readonly Handpicked[]
   axis: Axis
   units: UnitSystem
   onTake: (point: DrivePoint) => void
 }
 
-/** The best drives at what is mostly asked for, one line each. */
-export function Handful({ points, axis, units, onTake }: Props) {
-  const catalogue = useCatalogue()
-  const picked = handful(points)
-  const picksOf = new Map(picked.map(({ point, picks }) => [point, picks]))
-  const noneHolds = picked.every(({ point }) => point.margin < 1)
+const SLOT_WORDS: Readonly<Record<DriveSlot, string>> = {
+  screw: 'screw and nut',
+  ends: 'how the ends are held',
+  bearing: 'bearings',
+  link: 'coupler or belt',
+  motor: 'motor',
+}
+
+/** A few drives that differ in kind, each with what it is the best at, what it costs, and what it rests on. */
+export function Handful({ handful, axis, units, onTake }: Props) {
+  const noneHolds = handful.every(({ point }) => point.margin < 1)
   return (
     <>
       {noneHolds && (
@@ -28,22 +37,80 @@ export function Handful({ points, axis, units, onTake }: Props) {
           None of them holds in everything: each is close in something. These are the nearest.
         </chakra.p>
       )}
-      <DataTable
-        label="A handful of drives"
-        columns={[
-          {
-            id: 'picks',
-            head: 'Best at',
-            cell: point => <strong>{picksOf.get(point)?.join(', ')}</strong>,
-            widthPx: 96,
-          },
-          ...driveColumns({ catalogue, axis, units, onTake }),
-        ]}
-        rows={picked.map(({ point }) => point)}
-        rowId={point => driveWords(point, catalogue)}
-        isMarked={point => isTaken(axis, point)}
-        leastPx={620}
-      />
+      <chakra.ul aria-label="A handful of drives" listStyleType="none" display="grid" gap="3">
+        {handful.map(one => (
+          <Card key={one.picks.join()} one={one} axis={axis} units={units} onTake={onTake} />
+        ))}
+      </chakra.ul>
     </>
+  )
+}
+
+type CardProps = Omit<Props, 'handful'> & { one: Handpicked }
+
+function Card({ one: { picks, point, rests, support, changes }, axis, units, onTake }: CardProps) {
+  const catalogue = useCatalogue()
+  const taken = isTaken(axis, point)
+  const words = driveWords(point, catalogue)
+  const figures = [
+    `€${Math.round(point.priceEur)}`,
+    `${say(point.margin, 'ratio', units, 2)} times in hand where it has least`,
+    `loses ${say(point.lostMotionUm, 'smallLength', units)}`,
+    `${say(point.heightMm, 'length', units, units === 'mm' ? 0 : 2)} high`,
+    ...(point.massKg === null ? [] : [say(point.massKg, 'mass', units, 1)]),
+    ...(point.days === null ? [] : [`here in ${point.days} days`]),
+  ]
+  return (
+    <chakra.li
+      data-picks={picks.join(', ')}
+      borderWidth="1px"
+      borderColor={taken ? 'lamp' : 'line'}
+      borderLeftWidth="4px"
+      px="3"
+      py="2"
+    >
+      <chakra.div display="flex" gap="3" justifyContent="space-between" alignItems="start">
+        <chakra.div>
+          <chakra.h3 fontWeight={700} _firstLetter={{ textTransform: 'uppercase' }}>
+            {picks.join(', ')}
+          </chakra.h3>
+          <Stated>{words}</Stated>
+        </chakra.div>
+        <Button
+          variant="outline"
+          flexShrink={0}
+          disabled={taken}
+          aria-label={`Take the drive: ${words}`}
+          onClick={() => onTake(point)}
+        >
+          {taken ? 'Taken' : 'Take'}
+        </Button>
+      </chakra.div>
+      <Stated mt="1">
+        <Figures>{figures.join(' · ')}</Figures>
+      </Stated>
+      {changes && (
+        <Note mt="1">
+          {changes.length === 0
+            ? 'It is the drive that is chosen today.'
+            : `Other than today: ${changes.map(slot => SLOT_WORDS[slot]).join(', ')}.`}
+        </Note>
+      )}
+      {support && <Stated mt="1">{support}</Stated>}
+      {rests.length > 0 && (
+        <chakra.div mt="1">
+          <chakra.p fontSize="14px" fontWeight={700} color="close">
+            It rests on:
+          </chakra.p>
+          <Stated as="ul" pl="5" listStyleType="disc">
+            {rests.map(({ title, sentence }) => (
+              <li key={title}>
+                <strong>{title}</strong>. {sentence}
+              </li>
+            ))}
+          </Stated>
+        </chakra.div>
+      )}
+    </chakra.li>
   )
 }

@@ -4,7 +4,9 @@ import type { Axis } from '@/core/document/axis'
 import { takeDrive } from '@/core/machine/driveEdits'
 import type { DrivePoint } from '@/core/search/field'
 import { axisWith } from '@/core/search/levels'
+import { givenThings } from '@/core/search/within'
 import { printFixed } from '@/core/units/print'
+import { sentenceCase } from '@/core/units/sentenceCase'
 import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
 import { Stated } from '@/ui/Note'
@@ -18,14 +20,27 @@ import { useCatalogue } from '../../job/useEvaluation'
 import { useKeptRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
 import { Handful } from './Handful'
+import { Nothing } from './Nothing'
 import { SearchTable } from './SearchTable'
+import { useSearchTask } from './useSearchTask'
 import { WhyNotField } from './WhyNotField'
+import { WithinForm } from './WithinForm'
 
 const SearchChart = chartLater(() => import('./SearchChart').then(module => module.SearchChart), 380)
 
 /** All of an axis that a search goes by; the drive that stands there now is no part of it. */
-const wants = ({ dimensions, goals, driveSizes, drive, duty, recesses, limits }: Axis) =>
-  JSON.stringify([dimensions, goals, driveSizes, drive.screws, drive.leadTable, duty, recesses, limits])
+const wants = ({ dimensions, goals, driveSizes, drive, duty, recesses, limits, searchWithin }: Axis) =>
+  JSON.stringify([
+    dimensions,
+    goals,
+    driveSizes,
+    drive.screws,
+    drive.leadTable,
+    duty,
+    recesses,
+    limits,
+    searchWithin,
+  ])
 
 /** Searches the whole parts list for drives that nothing beats, shows the best of them, and takes one. */
 export function SearchPanel() {
@@ -33,8 +48,7 @@ export function SearchPanel() {
   const units = useUnits()
   const edit = useEdit()
   const catalogue = useCatalogue()
-  const ownParts = useJob(job => job.ownParts)
-  const shop = useJob(job => job.shop)
+  const task = useSearchTask(axis)
   const axisNow = useAxisNow()
 
   const jobId = useJob(job => job.id)
@@ -44,12 +58,15 @@ export function SearchPanel() {
   const search = () => {
     const searched = axisNow()
     start(onProgress => {
-      const { done, cancel } = startSearch({ axis: searched, ownParts, shop, units }, onProgress)
+      const { done, cancel } = startSearch({ ...task, axis: searched }, onProgress)
       return { done: done.then(outcome => outcome && { axis: searched, outcome }), cancel }
     })
   }
   const [all, setAll] = useState(false)
   const found = run.kind === 'done' ? run.value : null
+  const points = found?.outcome.points ?? []
+  const holding = points.filter(({ margin }) => margin >= 1).length
+  const given = found ? givenThings(found.axis, catalogue, units).map(({ words }) => words) : []
   const take = (point: DrivePoint) => {
     const now = axisNow()
     edit(takeDrive(now, axisWith(now, point), `Taken from the search: ${driveWords(point, catalogue)}.`))
@@ -69,12 +86,15 @@ export function SearchPanel() {
         )
       }
     >
+      <WithinForm />
       <RunProgress run={run} doing="Searching…">
         {found && (
           <Stated mb="3">
-            {printFixed(found.outcome.points.length, 0)} drives out of{' '}
-            {printFixed(found.outcome.combinations, 0)} are beaten by nothing.
-            {found.outcome.points.length > 1 && ' The best of them at what is mostly asked for:'}
+            {given.length > 0 && `${sentenceCase(given.join('; '))}: `}
+            {printFixed(holding, 0)} of {printFixed(found.outcome.combinations, 0)} drives hold and are beaten
+            by nothing
+            {points.length > holding && `, and ${printFixed(points.length - holding, 0)} more are close`}.
+            {points.length > 1 && ' The best of each kind:'}
             {wants(found.axis) !== wants(axis) && (
               <chakra.strong color="close">
                 {' '}
@@ -84,22 +104,11 @@ export function SearchPanel() {
           </Stated>
         )}
       </RunProgress>
-      {found?.outcome.whyNothing && (
+      {found?.outcome.whyNothing && <Nothing why={found.outcome.whyNothing} />}
+      {found && points.length > 0 && (
         <>
-          <chakra.p fontWeight={700}>No drive of this list holds. On the nearest one:</chakra.p>
-          <Stated as="ul" pl="5" listStyleType="disc">
-            {found.outcome.whyNothing.map(({ title, sentence }) => (
-              <li key={title}>
-                <strong>{title}</strong>: {sentence}
-              </li>
-            ))}
-          </Stated>
-        </>
-      )}
-      {found && found.outcome.points.length > 0 && (
-        <>
-          <Handful points={found.outcome.points} axis={axis} units={units} onTake={take} />
-          <WhyNotField axis={found.axis} units={units} points={found.outcome.points} onTake={take} />
+          <Handful handful={found.outcome.handful} axis={axis} units={units} onTake={take} />
+          <WhyNotField axis={found.axis} units={units} points={points} onTake={take} />
           <chakra.details
             mt="3"
             pt="2"
@@ -107,12 +116,12 @@ export function SearchPanel() {
             onToggle={event => setAll(event.currentTarget.open)}
           >
             <chakra.summary cursor="pointer" color="lamp" fontWeight={700} minH="44px" py="2.5">
-              All {printFixed(found.outcome.points.length, 0)} drives, as a cloud and a table
+              All {printFixed(points.length, 0)} drives, as a cloud and a table
             </chakra.summary>
             {all && (
               <>
-                <SearchChart points={found.outcome.points} units={units} onTake={take} />
-                <SearchTable points={found.outcome.points} axis={axis} units={units} onTake={take} />
+                <SearchChart points={points} units={units} onTake={take} />
+                <SearchTable points={points} axis={axis} units={units} onTake={take} />
               </>
             )}
           </chakra.details>

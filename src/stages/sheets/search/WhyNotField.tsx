@@ -9,10 +9,11 @@ import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Stated } from '@/ui/Note'
 import { startWhyNot } from '@/workers/client'
-import { useCatalogue, useTask } from '../../job/useEvaluation'
+import { useCatalogue } from '../../job/useEvaluation'
 
 import { useRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
+import { useSearchTask } from './useSearchTask'
 
 const KINDS: { value: SearchedKind; label: string }[] = [
   { value: 'screw', label: 'screw' },
@@ -35,7 +36,7 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
   const [partId, setPartId] = useState(axis.parts.screw ?? '')
   const { run, start, clear } = useRun<WhyNot>()
   const catalogue = useCatalogue()
-  const task = useTask(axis)
+  const task = useSearchTask(axis)
   const parts = [...catalogue[kind].values()].map(({ id, name }) => ({ value: id, label: name }))
   const asked = catalogue[kind].has(partId) ? partId : (parts[0]?.value ?? '')
 
@@ -101,6 +102,8 @@ function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; 
           </Button>
         </>
       )
+    case 'outside':
+      return <p>The search keeps to something else: {answer.given.join('; ')}.</p>
     case 'fails':
       return (
         <>
