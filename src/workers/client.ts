@@ -11,7 +11,6 @@ import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import { tellByQuery } from './address'
 import { isAlive } from './alive'
 import type {
-  AxisTask,
   DrawTask,
   DrawWorker,
   FileWorker,

@@ -51,7 +51,7 @@ describe('on the demo axis', () => {
   test('what is nearest to today changes least, and names it', () => {
     const near = by(handful, 'nearest to today')
     expect(near?.changes?.length).toBe(1)
-    const { coupler, belt, ...kept } = near?.point as DrivePoint
+    const { coupler, belt, ...kept } = (near as Handpicked).point
     expect(kept).toMatchObject({
       screw: X.parts.screw,
       bearing: X.parts.bearing,

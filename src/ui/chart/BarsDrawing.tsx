@@ -99,7 +99,7 @@ export function BarsDrawing({
               ifOverflow="extendDomain"
               label={{
                 value: acceptedLabel,
-                position: 'insideTopRight',
+                position: 'insideTopLeft',
                 fill: chartColors.ink,
                 fontSize: 13,
               }}

@@ -14,10 +14,10 @@ import { OPENING_RATIO } from '../../machine/sizing/screwLife'
 
 /** What happens where a limit is passed, mildest first. */
 export const ENDINGS = {
-  stops: 'the motor stops, or loses its place',
-  opens: 'play opens, and closes again',
-  slips: 'something slips out of its place',
-  breaks: 'a part is bent, dented or broken',
+  stops: 'the motor gives way',
+  opens: 'play opens',
+  slips: 'something slips',
+  breaks: 'a part is damaged',
 } as const
 export type Ending = keyof typeof ENDINGS
 
@@ -189,6 +189,10 @@ export const heldWithoutPowerN = (t: EvaluationContext): number | null => {
   return (2000 * Math.PI * holdingTorqueNm * ratio(t)) / (leadMm * backward) / loadShare(t)
 }
 
+/** The push of a motor that stalls, standing; null while it is not known. */
+export const stallN = (limits: readonly ThrustLimit[]): number | null =>
+  limits.find(({ where, what }) => where === 'Motor' && what.startsWith('stalls'))?.forceN ?? null
+
 /**
  * What gives first when the slide runs into something and the motor does all it can, and what it takes with it.
  *
@@ -197,20 +201,20 @@ export const heldWithoutPowerN = (t: EvaluationContext): number | null => {
 export function crashWords(t: EvaluationContext, say: Say): string[] {
   const limits = thrustLimits(t)
   const known = limits.flatMap(one => (one.forceN === null ? [] : [{ ...one, forceN: one.forceN }]))
-  const stalls = known.find(({ where, what }) => where === 'Motor' && what.startsWith('stalls'))
-  if (!stalls) return []
+  const mostN = stallN(limits)
+  if (mostN === null) return []
   const before = known
-    .filter(({ ending, forceN }) => (ending === 'breaks' || ending === 'slips') && forceN < stalls.forceN)
+    .filter(({ ending, forceN }) => (ending === 'breaks' || ending === 'slips') && forceN < mostN)
     .toSorted((a, b) => a.forceN - b.forceN)
   const [first, ...others] = before
   const lower = (one: ThrustLimit) => `${one.where.charAt(0).toLowerCase()}${one.where.slice(1)} ${one.what}`
   const harm = first
-    ? `In a slow crash the ${lower(first)} at ${say(first.forceN, 'force')}, before the motor stalls at ${say(stalls.forceN, 'force')}.${
+    ? `In a slow crash the ${lower(first)} at ${say(first.forceN, 'force')}, before the motor stalls at ${say(mostN, 'force')}.${
         others.length > 0
           ? ` So does what comes next: ${others.map(one => `the ${lower(one)} at ${say(one.forceN, 'force')}`).join(', ')}.`
           : ''
       }`
-    : `In a slow crash the motor stalls at ${say(stalls.forceN, 'force')} before anything slips or breaks.`
+    : `In a slow crash the motor stalls at ${say(mostN, 'force')} before anything slips or breaks.`
   const unknown = limits.filter(({ forceN }) => forceN === null)
   return [
     harm,

@@ -6,6 +6,7 @@ import {
   type Ending,
   heldWithoutPowerN,
   pushesOn,
+  stallN,
   type ThrustLimit,
   thrustLimits,
 } from '@/core/sheets/breaksFirst/thrustLimits'
@@ -13,7 +14,7 @@ import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
 import { BarsFigure } from '@/ui/chart/BarsFigure'
 import { chartColors } from '@/ui/chart/chartColors'
-import { Stated } from '@/ui/Note'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useSettledEvaluation } from '../../job/useEvaluation'
@@ -24,6 +25,8 @@ const COLORS: Readonly<Record<Ending, string>> = {
   slips: chartColors.brass,
   breaks: chartColors.ink,
 }
+/** Bars end at so many times what the motor can do, or the work asks for: what is beyond is no danger. */
+const DRAWN_TIMES = 3
 const nameOf = ({ where, what }: ThrustLimit) => `${where} ${what}`
 
 /** All limits of an axis on one scale, as a push at the slide: weakest first, against what the work pushes with. */
@@ -40,6 +43,8 @@ export function BreaksFirstPanel() {
   const held = attempt(() => heldWithoutPowerN(context), units).value ?? null
   const [largest] = pushes.value ?? []
   const { unit, perUnit, decimals } = quantityFacts('force')[units]
+  const mostN = DRAWN_TIMES * Math.max(stallN(limits) ?? 0, largest?.forceN ?? 0)
+  const isBeyond = known.some(({ forceN }) => mostN > 0 && forceN > mostN)
   const columns: TableColumn<ThrustLimit & { forceN: number }>[] = [
     { id: 'what', head: 'Weakest first', cell: nameOf },
     { id: 'ending', head: 'Then', cell: ({ ending }) => ENDINGS[ending] },
@@ -83,7 +88,7 @@ export function BreaksFirstPanel() {
             }))}
             bars={known.map(one => ({
               name: nameOf(one),
-              of: { [ENDINGS[one.ending]]: one.forceN / perUnit },
+              of: { [ENDINGS[one.ending]]: Math.min(one.forceN, mostN || one.forceN) / perUnit },
             }))}
             unit={unit}
             decimals={decimals}
@@ -91,6 +96,7 @@ export function BreaksFirstPanel() {
             acceptedLabel="largest push of the work"
             namePx={210}
           />
+          {isBeyond && <Note>Bars end at {force(mostN)}; what is beyond that stands in the table.</Note>}
           <chakra.div mt="2">
             <DataTable
               label="Limits of the axis, weakest first"

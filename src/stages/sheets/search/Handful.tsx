@@ -7,7 +7,6 @@ import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { Note, Stated } from '@/ui/Note'
-import { Figures } from '@/ui/Panel'
 import { useCatalogue } from '../../job/useEvaluation'
 import { isTaken } from './driveColumns'
 import { driveWords } from './driveWords'
@@ -37,7 +36,13 @@ export function Handful({ handful, axis, units, onTake }: Props) {
           None of them holds in everything: each is close in something. These are the nearest.
         </chakra.p>
       )}
-      <chakra.ul aria-label="A handful of drives" listStyleType="none" display="grid" gap="3">
+      <chakra.ul
+        aria-label="A handful of drives"
+        listStyleType="none"
+        display="grid"
+        gap="3"
+        gridTemplateColumns="minmax(0, 1fr)"
+      >
         {handful.map(one => (
           <Card key={one.picks.join()} one={one} axis={axis} units={units} onTake={onTake} />
         ))}
@@ -54,7 +59,7 @@ function Card({ one: { picks, point, rests, support, changes }, axis, units, onT
   const words = driveWords(point, catalogue)
   const figures = [
     `€${Math.round(point.priceEur)}`,
-    `${say(point.margin, 'ratio', units, 2)} times in hand where it has least`,
+    `least in hand ${say(point.margin, 'ratio', units, 2)} times`,
     `loses ${say(point.lostMotionUm, 'smallLength', units)}`,
     `${say(point.heightMm, 'length', units, units === 'mm' ? 0 : 2)} high`,
     ...(point.massKg === null ? [] : [say(point.massKg, 'mass', units, 1)]),
@@ -86,9 +91,9 @@ function Card({ one: { picks, point, rests, support, changes }, axis, units, onT
           {taken ? 'Taken' : 'Take'}
         </Button>
       </chakra.div>
-      <Stated mt="1">
-        <Figures>{figures.join(' · ')}</Figures>
-      </Stated>
+      <chakra.p mt="1" fontWeight={600}>
+        {figures.join(' · ')}
+      </chakra.p>
       {changes && (
         <Note mt="1">
           {changes.length === 0
