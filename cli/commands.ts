@@ -2,6 +2,7 @@ import { formatISO as format8601 } from 'date-fns'
 import { acceptanceOf } from '@/core/acceptance/acceptanceOf'
 import { compensable } from '@/core/diagnose/compensable'
 import { diagnosis } from '@/core/diagnose/diagnosis'
+import type { Job } from '@/core/document/job'
 import type { Catalogue } from '@/core/document/parts/types'
 import { framed, type Paper, pagesOf, usualPaper } from '@/core/drawing/pages'
 import { writeSvg } from '@/core/drawing/svg'
@@ -27,6 +28,7 @@ import { tasksOf } from '@/core/planning/tasks'
 import { fieldOf } from '@/core/search/field'
 import { handfulOf } from '@/core/search/handful'
 import { searchField } from '@/core/search/search'
+import { waysOut } from '@/core/search/waysOut'
 import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/search/whyNot'
 import { givenThings, withinOf } from '@/core/search/within'
 import { SHEETS } from '@/core/sheets'
@@ -34,7 +36,6 @@ import { OUTCOMES } from '@/core/sheets/asked.generated'
 import { cutList } from '@/core/sheets/cutList'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { registry } from '@/core/sheets/registry'
-import { remediesFor } from '@/core/sheets/remediesFor'
 import { SHEETS_TRIED, sheetsFor, type Tried, tryOn } from '@/core/trial/builder'
 import { truthWords } from '@/core/trial/summary'
 import { drawTrial, trialOf } from '@/core/trial/trial'
@@ -73,6 +74,13 @@ function orMissing<T>(work: () => T): T | { missing: string } {
   return result.ask === undefined ? result.value : { missing: result.ask }
 }
 
+/** What there is of parts today. */
+const supplyOf = ({ ownParts, orders }: Job) => ({
+  ownParts,
+  orders,
+  today: new Date().toLocaleDateString('sv'),
+})
+
 function evaluate(path: string): Outcome {
   const job = jobIn(path)
   const catalogue = catalogueOf(job)
@@ -89,7 +97,7 @@ function evaluate(path: string): Outcome {
           because: finding.because.map(name => ({ figure: name, ...figures[name] })),
           remedies:
             finding.state === 'fails' || finding.state === 'close'
-              ? remediesFor(axis, catalogue, job.units, finding.checkId)
+              ? waysOut(axis, catalogue, supplyOf(job), job.units, finding.checkId)
               : [],
         })),
       }
@@ -111,7 +119,7 @@ function search(path: string, options: Options): Outcome {
   const { job, axis, catalogue } = axisIn(path, options)
   const asked = options.whyNot
   const part = asked ? partNamed(asked, catalogue) : null
-  const supply = { ...job, today: new Date().toLocaleDateString('sv') }
+  const supply = supplyOf(job)
   const field = fieldOf(axis, catalogue, withinOf(axis, catalogue, supply))
   const result = searchField(field)
   const points = result?.points ?? []

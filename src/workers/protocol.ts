@@ -37,7 +37,7 @@ export interface JudgeWorker {
   next: (task: JobTask) => NextAction[]
   /** What the checks find that come later. */
   later: (task: AxisTask) => Finding[]
-  remedies: (task: AxisTask, checkId: CheckId) => Remedy[]
+  remedies: (task: SearchTask, checkId: CheckId) => Remedy[]
   judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]
 }
 

@@ -40,6 +40,12 @@ export const DRIVE = record('Drive', {
   screws: choice('Screws', [1, 2]),
   /** Microsteps to a full step, as set on the driver. */
   microsteps: plain('Microsteps', [1, 256], { whole: true, blank: 8 }),
+  /** Current set on the driver; none leaves it as the sheet of the motor has it. */
+  currentA: plain('Current set on the driver', [0.05, 100], {
+    orNone: true,
+    unit: 'A',
+    help: 'Empty: as the sheet of the motor has it. Less is less torque everywhere: at a stall, for the coupler, in the move.',
+  }),
   /** Whether a handwheel stays on the far end of the screw. */
   handwheelKept: flag('Handwheel kept'),
   /** Whether the lead is to be measured, and corrected by the controller from a table. */

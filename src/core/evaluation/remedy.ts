@@ -7,7 +7,7 @@ import { touch } from '../document/touched'
 import { say } from '../units/print'
 import { type QuantityKind, quantityFacts, type UnitSystem } from '../units/quantity'
 import type { EvaluationContext } from './context'
-import type { State } from './finding'
+import { type Finding, type State, shareUsed } from './finding'
 import type { CheckId } from './ids'
 
 /** A change of an axis, as one recipe: what is tried is what is applied. */
@@ -22,6 +22,8 @@ export interface Option {
   cost?: string
   /** How the history and the log name it, where that is more than its label. */
   done?: { label: string; entry: string }
+  /** A setting that costs nothing, or a wish that is given up; all else is bought or made. */
+  is?: 'setting' | 'wish'
 }
 /** An axis whose check is to be mended, and what any change would make of it. */
 export interface Trial {
@@ -94,24 +96,58 @@ export const offered =
     return option && mends(trial, option.change) ? [option] : []
   }
 
+/** What fails already may use so much more of its limit after a change: more is clearly worse. */
+export const MORE_USE = 1.05
+
+/** What a check is of, where a change can do away with it: then the check is gone with the thing, and no fault is hidden. */
+const GONE_WITH: Partial<Record<CheckId, (axis: Axis, context: EvaluationContext) => boolean>> = {
+  'screw.pretension': ({ ends }) => ends !== 'fixed-fixed',
+  'coupler.torque': isBelted,
+  'coupler.bores': isBelted,
+  'coupler.misalignment': isBelted,
+  'belt.pull': isDirect,
+  'belt.mesh': isDirect,
+  'belt.bores': isDirect,
+  'belt.motorShaft': isDirect,
+  'nut.pressureSpeed': ({ parts }, { catalogue }) => catalogue.screw.get(parts.screw ?? '')?.kind === 'ball',
+  'axis.handwheel': ({ drive }) => !drive.handwheelKept,
+}
+function isBelted({ drive }: Axis) {
+  return drive.transmission === 'belt'
+}
+function isDirect(axis: Axis) {
+  return !isBelted(axis)
+}
+
+/** Whether a check that fails is hidden, or clearly worse, after a change. */
+function isWorsened(id: CheckId, was: Finding, after: EvaluationContext): boolean {
+  const is = after.finding(id)
+  if (is === null) return !GONE_WITH[id]?.(after.wholeAxis, after)
+  if (is.state === 'unknown') return true
+  return (
+    is.state === 'fails' && (shareUsed(is) ?? 0) > MORE_USE * (shareUsed(was) ?? Number.POSITIVE_INFINITY)
+  )
+}
+
 /**
- * The first of the other checks that a change makes fail, for no way out may do that.
+ * The first of the other checks that a change makes fail, makes clearly worse where it fails already, or hides: no way out may
+ * do that.
  *
  * @param likely checks that are judged first, because they failed for a change like this one
- * @returns its id; null where nothing fails that did not fail before
+ * @returns its id; null where there is none
  */
 export function breaks(
   { context: before, checkId }: Pick<Trial, 'context' | 'checkId'>,
   after: EvaluationContext,
   likely: Iterable<CheckId> = [],
 ): CheckId | null {
-  for (const other of new Set([...likely, ...after.checkIds]))
-    if (
-      other !== checkId &&
-      after.finding(other)?.state === 'fails' &&
-      before.finding(other)?.state !== 'fails'
-    )
-      return other
+  for (const other of new Set([...likely, ...after.checkIds])) {
+    if (other === checkId) continue
+    const was = before.finding(other)
+    const isBroken =
+      was?.state === 'fails' ? isWorsened(other, was, after) : after.finding(other)?.state === 'fails'
+    if (isBroken) return other
+  }
   return null
 }
 
@@ -122,10 +158,11 @@ interface Solvable {
   change: (value: number) => Recipe
   label: string
   cost: string
+  is?: Option['is']
 }
 
 /** Bisects a number for the smallest change that mends the check, then rounds it to what can be set. */
-export function solve(trial: Trial, { from, to, quantity, change, label, cost }: Solvable): Option[] {
+export function solve(trial: Trial, { from, to, quantity, change, label, cost, is }: Solvable): Option[] {
   if (from === to || !mends(trial, change(to))) return []
   const { units } = trial.context
   let bad = from
@@ -138,7 +175,14 @@ export function solve(trial: Trial, { from, to, quantity, change, label, cost }:
   const value = roundBeyond(good, to > from, quantity, units, to)
   const found = mends(trial, change(value)) ? value : good
   const verb = to > from ? 'up to' : 'down to'
-  return [{ change: change(found), label: `${label} ${verb} ${say(found, quantity, units)}`, cost }]
+  return [
+    {
+      change: change(found),
+      label: `${label} ${verb} ${say(found, quantity, units)}`,
+      cost,
+      ...(is && { is }),
+    },
+  ]
 }
 
 /** Rounds to three figures of the unit in use, away from the side where the check does not hold. */

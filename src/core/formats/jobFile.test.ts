@@ -324,6 +324,7 @@ describe('a job of version 1', () => {
       transmission: 'direct',
       screws: 1,
       microsteps: 8,
+      currentA: null,
       handwheelKept: false,
       leadTable: false,
     })

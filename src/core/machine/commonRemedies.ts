@@ -85,7 +85,50 @@ export const microsteps = (count: number): RemedyFinder =>
     },
     label: `${count} microsteps to a step`,
     cost: 'a setting of the driver',
+    is: 'setting',
   }))
+
+/** Currents of a driver are set to a tenth of an ampere. */
+const CURRENT_STEP_A = 0.1
+/** A motor on less of its current than this is another motor. */
+const LEAST_CURRENT_SHARE = 0.3
+
+/** The current of the driver turned down as little as mends the check, or up as little, as far as the motor bears. */
+export const driverCurrent =
+  (way: 'down' | 'up'): RemedyFinder =>
+  trial => {
+    const { axis, catalogue } = trial.context
+    const motor = catalogue.motor.get(axis.parts.motor ?? '')
+    if (!motor) return []
+    const { ratedCurrentA, driveCurrentA } = motor
+    const fromA = Math.min(axis.drive.currentA ?? driveCurrentA, ratedCurrentA)
+    const stepsA = (limitA: number) => Math.floor(Math.abs(limitA - fromA) / CURRENT_STEP_A + 1e-9)
+    const at = (steps: number) =>
+      Math.round((fromA + (way === 'up' ? steps : -steps) * CURRENT_STEP_A) * 10) / 10
+    const change =
+      (steps: number): Option['change'] =>
+      draft => {
+        draft.drive.currentA = at(steps)
+      }
+    let good = stepsA(way === 'up' ? ratedCurrentA : LEAST_CURRENT_SHARE * ratedCurrentA)
+    if (good < 1 || !mends(trial, change(good))) return []
+    let bad = 0
+    while (good - bad > 1) {
+      const middle = Math.floor((good + bad) / 2)
+      if (mends(trial, change(middle))) good = middle
+      else bad = middle
+    }
+    const words = `Driver ${way} to ${at(good)} A of ${ratedCurrentA} A`
+    return [
+      {
+        change: change(good),
+        label: words,
+        cost: 'a setting of the driver',
+        done: { label: words, entry: `${words}.` },
+        is: 'setting',
+      },
+    ]
+  }
 
 /** A cutting feed below the range where a stepper shakes, or above it. */
 export function otherFeed(): RemedyFinder {
@@ -102,6 +145,7 @@ export function otherFeed(): RemedyFinder {
         },
         label,
         cost: to < from ? 'slower cuts' : 'a heavier chip, or more teeth',
+        is: 'wish',
       }),
     )
   }
@@ -166,7 +210,10 @@ export function goal(key: GoalKey): RemedyFinder {
         draft.goals[key] = value
       },
       label,
-      cost: 'a wish given up',
+      // How hard it speeds up is set in the controller; nobody builds a machine for it.
+      ...(key === 'accelerationMmPerS2'
+        ? { cost: 'a setting of the controller; it speeds up more gently', is: 'setting' }
+        : { cost: 'a wish given up', is: 'wish' }),
     })
 }
 
@@ -246,6 +293,7 @@ export function preload(): RemedyFinder {
       },
       label: 'Preload of the nut',
       cost: 'more drag, and less life at light loads',
+      is: 'setting',
     })
   }
 }

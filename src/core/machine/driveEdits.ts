@@ -1,4 +1,4 @@
-import type { Axis, Drive, DutyRow } from '../document/axis'
+import { type Axis, DRIVE, type Drive, type DutyRow } from '../document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '../document/dimensions'
 import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
@@ -12,6 +12,17 @@ export const setPreload = (axis: Axis, preloadN: number | null, mergeKey?: strin
     'Preload of the nut',
     draft => {
       draft.preloadN = preloadN
+    },
+    { mergeKey },
+  )
+
+/** Sets the current of the driver; null leaves it as the sheet of the motor has it. */
+export const setCurrent = (axis: Axis, currentA: number | null, mergeKey?: string): Edit =>
+  onAxis(
+    axis,
+    DRIVE.of.currentA.label,
+    draft => {
+      draft.drive.currentA = currentA
     },
     { mergeKey },
   )
@@ -76,10 +87,11 @@ export function takeDrive(axis: Axis, drive: Pick<Axis, 'parts' | 'ends' | 'driv
   )
 }
 
-/** Puts a part in. A preload set by hand belongs to the old nut and goes with it. */
+/** Puts a part in. A preload set by hand belongs to the old nut and goes with it, as the current of a driver does with its motor. */
 export function putPart(draft: Axis, kind: PartKind, partId: string | null): void {
   draft.parts[kind] = partId
   if (kind === 'screw') draft.preloadN = null
+  if (kind === 'motor') draft.drive.currentA = null
 }
 
 /** Chooses a part, or none. */

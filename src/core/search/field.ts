@@ -84,7 +84,10 @@ export function fieldOf(axis: Axis, catalogue: Catalogue, within = ANYTHING): Fi
     ]),
     motors: known(motors.map((part, place) => motorLevel(base, within, part, place))),
     combinations:
-      screws.length * within.ends.length * bearings.length * (couplers.length + belts.length) * motors.length,
+      screws.reduce((sum, part) => sum + within.endsOf(part).length, 0) *
+      bearings.length *
+      (couplers.length + belts.length) *
+      motors.length,
   }
 }
 

@@ -131,6 +131,7 @@ export const bare = (axis: Axis): Axis => ({
   ...axis,
   parts: { ...NO_PARTS, brake: axis.parts.brake },
   preloadN: null,
+  drive: { ...axis.drive, currentA: null },
 })
 
 export const withParts = (axis: Axis, parts: Partial<Record<PartKind, string>>): Axis => ({
@@ -154,7 +155,7 @@ export const axisWith = (axis: Axis, choice: DriveChoice): Axis => ({
   ...axis,
   preloadN: null,
   ends: choice.ends,
-  drive: { ...axis.drive, transmission: choice.transmission },
+  drive: { ...axis.drive, transmission: choice.transmission, currentA: null },
   // What is chosen for the other kind of drive stays, in case the builder comes back to it.
   parts: {
     screw: choice.screw,
@@ -170,7 +171,7 @@ export const axisWith = (axis: Axis, choice: DriveChoice): Axis => ({
 export function screwLevels(base: EvaluationContext, within: Within, part: PartOf['screw']): ScrewLevel[] {
   // What does not rest on how its ends are held is worked out once.
   let before = base
-  return within.ends.flatMap(ends => {
+  return within.endsOf(part).flatMap(ends => {
     before = before.next({ ...withParts(base.wholeAxis, { screw: part.id }), ends })
     return screwLevel(before, within, part, ends) ?? []
   })

@@ -22,7 +22,14 @@ import { givenThings, type Supply, withinOf } from './within'
 const [X, , Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const gantry: Axis = {
   ...newAxis({ name: 'X', title: 'Gantry', dimensions: { frictionCoefficient: 0.01, movingMassKg: 40 } }),
-  drive: { transmission: 'direct', screws: 2, microsteps: 8, handwheelKept: true, leadTable: true },
+  drive: {
+    transmission: 'direct',
+    screws: 2,
+    microsteps: 8,
+    currentA: null,
+    handwheelKept: true,
+    leadTable: true,
+  },
 }
 /** Limits that the builder has changed, stricter and looser, of checks of one part and of several. */
 const held: Axis = {

@@ -74,9 +74,9 @@ function failsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
 /** The screw that comes nearest to holding on its own, for an axis on which none does. */
 function leastBadScrew(axis: Axis, catalogue: Catalogue, within: Within, units: UnitSystem): Axis | null {
   const screws = [...catalogue.screw.values()].filter(part => within.takes('screw', part))
-  const tried = screws.flatMap(({ id }) =>
-    within.ends.map(ends => {
-      const held: Axis = { ...withParts(bare(axis), { screw: id }), ends }
+  const tried = screws.flatMap(part =>
+    within.endsOf(part).map(ends => {
+      const held: Axis = { ...withParts(bare(axis), { screw: part.id }), ends }
       const margins = evaluateAxis(held, catalogue, units).findings.flatMap(
         ({ rankMargin }) => rankMargin ?? [],
       )

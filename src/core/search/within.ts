@@ -18,7 +18,7 @@ export interface Supply {
 export interface Within {
   /** Whether a part may go into a drive. */
   takes: <K extends PartKind>(kind: K, part: PartOf[K]) => boolean
-  ends: readonly ScrewEnds[]
+  endsOf: (screw: PartOf['screw']) => readonly ScrewEnds[]
   mostPriceEur: number
   mostHeightMm: number
   mostMassKg: number
@@ -98,7 +98,7 @@ export function withinOf(axis: Axis, catalogue: Catalogue, supply: Supply): With
       (!given.onlyHere || isHere(supply, part)) &&
       // What nobody knows to come in time does not.
       (given.mostDays === null || (daysOf(part) ?? Number.POSITIVE_INFINITY) <= given.mostDays),
-    ends: given.keepEnds ? [axis.ends] : SCREW_ENDS,
+    endsOf: () => (given.keepEnds ? [axis.ends] : SCREW_ENDS),
     mostPriceEur: most(given.mostPriceEur),
     mostHeightMm: most(given.mostHeightMm),
     mostMassKg: most(given.mostMassKg),
@@ -193,7 +193,7 @@ export const givenThings = (axis: Axis, catalogue: Catalogue, units: UnitSystem)
 /** Nothing given at all: the whole list, as long as anything takes. */
 export const ANYTHING: Within = {
   takes: () => true,
-  ends: SCREW_ENDS,
+  endsOf: () => SCREW_ENDS,
   mostPriceEur: Number.POSITIVE_INFINITY,
   mostHeightMm: Number.POSITIVE_INFINITY,
   mostMassKg: Number.POSITIVE_INFINITY,

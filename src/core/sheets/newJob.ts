@@ -27,6 +27,7 @@ export const DRIVE_TO_START: Drive = {
   transmission: 'direct',
   screws: 1,
   microsteps: 8,
+  currentA: null,
   handwheelKept: false,
   leadTable: false,
 }

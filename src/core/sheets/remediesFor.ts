@@ -1,16 +1,19 @@
 import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
+import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import {
   breaks,
   changedAxis,
   type Effect,
+  type Option,
   patchesOf,
-  type Recipe,
   type Remedy,
   type RemedyFinder,
+  type Trial,
 } from '../evaluation/remedy'
 import { costWords } from '../machine/costs'
+import { driveEur } from '../machine/drive/price'
 import type { UnitSystem } from '../units/quantity'
 import type { CheckId } from '.'
 import { OUTCOMES } from './asked.generated'
@@ -22,34 +25,68 @@ const FINDERS = new Map<string, readonly RemedyFinder[]>(
   ),
 )
 
+/** Settings that cost nothing come first, then what is bought or made, and last what is given up. */
+const ORDER = ['setting', undefined, 'wish'] as const
+
+const priceEur = (t: EvaluationContext): number | null => {
+  const { value } = attempt(() => driveEur(t))
+  return value ?? null
+}
+
+/** What a change adds to the price of the drive; nothing where that is not known. */
+const addedEur = (before: EvaluationContext, after: EvaluationContext): number =>
+  (priceEur(after) ?? 0) - (priceEur(before) ?? 0)
+
+/**
+ * A remedy out of a change that was tried: what it costs, and what it does to the other verdicts.
+ *
+ * @param context the axis before it, judged
+ */
+export function remedyOf(
+  context: EvaluationContext,
+  checkId: CheckId,
+  { label, cost, done }: Pick<Option, 'label' | 'cost' | 'done'>,
+  tried: EvaluationContext,
+): Remedy {
+  const elsewhere = costWords(context, tried, context.units)
+  return {
+    label,
+    cost: [...(cost ? [cost] : []), ...elsewhere].join(', ') || 'nothing elsewhere',
+    effects: effects(context, tried, checkId),
+    state: tried.finding(checkId)?.state ?? 'holds',
+    patches: patchesOf(context.wholeAxis, tried.wholeAxis),
+    done: done ?? null,
+  }
+}
+
+/** An axis whose check is to be mended, judged in full: then each trial takes over all that it does not change. */
+export function trialOf(axis: Axis, catalogue: Catalogue, units: UnitSystem, checkId: CheckId): Trial {
+  const context = evaluateAxis(axis, catalogue, units)
+  context.findings
+  return { context, checkId, after: change => context.next(changedAxis(axis, change)) }
+}
+
+/** The changes that mend a check and break no other, settings first, then the cheapest. */
+export function optionsFor(trial: Trial): { option: Option; tried: EvaluationContext }[] {
+  const found = (FINDERS.get(trial.checkId) ?? []).flatMap(find =>
+    find(trial).flatMap(option => {
+      const tried = trial.after(option.change)
+      return breaks(trial, tried) ? [] : [{ option, tried, eur: addedEur(trial.context, tried) }]
+    }),
+  )
+  return found.toSorted((a, b) => ORDER.indexOf(a.option.is) - ORDER.indexOf(b.option.is) || a.eur - b.eur)
+}
+
 /**
  * Solves remedies of a finding that is close or fails: the smallest change of each free choice that makes
  * it hold, with what it does to the other verdicts.
  *
- * @returns remedies that really make the check hold and no other fail, as found by judging the changed axis; empty when
- *   none does
+ * @returns remedies that really make the check hold, make no other fail, and make none that fails already clearly worse or hide
+ *   it, as found by judging the changed axis: settings first, then what is cheapest, wishes last; empty when there are none
  */
 export function remediesFor(axis: Axis, catalogue: Catalogue, units: UnitSystem, checkId: CheckId): Remedy[] {
-  const context = evaluateAxis(axis, catalogue, units)
-  // Judged in full first: then each trial takes over all that it does not change.
-  context.findings
-  const after = (change: Recipe) => context.next(changedAxis(axis, change))
-  return (FINDERS.get(checkId) ?? []).flatMap(find =>
-    find({ context, checkId, after }).flatMap(({ change, label, cost, done }): Remedy[] => {
-      const tried = after(change)
-      if (breaks({ context, checkId }, tried)) return []
-      const elsewhere = costWords(context, tried, units)
-      const remedy: Remedy = {
-        label,
-        cost: [...(cost ? [cost] : []), ...elsewhere].join(', ') || 'nothing elsewhere',
-        effects: effects(context, tried, checkId),
-        state: tried.finding(checkId)?.state ?? 'holds',
-        patches: patchesOf(axis, tried.axis),
-        done: done ?? null,
-      }
-      return [remedy]
-    }),
-  )
+  const trial = trialOf(axis, catalogue, units, checkId)
+  return optionsFor(trial).map(({ option, tried }) => remedyOf(trial.context, checkId, option, tried))
 }
 
 /** What a change does to the other verdicts. */

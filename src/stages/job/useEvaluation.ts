@@ -6,7 +6,7 @@ import { byUrgency, type Finding } from '@/core/evaluation/finding'
 import { catalogueOf } from '@/core/machine/parts'
 import { FIRST_CHECKS } from '@/core/sheets/firstChecks'
 import type { UnitSystem } from '@/core/units/quantity'
-import type { AxisTask } from '@/workers/protocol'
+import type { AxisTask, SearchTask } from '@/workers/protocol'
 import { useJob, useJobContext, useUnits, whole } from './JobContext'
 import { laterNow, useLater } from './later'
 import { axisIn, useAxis, useAxisBeside, useSettledAxis, useSettledResult } from './useAxis'
@@ -22,6 +22,15 @@ export function useTask(axis: Axis): AxisTask {
   const shop = useJob(job => job.shop)
   const units = useUnits()
   return useMemo(() => ({ axis, ownParts, shop, units }), [axis, ownParts, shop, units])
+}
+
+const today = () => new Date().toLocaleDateString('sv')
+
+/** An axis as a search takes it: with its parts, and what there is of them today. */
+export function useSearchTask(axis: Axis): SearchTask {
+  const task = useTask(axis)
+  const orders = useJob(job => job.orders)
+  return useMemo(() => ({ ...task, orders, today: today() }), [task, orders])
 }
 
 /** By the state of an axis; and the latest of each axis, of which the next state takes over what has not changed. */

@@ -159,7 +159,8 @@ function Remedies({ remedies, onApply }: { remedies: Remedy[] | null; onApply: V
   if (remedies.length === 0)
     return (
       <p className={styles.sentence}>
-        No single change mends this. Change what it rests on: the load, the speed, or two parts at once.
+        No change of one thing mends this, nor of two of the drive. Change what it rests on: the load, the
+        speed, or search for another drive.
       </p>
     )
   return (

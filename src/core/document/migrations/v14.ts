@@ -46,6 +46,7 @@ const ADDED: Added = [
   [['startedAt', 'finishedAt', 'overrunMm', 'targets'], { taken: {}, gaugeMore: null, shifts: [] }],
   [['forceN', 'speedMmPerMin', 'timeShare', 'label'], { accelerationMmPerS2: 0, strokeMm: null, dwellS: 0 }],
   [['ballCount', 'contactAngleDeg', 'couplerSeatMm'], { f0: null }],
+  [['transmission', 'screws', 'microsteps'], { currentA: null }],
   [['id', 'name', 'maker', 'priceEur'], { massKg: null, leadDays: null, stock: null }],
   [
     ['clampedAtMm', 'gaugeStepUm', 'stations'],

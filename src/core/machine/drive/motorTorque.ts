@@ -1,4 +1,5 @@
 import type { PartOf } from '../../document/parts/types'
+import { type EvaluationContext, remembered } from '../../evaluation/context'
 
 type Motor = Pick<PartOf['motor'], 'holdingTorqueNm' | 'ratedCurrentA' | 'driveCurrentA'>
 
@@ -9,3 +10,18 @@ type Motor = Pick<PartOf['motor'], 'holdingTorqueNm' | 'ratedCurrentA' | 'driveC
  */
 export const drivenTorqueNm = ({ holdingTorqueNm, ratedCurrentA, driveCurrentA }: Motor): number =>
   holdingTorqueNm * Math.min(1, driveCurrentA / ratedCurrentA)
+
+/**
+ * The motor with the current that is set on its driver: that of the axis, or as its sheet has it. A maker's curve goes with the
+ * current, which is less than it gives at high speeds.
+ */
+export const motorAsSet = remembered((t: EvaluationContext): PartOf['motor'] => {
+  const motor = t.part('motor')
+  const { currentA } = t.axis.drive
+  if (currentA === null) return motor
+  const driveCurrentA = Math.min(currentA, motor.ratedCurrentA)
+  const share = driveCurrentA / motor.driveCurrentA
+  const curve =
+    motor.curve?.map(({ speedRpm, torqueNm }) => ({ speedRpm, torqueNm: torqueNm * share })) ?? null
+  return { ...motor, driveCurrentA, curve }
+})

@@ -10,7 +10,7 @@ import { screwAxialStiffness, screwTorsionNmPerRad } from '../sizing/screw'
 import { nutRange } from '../travel/placement'
 import { chosenBrake } from './brake'
 import { forces, type LoadEnd, loadEnds, loadShare, massKg, worstForces } from './load'
-import { drivenTorqueNm } from './motorTorque'
+import { drivenTorqueNm, motorAsSet } from './motorTorque'
 import { dragNm, driveTorqueNm, efficiency, preloadN } from './torque'
 import { beltEfficiency, beltPlayUm, isBelted, ratio, windUp } from './transmission'
 
@@ -142,7 +142,7 @@ const frictionTorqueNm = (t: EvaluationContext) =>
   driveTorqueNm(t, 'frictionTorque', forces(t).frictionN) + dragNm(t)
 
 const motorReversalUm = (t: EvaluationContext) => {
-  const motor = t.part('motor')
+  const motor = motorAsSet(t)
   if (motor.loop === 'closed') return 0
   return t.figure('frictionLag', frictionLag, {
     frictionTorqueNm: frictionTorqueNm(t) / (ratio(t) * beltEfficiency(t)),
@@ -261,7 +261,7 @@ export const steps = remembered((t: EvaluationContext) =>
     fullStepsPerRev: t.part('motor').fullStepsPerRev,
     microsteps: t.axis.drive.microsteps,
     ratio: ratio(t),
-    holdingTorqueNm: drivenTorqueNm(t.part('motor')),
+    holdingTorqueNm: drivenTorqueNm(motorAsSet(t)),
   }),
 )
 

@@ -11,7 +11,7 @@ import { freeLengthMm, pushedLengthMm, travel } from '../travel/placement'
 import { chosenBrake } from './brake'
 import { duty } from './duty'
 import { forces } from './load'
-import { drivenTorqueNm } from './motorTorque'
+import { drivenTorqueNm, motorAsSet } from './motorTorque'
 import { efficiency, preloadN } from './torque'
 import { beltLoad, hubLengthMm, isBelted, ratio } from './transmission'
 
@@ -124,7 +124,7 @@ function lifeHoursWith(
 /** Push of the nut when the motor stalls, against the weakest of what it could break. */
 export const stall = remembered((t: EvaluationContext) => {
   const { thrustN } = t.figure('stall', stallThrust, {
-    motorTorqueNm: drivenTorqueNm(t.part('motor')),
+    motorTorqueNm: drivenTorqueNm(motorAsSet(t)),
     ratio: ratio(t),
     leadMm: t.part('screw').leadMm,
     efficiency: efficiency(t).forward,
@@ -152,7 +152,7 @@ export const endBendingNm = (shaftLoadN: number, hubMm: number): number =>
  * brake that grips while it runs, and a belt that bends it. On an upright axis it is what holds the load.
  */
 export const screwEnd = remembered((t: EvaluationContext) => {
-  const motorNm = drivenTorqueNm(t.part('motor')) * ratio(t)
+  const motorNm = drivenTorqueNm(motorAsSet(t)) * ratio(t)
   const brakeNm = (chosenBrake(t)?.holdingTorqueNm ?? 0) * ratio(t)
   const diameterMm = t.part('bearing').couplerSeatMm
   const stress = t.figure('endStress', shaftEndStress, {

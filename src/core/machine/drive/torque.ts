@@ -8,6 +8,7 @@ import { strokeTorque } from '../sizing/stroke'
 import { chosenBrake } from './brake'
 import { strokeOf, type WorkPhase, workPhases } from './duty'
 import { cuttingSpeedRpm, hardestN, massKg, topSpeedRpm } from './load'
+import { motorAsSet } from './motorTorque'
 import { beltEfficiency, hubLengthMm, isBelted, ratio } from './transmission'
 
 export const preloadN = (t: EvaluationContext) => {
@@ -99,7 +100,7 @@ export const cuttingTorqueNm = remembered((t: EvaluationContext) =>
 
 /** Motor torque at a speed of the motor, from the maker's curve or the model of its windings. */
 export function availableTorqueNm(t: EvaluationContext, speedRpm: number, name?: string): number {
-  const motor = t.part('motor')
+  const motor = motorAsSet(t)
   if (motor.curve) {
     const inputs = { curve: motor.curve, speedRpm }
     return (name ? t.figure(name, tableTorque, inputs) : tableTorque.compute(inputs)).torqueNm

@@ -1,7 +1,7 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { beltCentres, beltLength, beltStiffness, beltTension } from '../sizing/belt'
 import { couplerWindup } from '../sizing/coupler'
-import { drivenTorqueNm } from './motorTorque'
+import { drivenTorqueNm, motorAsSet } from './motorTorque'
 
 export const isBelted = (t: EvaluationContext) => t.axis.drive.transmission === 'belt'
 
@@ -37,7 +37,7 @@ export const beltRun = remembered((t: EvaluationContext) => {
 /** Pull, tension and note of the belt at the motor's greatest torque. */
 export const beltLoad = remembered((t: EvaluationContext) => {
   const { pitchMm, teethMotor, teethScrew, massPerLengthKgPerM, tensionFactor } = t.part('belt')
-  const torqueNm = drivenTorqueNm(t.part('motor'))
+  const torqueNm = drivenTorqueNm(motorAsSet(t))
   return t.figure('beltTension', beltTension, {
     torqueNm: teethMotor <= teethScrew ? torqueNm : torqueNm * ratio(t),
     teethSmall: Math.min(teethMotor, teethScrew),

@@ -2,7 +2,7 @@ import { attempt } from '../../evaluation/attempt'
 import type { Say } from '../../evaluation/check'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { cuttingSpeedRpm, forces, loadShare, topSpeedRpm } from '../../machine/drive/load'
-import { drivenTorqueNm } from '../../machine/drive/motorTorque'
+import { drivenTorqueNm, motorAsSet } from '../../machine/drive/motorTorque'
 import { powerLoss } from '../../machine/drive/stiffness'
 import { pullN, screwEnd, stall, strut } from '../../machine/drive/strength'
 import { availableTorqueNm, dragNm, efficiency, preloadN } from '../../machine/drive/torque'
@@ -89,7 +89,7 @@ const LIMITS_ALONG: readonly Limit[] = [
       if (!isBelted(t)) return null
       const { ratedPullN, serviceFactor } = t.part('belt')
       const ofPull = ratedPullN / (beltLoad(t).effectivePullN * serviceFactor)
-      return pushN(t, drivenTorqueNm(t.part('motor')) * ofPull * ratio(t))
+      return pushN(t, drivenTorqueNm(motorAsSet(t)) * ofPull * ratio(t))
     },
   },
   {

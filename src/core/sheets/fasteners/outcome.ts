@@ -1,3 +1,4 @@
+import { driverCurrent } from '../../machine/commonRemedies'
 import {
   fastenerChooseLength,
   fastenerEngagement,
@@ -18,7 +19,10 @@ const drillWords = (mm: number) => `${Math.round(mm * 100) / 100} mm`
 /** Screws that hold, what is bought and drilled for them, and their sheet on paper. */
 export const fastenersOutcome = defineOutcome({
   calculations: [fastenerEngagement, fastenerChooseLength, fastenerTorque, threadDrills, jointSlip],
-  remedies: { 'room.joints': [screws()], 'joint.slip': [stronger, larger, more, dowels] },
+  remedies: {
+    'room.joints': [screws()],
+    'joint.slip': [driverCurrent('down'), stronger, larger, more, dowels],
+  },
   orders: ({ joints, drive }) => [
     ...dowelOrders(joints, drive.screws),
     ...judgedJoints(joints).flatMap(judged => {

@@ -2,7 +2,7 @@ import { defineChecks, type Judgement } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
 import { atMost, measure } from '../../evaluation/measures'
 import { NotKnown } from '../../evaluation/notKnown'
-import { drivenTorqueNm } from '../../machine/drive/motorTorque'
+import { drivenTorqueNm, motorAsSet } from '../../machine/drive/motorTorque'
 import { beltLoad, beltRun, isBelted } from '../../machine/drive/transmission'
 import { couplerTorqueUse } from '../../machine/sizing/checkSums'
 import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
@@ -40,7 +40,7 @@ export const LINK_CHECKS = defineChecks({
     judge(t, say) {
       if (isBelted(t)) return null
       const { ratedTorqueNm, serviceFactor } = t.part('coupler')
-      const peakNm = drivenTorqueNm(t.part('motor'))
+      const peakNm = drivenTorqueNm(motorAsSet(t))
       t.figure('couplerUse', couplerTorqueUse, { peakTorqueNm: peakNm, serviceFactor, ratedTorqueNm })
       return atMost(
         t,

@@ -1,5 +1,6 @@
 import {
   counterbalance,
+  driverCurrent,
   driveSize,
   ends,
   goal,
@@ -16,6 +17,7 @@ import { CALM_MICROSTEPS } from './motorChecks'
 /** What may mend each check of the drive, in the order in which it is offered. */
 export const REMEDIES = {
   'motor.torqueMargin': [
+    driverCurrent('up'),
     part('motor'),
     part('belt'),
     part('screw'),
@@ -30,7 +32,7 @@ export const REMEDIES = {
   'nut.staticSafety': [part('screw'), goal('cuttingForceN')],
   'nut.preload': [preload(), part('screw'), goal('cuttingForceN')],
   'bearing.preload': [part('bearing'), slidingFarEnd(), goal('cuttingForceN'), goal('temperatureRiseK')],
-  'coupler.torque': [part('coupler'), part('motor')],
+  'coupler.torque': [driverCurrent('down'), part('coupler'), part('motor')],
   'coupler.bores': [part('coupler'), part('bearing'), part('motor')],
   'axis.lostMotion': [
     part('coupler'),
@@ -40,7 +42,7 @@ export const REMEDIES = {
     part('motor'),
     goal('backlashTargetUm'),
   ],
-  'shaft.endStress': [part('bearing'), part('motor'), part('belt'), part('brake')],
+  'shaft.endStress': [driverCurrent('down'), part('bearing'), part('motor'), part('belt'), part('brake')],
   'axis.unpoweredDrop': [part('brake'), counterbalance(), part('screw')],
   'brake.bore': [part('brake'), part('motor')],
   'axis.positionBudget': [
@@ -73,8 +75,8 @@ export const REMEDIES = {
   'nut.pressureSpeed': [part('screw'), goal('topSpeedMmPerMin'), goal('cuttingForceN')],
   'motor.rmsTorque': [part('motor'), part('belt'), goal('accelerationMmPerS2'), goal('cuttingForceN')],
   'motor.resonance': [microsteps(CALM_MICROSTEPS), otherFeed()],
-  'belt.motorShaft': [part('belt'), part('motor')],
-  'axis.stallThrust': [part('motor'), part('screw'), part('bearing'), ends()],
+  'belt.motorShaft': [driverCurrent('down'), part('belt'), part('motor')],
+  'axis.stallThrust': [driverCurrent('down'), part('motor'), part('screw'), part('bearing'), ends()],
   'axis.handwheel': [ends(), driveSize('handwheelRadiusMm'), part('motor'), part('belt'), part('screw')],
   'motor.inertiaRatio': [part('motor'), part('belt'), part('screw')],
   'bearing.life': [
@@ -86,7 +88,7 @@ export const REMEDIES = {
   ],
   'bearing.seat': [part('bearing'), part('screw')],
   'coupler.misalignment': [part('coupler')],
-  'belt.pull': [part('belt'), part('motor')],
+  'belt.pull': [driverCurrent('down'), part('belt'), part('motor')],
   'belt.mesh': [driveSize('beltCentresMm'), part('belt')],
   'belt.bores': [part('belt'), part('motor'), part('bearing')],
 } as const

@@ -1,5 +1,6 @@
+import { DRIVE } from '@/core/document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '@/core/document/dimensions'
-import { setDrive, setDriveSize } from '@/core/machine/driveEdits'
+import { setCurrent, setDrive, setDriveSize } from '@/core/machine/driveEdits'
 import { Columns } from '@/ui/Columns'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
@@ -85,6 +86,11 @@ export function DrivePanel() {
           value={String(microsteps)}
           options={microstepOptions}
           onChange={value => edit(setDrive(axis, { microsteps: Number(value) }, `Microsteps: ${value}`))}
+        />
+        <AxisField
+          field={DRIVE.of.currentA}
+          select={of => of.drive.currentA}
+          edit={(of, value, mergeKey) => setCurrent(of, value, mergeKey)}
         />
         <SelectField
           label="Lead of the screw"

@@ -9,11 +9,10 @@ import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Stated } from '@/ui/Note'
 import { startWhyNot } from '@/workers/client'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useCatalogue, useSearchTask } from '../../job/useEvaluation'
 
 import { useRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
-import { useSearchTask } from './useSearchTask'
 
 const KINDS: { value: SearchedKind; label: string }[] = [
   { value: 'screw', label: 'screw' },

@@ -223,7 +223,7 @@ export function firstMoves(context: EvaluationContext, joining: readonly Written
       'current-set',
       'Current set on the driver',
       motor
-        ? `${motor.driveCurrentA} A, ${motor.continuousTorqueNm === null ? `of ${motor.ratedCurrentA} A that the motor bears` : 'as the sheet of the servo has it'}. Every figure under Size goes by that.`
+        ? `${Math.min(axis.drive.currentA ?? motor.driveCurrentA, motor.ratedCurrentA)} A, ${motor.continuousTorqueNm === null ? `of ${motor.ratedCurrentA} A that the motor bears` : 'as the sheet of the servo has it'}. Every figure under Size goes by that.`
         : 'As chosen under Size.',
       { restsOn: ['motor-alone'] },
     ),
