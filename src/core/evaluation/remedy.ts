@@ -22,8 +22,8 @@ export interface Option {
   cost?: string
   /** How the history and the log name it, where that is more than its label. */
   done?: { label: string; entry: string }
-  /** A setting that costs nothing, or a wish that is given up; all else is bought or made. */
-  is?: 'setting' | 'wish'
+  /** A setting that costs nothing, a part at its price, or a wish that is given up; all else is made, or nobody knows its price. */
+  is?: 'setting' | 'part' | 'wish'
 }
 /** An axis whose check is to be mended, and what any change would make of it. */
 export interface Trial {
@@ -123,7 +123,8 @@ function isDirect(axis: Axis) {
 function isWorsened(id: CheckId, was: Finding, after: EvaluationContext): boolean {
   const is = after.finding(id)
   if (is === null) return !GONE_WITH[id]?.(after.wholeAxis, after)
-  if (is.state === 'unknown') return true
+  // With a figure it is judged, though not decided.
+  if (is.state === 'unknown') return is.figure === null
   return (
     is.state === 'fails' && (shareUsed(is) ?? 0) > MORE_USE * (shareUsed(was) ?? Number.POSITIVE_INFINITY)
   )

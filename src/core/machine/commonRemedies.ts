@@ -50,6 +50,7 @@ export function part(kind: PartKind): RemedyFinder {
         {
           change,
           label,
+          is: 'part',
           ...(toBelt && { cost: 'a motor plate with slots to make, and a belt to keep tight' }),
           done: { label: `${name} chosen`, entry: `Chosen: ${name}.` },
         },
@@ -70,6 +71,7 @@ export const leadTable = (): RemedyFinder =>
           },
           label: 'Measure the lead and correct it from a table in the controller',
           cost: 'a controller that takes such a table, and an evening with a scale',
+          is: 'setting',
           done: {
             label: 'Lead to be corrected from a table',
             entry: 'The lead is to be measured, and corrected from a table in the controller.',
@@ -167,6 +169,7 @@ export function ends(): RemedyFinder {
             change: to(found),
             label: `Hold the ends ${found}`,
             cost: 'another block to make or buy, and to align',
+            is: 'part',
             done: { label: `Ends of the screw ${found}`, entry: `Ends of the screw: ${found}.` },
           },
         ]
@@ -184,6 +187,7 @@ export const slidingFarEnd = (): RemedyFinder =>
           },
           label: 'Let the far end slide: hold the ends fixed-supported',
           cost: 'a plain bearing in place of the second fixed end; the screw grows towards it',
+          is: 'part',
           done: { label: 'Ends of the screw fixed-supported', entry: 'Ends of the screw: fixed-supported.' },
         }
       : null,

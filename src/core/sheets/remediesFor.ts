@@ -25,8 +25,8 @@ const FINDERS = new Map<string, readonly RemedyFinder[]>(
   ),
 )
 
-/** Settings that cost nothing come first, then what is bought or made, and last what is given up. */
-const ORDER = ['setting', undefined, 'wish'] as const
+/** Settings that cost nothing come first, then parts, what is made or has no price, and last what is given up. */
+const ORDER = ['setting', 'part', undefined, 'wish'] as const
 
 const priceEur = (t: EvaluationContext): number | null => {
   const { value } = attempt(() => driveEur(t))
@@ -74,7 +74,9 @@ export function optionsFor(trial: Trial): { option: Option; tried: EvaluationCon
       return breaks(trial, tried) ? [] : [{ option, tried, eur: addedEur(trial.context, tried) }]
     }),
   )
-  return found.toSorted((a, b) => ORDER.indexOf(a.option.is) - ORDER.indexOf(b.option.is) || a.eur - b.eur)
+  const byPrice = (a: (typeof found)[number], b: (typeof found)[number]) =>
+    a.option.is === 'part' ? a.eur - b.eur : 0
+  return found.toSorted((a, b) => ORDER.indexOf(a.option.is) - ORDER.indexOf(b.option.is) || byPrice(a, b))
 }
 
 /**
