@@ -2,11 +2,9 @@ import { formatISO as format8601 } from 'date-fns'
 import { acceptanceOf } from '@/core/acceptance/acceptanceOf'
 import { compensable } from '@/core/diagnose/compensable'
 import { diagnosis } from '@/core/diagnose/diagnosis'
-import type { Job } from '@/core/document/job'
 import type { Catalogue } from '@/core/document/parts/types'
 import { framed, type Paper, pagesOf, usualPaper } from '@/core/drawing/pages'
 import { writeSvg } from '@/core/drawing/svg'
-import { attempt } from '@/core/evaluation/attempt'
 import { plainFindings } from '@/core/evaluation/check'
 import type { Fields } from '@/core/field/field'
 import { takes, unitOf } from '@/core/field/takes'
@@ -40,7 +38,9 @@ import { SHEETS_TRIED, sheetsFor, type Tried, tryOn } from '@/core/trial/builder
 import { truthWords } from '@/core/trial/summary'
 import { drawTrial, trialOf } from '@/core/trial/trial'
 import { dayWords } from '@/core/units/dateWords'
+import { orMissing, supplyOf } from './answers'
 import { thingsToMake } from './drawings'
+import { axisLines, eachLine, QUESTIONS, type Question } from './each'
 import { pdfFonts } from './pdfFonts'
 import { axisIn, fileIn, jobIn, textOf } from './read'
 import { recordHtml } from './record'
@@ -58,6 +58,8 @@ export interface Options {
   seed?: string
   faults?: string
   keepGoing?: boolean
+  ask?: Question
+  parts?: string
 }
 
 /** What comes out, and whether something in it is wrong. */
@@ -67,19 +69,6 @@ interface Outcome {
 }
 
 const json = (value: unknown): Outcome => ({ out: `${JSON.stringify(value, null, 1)}\n` })
-
-/** What comes out, or the sentence that asks for what it needs. */
-function orMissing<T>(work: () => T): T | { missing: string } {
-  const result = attempt(work)
-  return result.ask === undefined ? result.value : { missing: result.ask }
-}
-
-/** What there is of parts today. */
-const supplyOf = ({ ownParts, orders }: Job) => ({
-  ownParts,
-  orders,
-  today: new Date().toLocaleDateString('sv'),
-})
 
 function evaluate(path: string): Outcome {
   const job = jobIn(path)
@@ -459,6 +448,22 @@ export const COMMANDS: Record<string, Command> = {
     about: 'the JSON Schema of a job file, out of the same fields that the app checks it by',
     file: null,
     run: async () => json((await import('@/core/formats/jobJsonSchema')).jobFileSchema),
+  },
+  axes: {
+    about: 'the axes of a job one to a line, as `each` takes them',
+    file: FILE,
+    run: path => ({ out: axisLines(path) }),
+  },
+  each: {
+    about:
+      'a line of answer for each line of the input, which is a job file with one axis; nothing is kept from one to the next',
+    file: { name: '[file]', about: 'the lines; the standard input where it is left out' },
+    options: [
+      { flags: '--ask <question>', about: 'what is asked of each', choices: QUESTIONS, fallback: 'search' },
+      { flags: '--parts <file>', about: 'a job file whose own parts, tools and orders all of them go by' },
+      { flags: '--keep-going', about: 'end well also where a line could not be answered' },
+    ],
+    run: async (path, { ask = 'search', parts }) => ({ out: '', failed: await eachLine(path, ask, parts) }),
   },
   list: { about: 'every calculation with its inputs, outputs and units', file: null, run: list },
 }

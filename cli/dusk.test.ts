@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ostrey } from '@/core/demo/ostrey'
 import { skarrow } from '@/core/demo/skarrow'
+import type { Axis } from '@/core/document/axis'
 import type { PartOf } from '@/core/document/parts/types'
 import { readOrdersCsv } from '@/core/formats/ordersCsv'
 import { writePartsCsv } from '@/core/formats/partsCsv'
@@ -437,5 +438,107 @@ describe('the record', () => {
       stdout: '',
       stderr: 'dusk: --axis: got Q, takes one of X, Y, Z\n',
     })
+  })
+})
+
+describe('each', () => {
+  const { job } = skarrow()
+  const [table] = job.axes as [Axis]
+  const axes = Array.from({ length: 102 }, (_, index) => ({
+    ...table,
+    id: `x${index}`,
+    name: `X${index}`,
+    goals: { ...table.goals, cuttingForceN: 150 + 8 * index },
+    // All but motor and coupler is given, so that a hundred searches are soon done.
+    searchWithin: {
+      ...table.searchWithin,
+      keepNut: true,
+      keepEnds: true,
+      keepBearing: true,
+      transmission: 'direct' as const,
+    },
+  }))
+  const folder = mkdtempSync(join(tmpdir(), 'each-'))
+  let input = ''
+  let oneByOne: ReturnType<typeof dusk>
+  beforeAll(() => {
+    // A job takes twelve axes.
+    input = Array.from({ length: 9 }, (_, index) => {
+      const path = join(folder, `${index}.json`)
+      const some = { ...job, axes: axes.slice(12 * index, 12 * index + 12) }
+      writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job: some, entries: [], history: [] }))
+      return dusk(['axes', path]).stdout
+    }).join('')
+    oneByOne = dusk(['each', '--keep-going'], input)
+  })
+
+  test('answers a hundred axes a line each, and as a filter of parallel the very same', () => {
+    expect(input.trim().split('\n')).toHaveLength(102)
+    expect(oneByOne.status).toBe(0)
+    const answers = oneByOne.stdout
+      .trim()
+      .split('\n')
+      .map(line => JSON.parse(line))
+    expect(answers).toHaveLength(102)
+    expect(answers.map(({ axis }) => axis).slice(0, 4)).toEqual(['X0', 'X1', 'X2', 'X3'])
+    expect(answers.filter(({ handful }) => handful.length > 0).length).toBeGreaterThan(50)
+    const { status, stdout } = spawnSync(
+      'parallel',
+      [
+        '--will-cite',
+        '--pipe',
+        '--keep-order',
+        '-N',
+        '13',
+        '-j',
+        '2',
+        'node',
+        program,
+        'each',
+        '--keep-going',
+      ],
+      { input, encoding: 'utf8', maxBuffer: 2 ** 28 },
+    )
+    expect(status).toBe(0)
+    expect(stdout).toBe(oneByOne.stdout)
+  })
+
+  test('a line that cannot be used is answered with its error, and the others all the same', () => {
+    const [first] = input.split('\n') as [string]
+    const { status, stdout } = dusk(
+      ['each', '--ask', 'evaluate'],
+      `${first}\n{"format": 1}\n\nno line\n${first}\n`,
+    )
+    expect(status).toBe(1)
+    const answers = stdout
+      .trim()
+      .split('\n')
+      .map(line => JSON.parse(line))
+    expect(answers).toHaveLength(4)
+    expect(answers[0]).toEqual(answers[3])
+    expect(answers[0].findings.length).toBeGreaterThan(20)
+    expect(answers[1].error).toContain('This is not a job file')
+    expect(answers[2].error).not.toBe('')
+    const whole = writeJobFile({ format: 'dusk-bench-job', job, entries: [], history: [] })
+    const [{ error }] = dusk(['each'], `${JSON.stringify(JSON.parse(whole))}\n`)
+      .stdout.trim()
+      .split('\n')
+      .map(line => JSON.parse(line))
+    expect(error).toBe('job.axes: got 3 axes, takes one to a line')
+  })
+
+  test('goes by the parts of another job where that is said', () => {
+    const own = {
+      ...(CATALOGUE.motor.get('step-60-31') as PartOf['motor']),
+      id: 'mine',
+      name: 'Mine',
+      priceEur: 1,
+    }
+    const path = join(folder, 'parts.json')
+    const parts = { ...job, ownParts: { ...job.ownParts, motor: [own] } }
+    writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job: parts, entries: [], history: [] }))
+    const line = input.split('\n')[3] as string
+    const [said] = [dusk(['each', '--parts', path], line)].map(({ stdout }) => JSON.parse(stdout))
+    expect(said.handful.map(({ point }: { point: { motor: string } }) => point.motor)).toContain('mine')
   })
 })

@@ -17,7 +17,7 @@ import { writePdf } from '@/core/drawing/pdf'
 import { writeSvg } from '@/core/drawing/svg'
 import { EvaluationContext } from '@/core/evaluation/context'
 import { numbered } from '@/core/field/field'
-import { CATALOGUE, catalogueOf } from '@/core/machine/parts'
+import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
 import { criticalSpeed } from '@/core/machine/sizing/screw'
 import { planJob } from '@/core/planning/plan'
 import { bestPlan } from '@/core/schedule/best'
@@ -26,12 +26,14 @@ import { randomPlan } from '@/core/schedule/fixtures/randomPlans'
 import { problemOf } from '@/core/schedule/problem'
 import { enumerateField } from '@/core/search/enumerate'
 import { fieldOf } from '@/core/search/field'
+import { handfulOf } from '@/core/search/handful'
 import { searchDrives, searchField } from '@/core/search/search'
+import { waysOut } from '@/core/search/waysOut'
+import { type Supply, withinOf } from '@/core/search/within'
 import { drawChain } from '@/core/sheets/chain/monteCarlo'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { type Path, placesOf, valueAt, withValueAt } from '@/core/sheets/fixtures/places'
 import { worstSection } from '@/core/sheets/nutRoom/sections'
-import { remediesFor } from '@/core/sheets/remediesFor'
 import { tightSpots } from '@/core/sheets/shared/rounds/tightSpots'
 import { bracketTemplate } from '@/core/sheets/template/drawing'
 import { SimulatedAxis } from '@/core/simulate/axis/axis'
@@ -124,6 +126,9 @@ function reportEdits(of: Axis) {
   )
 }
 
+/** Nothing of one's own, nothing ordered. */
+const NO_SUPPLY: Supply = { ownParts: NO_OWN_PARTS, orders: {}, today: '2026-12-01' }
+
 console.log('core')
 line('one plain calculation (critical speed), the yardstick', plainUs)
 line(
@@ -144,8 +149,19 @@ line(
 )
 line(
   'remedies of one failing check',
-  medianUs(() => remediesFor(axis, CATALOGUE, 'mm', 'motor.torqueMargin'), 2),
+  medianUs(() => waysOut(axis, CATALOGUE, NO_SUPPLY, 'mm', 'motor.torqueMargin'), 2),
   '40000 us',
+)
+/** A nut and bearings that both have play: no one part mends it. */
+const twice: Axis = {
+  ...axis,
+  parts: { ...axis.parts, screw: 'ball-20-5-single', bearing: 'deep-groove-12', coupler: 'disc-34' },
+  goals: { ...axis.goals, backlashTargetUm: 14 },
+}
+line(
+  'ways out of two changes',
+  medianUs(() => waysOut(twice, CATALOGUE, NO_SUPPLY, 'mm', 'axis.lostMotion'), 3),
+  '150000 us',
 )
 
 /** Median time of a call in milliseconds. */
@@ -176,6 +192,61 @@ const whole = searchDrives(axis, CATALOGUE)
 console.log(
   `whole list: ${whole?.combinations.toLocaleString('en')} combinations, ${whole?.judged.toLocaleString('en')} judged, ${whole?.points.length} drives; one judged out of ${((whole?.combinations ?? 0) / (whole?.judged ?? 1)).toFixed(0)}; ${medianMs(() => searchDrives(axis, CATALOGUE), 5).toFixed(0)} ms (limit 1000 ms)`,
 )
+/** The whole search as the screen waits for it: laid out, searched, and its handful picked. */
+function searchedWithin(searchWithin: Partial<Axis['searchWithin']>) {
+  const of: Axis = { ...axis, searchWithin: { ...axis.searchWithin, ...searchWithin } }
+  const field = fieldOf(of, CATALOGUE, withinOf(of, CATALOGUE, NO_SUPPLY))
+  const points = searchField(field)?.points ?? []
+  return { field, points, handful: handfulOf(field, of, CATALOGUE, points, 'mm') }
+}
+for (const [words, given] of [
+  ['nothing', {}],
+  ['its screw', { keepScrew: true }],
+  ['its bearings', { keepBearing: true }],
+  ['its motor', { keepMotor: true }],
+  ['its ends', { keepEnds: true }],
+  ['no belt', { transmission: 'direct' }],
+  ['belts only', { transmission: 'belt' }],
+  ['at most 400 euros', { mostPriceEur: 400 }],
+  ['at most 60 mm', { mostHeightMm: 60 }],
+  ['at most 5 kg', { mostMassKg: 5 }],
+  ['here in 9 days', { mostDays: 9 }],
+] as const) {
+  const { field, points } = searchedWithin(given)
+  const searchMs = medianMs(() => searchField(field), 5)
+  const wholeMs = medianMs(() => searchedWithin(given), 5)
+  console.log(
+    `  keeping to ${words}: ${points.length} drives out of ${field.combinations.toLocaleString('en')}, searched in ${searchMs.toFixed(0)} ms, laid out and with its handful ${wholeMs.toFixed(0)} ms (limit 500 ms)`,
+  )
+}
+/** A longer list of the same kinds of parts: each a few per cent off, by a fixed rule. */
+function lengthened(times: number): Catalogue {
+  const random = evenRandom(5)
+  const near = (value: number) => value * (0.94 + 0.12 * random())
+  const kinds = PART_KINDS.map(kind => {
+    const parts = [...CATALOGUE[kind].values()].flatMap(part =>
+      Array.from({ length: times }, (_, copy) => {
+        const changed = copy === 0 ? {} : { id: `${part.id}-${copy}`, priceEur: near(part.priceEur) }
+        return { ...part, ...changed }
+      }),
+    )
+    return [kind, new Map(parts.map(part => [part.id, part]))]
+  })
+  return { ...CATALOGUE, ...Object.fromEntries(kinds) }
+}
+let shortMs = 0
+for (const times of [1, 2, 4]) {
+  const list = lengthened(times)
+  const start = performance.now()
+  const field = fieldOf(axis, list)
+  const laidMs = performance.now() - start
+  const result = searchField(field)
+  const ms = performance.now() - start
+  shortMs ||= ms
+  console.log(
+    `  a list ${times} times as long: ${result?.combinations.toLocaleString('en')} combinations, laid out in ${laidMs.toFixed(0)} ms, in all ${ms.toFixed(0)} ms, ${(ms / shortMs).toFixed(1)} x`,
+  )
+}
 for (const every of [16, 8, 5, 3, 2, 1.6]) {
   const field = fieldOf(axis, thinned(every))
   const { judged = 1 } = searchField(field) ?? {}

@@ -156,6 +156,7 @@ export function ensurePdfTools() {
 /** Programs of others by which the tests read what the app writes: none of them knows the app. */
 const READERS = {
   admesh: 'admesh',
+  parallel: 'parallel',
   qpdf: 'qpdf',
   'rsvg-convert': 'librsvg2-bin',
   zbarimg: 'zbar-tools',

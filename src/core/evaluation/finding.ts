@@ -99,6 +99,9 @@ export function grade({ sense, holds, close }: Limits, ratio: number): GradedSta
 /** No limit is beaten by more than this: an axis without any load has no end of margin. */
 export const MOST_MARGIN = 1000
 
+/** Where a verdict that is close without a figure stands among those that have one: a drive with it does not hold in all. */
+export const CLOSE_MARGIN = 0.95
+
 /** The state of a figure against the limits that an axis is held to, and how many times over the holding one it stands. */
 export function standing(
   t: Pick<EvaluationContext, 'ownLimits'>,

@@ -1,4 +1,4 @@
-import { MOST_MARGIN } from '../evaluation/finding'
+import { CLOSE_MARGIN, MOST_MARGIN } from '../evaluation/finding'
 import { FAR_END_SHARE } from '../machine/drive/price'
 import { endBendingNm } from '../machine/drive/strength'
 import { isSprung, setLifeHours } from '../machine/sizing/bearingRating'
@@ -38,7 +38,7 @@ export function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): n
 
 /** What a screw and its bearings decide together: shoulder, pull between two fixed ends, preload, life without a belt. */
 export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: BearingLevel): number {
-  const { boreMm, axialPlayUm, preloadN, staticCapacityN } = bearing.part
+  const { boreMm, staticCapacityN } = bearing.part
   const { holds, fails } = demand
   const shoulderMm = Math.max(0, (screw.part.rootDiameterMm - boreMm) / 2)
   const shoulder = orFails(shoulderMm / holds.shoulder, fails.shoulder)
@@ -48,13 +48,27 @@ export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: Bearing
     screw.ends === 'fixed-fixed'
       ? orFails(holds.pretension / (loadN / staticCapacityN), fails.pretension)
       : MOST_MARGIN
-  const opens =
-    axialPlayUm === 0
-      ? orFails((OPENING_RATIO * preloadN) / Math.max(1, loadN) / holds.pairPreload, fails.pairPreload)
-      : isSprung(bearing.part) && screw.pullN > 0
-        ? orFails(preloadN / loadN / holds.pairPreload, fails.pairPreload)
-        : MOST_MARGIN
-  return Math.min(shoulder, pull, opens, bearingLasts(demand, screw, bearing, 0))
+  return Math.min(
+    shoulder,
+    pull,
+    staysClosed(demand, screw, bearing),
+    bearingLasts(demand, screw, bearing, 0),
+  )
+}
+
+/** Whether a set stays closed under the load: by its preload, by its spring, or by the weight that rests on it. */
+function staysClosed(
+  { holds, fails, maxForceN, oneFlank }: Demand,
+  screw: ScrewLevel,
+  { part }: BearingLevel,
+) {
+  const { axialPlayUm, preloadN } = part
+  const loadN = maxForceN + screw.pullN
+  if (axialPlayUm === 0)
+    return orFails((OPENING_RATIO * preloadN) / Math.max(1, loadN) / holds.pairPreload, fails.pairPreload)
+  if (!isSprung(part)) return oneFlank ? MOST_MARGIN : CLOSE_MARGIN
+  if (screw.pullN > 0) return orFails(preloadN / loadN / holds.pairPreload, fails.pairPreload)
+  return loadN > preloadN ? CLOSE_MARGIN : MOST_MARGIN
 }
 
 /** Margin of the bearings' life under the load, their preload, and a belt's pull. */

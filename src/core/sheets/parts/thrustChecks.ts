@@ -1,7 +1,7 @@
 import type { PartOf } from '../../document/parts/types'
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
-import { standing } from '../../evaluation/finding'
+import { CLOSE_MARGIN, MOST_MARGIN, standing } from '../../evaluation/finding'
 import { atMost, lifeWords, livesAtLeast, measure, NO_FIGURES, percent } from '../../evaluation/measures'
 import { cuttingSpeedRpm, forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { onOneFlank } from '../../machine/drive/stiffness'
@@ -61,6 +61,7 @@ function onItsSpring(t: EvaluationContext, say: Say): Judgement {
   const gives = loadN > springN
   return {
     state: gives ? 'close' : 'holds',
+    margin: gives ? CLOSE_MARGIN : MOST_MARGIN,
     ...figures,
     sentence: () =>
       `A wave spring keeps the pair together up to ${say(springN, 'force')}; the largest load is ${say(loadN, 'force')}. ${
@@ -78,6 +79,7 @@ function hasPlay(t: EvaluationContext, say: Say): Judgement {
   const pull = pullN(t)
   return {
     state: closed ? 'holds' : 'close',
+    margin: closed ? MOST_MARGIN : CLOSE_MARGIN,
     ...NO_FIGURES,
     sentence: () =>
       `These bearings have ${say(axialPlayUm, 'smallLength')} of play and no preload: ${

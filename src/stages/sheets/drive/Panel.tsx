@@ -1,8 +1,11 @@
 import { DRIVE } from '@/core/document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '@/core/document/dimensions'
 import { setCurrent, setDrive, setDriveSize } from '@/core/machine/driveEdits'
+import { NOT_HERE } from '@/core/sheets/drive/notHere'
 import { Columns } from '@/ui/Columns'
+import { Fold } from '@/ui/Fold'
 import { SelectField } from '@/ui/fields/SelectField'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { AxisField } from '../../job/AxisField'
 import { useEdit } from '../../job/JobContext'
@@ -107,6 +110,15 @@ export function DrivePanel() {
           }
         />
       </Columns>
+      <Fold name="A drive that is not here">
+        <Stated as="ul" pl="5" listStyleType="disc">
+          {NOT_HERE.map(({ what, nearest }) => (
+            <li key={what}>
+              <strong>{what}</strong> is not reckoned here. Nearest to it: {nearest}
+            </li>
+          ))}
+        </Stated>
+      </Fold>
     </Panel>
   )
 }

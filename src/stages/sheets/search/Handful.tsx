@@ -3,7 +3,7 @@ import type { Axis } from '@/core/document/axis'
 import type { DriveSlot } from '@/core/search/changes'
 import type { DrivePoint } from '@/core/search/field'
 import type { Handpicked } from '@/core/search/handful'
-import { say } from '@/core/units/print'
+import { printFixed, say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { Note, Stated } from '@/ui/Note'
@@ -59,7 +59,7 @@ function Card({ one: { picks, point, rests, support, changes }, axis, units, onT
   const words = driveWords(point, catalogue)
   const figures = [
     `€${Math.round(point.priceEur)}`,
-    `least in hand ${say(point.margin, 'ratio', units, 2)} times`,
+    `${printFixed(point.margin, 2)} times what is wanted where it is tightest`,
     `loses ${say(point.lostMotionUm, 'smallLength', units)}`,
     `${say(point.heightMm, 'length', units, units === 'mm' ? 0 : 2)} high`,
     ...(point.massKg === null ? [] : [say(point.massKg, 'mass', units, 1)]),

@@ -89,9 +89,9 @@ export function SearchPanel() {
       <RunProgress run={run} doing="Searching…">
         {found && (
           <Stated mb="3">
-            {given.length > 0 && `${sentenceCase(given.join('; '))}: `}
-            {printFixed(holding, 0)} of {printFixed(found.outcome.combinations, 0)} drives hold and are beaten
-            by nothing
+            {sentenceCase(
+              `${given.length > 0 ? `${given.join('; ')}: ` : ''}of ${printFixed(found.outcome.combinations, 0)} drives ${printFixed(holding, 0)} hold and are beaten by nothing`,
+            )}
             {points.length > holding && `, and ${printFixed(points.length - holding, 0)} more are close`}.
             {points.length > 1 && ' The best of each kind:'}
             {wants(found.axis) !== wants(axis) && (
@@ -109,6 +109,7 @@ export function SearchPanel() {
           <Handful handful={found.outcome.handful} axis={axis} units={units} onTake={take} />
           <WhyNotField axis={found.axis} units={units} points={points} onTake={take} />
           <chakra.details
+            data-all
             mt="3"
             pt="2"
             borderTopWidth="1px"
