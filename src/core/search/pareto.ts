@@ -27,42 +27,55 @@ function twice(from: Float64Array<ArrayBuffer>) {
   return to
 }
 
+/** So many drives of a shelf are asked at once, by the best margin and the least lost motion among them. */
+const BLOCK = 16
+
 /** Drives up to one height that nothing of that height or less beats on the other three, cheapest first. */
 export class Shelf {
   length = 0
   prices = new Float64Array(64)
   margins = new Float64Array(64)
   lost = new Float64Array(64)
+  /** The best of each block: what beats none of it by these is beaten by none of it. */
+  private blockMargins = new Float64Array(64 / BLOCK)
+  private blockLost = new Float64Array(64 / BLOCK)
   private lastToBeat = 0
+
+  /** The first drive here below a price that is at least as good in margin and lost motion; as many as there are where none is. */
+  private firstAsGood(belowEur: number, margin: number, lostMotionUm: number): number {
+    const { length, prices, margins, lost, blockMargins, blockLost } = this
+    for (let block = 0, from = 0; from < length; block++, from += BLOCK) {
+      if ((prices[from] as number) >= belowEur) return length
+      if ((blockMargins[block] as number) < margin || (blockLost[block] as number) > lostMotionUm) continue
+      const end = Math.min(from + BLOCK, length)
+      for (let i = from; i < end; i++)
+        if ((margins[i] as number) >= margin && (lost[i] as number) <= lostMotionUm) return i
+    }
+    return length
+  }
 
   /** The least price of a drive here that is at least as good in margin and lost motion. */
   cheapest(margin: number, lostMotionUm: number): number {
-    const { length, margins, lost } = this
-    for (let i = 0; i < length; i++)
-      if ((margins[i] as number) >= margin && (lost[i] as number) <= lostMotionUm)
-        return this.prices[i] as number
-    return Number.POSITIVE_INFINITY
+    const first = this.firstAsGood(Number.POSITIVE_INFINITY, margin, lostMotionUm)
+    return first < this.length ? (this.prices[first] as number) : Number.POSITIVE_INFINITY
   }
 
   /** Whether a cheaper drive here is no worse in margin and lost motion. */
   beats(priceEur: number, margin: number, lostMotionUm: number): boolean {
-    const { length, prices, margins, lost } = this
+    const { prices, margins, lost } = this
     // What beat one drive will beat the next: it is asked first.
-    const first = this.lastToBeat
+    const last = this.lastToBeat
     if (
-      first < length &&
-      (prices[first] as number) < priceEur &&
-      (margins[first] as number) >= margin &&
-      (lost[first] as number) <= lostMotionUm
+      last < this.length &&
+      (prices[last] as number) < priceEur &&
+      (margins[last] as number) >= margin &&
+      (lost[last] as number) <= lostMotionUm
     )
       return true
-    for (let i = 0; i < length; i++) {
-      if ((prices[i] as number) >= priceEur) return false
-      if ((margins[i] as number) < margin || (lost[i] as number) > lostMotionUm) continue
-      this.lastToBeat = i
-      return true
-    }
-    return false
+    const first = this.firstAsGood(priceEur, margin, lostMotionUm)
+    if (first === this.length || (prices[first] as number) >= priceEur) return false
+    this.lastToBeat = first
+    return true
   }
 
   /** What of a shelf is left to say of drives of at most this margin and at least this lost motion. */
@@ -79,22 +92,42 @@ export class Shelf {
     return few
   }
 
+  /** Looks anew at the blocks from the one with a drive on. */
+  private summarise(from: number): void {
+    const { length, margins, lost, blockMargins, blockLost } = this
+    for (let block = Math.floor(from / BLOCK); block * BLOCK < length; block++) {
+      let margin = 0
+      let least = Number.POSITIVE_INFINITY
+      const end = Math.min((block + 1) * BLOCK, length)
+      for (let i = block * BLOCK; i < end; i++) {
+        margin = Math.max(margin, margins[i] as number)
+        least = Math.min(least, lost[i] as number)
+      }
+      blockMargins[block] = margin
+      blockLost[block] = least
+    }
+  }
+
   private append(priceEur: number, margin: number, lostMotionUm: number): void {
     if (this.length === this.prices.length) this.grow()
     this.prices[this.length] = priceEur
     this.margins[this.length] = margin
     this.lost[this.length++] = lostMotionUm
+    this.summarise(this.length - 1)
   }
 
   put(priceEur: number, margin: number, lostMotionUm: number): void {
     if (this.cheapest(margin, lostMotionUm) <= priceEur) return
     let kept = 0
     let place = -1
+    let changedFrom = this.length
     const { prices, margins, lost, length } = this
     for (let i = 0; i < length; i++) {
       const price = prices[i] as number
-      if (price >= priceEur && (margins[i] as number) <= margin && (lost[i] as number) >= lostMotionUm)
+      if (price >= priceEur && (margins[i] as number) <= margin && (lost[i] as number) >= lostMotionUm) {
+        changedFrom = Math.min(changedFrom, kept)
         continue
+      }
       if (place < 0 && price > priceEur) place = kept
       prices[kept] = price
       margins[kept] = margins[i] as number
@@ -110,12 +143,15 @@ export class Shelf {
     this.margins[place] = margin
     this.lost[place] = lostMotionUm
     this.length = kept + 1
+    this.summarise(Math.min(changedFrom, place))
   }
 
   private grow() {
     this.prices = twice(this.prices)
     this.margins = twice(this.margins)
     this.lost = twice(this.lost)
+    this.blockMargins = twice(this.blockMargins)
+    this.blockLost = twice(this.blockLost)
   }
 }
 

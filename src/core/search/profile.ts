@@ -1,5 +1,5 @@
 import type { Demand } from './demand'
-import type { BearingLevel, ScrewLevel } from './levels'
+import type { BearingLevel, MotorLevel, ScrewLevel } from './levels'
 import type { Pair, Torques } from './pairs'
 
 /** A bound must be no worse than what it bounds, also when sums are rounded in another order. */
@@ -12,6 +12,15 @@ interface Meeting {
   leastDragNm: number
   leastBlockMm: number
   mostStaticN: number
+}
+
+/** Pairs of one motor at one ratio, cheapest first, with the best that any of them can be: beaten, all of them are. */
+export interface PairGroup {
+  pairs: Pair[]
+  leastEur: number
+  mostMargin: number
+  leastLinkLostUm: number
+  leastLagUmPerNm: number
 }
 
 const UNKNOWN = 0
@@ -91,6 +100,34 @@ export class Profiles {
     const { place } = pair
     if (this.state[place] === UNKNOWN) this.state[place] = this.work(pair) ? KNOWN : FAILS
     return this.state[place] === KNOWN && (this.mostMargin[place] as number) >= margin
+  }
+
+  /** Pairs that are known, by motor and ratio; the group with the cheapest pair first. */
+  grouped(pairs: readonly Pair[]): PairGroup[] {
+    const groups = new Map<MotorLevel, Map<number, PairGroup>>()
+    const all: PairGroup[] = []
+    for (const pair of pairs) {
+      const { motor, link, place, priceEur } = pair
+      const ofMotor = groups.get(motor) ?? new Map<number, PairGroup>()
+      if (!groups.has(motor)) groups.set(motor, ofMotor)
+      let group = ofMotor.get(link.ratio)
+      if (!group) {
+        group = {
+          pairs: [],
+          leastEur: priceEur,
+          mostMargin: 0,
+          leastLinkLostUm: Number.POSITIVE_INFINITY,
+          leastLagUmPerNm: Number.POSITIVE_INFINITY,
+        }
+        ofMotor.set(link.ratio, group)
+        all.push(group)
+      }
+      group.pairs.push(pair)
+      group.mostMargin = Math.max(group.mostMargin, this.mostMargin[place] as number)
+      group.leastLinkLostUm = Math.min(group.leastLinkLostUm, this.linkLostUm[place] as number)
+      group.leastLagUmPerNm = Math.min(group.leastLagUmPerNm, this.lagUmPerNm[place] as number)
+    }
+    return all
   }
 
   /** The least motion that a pair loses when screw and bearings drag with this torque. */

@@ -13,6 +13,7 @@ import {
   type SearchResult,
 } from './field'
 import {
+  type Assembly,
   assemble,
   bearingSuits,
   emptyAssembly,
@@ -24,7 +25,7 @@ import {
 import type { BearingLevel, LinkLevel, ScrewLevel } from './levels'
 import { type Pair, pairings, pairsFor, Torques } from './pairs'
 import type { Shelf } from './pareto'
-import { dragOn, LOOSE, Profiles } from './profile'
+import { dragOn, LOOSE, type PairGroup, Profiles } from './profile'
 import { ANYTHING, type Within } from './within'
 
 /** The bearings that a screw can have, with the margin that the two decide. */
@@ -84,7 +85,16 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
   const pairsOf = seats.map(seatMm => ({ seatMm, fitting: pairsFor(pairs, seatMm, anyMass) }))
   const best = paretoOf(field)
   const profiles = new Profiles(demand, pairs)
-  const assembly = emptyAssembly()
+  /** What a screw on its bearings comes to with each link, put together once for all motors. */
+  const assemblies = new Map<LinkLevel, { held: Held | null; assembly: Assembly }>(
+    links.map(link => [link, { held: null, assembly: emptyAssembly() }]),
+  )
+  const assembled = (held: Held, link: LinkLevel): Assembly => {
+    const known = assemblies.get(link) as { held: Held | null; assembly: Assembly }
+    if (known.held !== held) assemble(demand, held.screw, held.bearing, held.suits, link, known.assembly)
+    known.held = held
+    return known.assembly
+  }
   const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
   let count = 0
 
@@ -106,31 +116,41 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
     }
   }
 
-  /** Tries pairs with a screw on its bearings, cheapest first. */
-  const tryPairs = (held: Held, tried: Pair[], rivals: Shelf) => {
-    const { screw, bearing, suits, shelf } = held
+  /** Tries pairs with a screw on its bearings: motor by motor, those first of which the cheapest pair is cheapest. */
+  const tryPairs = (held: Held, groups: readonly PairGroup[], rivals: Shelf) => {
+    const { screw, bearing, shelf } = held
     const mostEur = Math.min(within.mostPriceEur, rivals.cheapest(held.mostMargin, held.leastLostUm))
     const dragNm = dragOn(screw, bearing.part.dragTorqueNm)
-    let joined: LinkLevel | null = null
-    for (const pair of tried) {
-      const priceEur = held.priceEur + pair.priceEur
-      if (priceEur > mostEur) break
-      const { link, motor, bears, place } = pair
-      if (!anyMass && !(massOf(demand, screw, bearing, link, motor) <= within.mostMassKg)) continue
-      const lostUm = (held.leastLostUm + profiles.leastLostUm(place, dragNm)) * (1 - LOOSE)
-      if (lostUm > failsBeyondUm) continue
-      const most = Math.min(held.mostMargin, profiles.mostMargin[place] as number, lostMargin(demand, lostUm))
-      if (rivals.beats(priceEur, most, lostUm)) continue
-      if (link !== joined) assemble(demand, screw, bearing, suits, link, assembly)
-      joined = link
-      count++
-      const topNm = profiles.topNm[place] as number
-      const cuttingNm = profiles.cuttingNm[place] as number
-      judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
-      const { feasible, margin, lostMotionUm } = judged
-      if (!feasible || rivals.beats(priceEur, margin, lostMotionUm)) continue
-      best.offer(shelf, pointOf(field, screw, bearing, link, motor, priceEur, judged))
-      rivals.put(priceEur, margin, lostMotionUm)
+    for (const group of groups) {
+      if (held.priceEur + group.leastEur > mostEur) break
+      const groupLostUm =
+        (held.leastLostUm + group.leastLinkLostUm + group.leastLagUmPerNm * dragNm) * (1 - LOOSE)
+      if (groupLostUm > failsBeyondUm) continue
+      const groupMargin = Math.min(held.mostMargin, group.mostMargin, lostMargin(demand, groupLostUm))
+      if (rivals.beats(held.priceEur + group.leastEur, groupMargin, groupLostUm)) continue
+      for (const pair of group.pairs) {
+        const priceEur = held.priceEur + pair.priceEur
+        if (priceEur > mostEur) break
+        const { link, motor, bears, place } = pair
+        if (!anyMass && !(massOf(demand, screw, bearing, link, motor) <= within.mostMassKg)) continue
+        const lostUm = (held.leastLostUm + profiles.leastLostUm(place, dragNm)) * (1 - LOOSE)
+        if (lostUm > failsBeyondUm) continue
+        const most = Math.min(
+          held.mostMargin,
+          profiles.mostMargin[place] as number,
+          lostMargin(demand, lostUm),
+        )
+        if (rivals.beats(priceEur, most, lostUm)) continue
+        const assembly = assembled(held, link)
+        count++
+        const topNm = profiles.topNm[place] as number
+        const cuttingNm = profiles.cuttingNm[place] as number
+        judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
+        const { feasible, margin, lostMotionUm } = judged
+        if (!feasible || rivals.beats(priceEur, margin, lostMotionUm)) continue
+        best.offer(shelf, pointOf(field, screw, bearing, link, motor, priceEur, judged))
+        rivals.put(priceEur, margin, lostMotionUm)
+      }
     }
   }
 
@@ -155,7 +175,8 @@ export function searchField(field: Field, { progress, cancelled }: SearchWatch =
       const most = Math.min(mostMargin, margin, lostMargin(demand, lostUm))
       return lostUm > failsBeyondUm || rivals.beats(leastEur + pair.priceEur, most, lostUm)
     })
-    for (const one of held) tryPairs(one, tried, shelves.get(one.shelf) as Shelf)
+    const groups = profiles.grouped(tried)
+    for (const one of held) tryPairs(one, groups, shelves.get(one.shelf) as Shelf)
   }
 
   // Screws of one lead turn alike, so their motors are asked once.
