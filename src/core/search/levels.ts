@@ -126,11 +126,13 @@ function judgeAlone(t: EvaluationContext) {
   }
 }
 
-/** An axis without the parts that the search fills; a brake that is chosen stays. */
+/** An axis without the parts and the ends that the search fills; a brake that is chosen stays. */
 export const bare = (axis: Axis): Axis => ({
   ...axis,
   parts: { ...NO_PARTS, brake: axis.parts.brake },
   preloadN: null,
+  // A way to hold the ends that any drive can have, while it is not settled: a handwheel fails on a free end, whatever turns it.
+  ends: 'fixed-supported',
   drive: { ...axis.drive, currentA: null },
 })
 

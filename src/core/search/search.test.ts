@@ -376,6 +376,13 @@ test('where nothing holds it shows the nearest drive, and what fails on it', () 
   expect(fails.map(({ title }) => title)).toContain('Speed of the nut')
 })
 
+test('a handwheel that is kept wants its far end held, and the search finds such drives', () => {
+  const kept: Axis = { ...X, ends: 'fixed-free', drive: { ...X.drive, handwheelKept: true } }
+  const points = searchDrives(kept, CATALOGUE)?.points ?? []
+  expect(points.length).toBeGreaterThan(20)
+  expect(points.every(({ ends }) => ends !== 'fixed-free')).toBe(true)
+})
+
 test('stops when it is told to', () => {
   let asked = 0
   expect(searchDrives(X, CATALOGUE, undefined, { cancelled: () => ++asked > 3 })).toBeNull()
