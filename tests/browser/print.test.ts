@@ -100,6 +100,19 @@ test('what is still to measure is named on paper', async () => {
   for (const name of names) expect(words).toContain(name)
 })
 
+test('a chart keeps the colours of its series on paper, and takes no more of a page than it needs', async () => {
+  const bench = await app.open(`${DEMO}/size/breaksFirst`)
+  const bar = '.recharts-bar-rectangle [fill="var(--dusk-colors-brass)"]'
+  await bench.page.waitForSelector(bar)
+  await bench.page.emulateMediaType('print')
+  const fill = await bench.page.$eval(bar, one => getComputedStyle(one).fill)
+  expect(fill).not.toBe('rgb(255, 255, 255)')
+  await bench.page.emulateMediaType()
+  const [first] = pages(await bench.page.pdf({ format: 'a4' }))
+  expect(first?.text).toContain('Screw bends out')
+  expect(bench.errors).toEqual([])
+})
+
 test('the whole machine, the record and the work sheet print so too; a name with signs of its own does no harm', async () => {
   const bench = await app.open()
   await bench.sees('Long Tom 2400')

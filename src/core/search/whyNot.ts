@@ -90,8 +90,10 @@ function leastBadScrew(axis: Axis, catalogue: Catalogue, within: Within, units: 
 export interface Lifted {
   /** That thing, in words. */
   given: string
-  /** How many drives nothing beats then, and what the cheapest of them costs. */
+  /** How many drives would hold then and be beaten by nothing; where none would, how many would be close. */
   count: number
+  holds: boolean
+  /** What the cheapest of them costs. */
   leastEur: number
 }
 
@@ -120,9 +122,20 @@ function lackingKinds(catalogue: Catalogue, within: Within): PartKind[] {
 export function whyNothing(axis: Axis, catalogue: Catalogue, supply: Supply, units: UnitSystem): WhyNothing {
   const within = withinOf(axis, catalogue, supply)
   const lifted = givenThings(axis, catalogue, units).flatMap(({ words, without }): Lifted[] => {
-    const points = searchDrives(without, catalogue, withinOf(without, catalogue, supply))?.points ?? []
+    const all = searchDrives(without, catalogue, withinOf(without, catalogue, supply))?.points ?? []
+    const holding = all.filter(({ margin }) => margin >= 1)
+    const points = holding.length > 0 ? holding : all
     const [cheapest] = points
-    return cheapest ? [{ given: words, count: points.length, leastEur: cheapest.priceEur }] : []
+    return cheapest
+      ? [
+          {
+            given: words,
+            count: points.length,
+            holds: holding.length > 0,
+            leastEur: cheapest.priceEur,
+          },
+        ]
+      : []
   })
   // Where a limit alone stands in the way, no part of a drive does.
   const nearest = lifted.length > 0 ? null : nearestOf(fieldOf(axis, catalogue, within))
@@ -131,7 +144,7 @@ export function whyNothing(axis: Axis, catalogue: Catalogue, supply: Supply, uni
     nearest,
     fails: shown && lifted.length === 0 ? failsOf(shown, catalogue, units) : [],
     lacking: lackingKinds(catalogue, within),
-    lifted: lifted.toSorted((a, b) => a.leastEur - b.leastEur),
+    lifted: lifted.toSorted((a, b) => Number(b.holds) - Number(a.holds) || a.leastEur - b.leastEur),
   }
 }
 

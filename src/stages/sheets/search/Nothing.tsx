@@ -26,10 +26,10 @@ export function Nothing({ why: { lacking, lifted, fails, nearest } }: { why: Why
         <>
           <Stated mt="1">With one thing less to keep to:</Stated>
           <Stated as="ul" pl="5" listStyleType="disc">
-            {lifted.map(({ given, count, leastEur }) => (
+            {lifted.map(({ given, count, holds, leastEur }) => (
               <li key={given}>
-                not <strong>{given}</strong>: {count} {count === 1 ? 'drive' : 'drives'}, from €
-                {Math.round(leastEur)}
+                not <strong>{given}</strong>: {count}{' '}
+                {holds ? (count === 1 ? 'holds' : 'hold') : 'would be close'}, from €{Math.round(leastEur)}
               </li>
             ))}
           </Stated>

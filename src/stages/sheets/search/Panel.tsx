@@ -90,7 +90,7 @@ export function SearchPanel() {
         {found && (
           <Stated mb="3">
             {sentenceCase(
-              `${given.length > 0 ? `${given.join('; ')}: ` : ''}of ${printFixed(found.outcome.combinations, 0)} drives ${printFixed(holding, 0)} hold and are beaten by nothing`,
+              `${given.length > 0 ? `${given.join('; ')}: ` : ''}${points.length === 0 ? 'none ' : ''}of ${printFixed(found.outcome.combinations, 0)} drives ${points.length === 0 ? 'holds' : `${printFixed(holding, 0)} hold and are beaten by nothing`}`,
             )}
             {points.length > holding && `, and ${printFixed(points.length - holding, 0)} more are close`}.
             {points.length > 1 && ' The best of each kind:'}
