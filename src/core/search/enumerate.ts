@@ -1,4 +1,12 @@
-import { type Field, heightMm, isWithin, paretoOf, pointOf, resultOf, type SearchResult } from './field'
+import {
+  type DrivePoint,
+  type Field,
+  isWithin,
+  paretoOf,
+  pointOf,
+  resultOf,
+  type SearchResult,
+} from './field'
 import {
   assemble,
   bearingSuits,
@@ -12,12 +20,13 @@ import {
 import { seatFits } from './pairs'
 
 /**
- * The same set by judging every drive that the parts of a field can make, each by itself: what the search is
- * tested and measured against.
+ * Judges every drive that the parts of a field can make, each by itself.
+ *
+ * @param visit called with each that does not fail and is within what is given
+ * @returns how many there are in all
  */
-export function enumerateField(field: Field): SearchResult {
+export function everyDrive(field: Field, visit: (point: DrivePoint) => void): number {
   const { demand, screws, bearings, links, motors } = field
-  const best = paretoOf(field)
   const assembly = emptyAssembly()
   const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
   let count = 0
@@ -35,11 +44,15 @@ export function enumerateField(field: Field): SearchResult {
           judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
           if (!judged.feasible) continue
           const priceEur = assembly.priceEur + motor.priceEur
-          if (!isWithin(field, screw, bearing, link, motor, priceEur)) continue
-          best.offer(
-            best.shelf(heightMm(screw, bearing)),
-            pointOf(field, screw, bearing, link, motor, priceEur, judged),
-          )
+          if (isWithin(field, screw, bearing, link, motor, priceEur))
+            visit(pointOf(field, screw, bearing, link, motor, priceEur, judged))
         }
+  return count
+}
+
+/** The same set by judging every drive: what the search is tested and measured against. */
+export function enumerateField(field: Field): SearchResult {
+  const best = paretoOf(field)
+  const count = everyDrive(field, point => best.offer(best.shelf(point.heightMm), point))
   return resultOf(field, best, count)
 }
