@@ -7,9 +7,12 @@ export function orMissing<T>(work: () => T): T | { missing: string } {
   return result.ask === undefined ? result.value : { missing: result.ask }
 }
 
+/** The day of today, as `2026-12-01`. */
+export const today = () => new Date().toLocaleDateString('sv')
+
 /** What there is of the parts of a job today. */
 export const supplyOf = ({ ownParts, orders }: Job) => ({
   ownParts,
   orders,
-  today: new Date().toLocaleDateString('sv'),
+  today: today(),
 })

@@ -23,12 +23,10 @@ import { entriesOf, greaseEntries, nameOf, placedTasks } from '@/core/planning/e
 import { windowsFrom } from '@/core/planning/hours'
 import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
-import { fieldOf } from '@/core/search/field'
-import { handfulOf } from '@/core/search/handful'
-import { searchField } from '@/core/search/search'
+import { searchOutcome } from '@/core/search/outcome'
 import { waysOut } from '@/core/search/waysOut'
-import { SEARCHED_KINDS, type SearchedKind, whyNot, whyNothing } from '@/core/search/whyNot'
-import { givenThings, withinOf } from '@/core/search/within'
+import { SEARCHED_KINDS, type SearchedKind, whyNot } from '@/core/search/whyNot'
+import { givenThings } from '@/core/search/within'
 import { SHEETS } from '@/core/sheets'
 import { OUTCOMES } from '@/core/sheets/asked.generated'
 import { cutList } from '@/core/sheets/cutList'
@@ -38,7 +36,7 @@ import { SHEETS_TRIED, sheetsFor, type Tried, tryOn } from '@/core/trial/builder
 import { truthWords } from '@/core/trial/summary'
 import { drawTrial, trialOf } from '@/core/trial/trial'
 import { dayWords } from '@/core/units/dateWords'
-import { orMissing, supplyOf } from './answers'
+import { orMissing, supplyOf, today } from './answers'
 import { thingsToMake } from './drawings'
 import { axisLines, eachLine, QUESTIONS, type Question } from './each'
 import { pdfFonts } from './pdfFonts'
@@ -109,16 +107,15 @@ function search(path: string, options: Options): Outcome {
   const asked = options.whyNot
   const part = asked ? partNamed(asked, catalogue) : null
   const supply = supplyOf(job)
-  const field = fieldOf(axis, catalogue, withinOf(axis, catalogue, supply))
-  const result = searchField(field)
-  const points = result?.points ?? []
+  const outcome = searchOutcome(axis, catalogue, supply, job.units)
+  const { whyNothing, points = [], ...found } = outcome ?? {}
   return json({
     job: job.name,
     axis: axis.name,
     within: givenThings(axis, catalogue, job.units).map(({ words }) => words),
-    ...result,
-    handful: handfulOf(field, axis, catalogue, points, job.units),
-    ...(points.length === 0 && { whyNothing: whyNothing(axis, catalogue, supply, job.units) }),
+    points,
+    ...found,
+    ...(whyNothing && { whyNothing }),
     ...(part && { whyNot: whyNot(axis, catalogue, part.kind, part.partId, points, supply, job.units) }),
   })
 }
@@ -218,7 +215,7 @@ const LONGEST_PLANNING_MS = 10_000
 
 async function orders(path: string, { csv }: Options): Promise<Outcome> {
   const job = jobIn(path)
-  const day = new Date().toLocaleDateString('sv')
+  const day = today()
   const table = ordersTable(orderList(job, catalogueOf(job)), job.name, day)
   return { out: csv === 'xlsx' ? await writeWorkbook([table]) : tableCsv(table, csv as CsvStyle) }
 }

@@ -5,11 +5,8 @@ import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
 import { readJobFile } from '@/core/formats/jobFile'
 import { catalogueOf } from '@/core/machine/parts'
-import { fieldOf } from '@/core/search/field'
-import { handfulOf } from '@/core/search/handful'
-import { searchField } from '@/core/search/search'
-import { whyNothing } from '@/core/search/whyNot'
-import { givenThings, withinOf } from '@/core/search/within'
+import { searchOutcome } from '@/core/search/outcome'
+import { givenThings } from '@/core/search/within'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { orMissing, supplyOf } from './answers'
 import { jobIn } from './read'
@@ -23,16 +20,15 @@ type Answer = (job: Job, axis: Axis) => object
 const ANSWERS: Readonly<Record<Question, Answer>> = {
   search(job, axis) {
     const catalogue = catalogueOf(job)
-    const supply = supplyOf(job)
-    const field = fieldOf(axis, catalogue, withinOf(axis, catalogue, supply))
-    const points = searchField(field)?.points ?? []
+    const outcome = searchOutcome(axis, catalogue, supplyOf(job), job.units)
+    const { points = [], combinations, handful, whyNothing } = outcome ?? {}
     return {
       within: givenThings(axis, catalogue, job.units).map(({ words }) => words),
-      combinations: field.combinations,
+      combinations,
       unbeaten: points.length,
       hold: points.filter(({ margin }) => margin >= 1).length,
-      handful: handfulOf(field, axis, catalogue, points, job.units),
-      ...(points.length === 0 && { whyNothing: whyNothing(axis, catalogue, supply, job.units) }),
+      handful,
+      ...(whyNothing && { whyNothing }),
     }
   },
   evaluate(job, axis) {

@@ -6,6 +6,7 @@ import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Planned, PlannedJob } from '@/core/planning/plan'
 import type { DrivePoint } from '@/core/search/field'
+import type { SearchOutcome } from '@/core/search/outcome'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import { tellByQuery } from './address'
@@ -17,7 +18,6 @@ import type {
   JudgeWorker,
   PlanTask,
   PlanWorker,
-  SearchOutcome,
   SearchTask,
   SearchWorker,
 } from './protocol'

@@ -10,9 +10,9 @@ import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Now } from '@/core/planning/days'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
-import type { DrivePoint, SearchResult } from '@/core/search/field'
-import type { Handpicked } from '@/core/search/handful'
-import type { SearchedKind, WhyNot, WhyNothing } from '@/core/search/whyNot'
+import type { DrivePoint } from '@/core/search/field'
+import type { SearchOutcome } from '@/core/search/outcome'
+import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Supply } from '@/core/search/within'
 import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
@@ -39,13 +39,6 @@ export interface JudgeWorker {
   later: (task: AxisTask) => Finding[]
   remedies: (task: SearchTask, checkId: CheckId) => Remedy[]
   judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]
-}
-
-/** What a search comes to: the drives that nothing beats, or why there are none. */
-export interface SearchOutcome extends SearchResult {
-  whyNothing: WhyNothing | null
-  /** A few of them that differ in kind. */
-  handful: Handpicked[]
 }
 
 /** An axis with its parts and what there is of them. */

@@ -40,6 +40,8 @@ export interface Check {
   /** Whether it is about the drive and the parts it is made of: a search and a choice of parts go by these. */
   ofDrive?: boolean
   judge: (t: EvaluationContext, say: Say) => Judgement | null
+  /** Whether what it is of is not there: only then may a change do away with a check that fails. */
+  isGone?: (t: EvaluationContext) => boolean
 }
 /** A check with where it is listed. */
 export interface ListedCheck extends Check {

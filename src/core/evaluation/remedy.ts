@@ -99,30 +99,10 @@ export const offered =
 /** What fails already may use so much more of its limit after a change: more is clearly worse. */
 export const MORE_USE = 1.05
 
-/** What a check is of, where a change can do away with it: then the check is gone with the thing, and no fault is hidden. */
-const GONE_WITH: Partial<Record<CheckId, (axis: Axis, context: EvaluationContext) => boolean>> = {
-  'screw.pretension': ({ ends }) => ends !== 'fixed-fixed',
-  'coupler.torque': isBelted,
-  'coupler.bores': isBelted,
-  'coupler.misalignment': isBelted,
-  'belt.pull': isDirect,
-  'belt.mesh': isDirect,
-  'belt.bores': isDirect,
-  'belt.motorShaft': isDirect,
-  'nut.pressureSpeed': ({ parts }, { catalogue }) => catalogue.screw.get(parts.screw ?? '')?.kind === 'ball',
-  'axis.handwheel': ({ drive }) => !drive.handwheelKept,
-}
-function isBelted({ drive }: Axis) {
-  return drive.transmission === 'belt'
-}
-function isDirect(axis: Axis) {
-  return !isBelted(axis)
-}
-
 /** Whether a check that fails is hidden, or clearly worse, after a change. */
 function isWorsened(id: CheckId, was: Finding, after: EvaluationContext): boolean {
   const is = after.finding(id)
-  if (is === null) return !GONE_WITH[id]?.(after.wholeAxis, after)
+  if (is === null) return !after.checks.get(id)?.isGone?.(after)
   // With a figure it is judged, though not decided.
   if (is.state === 'unknown') return is.figure === null
   return (

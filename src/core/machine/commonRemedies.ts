@@ -12,6 +12,7 @@ import { type PartKind, SCREW_ENDS } from '../document/kinds'
 import { attempt } from '../evaluation/attempt'
 import type { CheckId } from '../evaluation/ids'
 import { breaks, mends, type Option, offered, type RemedyFinder, solve } from '../evaluation/remedy'
+import { currentAsSetA } from './drive/motorTorque'
 import { putPart } from './driveEdits'
 import { RECESS_OF, type RecessEnd, recessAt } from './travel/recess'
 
@@ -102,8 +103,8 @@ export const driverCurrent =
     const { axis, catalogue } = trial.context
     const motor = catalogue.motor.get(axis.parts.motor ?? '')
     if (!motor) return []
-    const { ratedCurrentA, driveCurrentA } = motor
-    const fromA = Math.min(axis.drive.currentA ?? driveCurrentA, ratedCurrentA)
+    const { ratedCurrentA } = motor
+    const fromA = currentAsSetA(axis.drive, motor)
     const stepsA = (limitA: number) => Math.floor(Math.abs(limitA - fromA) / CURRENT_STEP_A + 1e-9)
     const at = (steps: number) =>
       Math.round((fromA + (way === 'up' ? steps : -steps) * CURRENT_STEP_A) * 10) / 10

@@ -9,9 +9,11 @@ import type { CheckId } from '../evaluation/ids'
 import { type LimitFacts, limitsOf } from '../evaluation/limits'
 import { breaks, MORE_USE, type Recipe, type Remedy, type Trial } from '../evaluation/remedy'
 import { MOST_PRELOAD_SHARE } from '../machine/commonRemedies'
+import { currentAsSetA } from '../machine/drive/motorTorque'
 import { driveEur } from '../machine/drive/price'
 import { putPart } from '../machine/driveEdits'
 import { LIMITS } from '../sheets'
+import { CALM_MICROSTEPS } from '../sheets/parts/motorChecks'
 import { optionsFor, remedyOf, trialOf } from '../sheets/remediesFor'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
@@ -38,7 +40,6 @@ const both =
 const CURRENT_SHARES = [0.9, 0.8, 0.7, 0.6, 0.5]
 const ACCELERATION_SHARES = [0.75, 0.5]
 const PRELOAD_SHARES = [0.3, 0.5, 0.8, 1]
-const CALM_MICROSTEPS = 8
 
 const tenth = (value: number) => Math.round(value * 10) / 10
 
@@ -47,7 +48,7 @@ function settings({ context }: Trial): Move[] {
   const { wholeAxis: axis, catalogue, units } = context
   const motor = catalogue.motor.get(axis.parts.motor ?? '')
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
-  const currentA = motor && Math.min(axis.drive.currentA ?? motor.driveCurrentA, motor.ratedCurrentA)
+  const currentA = motor && currentAsSetA(axis.drive, motor)
   const currents =
     motor && currentA ? [...CURRENT_SHARES.map(share => tenth(share * currentA)), motor.ratedCurrentA] : []
   const acceleration = axis.goals.accelerationMmPerS2

@@ -9,6 +9,7 @@ import { availableTorqueNm, dragNm, efficiency, preloadN } from '../../machine/d
 import { beltEfficiency, beltLoad, isBelted, ratio } from '../../machine/drive/transmission'
 import { grips } from '../../machine/joints/grip'
 import { movingPart } from '../../machine/movingPart'
+import { stallThrust } from '../../machine/sizing/axis'
 import { isSprung } from '../../machine/sizing/bearingRating'
 import { OPENING_RATIO } from '../../machine/sizing/screwLife'
 
@@ -43,7 +44,12 @@ interface Limit {
 
 /** A torque at the screw, as a push of its nut. */
 const pushN = (t: EvaluationContext, screwTorqueNm: number): number =>
-  (2000 * Math.PI * Math.max(0, screwTorqueNm) * efficiency(t).forward) / t.part('screw').leadMm
+  stallThrust.compute({
+    motorTorqueNm: Math.max(0, screwTorqueNm),
+    ratio: 1,
+    leadMm: t.part('screw').leadMm,
+    efficiency: efficiency(t).forward,
+  }).thrustN
 
 /** What a torque of the motor pushes with, once the drags are overcome. */
 const motorPushN = (t: EvaluationContext, motorTorqueNm: number): number =>

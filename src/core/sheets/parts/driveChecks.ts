@@ -239,6 +239,7 @@ export const DRIVE_CHECKS = defineChecks({
   'axis.handwheel': {
     title: 'Turning it by hand',
     subject: 'axis',
+    isGone: t => !t.axis.drive.handwheelKept,
     judge(t, say) {
       if (!t.axis.drive.handwheelKept) return null
       if (t.axis.ends === 'fixed-free')

@@ -106,6 +106,7 @@ export const LEADSCREW_CHECKS = defineChecks({
   'screw.pretension': {
     title: 'Pull between the fixed ends',
     subject: 'bearing',
+    isGone: t => t.axis.ends !== 'fixed-fixed',
     judge(t, say) {
       if (t.axis.ends !== 'fixed-fixed') return null
       const { growthUm, pretensionN } = warmth(t)

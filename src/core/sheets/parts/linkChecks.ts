@@ -1,4 +1,5 @@
 import { defineChecks, type Judgement } from '../../evaluation/check'
+import type { EvaluationContext } from '../../evaluation/context'
 import { standing } from '../../evaluation/finding'
 import { atMost, measure } from '../../evaluation/measures'
 import { NotKnown } from '../../evaluation/notKnown'
@@ -32,11 +33,14 @@ function bores(shafts: Shaft[], takes: string, units: UnitSystem): Judgement {
   }
 }
 
+const isDirect = (t: EvaluationContext) => !isBelted(t)
+
 /** Checks of what joins motor and screw: a coupler, or a belt on its pulleys. */
 export const LINK_CHECKS = defineChecks({
   'coupler.torque': {
     title: 'Torque of the coupler',
     subject: 'coupler',
+    isGone: isBelted,
     judge(t, say) {
       if (isBelted(t)) return null
       const { ratedTorqueNm, serviceFactor } = t.part('coupler')
@@ -58,6 +62,7 @@ export const LINK_CHECKS = defineChecks({
   'coupler.bores': {
     title: 'Bores of the coupler',
     subject: 'coupler',
+    isGone: isBelted,
     judge(t) {
       if (isBelted(t)) return null
       const { smallestBoreMm: leastMm, largestBoreMm: mostMm } = t.part('coupler')
@@ -74,6 +79,7 @@ export const LINK_CHECKS = defineChecks({
   'coupler.misalignment': {
     title: 'Shafts out of line',
     subject: 'coupler',
+    isGone: isBelted,
     judge(t, say) {
       if (isBelted(t)) return null
       const { parallelLimitMm, angularLimitDeg, axialLimitMm, hubGapMm } = t.part('coupler')
@@ -104,6 +110,7 @@ export const LINK_CHECKS = defineChecks({
   'belt.pull': {
     title: 'Pull of the belt',
     subject: 'belt',
+    isGone: isDirect,
     judge(t, say) {
       if (!isBelted(t)) return null
       const { ratedPullN, serviceFactor } = t.part('belt')
@@ -129,6 +136,7 @@ export const LINK_CHECKS = defineChecks({
   'belt.motorShaft': {
     title: "Belt's pull on the motor",
     subject: 'belt',
+    isGone: isDirect,
     judge(t, say) {
       if (!isBelted(t)) return null
       const { shaftLoadLimitN, name } = t.part('motor')
@@ -152,6 +160,7 @@ export const LINK_CHECKS = defineChecks({
   'belt.mesh': {
     title: 'Teeth in mesh',
     subject: 'belt',
+    isGone: isDirect,
     judge(t, say) {
       if (!isBelted(t)) return null
       const { teethInMesh } = beltRun(t)
@@ -169,6 +178,7 @@ export const LINK_CHECKS = defineChecks({
   'belt.bores': {
     title: 'Bores of the pulleys',
     subject: 'belt',
+    isGone: isDirect,
     judge(t) {
       if (!isBelted(t)) return null
       const { smallestBoreMm, largestBoreMm, largestScrewBoreMm } = t.part('belt')

@@ -205,6 +205,7 @@ export const THRUST_CHECKS = defineChecks({
   'nut.pressureSpeed': {
     title: 'Wear of the sliding nut',
     subject: 'nut',
+    isGone: t => t.part('screw').kind === 'ball',
     judge(t, say) {
       const screw = t.part('screw')
       const { pressureSpeedLimitMpaMPerMin: limit } = screw

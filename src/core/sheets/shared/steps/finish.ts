@@ -1,6 +1,7 @@
 import { attempt } from '../../../evaluation/attempt'
 import type { EvaluationContext } from '../../../evaluation/context'
 import { chosenBrake } from '../../../machine/drive/brake'
+import { currentAsSetA } from '../../../machine/drive/motorTorque'
 import { say } from '../../../units/print'
 import { MM_PER_INCH } from '../../../units/quantity'
 import { controllerSettings, FIRST_TRY, roundSteps } from './controller'
@@ -223,7 +224,7 @@ export function firstMoves(context: EvaluationContext, joining: readonly Written
       'current-set',
       'Current set on the driver',
       motor
-        ? `${Math.min(axis.drive.currentA ?? motor.driveCurrentA, motor.ratedCurrentA)} A, ${motor.continuousTorqueNm === null ? `of ${motor.ratedCurrentA} A that the motor bears` : 'as the sheet of the servo has it'}. Every figure under Size goes by that.`
+        ? `${currentAsSetA(axis.drive, motor)} A, ${motor.continuousTorqueNm === null ? `of ${motor.ratedCurrentA} A that the motor bears` : 'as the sheet of the servo has it'}. Every figure under Size goes by that.`
         : 'As chosen under Size.',
       { restsOn: ['motor-alone'] },
     ),
