@@ -13,7 +13,7 @@ import { attempt } from '../evaluation/attempt'
 import type { CheckId } from '../evaluation/ids'
 import { breaks, mends, type Option, offered, type RemedyFinder, solve } from '../evaluation/remedy'
 import { currentAsSetA } from './drive/motorTorque'
-import { putPart } from './driveEdits'
+import { putInDrive } from './driveEdits'
 import { RECESS_OF, type RecessEnd, recessAt } from './travel/recess'
 
 // Ways to mend a check that several sheets share: another part, a wish given up, more room.
@@ -35,10 +35,7 @@ export function part(kind: PartKind): RemedyFinder {
       .toSorted((a, b) => a.priceEur - b.priceEur)
     const broke = new Set<CheckId>()
     for (const { id, name } of candidates) {
-      const change: Option['change'] = draft => {
-        if (toBelt) draft.drive.transmission = 'belt'
-        putPart(draft, kind, id)
-      }
+      const change: Option['change'] = draft => putInDrive(draft, kind, id)
       const changed = trial.after(change)
       if (changed.finding(trial.checkId)?.state !== 'holds') continue
       const broken = breaks(trial, changed, broke)

@@ -1,6 +1,5 @@
-import { InputError } from '../calculation/inputError'
+import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
-import { NotKnown } from '../evaluation/notKnown'
 import { say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
 import { driveEur, driveHeightMm } from './drive/price'
@@ -49,11 +48,8 @@ export function costWords(before: EvaluationContext, after: EvaluationContext, u
   })
 }
 
-function known(t: EvaluationContext, of: (t: EvaluationContext) => number): number | null {
-  try {
-    return of(t)
-  } catch (error) {
-    if (error instanceof NotKnown || error instanceof InputError) return null
-    throw error
-  }
-}
+const known = (t: EvaluationContext, of: (t: EvaluationContext) => number): number | null =>
+  attempt(() => of(t)).value ?? null
+
+/** Price of the drive; null while it is not known. */
+export const priceEur = (t: EvaluationContext): number | null => known(t, driveEur)

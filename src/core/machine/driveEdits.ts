@@ -94,6 +94,13 @@ export function putPart(draft: Axis, kind: PartKind, partId: string | null): voi
   if (kind === 'motor') draft.drive.currentA = null
 }
 
+/** Puts a part in and drives the axis by it: a coupler or a belt is what then joins motor and screw. */
+export function putInDrive(draft: Axis, kind: PartKind, partId: string): void {
+  if (kind === 'belt') draft.drive.transmission = 'belt'
+  if (kind === 'coupler') draft.drive.transmission = 'direct'
+  putPart(draft, kind, partId)
+}
+
 /** Chooses a part, or none. */
 export function choosePart(axis: Axis, catalogue: Catalogue, kind: PartKind, partId: string | null): Edit {
   const name = partId === null ? null : (catalogue[kind].get(partId)?.name ?? partId)

@@ -4,10 +4,7 @@ import { bestHolding, type Wanted } from './best'
 import type { DrivePoint, Field } from './field'
 import { priceWithoutLinkEur } from './judge'
 import type { LinkLevel } from './levels'
-
-/** What of a drive can be changed by itself. */
-export const ANY_CHANGE = ['screw', 'ends', 'bearing', 'link', 'motor'] as const
-export type DriveSlot = (typeof ANY_CHANGE)[number]
+import { type DriveSlot, SLOTS } from './slots'
 
 /** What stands in each place of a drive. */
 interface Slots {
@@ -47,7 +44,7 @@ function narrowed(field: Field, slots: Slots, open: readonly DriveSlot[]): Field
 }
 
 /** All ways to take so many of the places. */
-function choose(count: number, from: readonly DriveSlot[] = ANY_CHANGE): DriveSlot[][] {
+function choose(count: number, from: readonly DriveSlot[] = SLOTS): DriveSlot[][] {
   if (count === 0) return [[]]
   return from.flatMap((slot, index) => choose(count - 1, from.slice(index + 1)).map(rest => [slot, ...rest]))
 }

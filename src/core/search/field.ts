@@ -1,6 +1,6 @@
 import type { Axis } from '../document/axis'
 import type { PartKind } from '../document/kinds'
-import type { Catalogue, PartOf } from '../document/parts/types'
+import type { Catalogue } from '../document/parts/types'
 import { FAR_END_SHARE } from '../machine/drive/price'
 
 import { evaluateAxis } from '../sheets/evaluateAxis'
@@ -21,7 +21,7 @@ import {
   screwLevels,
 } from './levels'
 import { type Merits, ParetoSet } from './pareto'
-import { ANYTHING, type Within } from './within'
+import { ANYTHING, takenParts, type Within } from './within'
 
 /** A whole drive that the search has found, with what it is weighed by. */
 export interface DrivePoint extends Merits, DriveChoice {
@@ -62,8 +62,7 @@ export function fieldOf(axis: Axis, catalogue: Catalogue, within = ANYTHING): Fi
   // Judged first: then each part takes over all that does not rest on it.
   base.driveFindings
   const demand = demandOf(base)
-  const parts = <K extends PartKind>(kind: K): PartOf[K][] =>
-    [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].filter(part => within.takes(kind, part))
+  const parts = <K extends PartKind>(kind: K) => takenParts(catalogue, within, kind)
   const [screws, bearings, couplers, belts, motors] = [
     parts('screw'),
     parts('bearing'),

@@ -2,9 +2,10 @@ import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
 import type { UnitSystem } from '../units/quantity'
 import { bestHolding } from './best'
-import { ANY_CHANGE, changesFrom, type DriveChange, type DriveSlot, keptSlots } from './changes'
+import { changesFrom, type DriveChange, keptSlots } from './changes'
 import type { DrivePoint, Field } from './field'
 import { holdsFarEnd, type RestsOn, restsOn, supportWords } from './restsOn'
+import { changedSlots, type DriveSlot } from './slots'
 
 /** What a drive of the handful is the best at: each another kind of drive. */
 export const PICKS = [
@@ -102,19 +103,5 @@ export const handfulOf = (
     point,
     rests: restsOn(axis, catalogue, point, units),
     support: holdsFarEnd(point.ends) ? supportWords(axis, catalogue, point, units) : null,
-    changes: keptSlots(axis) ? ANY_CHANGE.filter(slot => isChanged(axis, point, slot)) : null,
+    changes: keptSlots(axis) ? changedSlots(axis, point) : null,
   }))
-
-function isChanged(axis: Axis, point: DrivePoint, slot: DriveSlot): boolean {
-  switch (slot) {
-    case 'ends':
-      return axis.ends !== point.ends
-    case 'link':
-      return (
-        axis.drive.transmission !== point.transmission ||
-        (point.belt === null ? axis.parts.coupler !== point.coupler : axis.parts.belt !== point.belt)
-      )
-    default:
-      return axis.parts[slot] !== point[slot]
-  }
-}

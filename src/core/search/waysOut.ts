@@ -4,22 +4,24 @@ import { GOALS } from '../document/dimensions'
 import { SCREW_ENDS } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
 import { attempt } from '../evaluation/attempt'
+import type { EvaluationContext } from '../evaluation/context'
 import { shareUsed } from '../evaluation/finding'
 import type { CheckId } from '../evaluation/ids'
 import { type LimitFacts, limitsOf } from '../evaluation/limits'
 import { breaks, MORE_USE, type Recipe, type Remedy, type Trial } from '../evaluation/remedy'
 import { MOST_PRELOAD_SHARE } from '../machine/commonRemedies'
+import { priceEur } from '../machine/costs'
 import { currentAsSetA } from '../machine/drive/motorTorque'
-import { driveEur } from '../machine/drive/price'
-import { putPart } from '../machine/driveEdits'
+import { putInDrive } from '../machine/driveEdits'
 import { LIMITS } from '../sheets'
 import { CALM_MICROSTEPS } from '../sheets/parts/motorChecks'
 import { optionsFor, remedyOf, trialOf } from '../sheets/remediesFor'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
-import { changesFrom, type DriveSlot, keptSlots } from './changes'
+import { changesFrom, keptSlots } from './changes'
 import { type DrivePoint, fieldOf } from './field'
-import { type Supply, type Within, withinOf } from './within'
+import type { DriveSlot } from './slots'
+import { type Supply, takenParts, type Within, withinOf } from './within'
 
 /** One of the changes of a way out. */
 interface Move {
@@ -116,14 +118,11 @@ const usedAfter = ({ after, checkId }: Trial, change: Recipe): number => {
 const taking =
   (point: DrivePoint, changed: readonly DriveSlot[]): Recipe =>
   draft => {
-    if (changed.includes('screw')) putPart(draft, 'screw', point.screw)
-    if (changed.includes('ends')) draft.ends = point.ends
-    if (changed.includes('bearing')) putPart(draft, 'bearing', point.bearing)
-    if (changed.includes('motor')) putPart(draft, 'motor', point.motor)
-    if (!changed.includes('link')) return
-    draft.drive.transmission = point.transmission
-    if (point.belt !== null) putPart(draft, 'belt', point.belt)
-    else putPart(draft, 'coupler', point.coupler)
+    for (const slot of changed)
+      if (slot === 'ends') draft.ends = point.ends
+      else if (slot !== 'link') putInDrive(draft, slot, point[slot])
+      else if (point.belt !== null) putInDrive(draft, 'belt', point.belt)
+      else if (point.coupler !== null) putInDrive(draft, 'coupler', point.coupler)
   }
 
 const slotWords = (catalogue: Catalogue, point: DrivePoint, slot: DriveSlot): string => {
@@ -139,68 +138,32 @@ const slotWords = (catalogue: Catalogue, point: DrivePoint, slot: DriveSlot): st
   }
 }
 
-/** Every part that could stand in a place of the drive by itself, as a move. */
+/** Every part that could stand in a place of the drive by itself, as a move: of each kind the cheapest first. */
 function partMoves({ context }: Trial, within: Within): Move[] {
   const { wholeAxis: axis, catalogue } = context
-  const { screw, bearing, motor, coupler, belt } = catalogue
-  const of = <P extends { id: string; name: string; priceEur: number }>(
-    slot: DriveSlot,
-    parts: ReadonlyMap<string, P>,
-    now: string | null,
-    takes: (part: P) => boolean,
-    put: (draft: Axis, id: string) => void,
-  ): Move[] =>
-    [...parts.values()]
-      .filter(part => part.id !== now && takes(part))
-      .toSorted((a, b) => a.priceEur - b.priceEur)
-      .map(({ id, name }) => ({ of: slot, words: name, change: draft => put(draft, id) }))
-  const toBelt = (draft: Axis, id: string) => {
-    draft.drive.transmission = 'belt'
-    putPart(draft, 'belt', id)
-  }
-  const toCoupler = (draft: Axis, id: string) => {
-    draft.drive.transmission = 'direct'
-    putPart(draft, 'coupler', id)
-  }
-  const belted = axis.drive.transmission === 'belt'
-  const kept = screw.get(axis.parts.screw ?? '')
+  const idle = axis.drive.transmission === 'belt' ? 'coupler' : 'belt'
+  const screw = catalogue.screw.get(axis.parts.screw ?? '')
+  const ends = screw ? within.endsOf(screw) : SCREW_ENDS
   return [
-    ...of(
-      'screw',
-      screw,
-      axis.parts.screw,
-      part => within.takes('screw', part),
-      (draft, id) => putPart(draft, 'screw', id),
-    ),
-    ...of(
-      'bearing',
-      bearing,
-      axis.parts.bearing,
-      part => within.takes('bearing', part),
-      (draft, id) => putPart(draft, 'bearing', id),
-    ),
-    ...of(
-      'motor',
-      motor,
-      axis.parts.motor,
-      part => within.takes('motor', part),
-      (draft, id) => putPart(draft, 'motor', id),
-    ),
-    ...of(
-      'link',
-      coupler,
-      belted ? null : axis.parts.coupler,
-      part => within.takes('coupler', part),
-      toCoupler,
-    ),
-    ...of('link', belt, belted ? axis.parts.belt : null, part => within.takes('belt', part), toBelt),
-    ...(kept ? within.endsOf(kept) : SCREW_ENDS)
-      .filter(ends => ends !== axis.ends)
-      .map(ends => ({
+    ...(['screw', 'bearing', 'motor', 'coupler', 'belt'] as const).flatMap(kind => {
+      // What is chosen for the other kind of drive is another choice too.
+      const now = kind === idle ? null : axis.parts[kind]
+      return takenParts(catalogue, within, kind)
+        .filter(({ id }) => id !== now)
+        .toSorted((a, b) => a.priceEur - b.priceEur)
+        .map(({ id, name }) => ({
+          of: kind === 'coupler' || kind === 'belt' ? 'link' : kind,
+          words: name,
+          change: (draft: Axis) => putInDrive(draft, kind, id),
+        }))
+    }),
+    ...ends
+      .filter(one => one !== axis.ends)
+      .map(one => ({
         of: 'ends',
-        words: `the ends held ${ends}`,
+        words: `the ends held ${one}`,
         change: (draft: Axis) => {
-          draft.ends = ends
+          draft.ends = one
         },
       })),
   ]
@@ -211,14 +174,14 @@ const MOST_SHOWN = 3
 
 interface Found {
   words: readonly string[]
-  change: Recipe
+  tried: EvaluationContext
   isFree: boolean
 }
 
-/** Whether a change mends the check and breaks nothing: the check itself is asked first. */
-function isWayOut(trial: Trial, change: Recipe): boolean {
+/** What a change that mends the check and breaks nothing makes of the axis; null where it does not. The check itself is asked first. */
+function mended(trial: Trial, change: Recipe): EvaluationContext | null {
   const tried = trial.after(change)
-  return tried.finding(trial.checkId)?.state === 'holds' && !breaks(trial, tried)
+  return tried.finding(trial.checkId)?.state === 'holds' && !breaks(trial, tried) ? tried : null
 }
 
 /** The settings that bring a check nearer, of each kind the one that brings it nearest. */
@@ -235,28 +198,26 @@ function helping(trial: Trial): Move[] {
 /** A setting that brings a check no nearer than this is no help. */
 const LEAST_HELP = 0.01
 
-const pairOf = (a: Move, b: Move, isFree: boolean): Found => ({
-  words: [a.words, b.words],
-  change: both(a, b),
-  isFree,
-})
+/** Two moves that mend the check together; none where they do not. */
+function pairOf(trial: Trial, a: Move, b: Move, isFree: boolean): Found[] {
+  const tried = mended(trial, both(a, b))
+  return tried ? [{ words: [a.words, b.words], tried, isFree }] : []
+}
 
 /** Two settings that mend the check together. */
 const twoSettings = (trial: Trial, free: readonly Move[]): Found[] =>
-  free.flatMap((a, index) =>
-    free.slice(index + 1).flatMap(b => {
-      const found = pairOf(a, b, true)
-      return isWayOut(trial, found.change) ? [found] : []
-    }),
-  )
+  free.flatMap((a, index) => free.slice(index + 1).flatMap(b => pairOf(trial, a, b, true)))
 
 /** A setting with the cheapest part of a place that mends the check together with it. */
 function settingAndPart(trial: Trial, free: readonly Move[], within: Within): Found[] {
-  const parts = Object.values(groupBy(partMoves(trial, within), ({ of }) => of))
+  const places = Object.values(groupBy(partMoves(trial, within), ({ of }) => of))
   return free.flatMap(setting =>
-    parts.flatMap(moves => {
-      const part = moves.find(move => isWayOut(trial, both(setting, move)))
-      return part ? [pairOf(setting, part, false)] : []
+    places.flatMap(moves => {
+      for (const move of moves) {
+        const found = pairOf(trial, setting, move, false)
+        if (found.length > 0) return found
+      }
+      return []
     }),
   )
 }
@@ -299,9 +260,9 @@ function twoParts(trial: Trial, within: Within): Found[] {
   const field = attempt(() => fieldOf(axis, catalogue, near)).value
   if (!field) return []
   return (changesFrom(field, axis, 2, { least: 'price', margin: 1 }) ?? []).flatMap(({ point, changed }) => {
-    const change = taking(point, changed)
+    const tried = mended(trial, taking(point, changed))
     const words = changed.map(slot => slotWords(catalogue, point, slot))
-    return isWayOut(trial, change) ? [{ words, change, isFree: false }] : []
+    return tried ? [{ words, tried, isFree: false }] : []
   })
 }
 
@@ -312,10 +273,7 @@ function twoChanges(trial: Trial, within: Within): Remedy[] {
     ...twoSettings(trial, free),
     ...settingAndPart(trial, free, within),
     ...twoParts(trial, within),
-  ].map(one => {
-    const tried = trial.after(one.change)
-    return { ...one, tried, eur: attempt(() => driveEur(tried)).value ?? Number.POSITIVE_INFINITY }
-  })
+  ].map(one => ({ ...one, eur: priceEur(one.tried) ?? Number.POSITIVE_INFINITY }))
   return found
     .toSorted((a, b) => Number(b.isFree) - Number(a.isFree) || a.eur - b.eur)
     .slice(0, MOST_SHOWN)

@@ -11,7 +11,7 @@ import { axisWith, bare, withParts } from './levels'
 import { pairings, seatFits, Torques } from './pairs'
 import { beats } from './pareto'
 import { searchDrives, searchField } from './search'
-import { givenThings, type Supply, type Within, withinOf } from './within'
+import { givenThings, type Supply, takenParts, type Within, withinOf } from './within'
 
 /** The kinds of part that a search chooses; a brake is chosen by hand. */
 export const SEARCHED_KINDS = ['screw', 'bearing', 'coupler', 'belt', 'motor'] as const
@@ -73,8 +73,7 @@ function failsOf(axis: Axis, catalogue: Catalogue, units: UnitSystem) {
 
 /** The screw that comes nearest to holding on its own, for an axis on which none does. */
 function leastBadScrew(axis: Axis, catalogue: Catalogue, within: Within, units: UnitSystem): Axis | null {
-  const screws = [...catalogue.screw.values()].filter(part => within.takes('screw', part))
-  const tried = screws.flatMap(part =>
+  const tried = takenParts(catalogue, within, 'screw').flatMap(part =>
     within.endsOf(part).map(ends => {
       const held: Axis = { ...withParts(bare(axis), { screw: part.id }), ends }
       const margins = evaluateAxis(held, catalogue, units).findings.flatMap(
@@ -112,8 +111,7 @@ const LINKS: readonly PartKind[] = ['coupler', 'belt']
 
 /** Kinds of part of which what is given leaves nothing; coupler and belt stand for each other. */
 function lackingKinds(catalogue: Catalogue, within: Within): PartKind[] {
-  const isLeft = <K extends PartKind>(kind: K) =>
-    [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].some(part => within.takes(kind, part))
+  const isLeft = (kind: PartKind) => takenParts(catalogue, within, kind).length > 0
   const kinds: PartKind[] = (['screw', 'bearing', 'motor'] as const).filter(kind => !isLeft(kind))
   return LINKS.some(isLeft) ? kinds : [...kinds, 'coupler']
 }

@@ -190,6 +190,14 @@ export const givenThings = (axis: Axis, catalogue: Catalogue, units: UnitSystem)
     return [{ words: said, without: { ...axis, searchWithin } }]
   })
 
+/** The parts of a kind that may go into a drive. */
+export const takenParts = <K extends PartKind>(
+  catalogue: Catalogue,
+  { takes }: Within,
+  kind: K,
+): PartOf[K][] =>
+  [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].filter(part => takes(kind, part))
+
 /** Nothing given at all: the whole list, as long as anything takes. */
 export const ANYTHING: Within = {
   takes: () => true,

@@ -1,6 +1,5 @@
 import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
-import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import {
   breaks,
@@ -12,8 +11,7 @@ import {
   type RemedyFinder,
   type Trial,
 } from '../evaluation/remedy'
-import { costWords } from '../machine/costs'
-import { driveEur } from '../machine/drive/price'
+import { costWords, priceEur } from '../machine/costs'
 import type { UnitSystem } from '../units/quantity'
 import type { CheckId } from '.'
 import { OUTCOMES } from './asked.generated'
@@ -27,11 +25,6 @@ const FINDERS = new Map<string, readonly RemedyFinder[]>(
 
 /** Settings that cost nothing come first, then parts, what is made or has no price, and last what is given up. */
 const ORDER = ['setting', 'part', undefined, 'wish'] as const
-
-const priceEur = (t: EvaluationContext): number | null => {
-  const { value } = attempt(() => driveEur(t))
-  return value ?? null
-}
 
 /** What a change adds to the price of the drive; nothing where that is not known. */
 const addedEur = (before: EvaluationContext, after: EvaluationContext): number =>

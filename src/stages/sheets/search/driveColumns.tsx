@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
 import type { Catalogue } from '@/core/document/parts/types'
 import type { DrivePoint } from '@/core/search/field'
+import { changedSlots } from '@/core/search/slots'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
@@ -54,11 +55,4 @@ export function driveColumns({ catalogue, axis, units, onTake }: Of): TableColum
 }
 
 /** Whether the axis has this very drive. */
-export const isTaken = (axis: Axis, point: DrivePoint): boolean =>
-  axis.parts.screw === point.screw &&
-  axis.ends === point.ends &&
-  axis.parts.bearing === point.bearing &&
-  axis.drive.transmission === point.transmission &&
-  (point.coupler === null || axis.parts.coupler === point.coupler) &&
-  (point.belt === null || axis.parts.belt === point.belt) &&
-  axis.parts.motor === point.motor
+export const isTaken = (axis: Axis, point: DrivePoint): boolean => changedSlots(axis, point).length === 0
