@@ -1,5 +1,4 @@
 import { SCREW_ENDS } from '../document/kinds'
-import { MOST_MARGIN } from '../evaluation/finding'
 import { type DrivePoint, type Field, heightMm, isWithin, pointOf } from './field'
 import {
   assemble,
@@ -11,23 +10,24 @@ import {
   priceWithoutLinkEur,
 } from './judge'
 import type { BearingLevel, LinkLevel, ScrewLevel } from './levels'
-import { type Pair, pairings, pairsFor, Torques } from './pairs'
-import { Profiles } from './profile'
+import { type LinkFigures, type LinkGroup, Links, type Pair } from './pairs'
+import { CUTTING_NM, MARGIN, type Meeting, Meetings, Rows, TOP_NM } from './profile'
 import { byPart } from './search'
 
-/** What a drive is to have least of. */
+const linkGiveUmPerN = (screw: ScrewLevel, link: LinkFigures) =>
+  screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad
+
+/** What a drive is to have least of: the part of screw, ends and bearings, that of link and motor, and the least of many of those. */
 const LEAST = {
   price: {
     held: priceWithoutLinkEur,
     pair: (_: ScrewLevel, { priceEur }: Pair) => priceEur,
-    order: (a: Pair, b: Pair) => a.priceEur - b.priceEur,
+    group: (_: ScrewLevel, { leastEur }: LinkGroup, motorEur: number) => leastEur + motorEur,
   },
   give: {
     held: giveWithoutLinkUmPerN,
-    pair: (screw: ScrewLevel, { link }: Pair) => screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad,
-    // Of equally stiff ones the cheaper first.
-    order: (a: Pair, b: Pair) =>
-      b.link.torsionalStiffnessNmPerRad - a.link.torsionalStiffnessNmPerRad || a.priceEur - b.priceEur,
+    pair: (screw: ScrewLevel, { link }: Pair) => linkGiveUmPerN(screw, link),
+    group: (screw: ScrewLevel, { best }: LinkGroup) => linkGiveUmPerN(screw, best),
   },
 } as const
 
@@ -40,6 +40,21 @@ export interface Wanted {
   accepts?: (point: DrivePoint) => boolean
 }
 
+/** A screw on its bearings, and what that has of what the drive is to have least of. */
+interface Held {
+  screw: ScrewLevel
+  bearing: BearingLevel
+  suits: number
+  value: number
+}
+/** A link and a motor with enough in hand, as a screw meets them. */
+interface Enough {
+  pair: Pair
+  value: number
+  topNm: number
+  cuttingNm: number
+}
+
 /**
  * The drive of a field that has least of something and every check at a margin or better: the same that trying every drive
  * would find.
@@ -49,41 +64,23 @@ export interface Wanted {
  * @returns null where there is none
  */
 export function bestHolding(field: Field, { least, margin, accepts }: Wanted): DrivePoint | null {
-  const { demand, within, screws, bearings, links, motors } = field
+  const { demand, within, screws, bearings } = field
   const of = LEAST[least]
   const enough = (one: { margin: number }) => one.margin >= margin
-  const all = pairings(demand, links.filter(enough), motors.filter(enough))
-  const pairs = all.filter(({ bears }) => bears >= Math.min(margin, MOST_MARGIN))
-  if (pairs.length === 0) return null
-  const profiles = new Profiles(demand, all)
-  const kindest = pairs.reduce((a, b) => (of.order(b, a) < 0 ? b : a))
+  const motors = field.motors.filter(enough)
+  const [cheapest] = motors
   const anyMass = within.mostMassKg === Number.POSITIVE_INFINITY
+  const joined = new Links(demand, field.links.filter(enough), { anyMass })
+  if (!cheapest) return null
+  const meetings = new Meetings(demand)
+  const row = new Rows().figures
   const assembly = emptyAssembly()
   const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
-  const fittingOf = new Map<number, Pair[]>()
-  const fitting = (seatMm: number) => {
-    const known = fittingOf.get(seatMm) ?? pairsFor(pairs, seatMm, anyMass).toSorted(of.order)
-    fittingOf.set(seatMm, known)
-    return known
-  }
   let best: { point: DrivePoint; value: number } | null = null
+  const mostValue = () => (best as { value: number } | null)?.value ?? Number.POSITIVE_INFINITY
   const beats = (value: number, priceEur: number) =>
     best === null || value < best.value || (value === best.value && priceEur < best.point.priceEur)
 
-  // Screws of one lead turn alike.
-  const byLead = new Map<number, Torques>()
-  const torquesOf = (screw: ScrewLevel) => {
-    const known = byLead.get(screw.part.leadMm) ?? new Torques(screw)
-    byLead.set(screw.part.leadMm, known)
-    return known
-  }
-
-  interface Held {
-    screw: ScrewLevel
-    bearing: BearingLevel
-    suits: number
-    value: number
-  }
   const heldOf = (sames: ScrewLevel[]): Held[] =>
     sames
       .filter(enough)
@@ -99,46 +96,60 @@ export function bestHolding(field: Field, { least, margin, accepts }: Wanted): D
         (a, b) => a.value - b.value || SCREW_ENDS.indexOf(b.screw.ends) - SCREW_ENDS.indexOf(a.screw.ends),
       )
 
-  const groups = byPart(screws)
-    .map(heldOf)
-    .filter(group => group.length > 0)
-    .toSorted((a, b) => (a[0] as Held).value - (b[0] as Held).value)
-  for (const group of groups) {
-    const [first] = group as [Held]
-    if (!beats(first.value + of.pair(first.screw, kindest), 0)) continue
-    profiles.meet(
-      { ...first.screw, growthUm: Math.min(...group.map(({ screw }) => screw.growthUm)) },
-      group.map(({ bearing }) => bearing),
-      torquesOf(first.screw),
-    )
-    // The pairs that this screw can have at all, by the seat of the bearings: asked once for all of them.
-    const enoughOf = new Map<number, Pair[]>()
-    const enoughFor = (seatMm: number): Pair[] => {
-      const known = enoughOf.get(seatMm)
-      if (known) return known
-      const found: Pair[] = []
-      for (const pair of fitting(seatMm)) {
-        // Best first: beyond what is known none can be better.
-        if (best !== null && first.value + of.pair(first.screw, pair) > (best as { value: number }).value)
-          break
-        if (profiles.isEnough(pair, margin)) found.push(pair)
+  /** The links and motors that a screw can have at all, with a seat; the best first, and of those that are alike the cheaper. */
+  const enoughFor = ({ screw, value: leastValue }: Held, meeting: Meeting, seatMm: number): Enough[] => {
+    const found: Enough[] = []
+    const isEnough = (link: LinkFigures, motor: Pair['motor']) =>
+      meeting.meet(link, motor, row, 0) && (row[MARGIN] as number) >= margin
+    for (const group of joined.fitting(seatMm))
+      for (const motor of motors) {
+        // Beyond what is known none can be better.
+        if (leastValue + of.group(screw, group, motor.priceEur) > mostValue()) continue
+        if (!group.mayTake(motor) || !isEnough(group.best, motor)) continue
+        for (const pair of group.pairsWith(motor)) {
+          const value = of.pair(screw, pair)
+          if (pair.bears < margin || leastValue + value > mostValue()) continue
+          if (isEnough(pair.link, motor))
+            found.push({ pair, value, topNm: row[TOP_NM] as number, cuttingNm: row[CUTTING_NM] as number })
+        }
       }
-      enoughOf.set(seatMm, found)
-      return found
-    }
-    for (const { screw, bearing, suits, value } of group) {
-      if (!beats(value + of.pair(screw, kindest), 0)) break
-      let joined: LinkLevel | null = null
-      for (const pair of enoughFor(bearing.part.couplerSeatMm)) {
-        const whole = value + of.pair(screw, pair)
-        if (best !== null && whole > (best as { value: number }).value) break
-        const { link, motor, bears, place } = pair
-        if (link !== joined) assemble(demand, screw, bearing, suits, link, assembly)
-        joined = link
+    return found.toSorted((a, b) => a.value - b.value || a.pair.priceEur - b.pair.priceEur)
+  }
+
+  /** The least that any link and motor add. */
+  const leastOfPairs = (held: Held) =>
+    joined
+      .fitting(held.bearing.part.couplerSeatMm)
+      .reduce(
+        (a, group) => Math.min(a, of.group(held.screw, group, cheapest.priceEur)),
+        Number.POSITIVE_INFINITY,
+      )
+
+  const parts = byPart(screws)
+    .map(heldOf)
+    .filter(held => held.length > 0)
+    .toSorted((a, b) => (a[0] as Held).value - (b[0] as Held).value)
+  for (const held of parts) {
+    const [first, ...others] = held as [Held, ...Held[]]
+    const meeting = meetings.of([first, ...others])
+    // What this screw can have with the seats of its bearings: asked once for all bearings of a seat.
+    const enoughOf = new Map<number, Enough[]>()
+    for (const one of held) {
+      const { screw, bearing, suits, value } = one
+      if (value > mostValue()) break
+      if (!beats(value + leastOfPairs(one), 0)) continue
+      const { couplerSeatMm } = bearing.part
+      const known = enoughOf.get(couplerSeatMm) ?? enoughFor(first, meeting, couplerSeatMm)
+      enoughOf.set(couplerSeatMm, known)
+      let link: LinkLevel | null = null
+      for (const { pair, value: pairValue, topNm, cuttingNm } of known) {
+        const whole = value + pairValue
+        if (whole > mostValue()) break
+        const { motor, bears } = pair
+        if (pair.link !== link) assemble(demand, screw, bearing, suits, pair.link, assembly)
+        link = pair.link
         const priceEur = assembly.priceEur + motor.priceEur
         if (!beats(whole, priceEur)) continue
-        const topNm = profiles.topNm[place] as number
-        const cuttingNm = profiles.cuttingNm[place] as number
         judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, false, judged)
         if (!judged.feasible || judged.margin < margin) continue
         if (!isWithin(field, screw, bearing, link, motor, priceEur)) continue

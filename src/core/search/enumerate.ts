@@ -14,10 +14,9 @@ import {
   type Judged,
   judge,
   leastTorqueNm,
-  linkBears,
+  pairBears,
   torqueAtNm,
 } from './judge'
-import { seatFits } from './pairs'
 
 /**
  * Judges every drive that the parts of a field can make, each by itself.
@@ -36,8 +35,8 @@ export function everyDrive(field: Field, visit: (point: DrivePoint) => void): nu
         for (const motor of motors) {
           count++
           const suits = bearingSuits(demand, screw, bearing)
-          const bears = linkBears(demand, link, motor)
-          if (suits === 0 || bears === 0 || !seatFits(link, bearing.part.couplerSeatMm)) continue
+          const bears = pairBears(demand, link, motor, bearing.part.couplerSeatMm)
+          if (suits === 0 || bears === 0) continue
           assemble(demand, screw, bearing, suits, link, assembly)
           const topNm = leastTorqueNm(motor, screw.topRpm * link.ratio)
           const cuttingNm = torqueAtNm(motor, screw.cuttingRpm * link.ratio)

@@ -1,6 +1,6 @@
 import type { Axis } from '../document/axis'
 import type { PartKind } from '../document/kinds'
-import type { Catalogue } from '../document/parts/types'
+import type { Catalogue, PartOf } from '../document/parts/types'
 import { FAR_END_SHARE } from '../machine/drive/price'
 
 import { evaluateAxis } from '../sheets/evaluateAxis'
@@ -21,6 +21,7 @@ import {
   screwLevels,
 } from './levels'
 import { type Merits, ParetoSet } from './pareto'
+import { withoutDearerTwins } from './twins'
 import { ANYTHING, takenParts, type Within } from './within'
 
 /** A whole drive that the search has found, with what it is weighed by. */
@@ -52,7 +53,8 @@ export interface Field {
 }
 
 /**
- * Lays out everything that can go into the drive of an axis; what fails alone is left out at once.
+ * Lays out everything that can go into the drive of an axis; what fails alone is left out at once, and so
+ * is a part that costs more than one of the same figures, but for what the axis has today.
  *
  * @param within what the search keeps to
  * @throws NotKnown while a dimension is not known
@@ -62,31 +64,34 @@ export function fieldOf(axis: Axis, catalogue: Catalogue, within = ANYTHING): Fi
   // Judged first: then each part takes over all that does not rest on it.
   base.driveFindings
   const demand = demandOf(base)
-  const parts = <K extends PartKind>(kind: K) => takenParts(catalogue, within, kind)
-  const [screws, bearings, couplers, belts, motors] = [
-    parts('screw'),
-    parts('bearing'),
-    parts('coupler'),
-    parts('belt'),
-    parts('motor'),
-  ]
+  const anyMass = within.mostMassKg === Number.POSITIVE_INFINITY
+  const taken = <K extends PartKind>(kind: K) => takenParts(catalogue, within, kind)
+  const all = {
+    screw: taken('screw'),
+    bearing: taken('bearing'),
+    coupler: taken('coupler'),
+    belt: taken('belt'),
+    motor: taken('motor'),
+  }
+  const parts = <K extends keyof typeof all>(kind: K): PartOf[K][] =>
+    withoutDearerTwins<K>(all[kind] as PartOf[K][], anyMass, ({ id }) => id === axis.parts[kind])
   const known = <T extends Level>(levels: (T | null)[]) =>
     levels.filter(level => level !== null).toSorted((a, b) => a.priceEur - b.priceEur)
   return {
     demand,
     within,
-    screws: known(screws.flatMap(part => screwLevels(base, within, part))),
-    bearings: known(bearings.map(part => bearingLevel(base, within, part))),
+    screws: known(parts('screw').flatMap(part => screwLevels(base, within, part))),
+    bearings: known(parts('bearing').map(part => bearingLevel(base, within, part))),
     links: known([
-      ...couplers.map(part => couplerLevel(base, within, part)),
-      ...belts.map(part => beltLevel(base, within, part)),
+      ...parts('coupler').map(part => couplerLevel(base, within, part)),
+      ...parts('belt').map(part => beltLevel(base, within, part)),
     ]),
-    motors: known(motors.map((part, place) => motorLevel(base, within, part, place))),
+    motors: known(parts('motor').map((part, place) => motorLevel(base, within, part, place))),
     combinations:
-      screws.reduce((sum, part) => sum + within.endsOf(part).length, 0) *
-      bearings.length *
-      (couplers.length + belts.length) *
-      motors.length,
+      all.screw.reduce((sum, part) => sum + within.endsOf(part).length, 0) *
+      all.bearing.length *
+      (all.coupler.length + all.belt.length) *
+      all.motor.length,
   }
 }
 
@@ -151,9 +156,12 @@ export const pointOf = (
 export const heightMm = (screw: ScrewLevel, bearing: BearingLevel) =>
   Math.max(screw.part.nutFlangeDiameterMm, bearing.part.blockHeightMm)
 
-/** An empty set for the drives of a field. */
+/** An empty set for the drives of a field: each is as high as its nut or as its blocks. */
 export const paretoOf = ({ screws, bearings }: Field) =>
-  new ParetoSet<DrivePoint>(screws.flatMap(screw => bearings.map(bearing => heightMm(screw, bearing))))
+  new ParetoSet<DrivePoint>([
+    ...screws.map(({ part }) => part.nutFlangeDiameterMm),
+    ...bearings.map(({ part }) => part.blockHeightMm),
+  ])
 
 export const resultOf = (field: Field, best: ParetoSet<DrivePoint>, judged: number): SearchResult => ({
   points: best.all.toSorted((a, b) => a.priceEur - b.priceEur || b.margin - a.margin),

@@ -13,7 +13,7 @@ const orFails = (margin: number, failsBelowMargin: number) =>
   margin < failsBelowMargin ? 0 : Math.min(margin, MOST_MARGIN)
 
 /** Torque of the motor against what a coupler or belt bears, and whether its shaft goes in. */
-export function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): number {
+function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): number {
   const { shaftMm, shaftLoadLimitN } = motor.part
   const { drivenNm } = motor
   if (shaftMm < link.leastBoreMm || shaftMm > link.mostMotorBoreMm) return 0
@@ -35,6 +35,34 @@ export function linkBears(demand: Demand, link: LinkLevel, motor: MotorLevel): n
   const use = (drivenNm * serviceFactor) / ratedTorqueNm
   return orFails(demand.holds.coupler / use, demand.fails.coupler)
 }
+
+/**
+ * The margin of a link with a motor and the end of the screw that it sits on: what both bear, and whether their bores fit.
+ *
+ * @param whole also where the end bears too little, for its margin
+ * @returns 0 when they do not go together, whatever the screw
+ */
+export function pairBears(
+  demand: Demand,
+  link: LinkLevel,
+  motor: MotorLevel,
+  seatMm: number,
+  whole = false,
+): number {
+  if (!seatFits(link, seatMm)) return 0
+  const bears = linkBears(demand, link, motor)
+  if (bears === 0) return 0
+  const { drivenNm } = motor
+  const torqueNm = Math.max(drivenNm, demand.brake?.holdingTorqueNm ?? 0) * link.ratio
+  const bendingNm = link.belt ? endBendingNm(beltPull(link.belt, drivenNm).shaftLoadN, link.hubMm) : 0
+  const { safety } = shaftEndStress.compute({ diameterMm: seatMm, torqueNm, bendingNm })
+  const end = Math.min(safety ?? MOST_MARGIN, MOST_MARGIN) / demand.holds.end
+  return Math.min(bears, whole ? end : orFails(end, demand.fails.end))
+}
+
+/** Whether a link's bore takes the end of the screw that bearings of this seat leave for it. */
+export const seatFits = (link: LinkLevel, seatMm: number): boolean =>
+  seatMm >= link.leastBoreMm && seatMm <= link.mostScrewBoreMm
 
 /** What a screw and its bearings decide together: shoulder, pull between two fixed ends, preload, life without a belt. */
 export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: BearingLevel): number {
@@ -142,6 +170,21 @@ export const priceWithoutLinkEur = (screw: ScrewLevel, bearing: BearingLevel) =>
 export const giveWithoutLinkUmPerN = (screw: ScrewLevel, bearing: BearingLevel) =>
   screw.screwUmPerN + screw.nutUmPerN + bearing.pairUmPerN / bearingSets(screw)
 
+/** What a drive's give leaves in hand: under the cut, and while it speeds up; 0 when it fails. */
+export function giveMargin(demand: Demand, giveUmPerN: number): number {
+  const { holds, fails, cuttingForceN, accelerationMmPerS2 } = demand
+  let margin = MOST_MARGIN
+  if (cuttingForceN > 0)
+    margin = orFails(holds.deflection / ((cuttingForceN * giveUmPerN) / demand.accuracyUm), fails.deflection)
+  if (accelerationMmPerS2 > 0) {
+    // A force of mass times acceleration on the drive's give: the same as the square of its frequency.
+    const hangsUm = (demand.loadMassKg * accelerationMmPerS2 * giveUmPerN) / 1000
+    const gives = orFails(holds.dynamicGive / (hangsUm / (demand.lostMotionUm / 2)), fails.dynamicGive)
+    margin = Math.min(margin, gives)
+  }
+  return margin
+}
+
 const playWithoutLinkUm = ({ oneFlank }: Demand, screw: ScrewLevel, bearing: BearingLevel) =>
   oneFlank ? 0 : (screw.part.preloadN > 0 ? 0 : screw.part.nutPlayUm) + bearing.part.axialPlayUm
 
@@ -199,22 +242,7 @@ export function assemble(
     playWithoutLinkUm(demand, screw, bearing) +
     link.playUmPerLeadMm * leadMm +
     2 * demand.frictionN * giveUmPerN
-  if (demand.cuttingForceN > 0)
-    out.margin = Math.min(
-      out.margin,
-      orFails(
-        demand.holds.deflection / ((demand.cuttingForceN * giveUmPerN) / demand.accuracyUm),
-        demand.fails.deflection,
-      ),
-    )
-  if (demand.accelerationMmPerS2 > 0) {
-    // A force of mass times acceleration on the drive's give: the same as the square of its frequency.
-    const hangsUm = (demand.loadMassKg * demand.accelerationMmPerS2 * giveUmPerN) / 1000
-    out.margin = Math.min(
-      out.margin,
-      orFails(demand.holds.dynamicGive / (hangsUm / (demand.lostMotionUm / 2)), demand.fails.dynamicGive),
-    )
-  }
+  out.margin = Math.min(out.margin, giveMargin(demand, giveUmPerN))
   sumSquares(screw, dragNm, atMotor, turningAtMotor, (2 * Math.PI * ratio) / leadMm, out.squares)
 }
 
@@ -247,7 +275,7 @@ function sumSquares(
 /**
  * Judges a whole drive, writing into `out`.
  *
- * @param bears the margin of `linkBears`
+ * @param bears the margin of `pairBears`
  * @param whole goes through all checks also when one fails, for its worst margin; else stops at the first
  */
 export function judge(
@@ -321,18 +349,6 @@ export function judge(
     if (rms < demand.fails.rms) fails = true
     if (rms < margin) margin = rms
   }
-
-  const endNm = Math.max(drivenNm, demand.brake?.holdingTorqueNm ?? 0) * ratio
-  const bendingNm = link.belt ? endBendingNm(beltPull(link.belt, drivenNm).shaftLoadN, link.hubMm) : 0
-  const { safety } = shaftEndStress.compute({
-    diameterMm: bearing.part.couplerSeatMm,
-    torqueNm: endNm,
-    bendingNm,
-  })
-  const end = Math.min(safety ?? MOST_MARGIN, MOST_MARGIN) / demand.holds.end
-  if (end < demand.fails.end) fails = true
-  if (fails && !whole) return
-  if (end < margin) margin = end
 
   if (link.belt) {
     const life = bearingLasts(demand, screw, bearing, beltPull(link.belt, drivenNm).shaftLoadN)

@@ -1,5 +1,5 @@
 import type { Demand } from './demand'
-import { leastTorqueNm, linkBears, torqueAtNm } from './judge'
+import { leastTorqueNm, pairBears, seatFits, torqueAtNm } from './judge'
 import { beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
 /** A link with a motor that it bears. */
@@ -9,48 +9,88 @@ export interface Pair {
   bears: number
   priceEur: number
   shaftLoadN: number
-  /** Its place among all pairs. */
-  place: number
 }
 
-/** Every link with every motor that it bears, cheapest first. */
-export function pairings(demand: Demand, links: LinkLevel[], motors: MotorLevel[]): Pair[] {
-  return links
-    .flatMap(link =>
-      motors.flatMap(motor => {
-        const bears = linkBears(demand, link, motor)
-        if (bears === 0) return []
-        const shaftLoadN = link.belt ? beltPull(link.belt, motor.drivenNm).shaftLoadN : 0
-        return [{ link, motor, bears, priceEur: link.priceEur + motor.priceEur, shaftLoadN, place: 0 }]
-      }),
-    )
-    .toSorted((a, b) => a.priceEur - b.priceEur)
-    .map((pair, place) => ({ ...pair, place }))
+/** What a screw meets of a link, whatever motor turns it. */
+export type LinkFigures = Pick<
+  LinkLevel,
+  | 'ratio'
+  | 'margin'
+  | 'efficiency'
+  | 'hubMm'
+  | 'motorInertiaKgM2'
+  | 'screwInertiaKgM2'
+  | 'torsionalStiffnessNmPerRad'
+  | 'playUmPerLeadMm'
+>
+
+/** A link that is in every figure as good as the best of some, which is no link that there is: beaten, all of them are. */
+const bestOf = (links: readonly LinkLevel[]): LinkFigures => {
+  const least = (of: (link: LinkLevel) => number) => links.reduce((a, b) => Math.min(a, of(b)), Infinity)
+  const most = (of: (link: LinkLevel) => number) => links.reduce((a, b) => Math.max(a, of(b)), 0)
+  return {
+    ratio: (links[0] as LinkLevel).ratio,
+    margin: most(({ margin }) => margin),
+    efficiency: most(({ efficiency }) => efficiency),
+    hubMm: least(({ hubMm }) => hubMm),
+    motorInertiaKgM2: least(({ motorInertiaKgM2 }) => motorInertiaKgM2),
+    screwInertiaKgM2: least(({ screwInertiaKgM2 }) => screwInertiaKgM2),
+    torsionalStiffnessNmPerRad: most(({ torsionalStiffnessNmPerRad }) => torsionalStiffnessNmPerRad),
+    playUmPerLeadMm: least(({ playUmPerLeadMm }) => playUmPerLeadMm),
+  }
 }
 
-/**
- * The pairs whose bores take a screw's end; a link is left out where a cheaper one does no worse with the same
- * motor, whatever the screw.
- *
- * @param anyMass whether it does not matter how heavy they are; else a lighter one is not left out for a heavier
- */
-export function pairsFor(pairs: Pair[], seatMm: number, anyMass: boolean): Pair[] {
-  const kept = new Map<MotorLevel, Pair[]>()
-  return pairs.filter(pair => {
-    const { link, motor } = pair
-    if (!seatFits(link, seatMm)) return false
-    const before = kept.get(motor) ?? []
-    if (before.some(one => linkOutdoes(one, pair) && (anyMass || one.link.massKg <= pair.link.massKg)))
-      return false
-    kept.set(motor, [...before, pair])
-    return true
-  })
+/** Links of one ratio whose bores take one seat, cheapest first. */
+export class LinkGroup {
+  readonly best: LinkFigures
+  readonly leastEur: number
+  readonly #leastBoreMm: number
+  readonly #mostBoreMm: number
+  readonly #pairs = new Map<MotorLevel, readonly Pair[]>()
+
+  constructor(
+    private readonly demand: Demand,
+    private readonly seatMm: number,
+    private readonly links: readonly LinkLevel[],
+    private readonly how: Joining,
+  ) {
+    this.best = bestOf(links)
+    this.leastEur = (links[0] as LinkLevel).priceEur
+    this.#leastBoreMm = Math.min(...links.map(({ leastBoreMm }) => leastBoreMm))
+    this.#mostBoreMm = Math.max(...links.map(({ mostMotorBoreMm }) => mostMotorBoreMm))
+  }
+
+  /** Whether the shaft of a motor may go into one of them; most motors are out by this alone. */
+  mayTake({ part: { shaftMm } }: MotorLevel): boolean {
+    return shaftMm >= this.#leastBoreMm && shaftMm <= this.#mostBoreMm
+  }
+
+  /**
+   * The links that bear a motor, cheapest first; one is left out where a cheaper one does no worse whatever the screw.
+   * Asked for the few motors that are worth it, and kept.
+   */
+  pairsWith(motor: MotorLevel): readonly Pair[] {
+    const known = this.#pairs.get(motor)
+    if (known) return known
+    const kept: Pair[] = []
+    for (const link of this.links) {
+      const bears = pairBears(this.demand, link, motor, this.seatMm, this.how.whole)
+      if (bears === 0) continue
+      const shaftLoadN = link.belt ? beltPull(link.belt, motor.drivenNm).shaftLoadN : 0
+      const pair = { link, motor, bears, priceEur: link.priceEur + motor.priceEur, shaftLoadN }
+      const isOutdone = kept.some(
+        one => linkOutdoes(one, pair) && (this.how.anyMass || one.link.massKg <= link.massKg),
+      )
+      if (!isOutdone) kept.push(pair)
+    }
+    this.#pairs.set(motor, kept)
+    return kept
+  }
 }
 
 /** Whether a cheaper link with the same motor does no worse with any screw and any bearings. */
 const linkOutdoes = (a: Pair, b: Pair): boolean =>
   a.priceEur < b.priceEur &&
-  a.link.ratio === b.link.ratio &&
   a.link.efficiency >= b.link.efficiency &&
   a.bears >= b.bears &&
   a.link.margin >= b.link.margin &&
@@ -61,7 +101,47 @@ const linkOutdoes = (a: Pair, b: Pair): boolean =>
   a.link.hubMm <= b.link.hubMm &&
   a.shaftLoadN <= b.shaftLoadN
 
-/** Torque that each motor gives at the speeds of one screw, by the ratio of the link. */
+export interface Joining {
+  /** Whether it does not matter how heavy they are; else a lighter link is not left out for a heavier. */
+  anyMass: boolean
+  /** Also what the end of the screw does not bear. */
+  whole?: boolean
+}
+
+/**
+ * The links of a list by the seats that they fit and by their ratio.
+ *
+ * @param links cheapest first
+ */
+export class Links {
+  readonly #bySeat = new Map<number, readonly LinkGroup[]>()
+
+  constructor(
+    private readonly demand: Demand,
+    private readonly links: readonly LinkLevel[],
+    private readonly how: Joining,
+  ) {}
+
+  fitting(seatMm: number): readonly LinkGroup[] {
+    const known = this.#bySeat.get(seatMm)
+    if (known) return known
+    const fitting = this.links.filter(link => seatFits(link, seatMm))
+    const ratios = [...new Set(fitting.map(({ ratio }) => ratio))]
+    const groups = ratios.map(
+      ratio =>
+        new LinkGroup(
+          this.demand,
+          seatMm,
+          fitting.filter(link => link.ratio === ratio),
+          this.how,
+        ),
+    )
+    this.#bySeat.set(seatMm, groups)
+    return groups
+  }
+}
+
+/** Torque that each motor gives at the speeds of the screws of one lead, by the ratio of the link. */
 export class Torques {
   private readonly known = new Map<number, MotorTorque[]>()
   private ratio = Number.NaN
@@ -89,7 +169,3 @@ interface MotorTorque {
   topNm: number
   cuttingNm: number
 }
-
-/** Whether a link's bore takes the end of the screw that bearings of this seat leave for it. */
-export const seatFits = (link: LinkLevel, seatMm: number): boolean =>
-  seatMm >= link.leastBoreMm && seatMm <= link.mostScrewBoreMm

@@ -60,6 +60,17 @@ export class Shelf {
     return first < this.length ? (this.prices[first] as number) : Number.POSITIVE_INFINITY
   }
 
+  /** Whether this very drive stands here: nothing beats it. */
+  has(priceEur: number, margin: number, lostMotionUm: number): boolean {
+    const first = this.firstAsGood(Number.POSITIVE_INFINITY, margin, lostMotionUm)
+    return (
+      first < this.length &&
+      this.prices[first] === priceEur &&
+      this.margins[first] === margin &&
+      this.lost[first] === lostMotionUm
+    )
+  }
+
   /** Whether a cheaper drive here is no worse in margin and lost motion. */
   beats(priceEur: number, margin: number, lostMotionUm: number): boolean {
     const { prices, margins, lost } = this
@@ -161,15 +172,17 @@ export class ParetoSet<T extends Merits> {
   private tidyAt = 500
   private readonly heightsMm: number[]
   private readonly shelves: Shelf[]
+  private readonly shelfOf: ReadonlyMap<number, number>
 
   constructor(heightsMm: Iterable<number>) {
     this.heightsMm = [...new Set(heightsMm)].toSorted((a, b) => a - b)
     this.shelves = this.heightsMm.map(() => new Shelf())
+    this.shelfOf = new Map(this.heightsMm.map((heightMm, shelf) => [heightMm, shelf]))
   }
 
   /** Where drives of a height stand; asked for once, then used for every drive of that height. */
   shelf(heightMm: number): number {
-    return this.heightsMm.indexOf(heightMm)
+    return this.shelfOf.get(heightMm) as number
   }
 
   /** The least price at which a drive as good as this, and as low, is known. */
@@ -182,20 +195,31 @@ export class ParetoSet<T extends Merits> {
     return Shelf.of(this.shelves[shelf] as Shelf, mostMargin, leastLostUm)
   }
 
+  /** Lets a drive that is to come beat others already. */
+  expect(shelf: number, { priceEur, margin, lostMotionUm }: Merits): void {
+    for (let i = shelf; i < this.shelves.length; i++)
+      (this.shelves[i] as Shelf).put(priceEur, margin, lostMotionUm)
+  }
+
   /** Takes a drive, unless one that is known beats it. */
   offer(shelf: number, point: T): void {
     const { priceEur, margin, lostMotionUm } = point
     if (this.cheapest(shelf, margin, lostMotionUm) < priceEur) return
     this.points.push(point)
-    for (let i = shelf; i < this.shelves.length; i++)
-      (this.shelves[i] as Shelf).put(priceEur, margin, lostMotionUm)
+    this.expect(shelf, point)
     if (this.points.length > this.tidyAt) this.tidy()
+  }
+
+  /** Whether nothing known beats a drive that was offered: it stands on its shelf, and nothing as good on the one below. */
+  private stands({ priceEur, margin, lostMotionUm, heightMm }: T): boolean {
+    const shelf = this.shelf(heightMm)
+    if (!(this.shelves[shelf] as Shelf).has(priceEur, margin, lostMotionUm)) return false
+    return shelf === 0 || this.cheapest(shelf - 1, margin, lostMotionUm) > priceEur
   }
 
   /** Drops what has been beaten since it came. */
   private tidy(): void {
-    const { points } = this
-    this.points = points.filter(point => !points.some(other => beats(other, point)))
+    this.points = this.points.filter(point => this.stands(point))
     this.tidyAt = 2 * this.points.length + 500
   }
 

@@ -1,193 +1,160 @@
 import type { Demand } from './demand'
 import type { BearingLevel, MotorLevel, ScrewLevel } from './levels'
-import type { Pair, Torques } from './pairs'
+import { type LinkFigures, Torques } from './pairs'
 
 /** A bound must be no worse than what it bounds, also when sums are rounded in another order. */
 export const LOOSE = 1e-12
 
-/** A screw on the kindest of what its bearings span. */
-interface Meeting {
+/** What a link and a motor come to at best with a screw, whatever its bearings: the columns of a row of figures. */
+export const EUR = 0
+/** The most margin of what rests on them and the screw. */
+export const MARGIN = 1
+/** Motion that the link loses. */
+export const LOST_UM = 2
+/** Give of the link, per newton. */
+export const GIVE_UM_PER_N = 3
+/** Least lag of the motor for each newton metre of drag: no arc sine is below its sine. */
+export const LAG_UM_PER_NM = 4
+/** Torque of the motor over the move and at the feed of the cut. */
+export const TOP_NM = 5
+export const CUTTING_NM = 6
+export const COLUMNS = 8
+
+/** Rows of figures in one piece of memory: there are millions of them, and an object for each takes three times as long. */
+export class Rows {
+  figures = new Float64Array(64 * COLUMNS)
+  length = 0
+
+  /** Where the row after the last begins; it is there to be written, and is kept once it is counted. */
+  next(): number {
+    if ((this.length + 1) * COLUMNS > this.figures.length) {
+      const longer = new Float64Array(2 * this.figures.length)
+      longer.set(this.figures)
+      this.figures = longer
+    }
+    return this.length * COLUMNS
+  }
+
+  at(row: number, column: number): number {
+    return this.figures[row * COLUMNS + column] as number
+  }
+
+  /** Adds a row that is as good in each figure as the best of some: beaten, all of them are. */
+  addBestOf(rows: Rows, from: number, to: number): number {
+    const start = this.next()
+    const { figures } = this
+    for (const column of [EUR, MARGIN, LOST_UM, GIVE_UM_PER_N, LAG_UM_PER_NM]) {
+      let best = rows.at(from, column)
+      for (let row = from + 1; row < to; row++) {
+        const figure = rows.at(row, column)
+        if (column === MARGIN ? figure > best : figure < best) best = figure
+      }
+      figures[start + column] = best
+    }
+    return this.length++
+  }
+}
+
+/** A screw on bearings, whichever way its ends are held. */
+interface OnBearings {
   screw: ScrewLevel
-  torques: Torques
-  leastDragNm: number
-  leastBlockMm: number
-  mostStaticN: number
+  bearing: BearingLevel
 }
 
-/** Pairs of one motor at one ratio, cheapest first, with the best that any of them can be: beaten, all of them are. */
-export interface PairGroup {
-  pairs: Pair[]
-  leastEur: number
-  mostMargin: number
-  leastLinkLostUm: number
-  leastLagUmPerNm: number
-}
-
-const UNKNOWN = 0
-const FAILS = 1
-const KNOWN = 2
-
-/**
- * Every pair as one screw meets it, beside the kindest of its bearings: the most margin and the least lost motion
- * that come of it.
- *
- * Kept as a column for each figure: there are thousands of pairs, met by a hundred screws.
- */
-export class Profiles {
-  private readonly state: Uint8Array
-  private meeting: Meeting | null = null
-  /** Torque of the motor over the move and at the feed of the cut. */
-  readonly topNm: Float64Array
-  readonly cuttingNm: Float64Array
-  /** The most margin of what rests on the pair and the screw, whatever bearings. */
-  readonly mostMargin: Float64Array
-  private readonly linkLostUm: Float64Array
-  /** Least lag of the motor for each newton metre of drag: no arc sine is below its sine. */
-  private readonly lagUmPerNm: Float64Array
+/** A screw on the kindest of its bearings. */
+export class Meeting {
+  readonly #screw: ScrewLevel
+  readonly #leastDragNm: number
+  readonly #leastBlockMm: number
+  readonly #mostStaticN: number
+  readonly #tableKgM2: number
 
   constructor(
     private readonly demand: Demand,
-    pairs: Pair[],
+    private readonly torques: Torques,
+    held: readonly OnBearings[],
   ) {
-    const column = () => new Float64Array(pairs.length)
-    this.state = new Uint8Array(pairs.length)
-    this.topNm = column()
-    this.cuttingNm = column()
-    this.mostMargin = column()
-    this.linkLostUm = column()
-    this.lagUmPerNm = column()
+    const [{ screw }] = held as [OnBearings]
+    // The kindest of the ways to hold its ends: stretched, it does not grow.
+    this.#screw = { ...screw, growthUm: held.reduce((a, one) => Math.min(a, one.screw.growthUm), Infinity) }
+    this.#leastDragNm = held.reduce((a, { bearing }) => Math.min(a, bearing.part.dragTorqueNm), Infinity)
+    this.#leastBlockMm = held.reduce((a, { bearing }) => Math.min(a, bearing.part.blockLengthMm), Infinity)
+    this.#mostStaticN = held.reduce((a, { bearing }) => Math.max(a, bearing.part.staticCapacityN), 0)
+    this.#tableKgM2 = demand.loadMassKg * (screw.part.leadMm / (2000 * Math.PI)) ** 2
   }
 
-  /** Turns to a screw, with the bearings that it can have. */
-  meet(screw: ScrewLevel, bearings: BearingLevel[], torques: Torques): void {
-    this.state.fill(UNKNOWN)
-    this.meeting = {
-      screw,
-      torques,
-      leastDragNm: Math.min(...bearings.map(({ part }) => part.dragTorqueNm)),
-      leastBlockMm: Math.min(...bearings.map(({ part }) => part.blockLengthMm)),
-      mostStaticN: Math.max(...bearings.map(({ part }) => part.staticCapacityN)),
-    }
+  /** Drag of screw and bearings at least. */
+  get leastDragNm(): number {
+    return dragOn(this.#screw, this.#leastDragNm)
   }
 
   /**
-   * The pairs that may be worth trying with the screw: none fails whatever the bearings, and none is beaten
-   * before they are settled.
+   * The best that a link and a motor can come to with the screw, whatever its bearings, written as a row of figures; all but the price.
    *
-   * @param fitting pairs whose bores take the screw's end, cheapest first
-   * @param isBeaten asked of what a pair can be at best
+   * @param whole goes on when a check fails, for the margin; else stops there
+   * @returns whether they may hold
    */
-  worthTrying(
-    fitting: Pair[],
-    mostEur: number,
-    isBeaten: (pair: Pair, mostMargin: number, leastLostUm: number) => boolean,
-  ): Pair[] {
-    const { screw, leastDragNm } = this.meeting as Meeting
-    const worth: Pair[] = []
-    for (const pair of fitting) {
-      if (pair.priceEur > mostEur) break
-      const { place } = pair
-      if (this.state[place] === UNKNOWN) this.state[place] = this.work(pair) ? KNOWN : FAILS
-      if (this.state[place] === FAILS) continue
-      const leastLostUm = this.leastLostUm(place, dragOn(screw, leastDragNm))
-      if (!isBeaten(pair, this.mostMargin[place] as number, leastLostUm)) worth.push(pair)
-    }
-    return worth
-  }
-
-  /** Whether a pair may have a margin with the screw, whatever its bearings. */
-  isEnough(pair: Pair, margin: number): boolean {
-    const { place } = pair
-    if (this.state[place] === UNKNOWN) this.state[place] = this.work(pair) ? KNOWN : FAILS
-    return this.state[place] === KNOWN && (this.mostMargin[place] as number) >= margin
-  }
-
-  /** Pairs that are known, by motor and ratio; the group with the cheapest pair first. */
-  grouped(pairs: readonly Pair[]): PairGroup[] {
-    const groups = new Map<MotorLevel, Map<number, PairGroup>>()
-    const all: PairGroup[] = []
-    for (const pair of pairs) {
-      const { motor, link, place, priceEur } = pair
-      const ofMotor = groups.get(motor) ?? new Map<number, PairGroup>()
-      if (!groups.has(motor)) groups.set(motor, ofMotor)
-      let group = ofMotor.get(link.ratio)
-      if (!group) {
-        group = {
-          pairs: [],
-          leastEur: priceEur,
-          mostMargin: 0,
-          leastLinkLostUm: Number.POSITIVE_INFINITY,
-          leastLagUmPerNm: Number.POSITIVE_INFINITY,
-        }
-        ofMotor.set(link.ratio, group)
-        all.push(group)
-      }
-      group.pairs.push(pair)
-      group.mostMargin = Math.max(group.mostMargin, this.mostMargin[place] as number)
-      group.leastLinkLostUm = Math.min(group.leastLinkLostUm, this.linkLostUm[place] as number)
-      group.leastLagUmPerNm = Math.min(group.leastLagUmPerNm, this.lagUmPerNm[place] as number)
-    }
-    return all
-  }
-
-  /** The least motion that a pair loses when screw and bearings drag with this torque. */
-  leastLostUm(place: number, dragNm: number): number {
-    return (this.linkLostUm[place] as number) + (this.lagUmPerNm[place] as number) * dragNm
-  }
-
-  /** Works out a pair as the screw meets it; false where it fails with whatever bearings. */
-  private work(pair: Pair): boolean {
-    const { screw, torques, leastDragNm, leastBlockMm, mostStaticN } = this.meeting as Meeting
+  meet(link: LinkFigures, motor: MotorLevel, out: Float64Array, at: number, whole = false): boolean {
     const { demand } = this
-    const { holds, fails } = demand
-    const { link, motor, place } = pair
     const { part, drivenNm } = motor
+    const screw = this.#screw
+    const { holds, fails } = demand
     const { ratio } = link
     const { leadMm } = screw.part
     const open = part.loop === 'open'
-    const { topNm, cuttingNm } = torques.of(motor, ratio)
+    const { topNm, cuttingNm } = this.torques.of(motor, ratio)
     const atMotor = ratio * link.efficiency
-    const dragNm = screw.preloadDragNm + leastDragNm
-    const screwMm = demand.spanMm + link.hubMm + 1.5 * leastBlockMm
+    const dragNm = screw.preloadDragNm + this.#leastDragNm
+    const screwMm = demand.spanMm + link.hubMm + 1.5 * this.#leastBlockMm
     const turning = link.screwInertiaKgM2 + screw.inertiaPerMmKgM2 * screwMm
-    const tableKgM2 = demand.loadMassKg * (leadMm / (2000 * Math.PI)) ** 2
     const turningKgM2 = link.motorInertiaKgM2 + (demand.brake?.inertiaKgM2 ?? 0) + turning / ratio ** 2
     const alpha = (demand.accelerationMmPerS2 * 2 * Math.PI * ratio) / leadMm
     const speedingNm =
       (screw.acceleratingNm + dragNm) / atMotor + (turningKgM2 + part.rotorInertiaKgM2) * alpha
     const inHand = Math.min(topNm / speedingNm, cuttingNm / ((screw.cuttingNm + dragNm) / atMotor))
     const torque = (inHand / (open ? holds.open : holds.closed)) * (1 + LOOSE)
-    if (torque < (open ? fails.open : fails.closed)) return false
-    const loadKgM2 = turningKgM2 + tableKgM2 / ratio ** 2
+    let mayHold = torque >= (open ? fails.open : fails.closed)
+    if (!mayHold && !whole) return false
+    const loadKgM2 = turningKgM2 + this.#tableKgM2 / ratio ** 2
     const inertia = (holds.inertia / (loadKgM2 / part.rotorInertiaKgM2)) * (1 + LOOSE)
-    if (inertia < fails.inertia) return false
+    mayHold &&= inertia >= fails.inertia
+    if (!mayHold && !whole) return false
     const thrustN = (2000 * Math.PI * drivenNm * ratio * screw.forwardEfficiency) / leadMm
-    const bearsN = Math.min(screw.part.staticCapacityN, mostStaticN)
+    const bearsN = Math.min(screw.part.staticCapacityN, this.#mostStaticN)
     const stall = (holds.stall / (thrustN / bearsN)) * (1 + LOOSE)
-    if (stall < fails.stall) return false
-    const linkLostUm =
-      link.playUmPerLeadMm * leadMm +
-      2 * demand.frictionN * (screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad)
+    mayHold &&= stall >= fails.stall
+    if (!mayHold && !whole) return false
+    const linkGiveUmPerN = screw.linkUmNmPerNRad / link.torsionalStiffnessNmPerRad
+    const linkLostUm = link.playUmPerLeadMm * leadMm + 2 * demand.frictionN * linkGiveUmPerN
     const stepUm = open ? (leadMm * 1000) / (part.fullStepsPerRev * ratio) : 0
     const besidesLeadUm = screw.growthUm + linkLostUm / 2 + stepUm / 2
     const budgetMargin = (leadUm: number) =>
       (holds.budget / ((leadUm + besidesLeadUm) / demand.accuracyUm)) * (1 + LOOSE)
-    if (budgetMargin(screw.leadUm) < fails.budget) return false
+    mayHold &&= budgetMargin(screw.leadUm) >= fails.budget
+    if (!mayHold && !whole) return false
 
-    this.topNm[place] = topNm
-    this.cuttingNm[place] = cuttingNm
-    this.mostMargin[place] = Math.min(
-      pair.bears,
-      link.margin,
-      torque,
-      inertia,
-      stall,
-      budgetMargin(screw.leadLeftUm),
-    )
-    this.linkLostUm[place] = linkLostUm
+    out[at + TOP_NM] = topNm
+    out[at + CUTTING_NM] = cuttingNm
+    out[at + MARGIN] = Math.min(link.margin, torque, inertia, stall, budgetMargin(screw.leadLeftUm))
+    out[at + LOST_UM] = linkLostUm
+    out[at + GIVE_UM_PER_N] = linkGiveUmPerN
     const lagUm = ((leadMm * 1000) / (Math.PI * ratio)) * (4 / part.fullStepsPerRev)
-    this.lagUmPerNm[place] = open ? lagUm / (atMotor * drivenNm) : 0
-    return true
+    out[at + LAG_UM_PER_NM] = open ? lagUm / (atMotor * drivenNm) : 0
+    return mayHold
+  }
+}
+
+/** Screws of one lead turn alike, so their motors are asked once. */
+export class Meetings {
+  readonly #byLead = new Map<number, Torques>()
+  constructor(private readonly demand: Demand) {}
+
+  /** Turns to a screw, with the ways to hold its ends and the bearings that it can have. */
+  of(held: readonly [OnBearings, ...OnBearings[]]): Meeting {
+    const [{ screw }] = held
+    const torques = this.#byLead.get(screw.part.leadMm) ?? new Torques(screw)
+    this.#byLead.set(screw.part.leadMm, torques)
+    return new Meeting(this.demand, torques, held)
   }
 }
 

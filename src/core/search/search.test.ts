@@ -3,7 +3,7 @@ import { runs } from '../calculation/fixtures/runs'
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
 import { PART_KINDS, type PartKind } from '../document/kinds'
-import type { Catalogue } from '../document/parts/types'
+import type { Catalogue, PartOf } from '../document/parts/types'
 import { NotKnown } from '../evaluation/notKnown'
 import { CATALOGUE } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
@@ -12,10 +12,11 @@ import type { SearchWithin } from '../sheets/search/model'
 import { bestHolding } from './best'
 import { enumerateField } from './enumerate'
 import { type DrivePoint, fieldOf } from './field'
-import { everyHolding, NOTHING_HERE, smallList } from './fixtures/lists'
+import { everyHolding, middleList, NOTHING_HERE, smallList } from './fixtures/lists'
 import { axisWith } from './levels'
 import { beats } from './pareto'
 import { searchDrives, searchField } from './search'
+import { withoutDearerTwins } from './twins'
 import { whyNot, whyNothing } from './whyNot'
 import { givenThings, type Supply, withinOf } from './within'
 
@@ -107,6 +108,20 @@ test('finds the very set that trying every combination finds', () => {
   expect(found).toBeGreaterThan(50)
 })
 
+test('finds it in a list so long that a few parts are looked at first', () => {
+  let found = 0
+  fc.assert(
+    fc.property(fc.constantFrom(...AXES), middleList, (axis, catalogue) => {
+      const field = fieldOf(axis, catalogue)
+      const quick = searchField(field)
+      sameSet(quick?.points ?? [], enumerateField(field).points)
+      found += quick?.points.length ?? 0
+    }),
+    { numRuns: runs(300, 6), seed: 20_261_201 },
+  )
+  expect(found).toBeGreaterThan(100)
+})
+
 /** Anything that a search can be told to keep to, with what there is of the parts. */
 const mixture = fc.record({
   keepScrew: fc.boolean(),
@@ -136,6 +151,50 @@ const sparse = fc
       ]),
     ) as SearchWithin
   })
+
+test('the same parts from dearer suppliers make no drive better, and are counted among what could be made', () => {
+  let found = 0
+  fc.assert(
+    fc.property(fc.constantFrom(...AXES), smallList, sparse, (axis, catalogue, searchWithin) => {
+      const given: Axis = { ...axis, searchWithin: { ...searchWithin, mostMassKg: null } }
+      const dearer = Object.fromEntries(
+        PART_KINDS.map(kind => [
+          kind,
+          new Map(
+            [...catalogue[kind].values()].flatMap(part => [
+              [
+                `${part.id}-2`,
+                { ...part, id: `${part.id}-2`, priceEur: part.priceEur * 1.2 + 1, maker: 'B' },
+              ],
+              [part.id, part],
+            ]),
+          ),
+        ]),
+      )
+      const longer = { ...catalogue, ...dearer } as Catalogue
+      const search = (list: Catalogue) => searchDrives(given, list, withinOf(given, list, NOTHING_HERE))
+      const [few, many] = [search(catalogue), search(longer)]
+      sameSet(many?.points ?? [], few?.points ?? [])
+      expect(many?.combinations).toBeGreaterThanOrEqual(few?.combinations ?? 0)
+      found += few?.points.length ?? 0
+    }),
+    { numRuns: runs(2000, 100), seed: 20_261_201 },
+  )
+  expect(found).toBeGreaterThan(20)
+})
+
+test('a dearer part stays where it is lighter and weight counts, and where it is chosen today', () => {
+  const [light] = [...CATALOGUE.coupler.values()] as [PartOf['coupler']]
+  const heavy = { ...light, id: 'heavy', massKg: 2, priceEur: light.priceEur - 1 }
+  const unknown = { ...light, id: 'unknown', massKg: null, priceEur: light.priceEur - 2 }
+  const dear = { ...light, id: 'dear', massKg: 3, priceEur: light.priceEur + 9 }
+  const all = [light, heavy, unknown, dear]
+  const ids = (anyMass: boolean, today = '') =>
+    withoutDearerTwins<'coupler'>(all, anyMass, ({ id }) => id === today).map(({ id }) => id)
+  expect(ids(true)).toEqual(['unknown'])
+  expect(ids(false)).toEqual([light.id, 'heavy', 'unknown'])
+  expect(ids(true, 'dear')).toEqual(['unknown', 'dear'])
+})
 
 /** A list of a few parts, some of which lie on the shelf and of some of which nobody knows the weight. */
 const stocked = fc

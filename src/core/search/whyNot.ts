@@ -5,10 +5,9 @@ import type { Catalogue, PartOf } from '../document/parts/types'
 import { byUrgency } from '../evaluation/finding'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import type { UnitSystem } from '../units/quantity'
-import { type DrivePoint, type Field, fieldOf, pointOf } from './field'
-import { assemble, bearingSuits, emptyAssembly, type Judged, judge } from './judge'
+import { type DrivePoint, fieldOf } from './field'
 import { axisWith, bare, withParts } from './levels'
-import { pairings, seatFits, Torques } from './pairs'
+import { nearestOf } from './nearest'
 import { beats } from './pareto'
 import { searchDrives, searchField } from './search'
 import { givenThings, type Supply, takenParts, type Within, withinOf } from './within'
@@ -34,34 +33,6 @@ function only(catalogue: Catalogue, kind: PartKind, partId: string): Catalogue {
   if (!one) throw new Error(`No ${kind} in the parts list is called ${partId}.`)
   const without = kind === 'coupler' ? { belt: new Map() } : kind === 'belt' ? { coupler: new Map() } : {}
   return { ...catalogue, ...without, [kind]: new Map([[partId, one]]) } as Catalogue
-}
-
-/** The drive of a field that comes nearest to holding, by its worst margin; null when no parts go together. */
-export function nearestOf(field: Field): DrivePoint | null {
-  const { demand } = field
-  const pairs = pairings(demand, field.links, field.motors)
-  const assembly = emptyAssembly()
-  const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
-  let nearest: DrivePoint | null = null
-  for (const screw of field.screws) {
-    const torques = new Torques(screw)
-    for (const bearing of field.bearings) {
-      const suits = bearingSuits(demand, screw, bearing)
-      if (suits === 0) continue
-      for (const { link, motor, bears } of pairs) {
-        if (!seatFits(link, bearing.part.couplerSeatMm)) continue
-        assemble(demand, screw, bearing, suits, link, assembly)
-        if (nearest && Math.min(assembly.margin, bears) <= nearest.margin) continue
-        const { topNm, cuttingNm } = torques.of(motor, link.ratio)
-        judge(demand, screw, bearing, link, motor, assembly, bears, topNm, cuttingNm, true, judged)
-        if (!nearest || judged.margin > nearest.margin)
-          nearest = pointOf(field, screw, bearing, link, motor, assembly.priceEur + motor.priceEur, judged)
-        // What holds in everything is kept out by a limit alone: nothing is nearer.
-        if (nearest && judged.feasible && nearest.margin >= 1) return nearest
-      }
-    }
-  }
-  return nearest
 }
 
 /** The checks that fail on an axis, as sentences. */
