@@ -3,24 +3,33 @@ import { resolve } from 'node:path'
 import { createInterface } from 'node:readline'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
+import { PART_KINDS } from '@/core/document/kinds'
+import type { OwnParts } from '@/core/document/parts/types'
 import { readJobFile } from '@/core/formats/jobFile'
-import { catalogueOf } from '@/core/machine/parts'
+import { readPartsCsv } from '@/core/formats/partsCsv'
+import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
+import { joinShopParts } from '@/core/machine/parts/shopParts'
 import { searchOutcome } from '@/core/search/outcome'
 import { givenThings } from '@/core/search/within'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
 import { orMissing, supplyOf } from './answers'
-import { jobIn } from './read'
+import { jobIn, textOf } from './read'
 
 /** What can be asked of each axis. */
 export const QUESTIONS = ['search', 'evaluate'] as const
 export type Question = (typeof QUESTIONS)[number]
 
-type Answer = (job: Job, axis: Axis) => object
+/** A job with the shop's list beside it, where one is given. */
+interface Given extends Job {
+  shopParts?: OwnParts
+}
+type Answer = (job: Given, axis: Axis) => object
 
 const ANSWERS: Readonly<Record<Question, Answer>> = {
   search(job, axis) {
     const catalogue = catalogueOf(job)
-    const outcome = searchOutcome(axis, catalogue, supplyOf(job), job.units)
+    const supply = { ...supplyOf(job), shopParts: job.shopParts }
+    const outcome = searchOutcome(axis, catalogue, supply, job.units)
     const { points = [], combinations, handful, whyNothing } = outcome ?? {}
     return {
       within: givenThings(axis, catalogue, job.units).map(({ words }) => words),
@@ -52,11 +61,43 @@ export const axisLines = (path: string): string => {
     .join('')
 }
 
+/** What all lines go by: what is on hand of a job, or the shop's list of files of parts. */
+type Common = Partial<Pick<Given, 'ownParts' | 'shop' | 'orders' | 'shopParts'>>
+
+/** The parts of a CSV file; a row that is wrong stops it. */
+function partsIn(path: string): Partial<OwnParts> {
+  const { kind, good, wrong } = readPartsCsv(textOf(path), NO_OWN_PARTS, CATALOGUE)
+  const [first] = wrong
+  if (first)
+    throw new Error(`${path}, line ${first.line}, ${first.column}: got ${first.got}, takes ${first.takes}`)
+  return { [kind]: good.filter(({ is }) => is !== 'same').map(({ part }) => part) }
+}
+
+/**
+ * @param paths a job file whose own parts, tools and orders all lines go by, or files of parts with commas between them, which
+ *   make up the shop's list
+ */
+function commonOf(paths: string): Common {
+  if (!/\.csv$/i.test(paths)) {
+    const { ownParts, shop, orders } = jobIn(paths)
+    return { ownParts, shop, orders }
+  }
+  const shopParts: OwnParts = { ...NO_OWN_PARTS }
+  for (const part of paths.split(',').map(partsIn)) Object.assign(shopParts, joinedKinds(shopParts, part))
+  return { shopParts }
+}
+
+const joinedKinds = (before: OwnParts, part: Partial<OwnParts>) =>
+  Object.fromEntries(
+    PART_KINDS.flatMap(kind =>
+      part[kind] ? [[kind, joinShopParts(before[kind] as never, part[kind] as never)]] : [],
+    ),
+  )
+
 /** What is said of one line: nothing is kept from one to the next. */
-function answer(line: string, question: Question, parts: Job | null): { of: object; failed: boolean } {
+function answer(line: string, question: Question, common: Common): { of: object; failed: boolean } {
   try {
-    const { job: own } = readJobFile(line)
-    const job = parts ? { ...own, ownParts: parts.ownParts, shop: parts.shop, orders: parts.orders } : own
+    const job: Given = { ...readJobFile(line).job, ...common }
     const [axis, ...others] = job.axes
     if (!axis || others.length > 0)
       throw new Error(`job.axes: got ${job.axes.length} axes, takes one to a line`)
@@ -71,16 +112,16 @@ function answer(line: string, question: Question, parts: Job | null): { of: obje
  * Answers every line of the input with a line, in its order, as soon as it is read. A line that cannot be used is answered with
  * its error.
  *
- * @param parts a job file whose own parts, tools and orders all of them go by
+ * @param parts what all of them go by: a job file, or files of parts
  * @returns whether a line could not be answered
  */
 export async function eachLine(path: string, question: Question, parts?: string): Promise<boolean> {
-  const of = parts ? jobIn(parts) : null
+  const common = parts ? commonOf(parts) : {}
   const input = path === '-' ? process.stdin : createReadStream(resolve(process.env.INIT_CWD ?? '.', path))
   let failed = false
   for await (const line of createInterface({ input, crlfDelay: Number.POSITIVE_INFINITY })) {
     if (line.trim() === '') continue
-    const said = answer(line, question, of)
+    const said = answer(line, question, common)
     failed ||= said.failed
     process.stdout.write(`${JSON.stringify(said.of)}\n`)
   }

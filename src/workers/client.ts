@@ -1,7 +1,9 @@
 import { proxy, type Remote, wrap } from 'comlink'
 
+import type { OwnParts } from '@/core/document/parts/types'
 import type { DaysOffFile, DaysWindow } from '@/core/formats/daysOff'
 import { LARGEST_BACKUP_BYTES, refuseLarge } from '@/core/formats/jobFileError'
+import type { PartsFile } from '@/core/formats/partsCsv'
 import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { Planned, PlannedJob } from '@/core/planning/plan'
@@ -168,6 +170,14 @@ export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]
       refuseLarge(file.size, LARGEST_BACKUP_BYTES)
       return remote.read(new Uint8Array(await file.arrayBuffer()), progress)
     },
+    onProgress,
+  )
+
+/** Reads a file of parts, row by row. @param before the parts that it is compared with */
+export const startParts = (text: string, before: OwnParts, onProgress: OnProgress): Running<PartsFile> =>
+  running<FileWorker, PartsFile>(
+    fileWorker(),
+    async (remote, progress) => await remote.parts(text, before, progress),
     onProgress,
   )
 

@@ -6,8 +6,10 @@ import type { Shop } from '@/core/document/shop'
 import type { Finding } from '@/core/evaluation/finding'
 import type { Remedy } from '@/core/evaluation/remedy'
 import type { DaysOffFile, DaysWindow } from '@/core/formats/daysOff'
+import type { PartsFile } from '@/core/formats/partsCsv'
 import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
+import type { ShopTexts } from '@/core/machine/parts/shopParts'
 import type { Now } from '@/core/planning/days'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
 import type { DrivePoint } from '@/core/search/field'
@@ -37,12 +39,14 @@ export interface JudgeWorker {
   next: (task: JobTask) => NextAction[]
   /** What the checks find that come later. */
   later: (task: AxisTask) => Finding[]
-  remedies: (task: SearchTask, checkId: CheckId) => Remedy[]
+  remedies: (task: SupplyTask, checkId: CheckId) => Remedy[]
   judgeParts: (task: AxisTask, kind: PartKind) => PartVerdict[]
 }
 
 /** An axis with its parts and what there is of them. */
-export type SearchTask = AxisTask & Supply
+export type SupplyTask = AxisTask & Omit<Supply, 'shopParts'>
+/** That, with the shop's list as text. */
+export type SearchTask = SupplyTask & { shopTexts?: ShopTexts }
 
 /** A worker of its own, so that a search can be stopped by ending it. */
 export interface SearchWorker {
@@ -64,6 +68,7 @@ export interface PlanWorker {
 /** A worker that reads files. */
 export interface FileWorker {
   read: (bytes: Uint8Array, onProgress: (share: number) => void) => JobFile[]
+  parts: (text: string, before: OwnParts, onProgress: (share: number) => void) => PartsFile
   workbook: (tables: readonly Table[]) => Promise<Uint8Array>
   daysOff: (text: string, window: DaysWindow) => DaysOffFile
 }

@@ -5,7 +5,7 @@ import { checkPart } from '../document/parts/checkPart'
 import { fieldsOf } from '../document/parts/fields'
 import { idFor } from '../document/parts/partId'
 import type { OwnParts, PartOf } from '../document/parts/types'
-import { CATALOGUE, MOST_OWN_PARTS, NO_OWN_PARTS } from '../machine/parts'
+import { CATALOGUE, MOST_SHOP_PARTS, NO_OWN_PARTS } from '../machine/parts'
 import { CSV_STYLES, CsvFileError, type CsvStyle, tidyFigure } from './csv'
 import { readPartsCsv, writePartsCsv } from './partsCsv'
 
@@ -207,7 +207,7 @@ test('a file of 100,000 rows is refused, and at once', () => {
     '\r\n',
   )
   const long = `${head}\r\n${`${row}\r\n`.repeat(100_000)}`.slice(0, 8 * 1024 * 1024)
-  expect(refusal(long)).toContain(`more than ${MOST_OWN_PARTS} parts`)
+  expect(refusal(long)).toContain(`more than ${MOST_SHOP_PARTS} parts`)
 })
 
 test('no cell of a written file starts what a spreadsheet would run', () => {

@@ -5,7 +5,7 @@ import { fieldsOf } from '../document/parts/fields'
 import { idFor } from '../document/parts/partId'
 import { curveText, readPart } from '../document/parts/readPart'
 import type { OwnParts, PartOf, PartsList } from '../document/parts/types'
-import { MOST_OWN_PARTS } from '../machine/parts'
+import { MOST_SHOP_PARTS } from '../machine/parts'
 import {
   CsvFileError,
   type CsvProblem,
@@ -99,10 +99,16 @@ function missing(columns: string[], leftOut: string[]): string {
  *
  * @param ownParts those that the job has already
  * @param shipped the parts list that ships with the app
+ * @param onProgress told now and then what share of the rows is read
  * @throws CsvFileError when the file as a whole cannot be read: too large, too long, no heading row
  */
-export function readPartsCsv(text: string, ownParts: OwnParts, shipped: PartsList): PartsFile {
-  const { head, rows } = readCsv(text, MOST_OWN_PARTS, 'parts of a kind')
+export function readPartsCsv(
+  text: string,
+  ownParts: OwnParts,
+  shipped: PartsList,
+  onProgress: (share: number) => void = () => {},
+): PartsFile {
+  const { head, rows } = readCsv(text, MOST_SHOP_PARTS, 'parts of a kind')
   const headings = head.cells
   const kind = kindOf(headings)
   const columns = columnsOf(kind)
@@ -112,7 +118,7 @@ export function readPartsCsv(text: string, ownParts: OwnParts, shipped: PartsLis
   const leftOut = headings.filter((heading, index) => heading !== '' && columnOf[index] === undefined)
   const lacking = columns.filter(column => !isOptional(column) && !columnOf.includes(column))
   if (lacking.length > 0) throw new CsvFileError(missing(lacking, leftOut))
-  return { kind, leftOut, ...readRows(kind, rows, columnOf, ownParts, shipped) }
+  return { kind, leftOut, ...readRows(kind, rows, columnOf, ownParts, shipped, onProgress) }
 }
 
 /** Whether two parts say the same, but for the dust of binary sums, which no file keeps. */
@@ -120,12 +126,16 @@ const isSame = (a: unknown, b: unknown): boolean => isEqual(tidied(a), tidied(b)
 const tidied = (part: unknown): unknown =>
   JSON.parse(JSON.stringify(part), (_, value) => (typeof value === 'number' ? tidyFigure(value) : value))
 
+/** So many rows are read between two words on how far it is. */
+const ROWS_A_STEP = 500
+
 function readRows<K extends PartKind>(
   kind: K,
   rows: CsvRow[],
   columnOf: (string | undefined)[],
   ownParts: OwnParts,
   shipped: PartsList,
+  onProgress: (share: number) => void,
 ): Pick<PartsFile<K>, 'good' | 'wrong'> {
   const here = new Map((ownParts[kind] as readonly PartOf[K][]).map(part => [part.id, part]))
   const ships = shipped[kind] as ReadonlyMap<string, PartOf[K]>
@@ -134,7 +144,8 @@ function readRows<K extends PartKind>(
   const good: GoodRow<K>[] = []
   const wrong: CsvProblem[] = []
   const holdsWords = columnOf.map(column => isWords(kind, column))
-  for (const { line, cells, asWritten } of rows) {
+  for (const [index, { line, cells, asWritten }] of rows.entries()) {
+    if (index % ROWS_A_STEP === 0) onProgress(index / rows.length)
     const say = (index: number, got: string, takes: string) =>
       wrong.push(problemAt(line, index < 0 ? columnOf.length : index, columnOf[index], got, takes))
     const beyond = cells.findIndex((cell, index) => index >= columnOf.length && cell.trim() !== '')

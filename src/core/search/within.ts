@@ -9,6 +9,8 @@ import type { UnitSystem } from '../units/quantity'
 /** What there is of parts: one's own, what is ordered, and the day of today. */
 export interface Supply {
   ownParts: OwnParts
+  /** The shop's own list, where there is one. */
+  shopParts?: OwnParts
   orders: Orders
   /** As `2026-12-01`. */
   today: string
@@ -76,7 +78,11 @@ export function keptParts({ searchWithin, parts, drive }: Axis, catalogue: Catal
 export function withinOf(axis: Axis, catalogue: Catalogue, supply: Supply): Within {
   const { searchWithin: given } = axis
   const kept = keptParts(axis, catalogue)
-  const own = new Set(Object.values(supply.ownParts).flatMap(parts => parts.map(({ id }) => id)))
+  const own = new Set(
+    [supply.ownParts, supply.shopParts ?? {}]
+      .flatMap(Object.values<OwnParts[PartKind]>)
+      .flatMap(parts => parts.map(({ id }) => id)),
+  )
   const most = (limit: number | null) => limit ?? Number.POSITIVE_INFINITY
   const isKept = <K extends PartKind>(kind: K, part: PartOf[K]): boolean => {
     if (kind === 'screw' && kept.screw)

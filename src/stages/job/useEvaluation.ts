@@ -6,7 +6,8 @@ import { byUrgency, type Finding } from '@/core/evaluation/finding'
 import { catalogueOf } from '@/core/machine/parts'
 import { FIRST_CHECKS } from '@/core/sheets/firstChecks'
 import type { UnitSystem } from '@/core/units/quantity'
-import type { AxisTask, SearchTask } from '@/workers/protocol'
+import { useShopParts, useShopTexts } from '@/store/shopParts'
+import type { AxisTask, SearchTask, SupplyTask } from '@/workers/protocol'
 import { useJob, useJobContext, useUnits, whole } from './JobContext'
 import { laterNow, useLater } from './later'
 import { axisIn, useAxis, useAxisBeside, useSettledAxis, useSettledResult } from './useAxis'
@@ -15,6 +16,14 @@ import { useAnswer } from './useRun'
 /** The parts that this job can choose from. */
 export const useCatalogue = (): Catalogue =>
   catalogueOf({ ownParts: useJob(job => job.ownParts), shop: useJob(job => job.shop) })
+
+/** Those, with the shop's own list: what can be chosen from, and comes into the job when it is. */
+export const useWholeCatalogue = (): Catalogue =>
+  catalogueOf({
+    ownParts: useJob(job => job.ownParts),
+    shop: useJob(job => job.shop),
+    shopParts: useShopParts(),
+  })
 
 /** An axis as it goes over to a worker, the same object until something in it changes. */
 export function useTask(axis: Axis): AxisTask {
@@ -26,11 +35,18 @@ export function useTask(axis: Axis): AxisTask {
 
 const today = () => new Date().toLocaleDateString('sv')
 
-/** An axis as a search takes it: with its parts, and what there is of them today. */
-export function useSearchTask(axis: Axis): SearchTask {
+/** An axis with its parts, and what there is of them today. */
+export function useSupplyTask(axis: Axis): SupplyTask {
   const task = useTask(axis)
   const orders = useJob(job => job.orders)
   return useMemo(() => ({ ...task, orders, today: today() }), [task, orders])
+}
+
+/** An axis as a search takes it: with the shop's own list too. */
+export function useSearchTask(axis: Axis): SearchTask {
+  const task = useSupplyTask(axis)
+  const shopTexts = useShopTexts()
+  return useMemo(() => ({ ...task, shopTexts }), [task, shopTexts])
 }
 
 /** By the state of an axis; and the latest of each axis, of which the next state takes over what has not changed. */

@@ -18,7 +18,7 @@ import { useEdit, useJobContext, useUnits } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
 import { PlaceLink, placeLink } from '../job/PlaceLink'
 import { useAxisNow, useSettledAxis } from '../job/useAxis'
-import { useEvaluation, useFindings, useSearchTask } from '../job/useEvaluation'
+import { useEvaluation, useFindings, useSupplyTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
 
 const LimitDialog = dynamic(() => import('./LimitDialog').then(module => module.LimitDialog), { ssr: false })
@@ -242,7 +242,7 @@ function useApply() {
 
 /** Remedies of a finding, worked out beside the screen; null while they are. */
 function useRemedies(axis: Axis, checkId: CheckId | null): Remedy[] | null {
-  const task = useSearchTask(axis)
+  const task = useSupplyTask(axis)
   const ask = useCallback(async () => {
     if (checkId === null) return []
     const { askJudge } = await import('@/workers/client')

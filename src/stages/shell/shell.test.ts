@@ -14,7 +14,7 @@ import { OVERLAYS_ASKED } from '../sheets/overlays.generated'
 import { columnHeads, partRows, rowsNamed } from '../sheets/parts/partRows'
 import { keyName } from './useKeys'
 
-const NONE: ReadonlySet<string> = new Set()
+const NONE = { own: [], shops: [] }
 const [X, Y] = skarrow().job.axes as [Axis, Axis]
 const bare = newAxis({ name: 'A', title: 'New' })
 const overlay = (axis: Axis, stage: (typeof STAGES)[number], units: UnitSystem = 'mm') =>

@@ -38,28 +38,41 @@ export const CATALOGUE: Catalogue = {
 
 /** Most parts of a kind that a job takes besides those that ship. */
 export const MOST_OWN_PARTS = 1000
+/** Most parts of a kind that the shop's own list takes, which stands beside every job. */
+export const MOST_SHOP_PARTS = 20_000
 export const NO_OWN_PARTS: OwnParts = { screw: [], bearing: [], coupler: [], belt: [], motor: [], brake: [] }
 
-const catalogues = new WeakMap<OwnParts, { shop: Shop; catalogue: Catalogue }>()
+/** By a job's own parts and the shop's. */
+const catalogues = new WeakMap<OwnParts, WeakMap<OwnParts, Catalogue>>()
 
 /**
  * What a job can draw on: its own parts first, then those that ship with the app, and its tools.
  *
+ * @param shopParts the shop's own list, where it is asked for: parts that may be chosen, and come into the job when they are
  * @returns the same list for the same parts and tools
  */
-export function catalogueOf({ ownParts, shop }: { ownParts: OwnParts; shop: Shop }): Catalogue {
-  const known = catalogues.get(ownParts)
-  if (known?.shop === shop) return known.catalogue
+export function catalogueOf({
+  ownParts,
+  shop,
+  shopParts = NO_OWN_PARTS,
+}: {
+  ownParts: OwnParts
+  shop: Shop
+  shopParts?: OwnParts
+}): Catalogue {
+  const byShop = catalogues.get(ownParts) ?? new WeakMap<OwnParts, Catalogue>()
+  const known = byShop.get(shopParts)
+  if (known?.shop === shop) return known
   const { screw, bearing, coupler, belt, motor, brake } = ownParts
   const catalogue: Catalogue = {
-    screw: byId(screw, SHIPPED.screw),
-    bearing: byId(bearing, SHIPPED.bearing),
-    coupler: byId(coupler, SHIPPED.coupler),
-    belt: byId(belt, SHIPPED.belt),
-    motor: byId(motor, SHIPPED.motor),
-    brake: byId(brake, SHIPPED.brake),
+    screw: byId(screw, SHIPPED.screw, shopParts.screw),
+    bearing: byId(bearing, SHIPPED.bearing, shopParts.bearing),
+    coupler: byId(coupler, SHIPPED.coupler, shopParts.coupler),
+    belt: byId(belt, SHIPPED.belt, shopParts.belt),
+    motor: byId(motor, SHIPPED.motor, shopParts.motor),
+    brake: byId(brake, SHIPPED.brake, shopParts.brake),
     shop,
   }
-  catalogues.set(ownParts, { shop, catalogue })
+  catalogues.set(ownParts, byShop.set(shopParts, catalogue))
   return catalogue
 }

@@ -1,54 +1,86 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import { type CsvProblem, refuseLargeCsv } from '@/core/formats/csv'
-import { type GoodRow, type PartsFile, readPartsCsv } from '@/core/formats/partsCsv'
-import { CATALOGUE, MOST_OWN_PARTS } from '@/core/machine/parts'
+import type { GoodRow, PartsFile } from '@/core/formats/partsCsv'
+import { MOST_OWN_PARTS, MOST_SHOP_PARTS } from '@/core/machine/parts'
 import { takeParts } from '@/core/machine/parts/partEdits'
+import { getDatabase } from '@/store/database'
 import { errorWords } from '@/store/errorWords'
+import { putShopParts, useShopParts } from '@/store/shopParts'
 import { Button } from '@/ui/controls'
+import { SelectField } from '@/ui/fields/SelectField'
 import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
+import { startParts } from '@/workers/client'
 import { useEdit, useJob } from '../JobContext'
 
 import { KIND_WORDS } from '../kindWords'
+import { RunProgress } from '../RunProgress'
+import { useRun } from '../useRun'
 import { useTextOf } from '../useTextOf'
 
 /** So many wrong rows are shown: nobody mends more in one go. */
 const SHOWN_PROBLEMS = 50
 
+/** Where the parts of a file go. */
+const INTO = [
+  { value: 'job', label: 'this machine' },
+  { value: 'shop', label: "the shop's list, for every machine" },
+] as const
+type Into = (typeof INTO)[number]['value']
+
 /** Reads a file of parts, tells row by row what is wrong, and takes the good ones when told to. */
 export function PartsFileDialog({ file, onClose }: { file: File; onClose: () => void }) {
   const ownParts = useJob(job => job.ownParts)
+  const shopParts = useShopParts()
   const edit = useEdit()
-  const [read, setRead] = useState<PartsFile | null>(null)
-  const [failure, setFailure] = useState<string | null>(null)
+  const [into, setInto] = useState<Into>('job')
+  const before = into === 'job' ? ownParts : shopParts
   const { textOf, ask } = useTextOf()
+  const { run, start } = useRun<PartsFile>()
+  const [failure, setFailure] = useState<string | null>(null)
   const reader = useRef({ textOf })
   useEffect(() => {
-    let current = true
-    const reading = async () => {
-      refuseLargeCsv(file.size)
-      const text = await reader.current.textOf(file)
-      if (text === null) throw new Error('Nobody knows how its letters are meant: save it as Unicode.')
-      return readPartsCsv(text, ownParts, CATALOGUE)
-    }
-    reading().then(
-      found => current && setRead(found),
-      error => current && setFailure(errorWords(error)),
-    )
-    return () => {
-      current = false
-    }
-  }, [file, ownParts])
+    start(onProgress => {
+      let reading: ReturnType<typeof startParts> | null = null
+      let stopped = false
+      const read = async () => {
+        refuseLargeCsv(file.size)
+        const text = await reader.current.textOf(file)
+        if (text === null) throw new Error('Nobody knows how its letters are meant: save it as Unicode.')
+        if (stopped) return null
+        reading = startParts(text, before, onProgress)
+        return reading.done
+      }
+      return {
+        done: read(),
+        cancel: () => {
+          stopped = true
+          reading?.cancel()
+        },
+      }
+    })
+  }, [file, before, start])
 
+  const read = run.kind === 'done' ? run.value : null
   const fresh = read?.good.filter(({ is }) => is !== 'same') ?? []
   const added = fresh.filter(({ is }) => is === 'new').length
-  const room = read ? MOST_OWN_PARTS - ownParts[read.kind].length : 0
-  const take = () => {
-    if (read) edit(takeParts(read.kind, fresh.map(({ part }) => part) as never, file.name.slice(0, 80)))
+  const most = into === 'job' ? MOST_OWN_PARTS : MOST_SHOP_PARTS
+  const room = read ? most - before[read.kind].length : 0
+  const take = async () => {
+    if (!read) return
+    const parts = fresh.map(({ part }) => part) as never
+    if (into === 'job') edit(takeParts(read.kind, parts, file.name.slice(0, 80)))
+    else
+      try {
+        await putShopParts(getDatabase(), read.kind, parts)
+      } catch (error) {
+        return setFailure(errorWords(error))
+      }
     onClose()
   }
+  const said = failure ?? (run.kind === 'failed' ? run.message : null)
   return (
     <Modal
       wide
@@ -58,27 +90,37 @@ export function PartsFileDialog({ file, onClose }: { file: File; onClose: () => 
       closeLabel={fresh.length > 0 ? 'Take none' : 'Close'}
       actions={
         fresh.length > 0 && added <= room ? (
-          <Button variant="lamp" onClick={take}>
+          <Button variant="lamp" onClick={() => void take()}>
             {fresh.length === 1 ? 'Take the one good part' : `Take the ${fresh.length} good parts`}
           </Button>
         ) : undefined
       }
     >
-      {failure && (
+      {said && (
         <Notice title="Nothing was taken, and nothing was changed.">
-          <chakra.span overflowWrap="anywhere">{failure}</chakra.span>
+          <chakra.span overflowWrap="anywhere">{said}</chakra.span>
         </Notice>
       )}
-      {!failure && !read && (ask || <p>Reading and checking…</p>)}
+      {!said && !read && (ask || <RunProgress run={run} doing="Reading and checking…" />)}
       {read && (
         <>
           <p>
             <strong>{KIND_WORDS[read.kind]}</strong>: {inAll(read)}.
           </p>
+          <chakra.div mt="2" maxW="360px">
+            <SelectField label="Take them into" value={into} options={INTO} onChange={setInto} />
+          </chakra.div>
+          {into === 'shop' && (
+            <chakra.p mt="2" color="quiet">
+              It stands in this browser beside every machine, in the parts to choose from and in the search.
+              What a machine takes of it is kept with that machine.
+            </chakra.p>
+          )}
           {added > room && (
             <chakra.p mt="2" color="fails" fontWeight={700}>
-              A job takes {MOST_OWN_PARTS} parts of a kind, and {room} more fit: take some out of the file, or
-              of the job.
+              {into === 'job'
+                ? `A machine takes ${MOST_OWN_PARTS} parts of a kind, and ${room} more fit: take them into the shop's list, or some out of the file.`
+                : `The shop's list takes ${MOST_SHOP_PARTS} parts of a kind, and ${room} more fit: take some out of the file, or of the list.`}
             </chakra.p>
           )}
           {read.leftOut.length > 0 && (

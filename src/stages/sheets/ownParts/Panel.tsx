@@ -16,6 +16,7 @@ import { CsvStyleField, useCsvStyle } from '../../job/CsvStyleField'
 import { download } from '../../job/download'
 import { useEdit, useJob, useJobDigest } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
+import { ShopList } from './ShopList'
 
 const PartDialog = dynamic(() => import('../../job/parts/PartDialog').then(module => module.PartDialog), {
   ssr: false,
@@ -150,6 +151,7 @@ export function OwnPartsPanel() {
         />
       )}
       {file && <PartsFileDialog file={file} onClose={() => setFile(null)} />}
+      <ShopList style={style} />
     </Panel>
   )
 }

@@ -1,22 +1,18 @@
 import { chakra } from '@chakra-ui/react'
-import { useCallback, useMemo, useState } from 'react'
-import type { Axis } from '@/core/document/axis'
+import { useState } from 'react'
 import { type PartKind, SCREW_ENDS, type ScrewEnds } from '@/core/document/kinds'
 import type { PartOf } from '@/core/document/parts/types'
 import { setEnds, setPreload } from '@/core/machine/driveEdits'
 import { neededParts, offeredParts } from '@/core/machine/neededParts'
-import type { PartVerdict } from '@/core/sheets/judgeParts'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
-import { askJudge } from '@/workers/client'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
 import { useAskedPart } from '../../job/place'
 import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
-import { useCatalogue, useTask } from '../../job/useEvaluation'
-import { useAnswer } from '../../job/useRun'
+import { useCatalogue } from '../../job/useEvaluation'
 import { PartList } from './PartList'
 
 const ENDS_WORDS: Record<ScrewEnds, string> = {
@@ -41,7 +37,6 @@ function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
   const firstOpen = neededParts(axis).find(kind => axis.parts[kind] === null) ?? 'screw'
   const [picked, setKind] = useState<PartKind>(asked?.kind ?? firstOpen)
   const kind = kinds.includes(picked) ? picked : firstOpen
-  const verdicts = usePartVerdicts(axis, kind)
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   return (
     <Panel title="Parts of the drive">
@@ -87,23 +82,9 @@ function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
           {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}
         </chakra.div>
       )}
-      <PartList
-        key={kind}
-        axis={axis}
-        kind={kind}
-        verdicts={verdicts}
-        askedId={asked?.kind === kind ? asked.id : null}
-      />
+      <PartList key={kind} axis={axis} kind={kind} askedId={asked?.kind === kind ? asked.id : null} />
     </Panel>
   )
-}
-
-/** What each part of a kind would do to the verdicts, worked out beside the screen; the last answer stays meanwhile. */
-function usePartVerdicts(axis: Axis, kind: PartKind): ReadonlyMap<string, PartVerdict> | null {
-  const task = useTask(axis)
-  const ask = useCallback(() => askJudge(judge => judge.judgeParts(task, kind)), [task, kind])
-  const judged = useAnswer(ask, kind)
-  return useMemo(() => judged && new Map(judged.map(one => [one.partId, one])), [judged])
 }
 
 /** The preload that is set on a preloaded nut, instead of the one it is delivered with. */

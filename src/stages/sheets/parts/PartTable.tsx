@@ -9,16 +9,17 @@ import { TextField } from '@/ui/fields/TextField'
 import { Figures } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { columnHeads, type PartRow, rowsNamed } from './partRows'
+import { columnHeads, type PartRow } from './partRows'
 
 interface Props {
   kind: PartKind
+  /** Those that are named so. */
   rows: PartRow[]
+  typed: string
+  onTyped: (typed: string) => void
   /** What each would do to the verdicts; null while that is not worked out. */
   verdicts: ReadonlyMap<string, PartVerdict> | null
   chosenId: string | null
-  /** What the list is narrowed down to at first. */
-  askedName: string
   onChoose: (partId: string | null) => void
   onCopy: (partId: string) => void
   onChange: (partId: string) => void
@@ -27,23 +28,24 @@ interface Props {
 
 /** So many rows are shown at first: a screenful. */
 const FIRST_ROWS = 10
+/** So many more at a time: a table of thousands holds the screen up. */
+const MORE_ROWS = 150
 
 /** "2 fail", "1 close". */
 const would = ({ worst, worstCount }: PartVerdict) =>
   `${worstCount} ${worst === 'fails' && worstCount > 1 ? 'fail' : STATE_WORDS[worst].toLowerCase()}`
 
 /** Parts of a kind to choose from, each with what it would do to the verdicts. */
-export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onChoose, ...own }: Props) {
-  const [typed, setTyped] = useState(askedName)
-  const [isWhole, setWhole] = useState(false)
+export function PartTable({ kind, rows, typed, onTyped, verdicts, chosenId, onChoose, ...own }: Props) {
+  const [shown, setShown] = useState(FIRST_ROWS)
   // Rows anew with each judgement: a table keeps the order that it has worked out for the same rows.
   const named = useMemo(
     () =>
-      rowsNamed(all, typed).map(row => ({
+      rows.map(row => ({
         ...row,
         rank: verdicts?.get(row.id)?.rank ?? Number.POSITIVE_INFINITY,
       })),
-    [all, typed, verdicts],
+    [rows, verdicts],
   )
   const [first, second] = columnHeads(kind)
   const columns: TableColumn<(typeof named)[number]>[] = [
@@ -56,7 +58,9 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
           <chakra.strong display="block">{row.name}</chakra.strong>
           <chakra.span color="quiet" fontSize="13px">
             {row.maker}
-            {row.isOwn && <chakra.strong color="lamp"> · your own</chakra.strong>}
+            {row.of && (
+              <chakra.strong color="lamp">{row.of === 'own' ? ' · your own' : ' · shop list'}</chakra.strong>
+            )}
           </chakra.span>
         </>
       ),
@@ -83,7 +87,13 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
       id: 'worst',
       head: 'Would give',
       value: row => row.rank,
-      cell: row => <WouldGive verdict={verdicts?.get(row.id)} isChosen={row.id === chosenId} />,
+      cell: row => (
+        <WouldGive
+          verdict={verdicts?.get(row.id)}
+          isAsked={!(verdicts && row.of === 'shop')}
+          isChosen={row.id === chosenId}
+        />
+      ),
     },
     {
       id: 'take',
@@ -111,11 +121,7 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
   return (
     <>
       <chakra.div maxW="320px" mb="2">
-        <TextField
-          label="Find a part"
-          value={typed}
-          onChange={event => setTyped(event.currentTarget.value)}
-        />
+        <TextField label="Find a part" value={typed} onChange={event => onTyped(event.currentTarget.value)} />
       </chakra.div>
       <DataTable
         columns={columns}
@@ -126,14 +132,21 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
         // The part that is taken stands first, wherever the order would put it.
         isFirst={isChosen}
         isMarked={isChosen}
-        most={isWhole ? undefined : FIRST_ROWS}
+        most={shown}
         leastPx={560}
         rowProps={row => ({ 'data-part-row': row.id })}
       />
       {named.length === 0 && <chakra.p color="quiet">No part of this kind is named so.</chakra.p>}
-      {named.length > FIRST_ROWS && (
-        <Button variant="quiet" mt="2" onClick={() => setWhole(before => !before)}>
-          {isWhole ? `Show the first ${FIRST_ROWS}` : `Show all ${named.length}`}
+      {named.length > shown && (
+        <Button variant="quiet" mt="2" onClick={() => setShown(before => before + MORE_ROWS)}>
+          {named.length <= shown + MORE_ROWS
+            ? `Show all ${named.length}`
+            : `Show ${MORE_ROWS} more of ${named.length}; a name narrows them down`}
+        </Button>
+      )}
+      {named.length > FIRST_ROWS && named.length <= shown && (
+        <Button variant="quiet" mt="2" onClick={() => setShown(FIRST_ROWS)}>
+          Show the first {FIRST_ROWS}
         </Button>
       )}
     </>
@@ -144,12 +157,21 @@ export function PartTable({ kind, rows: all, verdicts, chosenId, askedName, onCh
 const JUDGED_HEIGHT = '60px'
 
 /** What a part would leave the drive with, and what it would mend and break against the drive as it stands. */
-function WouldGive({ verdict, isChosen }: { verdict: PartVerdict | undefined; isChosen: boolean }) {
+function WouldGive({
+  verdict,
+  isAsked,
+  isChosen,
+}: {
+  verdict: PartVerdict | undefined
+  /** Whether its verdict is on its way. */
+  isAsked: boolean
+  isChosen: boolean
+}) {
   // As tall as what will stand there, as a rule: what is below does not move away under a finger.
   if (!verdict)
     return (
       <chakra.span display="block" minH={JUDGED_HEIGHT} color="quiet">
-        judging…
+        {isAsked ? 'judging…' : 'judged once its name is typed'}
       </chakra.span>
     )
   return (
@@ -181,7 +203,7 @@ function Change({ word, titles }: { word: 'mends' | 'breaks'; titles: readonly s
 
 /** What can be done to a part besides taking it. */
 function OwnButtons({
-  row: { id, name, isOwn },
+  row: { id, name, of },
   onCopy,
   onChange,
   onRemove,
@@ -189,7 +211,7 @@ function OwnButtons({
   const icon = { variant: 'quiet', px: '2', minW: '44px' } as const
   return (
     <>
-      {isOwn && (
+      {of === 'own' && (
         <>
           <Button {...icon} aria-label={`Take ${name} out of the parts`} onClick={() => onRemove(id)}>
             <Trash2 size={16} aria-hidden />

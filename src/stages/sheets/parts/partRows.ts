@@ -10,8 +10,8 @@ export interface PartRow {
   name: string
   maker: string
   priceEur: number
-  /** Whether the builder has added it. */
-  isOwn: boolean
+  /** Whether the builder has added it, or it stands in the shop's list; null where it ships with the app. */
+  of: 'own' | 'shop' | null
   /** The two figures that tell parts of this kind apart. */
   first: { text: string; value: number }
   second: { text: string; value: number }
@@ -75,18 +75,21 @@ const length = (mm: number, units: UnitSystem): Figure => ({ text: say(mm, 'leng
 /** Heads of the two columns in which parts of a kind differ most. */
 export const columnHeads = (kind: PartKind) => COLUMNS[kind].heads
 
-/** Every part of a kind with its figures, and whether it is one of the builder's own. */
+/** Every part of a kind with its figures, and whose it is. */
 export function partRows<K extends PartKind>(
   catalogue: Catalogue,
   kind: K,
   units: UnitSystem,
-  ownIds: ReadonlySet<string>,
+  { own, shops }: { own: readonly { id: string }[]; shops: readonly { id: string }[] },
 ): PartRow[] {
+  const ownIds = new Set(own.map(({ id }) => id))
+  const shopIds = new Set(shops.map(({ id }) => id))
   const figures = COLUMNS[kind].figures as (part: PartOf[K], units: UnitSystem) => [Figure, Figure]
   return [...(catalogue[kind] as ReadonlyMap<string, PartOf[K]>).values()].map(part => {
     const [first, second] = figures(part, units)
     const { id, name, maker, priceEur } = part
-    return { id, name, maker, priceEur, isOwn: ownIds.has(id), first, second }
+    const of = ownIds.has(id) ? 'own' : shopIds.has(id) ? 'shop' : null
+    return { id, name, maker, priceEur, of, first, second }
   })
 }
 

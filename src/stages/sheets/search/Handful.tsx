@@ -7,7 +7,7 @@ import { printFixed, say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { Note, Stated } from '@/ui/Note'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useWholeCatalogue } from '../../job/useEvaluation'
 import { isTaken } from './driveColumns'
 import { driveWords } from './driveWords'
 
@@ -54,7 +54,7 @@ export function Handful({ handful, axis, units, onTake }: Props) {
 type CardProps = Omit<Props, 'handful'> & { one: Handpicked }
 
 function Card({ one: { picks, point, rests, support, changes }, axis, units, onTake }: CardProps) {
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   const taken = isTaken(axis, point)
   const words = driveWords(point, catalogue)
   const figures = [

@@ -2,12 +2,14 @@ import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Axis } from '@/core/document/axis'
 import { takeDrive } from '@/core/machine/driveEdits'
+import { withShopParts } from '@/core/machine/parts/shopParts'
 import type { DrivePoint } from '@/core/search/field'
 import { axisWith } from '@/core/search/levels'
 import type { SearchOutcome } from '@/core/search/outcome'
 import { givenThings } from '@/core/search/within'
 import { printFixed } from '@/core/units/print'
 import { sentenceCase } from '@/core/units/sentenceCase'
+import { useShopParts } from '@/store/shopParts'
 import { chartLater } from '@/ui/chart/chartLater'
 import { Button } from '@/ui/controls'
 import { Stated } from '@/ui/Note'
@@ -16,7 +18,7 @@ import { startSearch } from '@/workers/client'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { RunProgress } from '../../job/RunProgress'
 import { useAxisNow, useSettledAxis } from '../../job/useAxis'
-import { useCatalogue, useSearchTask } from '../../job/useEvaluation'
+import { useSearchTask, useWholeCatalogue } from '../../job/useEvaluation'
 import { useKeptRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
 import { Handful } from './Handful'
@@ -46,9 +48,10 @@ export function SearchPanel() {
   const axis = useSettledAxis()
   const units = useUnits()
   const edit = useEdit()
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   const task = useSearchTask(axis)
   const axisNow = useAxisNow()
+  const shopParts = useShopParts()
 
   const jobId = useJob(job => job.id)
   const { run, start, stop } = useKeptRun<{ axis: Axis; outcome: SearchOutcome }>(
@@ -68,7 +71,12 @@ export function SearchPanel() {
   const given = found ? givenThings(found.axis, catalogue, units).map(({ words }) => words) : []
   const take = (point: DrivePoint) => {
     const now = axisNow()
-    edit(takeDrive(now, axisWith(now, point), `Taken from the search: ${driveWords(point, catalogue)}.`))
+    const taken = takeDrive(
+      now,
+      axisWith(now, point),
+      `Taken from the search: ${driveWords(point, catalogue)}.`,
+    )
+    edit(withShopParts(taken, shopParts))
   }
 
   return (

@@ -7,7 +7,7 @@ import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { ChartFrame } from '@/ui/chart/ChartFrame'
 import { chartColors } from '@/ui/chart/chartColors'
 import { SelectField } from '@/ui/fields/SelectField'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useWholeCatalogue } from '../../job/useEvaluation'
 
 import { driveWords } from './driveWords'
 
@@ -121,7 +121,7 @@ export function SearchChart({ points, units, onTake }: Props) {
 }
 
 function PointCard({ point, units }: { point: DrivePoint | undefined; units: UnitSystem }) {
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   if (!point) return null
   return (
     <chakra.div

@@ -6,7 +6,7 @@ import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { DataTable } from '@/ui/table/DataTable'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useWholeCatalogue } from '../../job/useEvaluation'
 import { driveColumns, isTaken } from './driveColumns'
 import { driveWords } from './driveWords'
 
@@ -38,7 +38,7 @@ interface Props {
 
 /** The drives that nothing beats, the best first by what the builder asks for. */
 export function SearchTable({ points, axis, units, onTake }: Props) {
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   const [by, setBy] = useState<Order>('priceEur')
   const someHold = points.some(({ margin }) => margin >= 1)
   const [keep, setKeep] = useState<(typeof KEEPS)[number]['value']>(someHold ? 'holds' : 'all')

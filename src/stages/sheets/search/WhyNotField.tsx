@@ -1,15 +1,17 @@
 import { chakra } from '@chakra-ui/react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
+import type { Catalogue } from '@/core/document/parts/types'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
+import { TextField } from '@/ui/fields/TextField'
 import { Stated } from '@/ui/Note'
 import { startWhyNot } from '@/workers/client'
-import { useCatalogue, useSearchTask } from '../../job/useEvaluation'
+import { useSearchTask, useWholeCatalogue } from '../../job/useEvaluation'
 
 import { useRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
@@ -21,6 +23,21 @@ const KINDS: { value: SearchedKind; label: string }[] = [
   { value: 'belt', label: 'belt' },
   { value: 'motor', label: 'motor' },
 ]
+
+/** More than these nobody looks through: a name is typed instead. */
+const MOST_LISTED = 300
+
+/** Parts of a kind by their names; of a long list, the first that have every word that was typed. */
+function listed(catalogue: Catalogue, kind: SearchedKind, typed: string) {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
+  const named: { value: string; label: string }[] = []
+  for (const { id, name } of catalogue[kind].values()) {
+    if (!words.every(word => name.toLowerCase().includes(word))) continue
+    named.push({ value: id, label: name })
+    if (named.length === MOST_LISTED) break
+  }
+  return named
+}
 
 interface Props {
   axis: Axis
@@ -34,10 +51,12 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
   const [kind, setKind] = useState<SearchedKind>('screw')
   const [partId, setPartId] = useState(axis.parts.screw ?? '')
   const { run, start, clear } = useRun<WhyNot>()
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   const task = useSearchTask(axis)
-  const parts = [...catalogue[kind].values()].map(({ id, name }) => ({ value: id, label: name }))
-  const asked = catalogue[kind].has(partId) ? partId : (parts[0]?.value ?? '')
+  const [typed, setTyped] = useState('')
+  const isLong = catalogue[kind].size > MOST_LISTED
+  const parts = useMemo(() => listed(catalogue, kind, typed), [catalogue, kind, typed])
+  const asked = parts.some(({ value }) => value === partId) ? partId : (parts[0]?.value ?? '')
 
   const ask = () => start(() => startWhyNot(task, kind, asked, points))
   return (
@@ -56,6 +75,13 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
             clear()
           }}
         />
+        {isLong && (
+          <TextField
+            label={`Find it among ${catalogue[kind].size}`}
+            value={typed}
+            onChange={event => setTyped(event.currentTarget.value)}
+          />
+        )}
         <SelectField
           label="Part"
           value={asked}
@@ -65,7 +91,7 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
             clear()
           }}
         />
-        <Button variant="outline" onClick={ask} disabled={run.kind === 'running'}>
+        <Button variant="outline" onClick={ask} disabled={run.kind === 'running' || asked === ''}>
           Ask
         </Button>
       </chakra.div>
@@ -79,7 +105,7 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
 }
 
 function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; onTake: Props['onTake'] }) {
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   const merits = (point: DrivePoint) =>
     `€${Math.round(point.priceEur)}, worst margin ${say(point.margin, 'ratio', units, 2)}, ${say(
       point.lostMotionUm,

@@ -10,7 +10,7 @@ import { FieldInput } from '@/ui/fields/FieldInput'
 import { Note, Stated } from '@/ui/Note'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { useAxisNow, useSettledAxis } from '../../job/useAxis'
-import { useCatalogue } from '../../job/useEvaluation'
+import { useWholeCatalogue } from '../../job/useEvaluation'
 
 type Key = keyof SearchWithin
 
@@ -36,7 +36,7 @@ export function WithinForm() {
   const axisNow = useAxisNow()
   const units = useUnits()
   const edit = useEdit()
-  const catalogue = useCatalogue()
+  const catalogue = useWholeCatalogue()
   const given = axis.searchWithin
   const put = <K extends Key>(key: K, value: SearchWithin[K], mergeKey?: string) =>
     edit(
