@@ -457,7 +457,11 @@ export const COMMANDS: Record<string, Command> = {
     file: { name: '[file]', about: 'the lines; the standard input where it is left out' },
     options: [
       { flags: '--ask <question>', about: 'what is asked of each', choices: QUESTIONS, fallback: 'search' },
-      { flags: '--parts <file>', about: 'what all of them go by: a job file (its own parts, tools and orders), or the shop’s list as CSV files with commas between' },
+      {
+        flags: '--parts <file>',
+        about:
+          'what all of them go by: a job file (its own parts, tools and orders), or the shop’s list as CSV files with commas between',
+      },
       { flags: '--keep-going', about: 'end well also where a line could not be answered' },
     ],
     run: async (path, { ask = 'search', parts }) => ({ out: '', failed: await eachLine(path, ask, parts) }),

@@ -10,6 +10,7 @@ import { readOrdersCsv } from '@/core/formats/ordersCsv'
 import { writePartsCsv } from '@/core/formats/partsCsv'
 import { writeJobFile } from '@/core/formats/writeJobFile'
 import { CATALOGUE } from '@/core/machine/parts'
+import { shopCatalogue } from '@/core/search/fixtures/shopCatalogue'
 
 const ROOT = join(__dirname, '..')
 const FIXTURE = join(ROOT, 'src/core/document/migrations/fixtures/job-v1.json')
@@ -470,6 +471,27 @@ describe('each', () => {
       return dusk(['axes', path]).stdout
     }).join('')
     oneByOne = dusk(['each', '--keep-going'], input)
+  })
+
+  test('goes by the list of a shop, given as files of parts', () => {
+    const catalogue = shopCatalogue(1000, 2)
+    const paths = (['motor', 'coupler'] as const).map(kind => {
+      const path = join(folder, `${kind}s.csv`)
+      writeFileSync(path, writePartsCsv(kind, catalogue[kind] as never))
+      return path
+    })
+    const [line] = input.split('\n') as [string]
+    const { status, stdout } = dusk(['each', '--parts', paths.join(',')], line)
+    expect(status).toBe(0)
+    const [alone, given] = [JSON.parse(oneByOne.stdout.split('\n')[0] as string), JSON.parse(stdout)]
+    // 200 motors and 200 couplers more than ship, 60 and 36.
+    expect(given.combinations).toBe((alone.combinations / 60 / 36) * 260 * 236)
+    expect(given.handful.length).toBeGreaterThan(0)
+    const wrong = join(folder, 'wrong.csv')
+    writeFileSync(wrong, writePartsCsv('motor', catalogue.motor).replace(/,\d+(\.\d+)?,/, ',-5,'))
+    const refused = dusk(['each', '--parts', wrong], line)
+    expect(refused.status).not.toBe(0)
+    expect(refused.stderr).toMatch(/wrong\.csv, line 2, D priceEur: got -5, takes/)
   })
 
   test('answers a hundred axes a line each, and as a filter of parallel the very same', () => {

@@ -1,6 +1,7 @@
 import type { PartOf } from '@/core/document/parts/types'
 import { writePartsCsv } from '@/core/formats/partsCsv'
 import { CATALOGUE } from '@/core/machine/parts'
+import { shopCatalogue } from '@/core/search/fixtures/shopCatalogue'
 import { downloads, onDisk, pickFile } from './files'
 import { type Bench, withApp } from './harness'
 
@@ -105,7 +106,7 @@ test.each([
   [
     'of 100,000 rows',
     () => writePartsCsv('coupler', new Array(30_000).fill([...CATALOGUE.coupler.values()][0])),
-    'more than 1000 parts',
+    'more than 20000 parts',
   ],
   ['of another kind', () => 'date,what\r\n2026-11-02,oiled\r\n', 'Line 1 must name the fields of a part'],
   ['in inches', () => writePartsCsv('screw', [screw]).replace('leadMm', 'leadInch'), 'leadInch stands there'],
@@ -154,4 +155,37 @@ test('the limit of a check is changed with a reason, and put back', async () => 
   await bench.stage('Log')
   await bench.sees('holds up to 120%, close up to 150%. Because: A spare lies in the drawer.')
   expect(bench.errors).toEqual([])
+})
+
+test('a catalogue of thousands is taken into the shop’s list, looked through, judged, chosen from and searched', async () => {
+  const bench = await atSize()
+  const { screw: screws } = shopCatalogue(20_000, 4)
+  await takeFile(bench, await onDisk('catalogue.csv', writePartsCsv('screw', screws)))
+  await bench.sees('4000 new parts', DIALOG)
+  // A machine takes a thousand: it says so, and where they fit.
+  await bench.sees(/A machine takes 1000 parts of a kind.*shop's list/, DIALOG)
+  await bench.choose('Take them into', 'shop')
+  await bench.click('button', 'Take the 4000 good parts')
+  await bench.sees(/more of 4119; a name narrows them down/, PARTS)
+  await bench.fill('Find a part', '20 x 5, double S3, from 2', null)
+  await bench.sees('shop list', PARTS)
+  const [wanted] = screws.filter(({ name }) => /20 x 5, double.*, S3, from 2$/.test(name)) as [
+    PartOf['screw'],
+  ]
+  await bench.take(wanted.name)
+  await bench.sees('your own', PARTS)
+  await bench.isSaved()
+  // What was taken of it is in the job; the rest is not.
+  await bench.reload()
+  await bench.sheet('Search the parts list')
+  await bench.click('button', 'Search')
+  await bench.sees(/Of [\d,]{11,} drives/)
+  expect(bench.errors).toEqual([])
+  await bench.sheet('Parts of your own')
+  await bench.sees(wanted.name, 'table')
+  await bench.sees('4 000', 'section[aria-label="The shop\'s list"]')
+  await bench.click('button', "Take the Screw and nut out of the shop's list")
+  await bench.click('button', 'Take them out')
+  await bench.sees('Nothing in it yet.')
+  await bench.sees(wanted.name, 'table')
 })

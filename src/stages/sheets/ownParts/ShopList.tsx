@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { PART_KINDS, type PartKind } from '@/core/document/kinds'
 import type { CsvStyle } from '@/core/formats/csv'
 import { fileName } from '@/core/formats/fileName'
+import { MOST_SHOP_PARTS } from '@/core/machine/parts'
 import { printFixed } from '@/core/units/print'
 import { getDatabase } from '@/store/database'
 import { errorWords } from '@/store/errorWords'
@@ -42,9 +43,9 @@ export function ShopList({ style }: { style: CsvStyle }) {
     <chakra.section aria-label="The shop's list" mt="4" pt="3" borderTopWidth="1px">
       <chakra.h3 fontWeight={700}>The shop’s list</chakra.h3>
       <chakra.p color="quiet" mb="2">
-        A catalogue of up to 20 000 parts of a kind, taken from files as above. It stands in this browser
-        beside every machine, in the parts to choose from and in the search; what a machine takes of it is
-        kept with that machine. A backup of the jobs does not hold it: keep its files.
+        A catalogue of up to {printFixed(MOST_SHOP_PARTS, 0)} parts of a kind, taken from files as above. It
+        stands in this browser beside every machine, in the parts to choose from and in the search; what a
+        machine takes of it is kept with that machine. A backup of the jobs does not hold it: keep its files.
       </chakra.p>
       {failure && <Notice title="Nothing was taken out.">{failure}</Notice>}
       {kinds.length === 0 ? (
