@@ -87,6 +87,7 @@ export function bestHolding(field: Field, { least, margin, accepts }: Wanted): D
       .flatMap(screw =>
         bearings.flatMap(bearing => {
           if (!enough(bearing) || heightMm(screw, bearing) > within.mostHeightMm) return []
+          if (priceWithoutLinkEur(screw, bearing) + cheapest.priceEur > within.mostPriceEur) return []
           const suits = bearingSuits(demand, screw, bearing)
           return suits >= margin ? [{ screw, bearing, suits, value: of.held(screw, bearing) }] : []
         }),
@@ -107,6 +108,7 @@ export function bestHolding(field: Field, { least, margin, accepts }: Wanted): D
         if (leastValue + of.group(screw, group, motor.priceEur) > mostValue()) continue
         if (!group.mayTake(motor) || !isEnough(group.best, motor)) continue
         for (const pair of group.pairsWith(motor)) {
+          if (pair.priceEur > within.mostPriceEur) break
           const value = of.pair(screw, pair)
           if (pair.bears < margin || leastValue + value > mostValue()) continue
           if (isEnough(pair.link, motor))

@@ -114,7 +114,7 @@ test('each pick is what trying every drive finds', () => {
       const picks = [...picksOf(field, easy, points)]
       const of = (pick: (typeof PICKS)[number]) => picks.find(([, is]) => is.includes(pick))?.[0]
       if (all.length === 0) {
-        expect(of('far end held') ?? of('stiffest')).toBeUndefined()
+        expect(of('far end held') ?? of('a quarter in hand')).toBeUndefined()
         return
       }
       held++
@@ -122,9 +122,17 @@ test('each pick is what trying every drive finds', () => {
         Math.min(...some.map(merit))
       expect(of('cheapest')?.priceEur).toBe(least(({ priceEur }) => priceEur))
       expect(of('lowest')?.heightMm).toBe(least(({ heightMm }) => heightMm))
-      expect(of('least lost motion')?.lostMotionUm).toBeCloseTo(
-        least(({ lostMotionUm }) => lostMotionUm),
+      const affordable = all.filter(({ priceEur }) => priceEur <= 2 * least(one => one.priceEur))
+      expect(of('least lost motion for twice the price')?.lostMotionUm).toBeCloseTo(
+        least(({ lostMotionUm }) => lostMotionUm, affordable),
         9,
+      )
+      const inHand = all.filter(({ margin }) => margin >= 1.25)
+      const heldInHand = inHand.filter(({ ends }) => ends !== 'fixed-free')
+      expect(of('a quarter in hand')?.priceEur ?? null).toBe(
+        inHand.length === 0
+          ? null
+          : least(({ priceEur }) => priceEur, heldInHand.length > 0 ? heldInHand : inHand),
       )
       const withHeld = all.filter(({ ends }) => ends !== 'fixed-free')
       expect(of('far end held')?.priceEur ?? null).toBe(
@@ -132,8 +140,8 @@ test('each pick is what trying every drive finds', () => {
       )
       const give = (point: DrivePoint) =>
         1 / driveStiffness(evaluateAxis(axisWith(easy, point), catalogue, 'mm')).stiffnessNPerUm
-      const stiffest = of('stiffest')
-      if (all.length < 60 && stiffest) expect(give(stiffest) / least(give)).toBeCloseTo(1, 9)
+      const stiffest = of('stiffest for twice the price')
+      if (all.length < 60 && stiffest) expect(give(stiffest) / least(give, affordable)).toBeCloseTo(1, 9)
     }),
     { numRuns: 240, seed: 20_261_201 },
   )

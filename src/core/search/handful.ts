@@ -11,8 +11,9 @@ import { changedSlots, type DriveSlot } from './slots'
 export const PICKS = [
   'cheapest',
   'far end held',
-  'stiffest',
-  'least lost motion',
+  'a quarter in hand',
+  'stiffest for twice the price',
+  'least lost motion for twice the price',
   'lowest',
   'nearest to today',
 ] as const
@@ -29,6 +30,11 @@ export interface Handpicked {
   /** What of today's drive it changes; null while no whole drive is chosen today. */
   changes: DriveSlot[] | null
 }
+
+/** What holds with this margin has a quarter more in every check than it needs: friction and cut are seldom as they were taken. */
+const IN_HAND = 1.25
+/** The stiffest drive of any list is its largest: more than so many times the cheapest one's price nobody gives for it. */
+const MOST_TIMES_CHEAPEST = 2
 
 /** So many things of a drive may be changed until another is as near. */
 const MOST_CHANGES = 3
@@ -59,8 +65,9 @@ const leastOf = (points: readonly DrivePoint[], merit: (point: DrivePoint) => nu
   )
 
 /**
- * A handful of drives that differ in kind: the cheapest, one with its far end held where one holds, the stiffest, the one that
- * loses least motion, the lowest, and what is nearest to today's choice. Only drives that hold count, where any does.
+ * A handful of drives that differ in kind: the cheapest, the cheapest with its far end held where one holds, the cheapest with
+ * a quarter in hand in every check (its far end held, if one is), the stiffest and the one that loses least motion for at most
+ * twice what the cheapest costs, the lowest, and what is nearest to today's choice. Only drives that hold count, where any does.
  *
  * @param points that nothing beats, of a search of the field
  * @returns at most one drive for each pick, each once with all that it is best at
@@ -70,11 +77,18 @@ export function picksOf(field: Field, axis: Axis, points: readonly DrivePoint[])
   const eligible = holding.length > 0 ? holding : points
   const held = { ...field, screws: field.screws.filter(({ ends }) => holdsFarEnd(ends)) }
   const some = holding.length > 0
+  const cheapest = leastOf(eligible, ({ priceEur }) => priceEur)
+  const mostPriceEur = Math.min(field.within.mostPriceEur, MOST_TIMES_CHEAPEST * (cheapest?.priceEur ?? 0))
+  const affordable = eligible.filter(({ priceEur }) => priceEur <= mostPriceEur)
+  const inHand = { least: 'price', margin: IN_HAND } as const
   const best: Record<Pick, DrivePoint | null> = {
-    cheapest: leastOf(eligible, ({ priceEur }) => priceEur),
+    cheapest,
     'far end held': some ? bestHolding(held, { least: 'price', margin: 1 }) : null,
-    stiffest: some ? bestHolding(field, { least: 'give', margin: 1 }) : null,
-    'least lost motion': leastOf(eligible, ({ lostMotionUm }) => lostMotionUm),
+    'a quarter in hand': some ? (bestHolding(held, inHand) ?? bestHolding(field, inHand)) : null,
+    'stiffest for twice the price': some
+      ? bestHolding({ ...field, within: { ...field.within, mostPriceEur } }, { least: 'give', margin: 1 })
+      : null,
+    'least lost motion for twice the price': leastOf(affordable, ({ lostMotionUm }) => lostMotionUm),
     lowest: leastOf(eligible, ({ heightMm }) => heightMm),
     'nearest to today': some ? (nearestToToday(field, axis)?.point ?? null) : null,
   }

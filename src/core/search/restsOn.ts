@@ -6,9 +6,12 @@ import type { EvaluationContext } from '../evaluation/context'
 import type { Finding } from '../evaluation/finding'
 import { FAR_END_SHARE } from '../machine/drive/price'
 import { whip } from '../machine/drive/strength'
+import { efficiency } from '../machine/drive/torque'
+import { isBelted } from '../machine/drive/transmission'
 import { screwSag } from '../machine/sizing/screw'
 import { freeLengthMm } from '../machine/travel/placement'
 import { evaluateAxis } from '../sheets/evaluateAxis'
+import { HELD_BY_BELT } from '../sheets/parts/driveChecks'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
 import type { DrivePoint } from './field'
@@ -49,6 +52,12 @@ function onLeadTable(t: EvaluationContext): RestsOn[] {
   ]
 }
 
+/** A belt that a load hangs on, where it would turn the screw once the belt is gone. */
+const onBelt = (t: EvaluationContext): RestsOn[] =>
+  isBelted(t) && t.dimension('inclineDeg') !== 0 && efficiency(t).backward > 0
+    ? [{ title: 'A belt that holds the load', sentence: HELD_BY_BELT }]
+    : []
+
 /** Limits that were set for this axis, where the usual ones would not hold. */
 function onOwnLimits(t: EvaluationContext): RestsOn[] {
   const axis = t.wholeAxis
@@ -75,7 +84,12 @@ export function restsOn(axis: Axis, catalogue: Catalogue, point: DrivePoint, uni
       !(finding.checkId === 'axis.positionBudget' && table.length > 0) &&
       (finding.ofDrive || (isPlanned(finding) && isWorse(finding, today.finding(finding.checkId)))),
   )
-  return [...table, ...onOwnLimits(taken), ...open.map(({ title, sentence }) => ({ title, sentence }))]
+  return [
+    ...table,
+    ...onBelt(taken),
+    ...onOwnLimits(taken),
+    ...open.map(({ title, sentence }) => ({ title, sentence })),
+  ]
 }
 
 /** How far a level screw hangs at its worst, between its holds or beyond the one that it has. */

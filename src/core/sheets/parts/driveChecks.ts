@@ -17,11 +17,16 @@ import {
 } from '../../machine/drive/stiffness'
 import { stall } from '../../machine/drive/strength'
 import { efficiency } from '../../machine/drive/torque'
+import { isBelted } from '../../machine/drive/transmission'
 import { movingPart } from '../../machine/movingPart'
 import { TABLED_UP_TO_MM } from '../../machine/sizing/screwAccuracy'
 import { travel } from '../../machine/travel/placement'
 import { saySold } from '../../units/print'
 import { LIMITS } from './limits'
+
+/** Said wherever a load hangs on a belt. */
+export const HELD_BY_BELT =
+  'It hangs on the belt: where that breaks or jumps, neither motor nor brake holds it.'
 
 /** Where weight keeps the drive on one flank: from what lift its play counts. */
 function flankWords(t: EvaluationContext, say: Say): string {
@@ -111,6 +116,7 @@ export const DRIVE_CHECKS = defineChecks({
         'torque',
       )} of ${holdsIt}: ${reserve > 100 ? 'more than 100' : say(reserve, 'ratio', 1)} times, ${say(limits.holds, 'ratio', 1)} wanted${at}. The friction of the ways is not counted on`
       const goes = runs === 'up' ? 'runs up, over-balanced' : 'runs down'
+      const byBelt = isBelted(t) ? ` ${HELD_BY_BELT}` : ''
       return {
         state,
         ...rest,
@@ -118,10 +124,10 @@ export const DRIVE_CHECKS = defineChecks({
         use: limits.holds / reserve,
         sentence: () =>
           state === 'holds'
-            ? `The axis stays: ${against}. ${support}`
+            ? `The axis stays: ${against}.${byBelt} ${support}`
             : `The axis ${reserve < 1 ? goes : `may ${runs === 'up' ? 'run up, over-balanced' : 'run down'}`}: ${against}. ${
                 brake ? 'A stronger brake' : 'A brake'
-              }, ${runs === 'up' ? 'less' : 'more'} counterbalance or a finer lead holds it. ${support}`,
+              }, ${runs === 'up' ? 'less' : 'more'} counterbalance or a finer lead holds it.${byBelt} ${support}`,
       }
     },
   },
