@@ -285,6 +285,18 @@ test('what is not there, or nobody knows of, is left out, and it is said what on
   const why = whyNothing(cheap, CATALOGUE, NOTHING_HERE, 'mm')
   expect(why.lifted).toMatchObject([{ given: 'for at most €60' }])
   expect(why.lifted[0]?.leastEur).toBeGreaterThan(60)
+  // No table of the lead makes a drive cheaper; where the lead alone stands in the way, one is said to help.
+  expect(why.corrected).toBeNull()
+  const rough: Axis = {
+    ...given({ keepScrew: true }),
+    goals: { ...X.goals, accuracyTargetUm: 60 },
+    drive: { ...X.drive, leadTable: false },
+  }
+  expect(searchDrives(rough, CATALOGUE, withinOf(rough, CATALOGUE, NOTHING_HERE))?.points).toEqual([])
+  const { corrected } = whyNothing(rough, CATALOGUE, NOTHING_HERE, 'mm')
+  const table: Axis = { ...rough, drive: { ...rough.drive, leadTable: true } }
+  const points = searchDrives(table, CATALOGUE, withinOf(table, CATALOGUE, NOTHING_HERE))?.points ?? []
+  expect(corrected?.count).toBe(points.filter(({ margin }) => margin >= 1).length)
   expect(why.lacking).toEqual([])
   expect(whyNothing(given({ onlyHere: true }), CATALOGUE, NOTHING_HERE, 'mm').lacking).toEqual([
     'screw',

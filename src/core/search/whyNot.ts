@@ -56,15 +56,19 @@ function leastBadScrew(axis: Axis, catalogue: Catalogue, within: Within, units: 
   return tried.toSorted((a, b) => b.margin - a.margin)[0]?.held ?? null
 }
 
-/** What there would be without one of the things that a search keeps to. */
-export interface Lifted {
-  /** That thing, in words. */
-  given: string
+/** What there would be on an axis that is asked a little otherwise. */
+interface Brings {
   /** How many drives would hold then and be beaten by nothing; where none would, how many would be close. */
   count: number
   holds: boolean
   /** What the cheapest of them costs. */
   leastEur: number
+}
+
+/** What there would be without one of the things that a search keeps to. */
+export interface Lifted extends Brings {
+  /** That thing, in words. */
+  given: string
 }
 
 /** Why no drive of an axis holds, within what is given. */
@@ -74,6 +78,8 @@ export interface WhyNothing {
   fails: { title: string; sentence: string }[]
   /** Kinds of part of which nothing at all is left. */
   lacking: PartKind[]
+  /** What there would be with the lead measured and corrected in the controller; null where that changes nothing. */
+  corrected: Brings | null
   /** Things that are given, each with what there would be without it; what changes nothing is left out. */
   lifted: Lifted[]
 }
@@ -90,28 +96,27 @@ function lackingKinds(catalogue: Catalogue, within: Within): PartKind[] {
 /** Why no drive of an axis holds within what is given: what fails on the one that comes nearest, and what stands in the way. */
 export function whyNothing(axis: Axis, catalogue: Catalogue, supply: Supply, units: UnitSystem): WhyNothing {
   const within = withinOf(axis, catalogue, supply)
-  const lifted = givenThings(axis, catalogue, units).flatMap(({ words, without }): Lifted[] => {
-    const all = searchDrives(without, catalogue, withinOf(without, catalogue, supply))?.points ?? []
+  const brings = (on: Axis): Brings | null => {
+    const all = searchDrives(on, catalogue, withinOf(on, catalogue, supply))?.points ?? []
     const holding = all.filter(({ margin }) => margin >= 1)
     const points = holding.length > 0 ? holding : all
     const [cheapest] = points
-    return cheapest
-      ? [
-          {
-            given: words,
-            count: points.length,
-            holds: holding.length > 0,
-            leastEur: cheapest.priceEur,
-          },
-        ]
-      : []
+    return cheapest ? { count: points.length, holds: holding.length > 0, leastEur: cheapest.priceEur } : null
+  }
+  const { leadTable } = axis.drive
+  const corrected = leadTable ? null : brings({ ...axis, drive: { ...axis.drive, leadTable: true } })
+  const lifted = givenThings(axis, catalogue, units).flatMap(({ words, without }): Lifted[] => {
+    const brought = brings(without)
+    return brought ? [{ given: words, ...brought }] : []
   })
   // Where a limit alone stands in the way, no part of a drive does.
-  const nearest = lifted.length > 0 ? null : nearestOf(fieldOf(axis, catalogue, within))
+  const isSaid = corrected !== null || lifted.length > 0
+  const nearest = isSaid ? null : nearestOf(fieldOf(axis, catalogue, within))
   const shown = nearest ? axisWith(axis, nearest) : leastBadScrew(axis, catalogue, within, units)
   return {
     nearest,
-    fails: shown && lifted.length === 0 ? failsOf(shown, catalogue, units) : [],
+    corrected,
+    fails: shown && !isSaid ? failsOf(shown, catalogue, units) : [],
     lacking: lackingKinds(catalogue, within),
     lifted: lifted.toSorted((a, b) => Number(b.holds) - Number(a.holds) || a.leastEur - b.leastEur),
   }

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { PartKind } from '@/core/document/kinds'
-import type { WhyNothing } from '@/core/search/whyNot'
+import type { Lifted, WhyNothing } from '@/core/search/whyNot'
 import { Stated } from '@/ui/Note'
 
 const LACKING: Readonly<Record<PartKind, string>> = {
@@ -12,8 +12,12 @@ const LACKING: Readonly<Record<PartKind, string>> = {
   brake: 'a brake',
 }
 
+/** "12 hold, from €340" */
+const brought = ({ count, holds, leastEur }: Omit<Lifted, 'given'>) =>
+  `${count} ${holds ? (count === 1 ? 'holds' : 'hold') : 'would be close'}, from €${Math.round(leastEur)}`
+
 /** Why nothing holds: which parts there are none of, what one thing less that is given would bring, and what fails. */
-export function Nothing({ why: { lacking, lifted, fails, nearest } }: { why: WhyNothing }) {
+export function Nothing({ why: { lacking, corrected, lifted, fails, nearest } }: { why: WhyNothing }) {
   return (
     <>
       <chakra.p fontWeight={700}>No drive holds within that.</chakra.p>
@@ -22,14 +26,19 @@ export function Nothing({ why: { lacking, lifted, fails, nearest } }: { why: Why
           Of what is given there is not even {lacking.map(kind => LACKING[kind]).join(', nor ')}.
         </Stated>
       )}
+      {corrected && (
+        <Stated mt="1">
+          With the <strong>lead measured and corrected</strong> from a table in the controller, which is set
+          under Kind of drive: {brought(corrected)}.
+        </Stated>
+      )}
       {lifted.length > 0 && (
         <>
           <Stated mt="1">With one thing less to keep to:</Stated>
           <Stated as="ul" pl="5" listStyleType="disc">
-            {lifted.map(({ given, count, holds, leastEur }) => (
+            {lifted.map(({ given, ...brings }) => (
               <li key={given}>
-                not <strong>{given}</strong>: {count}{' '}
-                {holds ? (count === 1 ? 'holds' : 'hold') : 'would be close'}, from €{Math.round(leastEur)}
+                not <strong>{given}</strong>: {brought(brings)}
               </li>
             ))}
           </Stated>
