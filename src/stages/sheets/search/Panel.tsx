@@ -29,19 +29,21 @@ import { WithinForm } from './WithinForm'
 
 const SearchChart = chartLater(() => import('./SearchChart').then(module => module.SearchChart), 380)
 
-/** All of an axis that a search goes by; the drive that stands there now is no part of it. */
-const wants = ({ dimensions, goals, driveSizes, drive, duty, recesses, limits, searchWithin }: Axis) =>
-  JSON.stringify([
-    dimensions,
-    goals,
-    driveSizes,
-    drive.screws,
-    drive.leadTable,
-    duty,
-    recesses,
-    limits,
-    searchWithin,
-  ])
+/** All of an axis that a search goes by: of the drive that stands there now only what the search keeps. */
+function wants(axis: Axis): string {
+  const { dimensions, goals, driveSizes, drive, duty, recesses, limits, searchWithin, parts, ends } = axis
+  const { keepScrew, keepNut, keepEnds, keepBearing, keepLink, keepMotor } = searchWithin
+  const kept = [
+    (keepScrew || keepNut) && parts.screw,
+    keepEnds && ends,
+    keepBearing && parts.bearing,
+    keepLink && [drive.transmission, parts.coupler, parts.belt],
+    keepMotor && parts.motor,
+    parts.brake,
+  ]
+  const given = [drive.screws, drive.leadTable, drive.handwheelKept]
+  return JSON.stringify([dimensions, goals, driveSizes, given, duty, recesses, limits, searchWithin, kept])
+}
 
 /** Searches the whole parts list for drives that nothing beats, shows the best of them, and takes one. */
 export function SearchPanel() {
