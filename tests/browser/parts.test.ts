@@ -183,7 +183,7 @@ test('a catalogue of thousands is taken into the shop’s list, looked through, 
   expect(bench.errors).toEqual([])
   await bench.sheet('Parts of your own')
   await bench.sees(wanted.name, 'table')
-  await bench.sees('4 000', 'section[aria-label="The shop\'s list"]')
+  await bench.sees('4,000', 'section[aria-label="The shop\'s list"]')
   await bench.click('button', "Take the Screw and nut out of the shop's list")
   await bench.click('button', 'Take them out')
   await bench.sees('Nothing in it yet.')

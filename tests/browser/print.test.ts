@@ -105,7 +105,8 @@ test('a chart keeps the colours of its series on paper, and takes no more of a p
   const bar = '.recharts-bar-rectangle [fill="var(--dusk-colors-brass)"]'
   await bench.page.waitForSelector(bar)
   await bench.page.emulateMediaType('print')
-  const fill = await bench.page.$eval(bar, one => getComputedStyle(one).fill)
+  // On paper the chart is drawn anew, at the width of the page.
+  const fill = await (await bench.page.waitForSelector(bar))?.evaluate(one => getComputedStyle(one).fill)
   expect(fill).not.toBe('rgb(255, 255, 255)')
   await bench.page.emulateMediaType()
   const [first] = pages(await bench.page.pdf({ format: 'a4' }))

@@ -53,6 +53,12 @@ export const DRIVE = record('Drive', {
 })
 export type Drive = ValueOf<typeof DRIVE>
 
+/** Whether the nut turns, on bearings of its own, and the screw stands. */
+export const turnsNut = ({ transmission }: Pick<Drive, 'transmission'>): boolean => transmission === 'nut'
+
+/** Whether a belt, and no coupler, is between motor and drive. */
+export const hasBelt = ({ transmission }: Pick<Drive, 'transmission'>): boolean => transmission !== 'direct'
+
 /** What takes weight off an upright axis; its force is a dimension. */
 export const COUNTERBALANCE = record('Counterbalance', {
   kind: choiceOrNone('What the counterbalance is', ['springs', 'gas-spring', 'weights'], {

@@ -10,7 +10,8 @@ export type MachineKind = (typeof MACHINE_KINDS)[number]
 export const SCREW_ENDS = ['fixed-free', 'supported-supported', 'fixed-supported', 'fixed-fixed'] as const
 export type ScrewEnds = (typeof SCREW_ENDS)[number]
 
-export const TRANSMISSIONS = ['direct', 'belt'] as const
+/** By a coupler, by a belt to the screw, or by a belt to a nut that turns on a screw which stands. */
+export const TRANSMISSIONS = ['direct', 'belt', 'nut'] as const
 /** The ends of an axis: the fixed one has the motor. */
 export const AXIS_ENDS = ['fixed', 'far'] as const
 export type AxisEnd = (typeof AXIS_ENDS)[number]

@@ -1,5 +1,7 @@
+import { hasBelt, turnsNut } from '../document/axis'
 import type { PartOf } from '../document/parts/types'
 
+import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 
 import { nutRange } from '../machine/travel/placement'
@@ -77,7 +79,7 @@ export function driveLine(context: EvaluationContext, position: number): DriveLi
   const blockMm = bearing?.blockLengthMm ?? USUAL.blockMm
   const blockHeightMm = bearing?.blockHeightMm ?? USUAL.blockHeightMm
   const farMm = axis.ends === 'fixed-free' ? 0 : axis.ends === 'fixed-fixed' ? blockMm : 0.6 * blockMm
-  const belted = axis.drive.transmission === 'belt'
+  const belted = hasBelt(axis.drive)
   const hubMm = belted ? (belt ? belt.widthMm + 4 : USUAL.pulleyMm) : (coupler?.lengthMm ?? USUAL.couplerMm)
   // Beside a belt the motor lies under the screw, at the distance of the centres.
   const motorYMm = belted ? -axis.driveSizes.beltCentresMm : 0
@@ -102,17 +104,29 @@ export function driveLine(context: EvaluationContext, position: number): DriveLi
       !coupler,
     )
   const tableMm = Math.max(flangeDiameterMm / 2 + 10, wayMm * 0.6)
-  const boxes = [
-    box(
-      'way',
-      'way',
-      -blockMm,
-      spanMm + blockMm + Math.max(farMm, 10),
-      10,
-      axis.dimensions.screwToWayMm.value === null,
-      -wayMm - 10,
-    ),
-    box('way', 'table', nutAtMm - spanMm * 0.18, spanMm * 0.36, 12, false, tableMm),
+  const turning = turnsNut(axis.drive)
+  const clampMm = 0.5 * blockMm
+  /** Where the nut turns: the screw clamped at its ends, and housing, belt and motor along with the nut. */
+  const standing = () => {
+    const pulleyAtMm = along(blockMm + CLEAR_MM, hubMm)
+    const motorAtMm = along(blockMm + CLEAR_MM - motorMm, motorMm)
+    return [
+      box('motor', 'body', motorAtMm, motorMm, frameMm, !motor, motorYMm - frameMm / 2),
+      box('far', 'body', -clampMm, clampMm, 2 * screwMm, !screw),
+      ...(farMm > 0 ? [box('far', 'body', spanMm, clampMm, 2 * screwMm, !screw)] : []),
+      box(
+        'screw',
+        'thread',
+        -clampMm / 2,
+        spanMm + clampMm / 2 + (farMm > 0 ? clampMm / 2 : 0),
+        screwMm,
+        !screw,
+      ),
+      ...beltBoxes(pulleyAtMm, hubMm, motorYMm, belt),
+      box('bearing', 'body', along(0, blockMm), blockMm, blockHeightMm, !bearing),
+    ]
+  }
+  const turned = () => [
     box('motor', 'body', motorFaceMm - motorMm, motorMm, frameMm, !motor, motorYMm - frameMm / 2),
     box('motor', 'shaft', motorFaceMm, CLEAR_MM + hubMm / 2, shaftMm, !motor, motorYMm - shaftMm / 2),
     box(
@@ -127,6 +141,19 @@ export function driveLine(context: EvaluationContext, position: number): DriveLi
     ...(belted ? beltBoxes(-blockMm - CLEAR_MM - hubMm, hubMm, motorYMm, belt) : [couplerBox()]),
     box('bearing', 'body', -blockMm, blockMm, blockHeightMm, !bearing),
     ...(farMm > 0 ? [box('far', 'body', spanMm, farMm, blockHeightMm, !bearing)] : []),
+  ]
+  const boxes = [
+    box(
+      'way',
+      'way',
+      -blockMm,
+      spanMm + blockMm + Math.max(farMm, 10),
+      10,
+      axis.dimensions.screwToWayMm.value === null,
+      -wayMm - 10,
+    ),
+    box('way', 'table', nutAtMm - spanMm * 0.18, spanMm * 0.36, 12, false, tableMm),
+    ...(turning ? standing() : turned()),
     ...(axis.drive.handwheelKept
       ? [box('far', 'handwheel', spanMm + farMm + CLEAR_MM, 14, 2 * axis.driveSizes.handwheelRadiusMm, false)]
       : []),
@@ -181,10 +208,4 @@ function beltBoxes(xMm: number, widthMm: number, motorYMm: number, belt: PartOf[
   ]
 }
 
-function knownRange(context: EvaluationContext) {
-  const { axis, catalogue } = context
-  const { supportSpanMm, bracketThicknessMm, wayTravelMm } = axis.dimensions
-  const known =
-    supportSpanMm.value !== null && bracketThicknessMm.value !== null && wayTravelMm.value !== null
-  return known && catalogue.screw.has(axis.parts.screw ?? '') ? nutRange(context) : null
-}
+const knownRange = (context: EvaluationContext) => attempt(() => nutRange(context)).value ?? null

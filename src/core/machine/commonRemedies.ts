@@ -1,4 +1,5 @@
 import { GRAVITY_M_PER_S2, radians } from '../calculation/constants'
+import { hasBelt } from '../document/axis'
 import {
   DIMENSIONS,
   DRIVE_SIZES,
@@ -26,10 +27,10 @@ export function part(kind: PartKind): RemedyFinder {
   return trial => {
     const { context } = trial
     const { axis, catalogue } = context
-    const toBelt = kind === 'belt' && axis.drive.transmission !== 'belt'
+    const toBelt = kind === 'belt' && !hasBelt(axis.drive)
     const now = toBelt ? undefined : catalogue[kind].get(axis.parts[kind] ?? '')
     if (!now && kind !== 'brake' && !toBelt) return []
-    if (kind === 'coupler' && axis.drive.transmission === 'belt') return []
+    if (kind === 'coupler' && hasBelt(axis.drive)) return []
     const candidates = [...catalogue[kind].values()]
       .filter(({ id }) => id !== now?.id)
       .toSorted((a, b) => a.priceEur - b.priceEur)

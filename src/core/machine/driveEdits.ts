@@ -1,4 +1,4 @@
-import { type Axis, DRIVE, type Drive, type DutyRow } from '../document/axis'
+import { type Axis, DRIVE, type Drive, type DutyRow, hasBelt } from '../document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '../document/dimensions'
 import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
@@ -96,7 +96,7 @@ export function putPart(draft: Axis, kind: PartKind, partId: string | null): voi
 
 /** Puts a part in and drives the axis by it: a coupler or a belt is what then joins motor and screw. */
 export function putInDrive(draft: Axis, kind: PartKind, partId: string): void {
-  if (kind === 'belt') draft.drive.transmission = 'belt'
+  if (kind === 'belt' && !hasBelt(draft.drive)) draft.drive.transmission = 'belt'
   if (kind === 'coupler') draft.drive.transmission = 'direct'
   putPart(draft, kind, partId)
 }

@@ -1,4 +1,5 @@
 import type { Axis } from '../document/axis'
+import { hasBelt } from '../document/axis'
 import { PART_KINDS, type PartKind } from '../document/kinds'
 
 /**
@@ -7,7 +8,7 @@ import { PART_KINDS, type PartKind } from '../document/kinds'
  * @example neededParts({ ...axis, drive: { ...axis.drive, transmission: 'belt' } }) // ['screw', 'bearing', 'belt', 'motor']
  */
 export const neededParts = (axis: Pick<Axis, 'drive'>): PartKind[] => {
-  const without = axis.drive.transmission === 'belt' ? 'coupler' : 'belt'
+  const without = hasBelt(axis.drive) ? 'coupler' : 'belt'
   return PART_KINDS.filter(kind => kind !== without && kind !== 'brake')
 }
 

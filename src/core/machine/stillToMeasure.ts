@@ -1,4 +1,5 @@
 import type { Axis } from '../document/axis'
+import { hasBelt } from '../document/axis'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from '../document/dimensions'
 
 /**
@@ -34,6 +35,6 @@ export const stillToMeasure = (axis: Axis): DimensionKey[] =>
  * @example stillToAlign(newAxis({ name: 'X', title: 'Table' })) // ['shaftParallelMm', 'shaftAngleDeg', 'shaftAxialMm']
  */
 export const stillToAlign = (axis: Axis): DimensionKey[] =>
-  axis.drive.transmission === 'belt'
+  hasBelt(axis.drive)
     ? []
     : DIMENSION_KEYS.filter(key => DIMENSIONS[key].group === 'shafts' && isOpen(axis, key))

@@ -1,4 +1,5 @@
 import type { Axis } from '../document/axis'
+import { turnsNut } from '../document/axis'
 import type { Job } from '../document/job'
 import type { MachineKind } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
@@ -195,6 +196,10 @@ export function tasksOf(job: Job, catalogue: Catalogue, now: Now): Tasks {
     tasks,
     gaps: job.axes.flatMap(axis => {
       const open = neededParts(axis).filter(kind => !catalogue[kind].has(axis.parts[kind] ?? ''))
+      if (turnsNut(axis.drive))
+        return [
+          `Axis ${axis.name}: its nut turns, and the steps for that are not listed, so its build is not in the plan.`,
+        ]
       return open.length > 0
         ? [
             `Axis ${axis.name}: ${open.join(', ')} not chosen yet, so what has to come for it is not in the plan.`,

@@ -1,4 +1,5 @@
 import type { Axis } from '../document/axis'
+import { hasBelt, turnsNut } from '../document/axis'
 import type { ScrewEnds } from '../document/kinds'
 import { bestHolding, type Wanted } from './best'
 import type { DrivePoint, Field } from './field'
@@ -24,10 +25,11 @@ export interface DriveChange {
 
 const linkId = ({ coupler, belt }: LinkLevel) => coupler?.id ?? belt?.id ?? ''
 
-/** What stands in each place of today's drive; null while one is open. */
+/** What stands in each place of today's drive; null while one is open, and where the nut turns, which no search tries. */
 export function keptSlots({ parts, ends, drive }: Axis): Slots | null {
+  if (turnsNut(drive)) return null
   const { screw, bearing, motor } = parts
-  const link = drive.transmission === 'belt' ? parts.belt : parts.coupler
+  const link = hasBelt(drive) ? parts.belt : parts.coupler
   return screw && bearing && motor && link ? { screw, ends, bearing, link, motor } : null
 }
 

@@ -1,5 +1,6 @@
 import { STEEL_DENSITY_KG_PER_M3 } from '../calculation/constants'
 import type { Axis, Drive } from '../document/axis'
+import { turnsNut } from '../document/axis'
 import type { PartKind, ScrewEnds } from '../document/kinds'
 import type { PartOf } from '../document/parts/types'
 
@@ -133,7 +134,12 @@ export const bare = (axis: Axis): Axis => ({
   preloadN: null,
   // A way to hold the ends that any drive can have, while it is not settled: a handwheel fails on a free end, whatever turns it.
   ends: 'fixed-supported',
-  drive: { ...axis.drive, currentA: null },
+  // A search turns the screw, also where a nut turns today.
+  drive: {
+    ...axis.drive,
+    transmission: turnsNut(axis.drive) ? 'belt' : axis.drive.transmission,
+    currentA: null,
+  },
 })
 
 export const withParts = (axis: Axis, parts: Partial<Record<PartKind, string>>): Axis => ({

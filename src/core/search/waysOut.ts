@@ -1,5 +1,6 @@
 import { groupBy } from 'es-toolkit'
 import type { Axis } from '../document/axis'
+import { hasBelt } from '../document/axis'
 import { GOALS } from '../document/dimensions'
 import { SCREW_ENDS } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
@@ -141,7 +142,7 @@ const slotWords = (catalogue: Catalogue, point: DrivePoint, slot: DriveSlot): st
 /** Every part that could stand in a place of the drive by itself, as a move: of each kind the cheapest first. */
 function partMoves({ context }: Trial, within: Within): Move[] {
   const { wholeAxis: axis, catalogue } = context
-  const idle = axis.drive.transmission === 'belt' ? 'coupler' : 'belt'
+  const idle = hasBelt(axis.drive) ? 'coupler' : 'belt'
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   const ends = screw ? within.endsOf(screw) : SCREW_ENDS
   return [

@@ -1,4 +1,5 @@
 import type { Axis } from '../document/axis'
+import { hasBelt } from '../document/axis'
 import type { Orders } from '../document/job'
 import { type PartKind, SCREW_ENDS, type ScrewEnds } from '../document/kinds'
 import type { Catalogue, OwnParts, PartOf } from '../document/parts/types'
@@ -62,7 +63,7 @@ const sameThread = (a: PartOf['screw'], b: PartOf['screw']) => THREAD.every(key 
 /** The parts that a search keeps, by their kinds; none where the axis has none to keep. */
 export function keptParts({ searchWithin, parts, drive }: Axis, catalogue: Catalogue) {
   const { keepScrew, keepNut, keepBearing, keepLink, keepMotor } = searchWithin
-  const link = drive.transmission === 'belt' ? 'belt' : 'coupler'
+  const link = hasBelt(drive) ? 'belt' : 'coupler'
   const chosen = <K extends PartKind>(keeps: boolean, kind: K): PartOf[K] | null =>
     (keeps && (catalogue[kind] as ReadonlyMap<string, PartOf[K]>).get(parts[kind] ?? '')) || null
   return {

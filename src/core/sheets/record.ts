@@ -1,3 +1,4 @@
+import { turnsNut } from '../document/axis'
 import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '../document/dimensions'
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
@@ -52,7 +53,11 @@ export function recordOf(context: EvaluationContext, entries: LogEntry[]): Paper
       true,
     )
   const done =
-    steps.length === 0 ? 'No parts chosen.' : `${steps.length - open.length} of ${steps.length} steps done.`
+    steps.length === 0
+      ? turnsNut(axis.drive)
+        ? 'The steps for a nut that turns are not listed.'
+        : 'No parts chosen.'
+      : `${steps.length - open.length} of ${steps.length} steps done.`
   const shortened = (text: string) =>
     text.length > LONGEST_LINE ? `${text.slice(0, LONGEST_LINE - 3)}…` : text
   const read = paperOf(context, 'record')

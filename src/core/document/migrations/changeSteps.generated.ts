@@ -11,6 +11,7 @@ import { changeFromV11 } from './v11'
 import { changeFromV12 } from './v12'
 import { changeFromV13 } from './v13'
 import { changeFromV14 } from './v14'
+import { changeFromV15 } from './v15'
 
 /** What brings a change of one version up to the next; before these its rows were found by their places. */
 export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [
@@ -24,4 +25,5 @@ export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain
   { from: 12, up: changeFromV12 },
   { from: 13, up: changeFromV13 },
   { from: 14, up: changeFromV14 },
+  { from: 15, up: changeFromV15 },
 ]

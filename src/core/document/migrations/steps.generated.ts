@@ -14,6 +14,7 @@ import { fromV11 } from './v11'
 import { fromV12 } from './v12'
 import { fromV13 } from './v13'
 import { fromV14 } from './v14'
+import { fromV15 } from './v15'
 import type { Step } from '.'
 
 /** The step from each version to the next; there is none before version 1. */
@@ -32,4 +33,5 @@ export const STEPS: readonly { readonly from: number; readonly migrate: Step }[]
   { from: 12, migrate: fromV12 },
   { from: 13, migrate: fromV13 },
   { from: 14, migrate: fromV14 },
+  { from: 15, migrate: fromV15 },
 ]

@@ -2,7 +2,7 @@ import type { ScrewEnds } from '../../document/kinds'
 import type { EvaluationContext } from '../../evaluation/context'
 
 import { chosenBrake } from './brake'
-import { isBelted } from './transmission'
+import { isBelted, nutTurns } from './transmission'
 
 /** What the far end costs against the bearings of the fixed one: nothing, a plain bearing, or as much again. */
 export const FAR_END_SHARE: Record<ScrewEnds, number> = {
@@ -19,7 +19,8 @@ export const FAR_END_SHARE: Record<ScrewEnds, number> = {
  */
 export const driveEur = (t: EvaluationContext): number => {
   const link = isBelted(t) ? t.part('belt') : t.part('coupler')
-  const bearings = t.part('bearing').priceEur * (1 + FAR_END_SHARE[t.axis.ends])
+  const far = nutTurns(t) ? 0 : FAR_END_SHARE[t.axis.ends]
+  const bearings = t.part('bearing').priceEur * (1 + far)
   const brake = chosenBrake(t)?.priceEur ?? 0
   return (
     (t.part('screw').priceEur + bearings + link.priceEur + t.part('motor').priceEur + brake) *

@@ -12,7 +12,7 @@ import { chosenBrake } from './brake'
 import { forces, type LoadEnd, loadEnds, loadShare, massKg, worstForces } from './load'
 import { drivenTorqueNm, motorAsSet } from './motorTorque'
 import { dragNm, driveTorqueNm, efficiency, preloadN } from './torque'
-import { beltEfficiency, beltPlayUm, isBelted, ratio, windUp } from './transmission'
+import { beltEfficiency, beltPlayUm, isBelted, nutTurns, ratio, windUp } from './transmission'
 
 /** Any force serves to turn a torsional stiffness into one along the screw. */
 const PROBE_N = 1000
@@ -43,7 +43,8 @@ const fixedParts = remembered((t: EvaluationContext) => {
   const twist = windUp(t, driveTorqueNm(t, 'probeTorque', PROBE_N))
   return {
     nut: nutNPerUm,
-    bearing: axialSupport(t) === 'both-ends' ? 2 * pairNPerUm : pairNPerUm,
+    // A set at each end; where the nut turns there is the one that it runs in.
+    bearing: axialSupport(t) === 'both-ends' && !nutTurns(t) ? 2 * pairNPerUm : pairNPerUm,
     coupler: PROBE_N / twist.linearUm,
   }
 })

@@ -13,7 +13,7 @@ import { duty } from './duty'
 import { forces } from './load'
 import { drivenTorqueNm, motorAsSet } from './motorTorque'
 import { efficiency, preloadN } from './torque'
-import { beltLoad, hubLengthMm, isBelted, ratio } from './transmission'
+import { beltLoad, hubLengthMm, isBelted, nutTurns, ratio } from './transmission'
 
 /** Smooth running with light shocks, as on a small machine tool. */
 const LOAD_FACTOR = 1.2
@@ -94,6 +94,9 @@ export const stretchGapMm = remembered((t: EvaluationContext) =>
   t.axis.ends === 'fixed-fixed' ? warmth(t).growthUm / 1000 : 0,
 )
 
+/** What of that pull the bearings carry: where the nut turns they sit on it, and the screw is clamped at its ends. */
+export const bearingPullN = (t: EvaluationContext): number => (nutTurns(t) ? 0 : pullN(t))
+
 /** Life of the fixed end's bearings in hours, with their preload, the pull of a stretched screw and that of a belt. */
 export const bearingLifeHours = remembered((t: EvaluationContext) =>
   lifeHoursWith(t, t.part('bearing').preloadN, (name, calculate, inputs) =>
@@ -112,7 +115,7 @@ function lifeHoursWith(
 ): number {
   const { equivalentLoadN, meanSpeedRpm } = meanDuty(t)
   const load = {
-    externalN: equivalentLoadN + pullN(t),
+    externalN: equivalentLoadN + bearingPullN(t),
     radialLoadN: isBelted(t) ? beltLoad(t).shaftLoadN : 0,
     meanSpeedRpm,
   }
@@ -132,8 +135,8 @@ export const stall = remembered((t: EvaluationContext) => {
   const bears = [
     { what: 'the nut at rest', bearsN: t.part('screw').staticCapacityN },
     {
-      what: pullN(t) > 0 ? 'the bearings at rest, less the pull of the screw' : 'the bearings at rest',
-      bearsN: Math.max(1, t.part('bearing').staticCapacityN - pullN(t)),
+      what: bearingPullN(t) > 0 ? 'the bearings at rest, less the pull of the screw' : 'the bearings at rest',
+      bearsN: Math.max(1, t.part('bearing').staticCapacityN - bearingPullN(t)),
     },
     { what: 'the screw, at half of what bends it out', bearsN: strut(t).allowableLoadN },
   ]
@@ -154,11 +157,12 @@ export const endBendingNm = (shaftLoadN: number, hubMm: number): number =>
 export const screwEnd = remembered((t: EvaluationContext) => {
   const motorNm = drivenTorqueNm(motorAsSet(t)) * ratio(t)
   const brakeNm = (chosenBrake(t)?.holdingTorqueNm ?? 0) * ratio(t)
-  const diameterMm = t.part('bearing').couplerSeatMm
+  // A screw that stands is held against turning at its ends, and twisted where it is thinnest; the belt pulls at the nut.
+  const diameterMm = nutTurns(t) ? t.part('screw').rootDiameterMm : t.part('bearing').couplerSeatMm
   const stress = t.figure('endStress', shaftEndStress, {
     diameterMm,
     torqueNm: Math.max(motorNm, brakeNm),
-    bendingNm: isBelted(t) ? endBendingNm(beltLoad(t).shaftLoadN, hubLengthMm(t)) : 0,
+    bendingNm: isBelted(t) && !nutTurns(t) ? endBendingNm(beltLoad(t).shaftLoadN, hubLengthMm(t)) : 0,
   })
   return {
     ...stress,

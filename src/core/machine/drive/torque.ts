@@ -3,13 +3,14 @@ import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { inertiaRatio, torqueMarginOf } from '../sizing/checkSums'
 import { reflectedInertia, requiredTorque } from '../sizing/drive'
 import { rmsTorque, stepperTorque, tableTorque } from '../sizing/motor'
+import { nutInertia } from '../sizing/nut'
 import { driveTorque, preloadTorque, screwEfficiency } from '../sizing/screwTorque'
 import { strokeTorque } from '../sizing/stroke'
 import { chosenBrake } from './brake'
 import { strokeOf, type WorkPhase, workPhases } from './duty'
 import { cuttingSpeedRpm, hardestN, massKg, topSpeedRpm } from './load'
 import { motorAsSet } from './motorTorque'
-import { beltEfficiency, hubLengthMm, isBelted, ratio } from './transmission'
+import { beltEfficiency, hubLengthMm, isBelted, nutTurns, ratio } from './transmission'
 
 export const preloadN = (t: EvaluationContext) => {
   const asDelivered = t.part('screw').preloadN
@@ -48,18 +49,31 @@ export const driveTorqueNm = (t: EvaluationContext, name: string, axialForceN: n
 export const screwLengthMm = (t: EvaluationContext) =>
   t.dimension('supportSpanMm') + 1.5 * t.part('bearing').blockLengthMm + hubLengthMm(t)
 
+/** What turns with the pulley besides it: the nut where that turns, and then not the screw. */
+const nutInertiaKgM2 = (t: EvaluationContext): number => {
+  const screw = t.part('screw')
+  return t.figure('nutInertia', nutInertia, {
+    boreMm: screw.nominalDiameterMm,
+    bodyDiameterMm: screw.nutBodyDiameterMm,
+    bodyLengthMm: screw.nutBodyLengthMm,
+    flangeDiameterMm: screw.nutFlangeDiameterMm,
+    flangeThicknessMm: screw.nutFlangeThicknessMm,
+  }).inertiaKgM2
+}
+
 const inertia = (t: EvaluationContext, name: string, mass: number) => {
   const { leadMm, nominalDiameterMm } = t.part('screw')
   const belt = isBelted(t) ? t.part('belt') : null
+  const turning = nutTurns(t)
   return t.figure(name, reflectedInertia, {
     massKg: mass,
     leadMm,
     screwDiameterMm: nominalDiameterMm,
-    screwLengthMm: screwLengthMm(t),
+    screwLengthMm: turning ? 0 : screwLengthMm(t),
     couplerInertiaKgM2: belt ? 0 : t.part('coupler').inertiaKgM2,
     ratio: ratio(t),
     motorPulleyInertiaKgM2: (belt?.motorPulleyInertiaKgM2 ?? 0) + (chosenBrake(t)?.inertiaKgM2 ?? 0),
-    screwPulleyInertiaKgM2: belt?.screwPulleyInertiaKgM2 ?? 0,
+    screwPulleyInertiaKgM2: (belt?.screwPulleyInertiaKgM2 ?? 0) + (turning ? nutInertiaKgM2(t) : 0),
   }).reflectedInertiaKgM2
 }
 

@@ -1,9 +1,13 @@
+import { hasBelt, turnsNut } from '../../document/axis'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { beltCentres, beltLength, beltStiffness, beltTension } from '../sizing/belt'
 import { couplerWindup } from '../sizing/coupler'
 import { drivenTorqueNm, motorAsSet } from './motorTorque'
 
-export const isBelted = (t: EvaluationContext) => t.axis.drive.transmission === 'belt'
+export const isBelted = (t: EvaluationContext) => hasBelt(t.axis.drive)
+
+/** Whether the nut turns, on bearings of its own, and the screw stands. */
+export const nutTurns = (t: EvaluationContext) => turnsNut(t.axis.drive)
 
 /** Motor turns per screw turn. */
 export const ratio = (t: EvaluationContext): number => {

@@ -1,11 +1,14 @@
 import { InputError } from '../../calculation/inputError'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { hubLengthMm, nutTurns } from '../drive/transmission'
 import { travelBudget } from './calculation'
 
 /** How far the nut reaches from the bracket face that its flange sits on. */
 export const nutReach = remembered((t: EvaluationContext) => {
   const screw = t.part('screw')
-  const bodyMm = Math.max(screw.nutBodyLengthMm, t.dimension('bracketThicknessMm'))
+  // A nut that turns reaches as far as its housing with the pulley beside it.
+  const housingMm = nutTurns(t) ? t.part('bearing').blockLengthMm + hubLengthMm(t) : 0
+  const bodyMm = Math.max(screw.nutBodyLengthMm, t.dimension('bracketThicknessMm'), housingMm)
   return t.axis.nutFacing === 'far'
     ? { nutAheadMm: bodyMm, nutBehindMm: screw.nutFlangeThicknessMm }
     : { nutAheadMm: screw.nutFlangeThicknessMm, nutBehindMm: bodyMm }

@@ -4,7 +4,7 @@ import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { cuttingSpeedRpm, forces, loadShare, topSpeedRpm } from '../../machine/drive/load'
 import { drivenTorqueNm, motorAsSet } from '../../machine/drive/motorTorque'
 import { powerLoss } from '../../machine/drive/stiffness'
-import { pullN, screwEnd, stall, strut } from '../../machine/drive/strength'
+import { bearingPullN, screwEnd, stall, strut } from '../../machine/drive/strength'
 import { availableTorqueNm, dragNm, efficiency, preloadN } from '../../machine/drive/torque'
 import { beltEfficiency, beltLoad, isBelted, ratio } from '../../machine/drive/transmission'
 import { grips } from '../../machine/joints/grip'
@@ -55,7 +55,7 @@ const pushN = (t: EvaluationContext, screwTorqueNm: number): number =>
 const motorPushN = (t: EvaluationContext, motorTorqueNm: number): number =>
   pushN(t, motorTorqueNm * ratio(t) * beltEfficiency(t) - dragNm(t))
 
-const without = (t: EvaluationContext, bearsN: number): number => Math.max(0, bearsN - pullN(t))
+const without = (t: EvaluationContext, bearsN: number): number => Math.max(0, bearsN - bearingPullN(t))
 
 /** All along the drive, from the motor to the slide. */
 const LIMITS_ALONG: readonly Limit[] = [
@@ -113,7 +113,7 @@ const LIMITS_ALONG: readonly Limit[] = [
     ending: 'opens',
     forceN: t => {
       const bearing = t.part('bearing')
-      if (isSprung(bearing)) return pullN(t) > 0 ? null : bearing.preloadN
+      if (isSprung(bearing)) return bearingPullN(t) > 0 ? null : bearing.preloadN
       return bearing.axialPlayUm === 0 ? without(t, OPENING_RATIO * bearing.preloadN) : null
     },
   },

@@ -11,11 +11,6 @@ export const NOT_HERE: readonly { what: string; nearest: string }[] = [
       'the same with the way for one turn of the pulley as the lead. How far the belt itself gives is not in it, and on a long belt that is most of it.',
   },
   {
-    what: 'A nut that turns on a standing screw',
-    nearest:
-      'the same screw held fixed-fixed and driven by the belt: such a screw cannot whip, so pass over that check, and its own inertia is too much by all of the screw.',
-  },
-  {
     what: 'Two motors at the ends of one screw',
     nearest:
       'one motor of your own list with twice the torque and twice the inertia of its rotor: torque and inertia come out, the twist of the screw is said too large.',

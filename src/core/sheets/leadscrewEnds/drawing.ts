@@ -1,9 +1,11 @@
+import { hasBelt } from '../../document/axis'
 import { type Along, broken, lengthAt, lengthsUnder } from '../../drawing/dimension'
 import { boundsOf, box, type Drawing, line, type Mark, words } from '../../drawing/drawing'
 import { textWidthMm } from '../../drawing/letterWidths'
 import type { EvaluationContext } from '../../evaluation/context'
 import { farBoreMm, locknutPitchMm } from '../../machine/drive/ends'
-import { stretchGapMm } from '../../machine/drive/strength'
+import { screwEnd, stretchGapMm } from '../../machine/drive/strength'
+import { nutTurns } from '../../machine/drive/transmission'
 import { limitWords, shaftDeviations } from '../../machine/isoFits'
 import { say, saySold } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
@@ -34,6 +36,51 @@ const locknutThreadMm = (boreMm: number) => Math.ceil(boreMm * 0.6 + 5)
 const gapWords = (t: EvaluationContext): string =>
   say(stretchGapMm(t), 'length', t.units, t.units === 'inch' ? 4 : 3)
 
+/** The screw between its ends, as it is delivered. */
+function screwThread(t: EvaluationContext): ScrewStep {
+  const { nominalDiameterMm, toleranceClass, leadMm, rootDiameterMm } = t.part('screw')
+  return {
+    name: SCREW_THREAD,
+    diameterMm: nominalDiameterMm,
+    lengthMm: t.dimension('supportSpanMm'),
+    tolerance: toleranceClass,
+    note: `lead ${saySold(leadMm, t.units)}, ${say(rootDiameterMm, 'length', t.units)} at the root; wrap it while the ends are turned`,
+  }
+}
+
+/** The ends of a screw that stands: a seat to clamp, with a flat or key that keeps it from turning, and a thread where it is pulled. */
+function standing(t: EvaluationContext): ScrewStep[] {
+  const { rootDiameterMm, nominalDiameterMm } = t.part('screw')
+  const seatMm = farBoreMm(rootDiameterMm, nominalDiameterMm)
+  const { torqueNm } = screwEnd(t)
+  const seat = (end: string): ScrewStep => ({
+    name: `Seat in the clamp, ${end} end`,
+    diameterMm: seatMm,
+    lengthMm: Math.ceil(1.5 * seatMm),
+    tolerance: 'h6',
+    note: `a key or a flat with its screw holds it against turning, with up to ${say(torqueNm, 'torque', t.units)}`,
+  })
+  const thread = (end: string): ScrewStep => ({
+    name: `Thread of the ${end} end`,
+    diameterMm: seatMm,
+    lengthMm: locknutThreadMm(seatMm),
+    tolerance: '6h',
+    thread: `M${seatMm} x ${locknutPitchMm(seatMm)}`,
+    note:
+      t.axis.ends === 'fixed-fixed' && end === 'far'
+        ? `M${seatMm} x ${locknutPitchMm(seatMm)}: its nut stretches the screw by ${gapWords(t)}`
+        : `M${seatMm} x ${locknutPitchMm(seatMm)}`,
+  })
+  const far = t.axis.ends === 'fixed-free' ? [] : [seat('far')]
+  return [
+    thread('fixed'),
+    seat('fixed'),
+    screwThread(t),
+    ...far,
+    ...(t.axis.ends === 'fixed-fixed' ? [thread('far')] : []),
+  ]
+}
+
 /**
  * The steps that the ends of a screw are turned to, from the coupler to the far end, out of the parts that are chosen.
  *
@@ -42,14 +89,13 @@ const gapWords = (t: EvaluationContext): string =>
 export function screwSteps(t: EvaluationContext): ScrewStep[] {
   const screw = t.part('screw')
   const bearing = t.part('bearing')
-  const belted = t.axis.drive.transmission === 'belt'
+  const belted = hasBelt(t.axis.drive)
   const hubMm = belted ? t.part('belt').widthMm + 6 : t.part('coupler').lengthMm / 2
   const hubNote = belted
     ? 'flat or keyway for the pulley'
     : t.part('coupler').hub === 'clamp'
       ? 'no flat: the hub clamps'
       : 'a flat for each set screw'
-  const spanMm = t.dimension('supportSpanMm')
   const farMm = farBoreMm(screw.rootDiameterMm, bearing.boreMm)
   const far = (): ScrewStep[] => {
     switch (t.axis.ends) {
@@ -114,6 +160,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
     thread: `M${bearing.boreMm} x ${locknutPitchMm(bearing.boreMm)}`,
     note: `M${bearing.boreMm} x ${locknutPitchMm(bearing.boreMm)}, cut between centres with the seat`,
   })
+  if (nutTurns(t)) return standing(t)
   return [
     {
       name: belted ? 'Journal for the pulley' : 'Journal for the coupler',
@@ -124,13 +171,7 @@ export function screwSteps(t: EvaluationContext): ScrewStep[] {
     },
     locknut('Thread for the locknut'),
     seat('Bearing seat'),
-    {
-      name: SCREW_THREAD,
-      diameterMm: screw.nominalDiameterMm,
-      lengthMm: spanMm,
-      tolerance: screw.toleranceClass,
-      note: `lead ${saySold(screw.leadMm, t.units)}, ${say(screw.rootDiameterMm, 'length', t.units)} at the root; wrap it while the ends are turned`,
-    },
+    screwThread(t),
     ...far(),
     ...(t.axis.drive.handwheelKept && t.axis.ends !== 'fixed-free' ? handwheel() : []),
   ]

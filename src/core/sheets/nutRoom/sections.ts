@@ -1,5 +1,6 @@
 import { type EvaluationContext, remembered } from '../../evaluation/context'
 import { type Filled, gapWords, isFilled } from '../../evaluation/filled'
+import { nutTurns } from '../../machine/drive/transmission'
 import { nutRange, nutReach } from '../../machine/travel/placement'
 import { clearanceSection } from './calculation'
 import { SECTION_SIDES, type SectionSide, type SectionStation, STATIONS } from './model'
@@ -14,7 +15,9 @@ type Side = ReturnType<typeof clearanceSection>['left'] & { wallKnown: boolean }
 export function nutEnvelope(t: EvaluationContext): { widthMm: number; heightMm: number } {
   const { nutBodyDiameterMm, nutFlangeDiameterMm } = t.part('screw')
   const { bracketWidthMm, bracketHeightMm } = t.axis.section
-  const nutMm = Math.max(nutBodyDiameterMm, nutFlangeDiameterMm)
+  // A nut that turns does so in its housing, which is what goes along.
+  const housingMm = nutTurns(t) ? t.part('bearing').blockHeightMm : 0
+  const nutMm = Math.max(nutBodyDiameterMm, nutFlangeDiameterMm, housingMm)
   return { widthMm: Math.max(nutMm, bracketWidthMm ?? 0), heightMm: Math.max(nutMm, bracketHeightMm ?? 0) }
 }
 

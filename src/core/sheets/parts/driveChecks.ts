@@ -17,7 +17,7 @@ import {
 } from '../../machine/drive/stiffness'
 import { stall } from '../../machine/drive/strength'
 import { efficiency } from '../../machine/drive/torque'
-import { isBelted } from '../../machine/drive/transmission'
+import { isBelted, nutTurns } from '../../machine/drive/transmission'
 import { movingPart } from '../../machine/movingPart'
 import { TABLED_UP_TO_MM } from '../../machine/sizing/screwAccuracy'
 import { travel } from '../../machine/travel/placement'
@@ -248,6 +248,12 @@ export const DRIVE_CHECKS = defineChecks({
     isGone: t => !t.axis.drive.handwheelKept,
     judge(t, say) {
       if (!t.axis.drive.handwheelKept) return null
+      if (nutTurns(t))
+        return {
+          ...NO_FIGURES,
+          state: 'fails',
+          sentence: 'The screw stands, so a handwheel on it turns nothing: let the wheel go.',
+        }
       if (t.axis.ends === 'fixed-free')
         return {
           ...NO_FIGURES,

@@ -5,6 +5,7 @@ import { MOST_MARGIN, standing } from '../../evaluation/finding'
 import { atMost, lifeWords, livesAtLeast, measure, percent } from '../../evaluation/measures'
 import { forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { nutLifeHours, screwEnd, strut, warmth, whip } from '../../machine/drive/strength'
+import { isBelted, nutTurns } from '../../machine/drive/transmission'
 import { screwSag } from '../../machine/sizing/screw'
 import { freeLengthMm } from '../../machine/travel/placement'
 import { saySold } from '../../units/print'
@@ -35,6 +36,15 @@ export const LEADSCREW_CHECKS = defineChecks({
     judge(t, say) {
       const rpm = topSpeedRpm(t)
       const { allowableSpeedRpm } = whip(t)
+      if (nutTurns(t))
+        return {
+          ...standing(t, LIMITS['screw.criticalSpeed'], 0),
+          figure: measure(0, 'rotation'),
+          limit: measure(allowableSpeedRpm, 'rotation'),
+          use: 0,
+          sentence: () =>
+            `The screw stands, so it cannot whip; turned itself it would from ${say(allowableSpeedRpm, 'rotation')} on, and ${say(rpm, 'rotation')} are wanted. The nut and its pulley turn instead: run out of balance they shake the slide.`,
+        }
       return atMost(
         t,
         LIMITS['screw.criticalSpeed'],
@@ -99,16 +109,17 @@ export const LEADSCREW_CHECKS = defineChecks({
         limit: measure((torqueNm * over) / holds, 'torque'),
         use: holds / over,
         sentence: () =>
-          `Its end of ${saySold(diameterMm, t.units)} is twisted with up to ${say(torqueNm, 'torque')} by the ${by}${t.axis.drive.transmission === 'belt' ? ', and bent by the belt' : ''}: ${say(equivalentMpa, 'pressure')} at its shoulder, ${say(over, 'ratio', 1)} times below where it yields, ${holds} wanted.${t.dimension('inclineDeg') > 0 ? ' It is what holds the load.' : ''}`,
+          `${nutTurns(t) ? `Held against turning at its ends, the screw of ${say(diameterMm, 'length', 1)} at the root` : `Its end of ${saySold(diameterMm, t.units)}`} is twisted with up to ${say(torqueNm, 'torque')} by the ${by}${isBelted(t) && !nutTurns(t) ? ', and bent by the belt' : ''}: ${say(equivalentMpa, 'pressure')} at its shoulder, ${say(over, 'ratio', 1)} times below where it yields, ${holds} wanted.${t.dimension('inclineDeg') > 0 ? ' It is what holds the load.' : ''}`,
       }
     },
   },
   'screw.pretension': {
     title: 'Pull between the fixed ends',
     subject: 'bearing',
-    isGone: t => t.axis.ends !== 'fixed-fixed',
+    isGone: t => t.axis.ends !== 'fixed-fixed' || nutTurns(t),
     judge(t, say) {
-      if (t.axis.ends !== 'fixed-fixed') return null
+      // A screw that stands is pulled between clamps, which the grip of its blocks is judged by.
+      if (t.axis.ends !== 'fixed-fixed' || nutTurns(t)) return null
       const { growthUm, pretensionN } = warmth(t)
       const bearsN = t.part('bearing').staticCapacityN
       const loadN = pretensionN + forces(t).maxN

@@ -4,7 +4,7 @@ import { standing } from '../../evaluation/finding'
 import { atMost, measure } from '../../evaluation/measures'
 import { NotKnown } from '../../evaluation/notKnown'
 import { drivenTorqueNm, motorAsSet } from '../../machine/drive/motorTorque'
-import { beltLoad, beltRun, isBelted } from '../../machine/drive/transmission'
+import { beltLoad, beltRun, isBelted, nutTurns } from '../../machine/drive/transmission'
 import { couplerTorqueUse } from '../../machine/sizing/checkSums'
 import { couplerMisalignmentUse } from '../../machine/sizing/coupler'
 import { saySold } from '../../units/print'
@@ -32,6 +32,9 @@ function bores(shafts: Shaft[], takes: string, units: UnitSystem): Judgement {
     sentence: () => `${takes}; ${named}.`,
   }
 }
+
+/** What stays of a pulley round what it is bored out for. */
+const RIM_MM = 4
 
 const isDirect = (t: EvaluationContext) => !isBelted(t)
 
@@ -179,12 +182,32 @@ export const LINK_CHECKS = defineChecks({
     title: 'Bores of the pulleys',
     subject: 'belt',
     isGone: isDirect,
-    judge(t) {
+    judge(t, say) {
       if (!isBelted(t)) return null
-      const { smallestBoreMm, largestBoreMm, largestScrewBoreMm } = t.part('belt')
+      const { smallestBoreMm, largestBoreMm, largestScrewBoreMm, pitchMm, teethScrew } = t.part('belt')
+      const motor = {
+        of: 'motor shaft',
+        mm: t.part('motor').shaftMm,
+        leastMm: smallestBoreMm,
+        mostMm: largestBoreMm,
+      }
+      if (nutTurns(t)) {
+        const roundMm = (pitchMm * teethScrew) / Math.PI
+        const body = {
+          of: 'nut that it goes round',
+          mm: t.part('screw').nutBodyDiameterMm,
+          leastMm: 0,
+          mostMm: roundMm - 2 * RIM_MM,
+        }
+        return bores(
+          [motor, body],
+          `The pulley on the motor takes shafts from ${saySold(smallestBoreMm, t.units)} up to ${saySold(largestBoreMm, t.units)}; that of the nut is ${say(roundMm, 'length', 1)} round and is bored out for it, with a rim of ${say(RIM_MM, 'length', 1)} left`,
+          t.units,
+        )
+      }
       return bores(
         [
-          { of: 'motor shaft', mm: t.part('motor').shaftMm, leastMm: smallestBoreMm, mostMm: largestBoreMm },
+          motor,
           {
             of: 'end of the screw',
             mm: t.part('bearing').couplerSeatMm,

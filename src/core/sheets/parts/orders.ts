@@ -1,4 +1,5 @@
 import type { Axis } from '../../document/axis'
+import { turnsNut } from '../../document/axis'
 import type { Catalogue, PartOf } from '../../document/parts/types'
 import { farBoreMm, fixedEnds, hasPlainFarEnd, locknutPitchMm } from '../../machine/drive/ends'
 import { FAR_END_SHARE } from '../../machine/drive/price'
@@ -28,7 +29,7 @@ export function driveOrders(axis: Axis, catalogue: Catalogue, units: UnitSystem)
   })
   const parts = [...neededParts(axis), 'brake' as const].flatMap(kind => {
     const part = catalogue[kind].get(axis.parts[kind] ?? '')
-    const each = kind === 'bearing' ? fixedEnds(axis.ends) : 1
+    const each = kind === 'bearing' && !turnsNut(axis.drive) ? fixedEnds(axis.ends) : 1
     return part ? [item(`part:${part.id}`, part.name, screws * each, part.priceEur)] : []
   })
   const motor = catalogue.motor.get(axis.parts.motor ?? '')
@@ -47,7 +48,7 @@ export function driveOrders(axis: Axis, catalogue: Catalogue, units: UnitSystem)
         ]
       : []),
     ...counterbalanceOrders(axis).map(({ key, what, count }) => item(key, what, count)),
-    ...(axis.ends === 'fixed-fixed'
+    ...(axis.ends === 'fixed-fixed' && !turnsNut(axis.drive)
       ? [
           item(
             `ring:${bearingOf(axis, catalogue)}`,
@@ -73,6 +74,13 @@ function bearingOrders(axis: Axis, catalogue: Catalogue, item: Make, units: Unit
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   const boreMm = screw ? farBoreMm(screw.rootDiameterMm, bearing.boreMm) : bearing.boreMm
   const nut = `M${bearing.boreMm} x ${locknutPitchMm(bearing.boreMm)}`
+  if (turnsNut(axis.drive)) {
+    const ends = axis.ends === 'fixed-free' ? 1 : 2
+    return [
+      item('clamp:screw', 'Block that clamps an end of the screw, with its key', screws * ends),
+      item(`locknut:${nut}`, `Locknut ${nut} of the bearings that the nut turns in`, screws),
+    ]
+  }
   return [
     ...(hasPlainFarEnd(axis.ends)
       ? [

@@ -1,3 +1,4 @@
+import { hasBelt } from '../../document/axis'
 import type { PartOf } from '../../document/parts/types'
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
@@ -5,8 +6,9 @@ import { CLOSE_MARGIN, MOST_MARGIN, standing } from '../../evaluation/finding'
 import { atMost, lifeWords, livesAtLeast, measure, NO_FIGURES, percent } from '../../evaluation/measures'
 import { cuttingSpeedRpm, forces, topSpeedRpm, worstEndWords } from '../../machine/drive/load'
 import { onOneFlank } from '../../machine/drive/stiffness'
-import { bearingLifeHours, pullN } from '../../machine/drive/strength'
+import { bearingLifeHours, bearingPullN } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
+import { nutTurns } from '../../machine/drive/transmission'
 import { bearingPairShare } from '../../machine/sizing/bearing'
 import { isSprung } from '../../machine/sizing/bearingRating'
 import { nutPressureSpeed, nutSpeedValue, nutStaticSafety } from '../../machine/sizing/checkSums'
@@ -44,7 +46,7 @@ function keepsClosed(
 /** Two bearings on a wave spring: what the spring holds together, and what a stretched screw makes of it. */
 function onItsSpring(t: EvaluationContext, say: Say): Judgement {
   const { axialPlayUm, preloadN: springN } = t.part('bearing')
-  const pull = pullN(t)
+  const pull = bearingPullN(t)
   const loadN = forces(t).maxN + pull
   const figures = {
     figure: measure(loadN, 'force'),
@@ -76,7 +78,7 @@ function onItsSpring(t: EvaluationContext, say: Say): Judgement {
 function hasPlay(t: EvaluationContext, say: Say): Judgement {
   const { axialPlayUm } = t.part('bearing')
   const closed = onOneFlank(t)
-  const pull = pullN(t)
+  const pull = bearingPullN(t)
   return {
     state: closed ? 'holds' : 'close',
     margin: closed ? MOST_MARGIN : CLOSE_MARGIN,
@@ -91,6 +93,22 @@ function hasPlay(t: EvaluationContext, say: Say): Judgement {
                 : ''
             }`
       }`,
+  }
+}
+
+/** Bearings that a nut turns in: it must go through their rings. */
+const roundNut = (boreMm: number, bodyMm: number, t: EvaluationContext, say: Say): Judgement => {
+  const fits = boreMm >= bodyMm
+  return {
+    state: fits ? 'holds' : 'fails',
+    margin: fits ? MOST_MARGIN : 0,
+    figure: measure(bodyMm, 'length'),
+    limit: measure(boreMm, 'length'),
+    use: bodyMm / boreMm,
+    sentence: () =>
+      fits
+        ? `The nut of ${say(bodyMm, 'length', 1)} turns in bearings of ${saySold(boreMm, t.units)}, on a sleeve or turned to fit, against a shoulder and its locknut.`
+        : `The nut turns, and is ${say(bodyMm, 'length', 1)} round its body: bearings of ${saySold(boreMm, t.units)} do not go over it. It wants a set for a nut.`,
   }
 }
 
@@ -156,7 +174,8 @@ export const THRUST_CHECKS = defineChecks({
     judge(t, say) {
       const bearing = t.part('bearing')
       const { axialPlayUm, preloadN: pairN } = bearing
-      if (axialPlayUm === 0) return keepsClosed('bearing.preload', 'bearing pair', pairN, t, say, pullN(t))
+      if (axialPlayUm === 0)
+        return keepsClosed('bearing.preload', 'bearing pair', pairN, t, say, bearingPullN(t))
       return isSprung(bearing) ? onItsSpring(t, say) : hasPlay(t, say)
     },
   },
@@ -172,11 +191,11 @@ export const THRUST_CHECKS = defineChecks({
         hours,
         wantedLifeHours,
         () =>
-          `The bearings of the fixed end are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted${onTopOfLoad(
+          `The bearings ${nutTurns(t) ? 'that the nut turns in' : 'of the fixed end'} are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted${onTopOfLoad(
             [
               ...preloadWords(t.part('bearing')),
-              ...(t.axis.drive.transmission === 'belt' ? ['the pull of the belt'] : []),
-              ...(pullN(t) > 0 ? [`the ${say(pullN(t), 'force')} that stretch the screw`] : []),
+              ...(hasBelt(t.axis.drive) ? ['the pull of the belt'] : []),
+              ...(bearingPullN(t) > 0 ? [`the ${say(bearingPullN(t), 'force')} that stretch the screw`] : []),
             ],
           )}.`,
       )
@@ -187,7 +206,8 @@ export const THRUST_CHECKS = defineChecks({
     subject: 'bearing',
     judge(t, say) {
       const { boreMm } = t.part('bearing')
-      const { rootDiameterMm } = t.part('screw')
+      const { rootDiameterMm, nutBodyDiameterMm } = t.part('screw')
+      if (nutTurns(t)) return roundNut(boreMm, nutBodyDiameterMm, t, say)
       const shoulderMm = (rootDiameterMm - boreMm) / 2
       const { holds } = t.limits(LIMITS['bearing.seat'])
       return {

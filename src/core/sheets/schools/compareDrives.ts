@@ -6,7 +6,7 @@ import { NotKnown } from '../../evaluation/notKnown'
 import { driveEur, driveHeightMm } from '../../machine/drive/price'
 import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { efficiency } from '../../machine/drive/torque'
-import { isBelted } from '../../machine/drive/transmission'
+import { isBelted, nutTurns } from '../../machine/drive/transmission'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import type { Variant } from './model'
@@ -61,7 +61,7 @@ function machining(t: EvaluationContext, units: UnitSystem): string {
   const { boreMm, couplerSeatMm } = t.part('bearing')
   const ends = `screw end to ${say(boreMm, 'length', units)} and ${say(couplerSeatMm, 'length', units)}`
   const more = [
-    ...(t.axis.ends === 'fixed-fixed' ? ['a second bearing block'] : []),
+    ...(t.axis.ends === 'fixed-fixed' && !nutTurns(t) ? ['a second bearing block'] : []),
     ...(t.axis.ends === 'fixed-supported' || t.axis.ends === 'supported-supported'
       ? ['a seat at the far end']
       : []),

@@ -1,4 +1,5 @@
 import type { Axis } from '../../document/axis'
+import { hasBelt } from '../../document/axis'
 import type { DrivePart } from '../../drawing/driveLine'
 import type { DriveJoint } from '../../machine/joints/model'
 import { type Aid, aidsIn, aidWords } from '../shared/steps/aids'
@@ -28,7 +29,7 @@ const AID_PART: Record<Aid, DrivePart> = {
 }
 /** The hubs of a belt drive are its pulleys. */
 const hubPart = (axis: Axis, part: DrivePart): DrivePart =>
-  part === 'coupler' && axis.drive.transmission === 'belt' ? 'belt' : part
+  part === 'coupler' && hasBelt(axis.drive) ? 'belt' : part
 
 /** How far each joint of the drive is done up, beside its part, and what was put in to help and is still there. */
 export const stepsOverlay: DrawOverlay = context => {

@@ -22,13 +22,17 @@ type Asked = 'otherwise' | 'skipped' | 'mishap' | null
 
 /** The step in hand, large: what it needs, why now, what must not happen, and what can be said of it. */
 export function InHand({ build }: { build: Build }) {
-  const { shown, next, context, steps, refusal } = build
+  const { shown, next, context, steps, isWhole, refusal } = build
   const card = useHeadInSight(shown?.id)
   const orders = useJob(job => job.orders)
   if (!shown)
     return (
       <chakra.p fontWeight={700} data-step-in-hand="">
-        {steps.length > 0 ? 'All steps are done.' : 'No steps yet.'}
+        {steps.length === 0
+          ? 'No steps yet.'
+          : isWhole
+            ? 'All steps are done.'
+            : 'All that is listed is done.'}
       </chakra.p>
     )
   const { stepNotes } = context.axis

@@ -1,4 +1,4 @@
-import { DRIVE } from '@/core/document/axis'
+import { DRIVE, hasBelt, turnsNut } from '@/core/document/axis'
 import { DRIVE_SIZES, type DriveSizeKey } from '@/core/document/dimensions'
 import { setCurrent, setDrive, setDriveSize } from '@/core/machine/driveEdits'
 import { NOT_HERE } from '@/core/sheets/drive/notHere'
@@ -14,7 +14,13 @@ import { useSettledAxis } from '../../job/useAxis'
 const TRANSMISSION_OPTIONS = [
   { value: 'direct', label: 'by a coupler' },
   { value: 'belt', label: 'by a toothed belt' },
+  { value: 'nut', label: 'by a belt to a nut that turns' },
 ] as const
+const DRIVEN_WORDS = {
+  direct: 'Driven by a coupler',
+  belt: 'Driven by a belt',
+  nut: 'A belt turns the nut',
+} as const
 const SCREW_OPTIONS = [
   { value: '1', label: 'one' },
   { value: '2', label: 'two, sharing a gantry' },
@@ -45,17 +51,9 @@ export function DrivePanel() {
           label="Motor to screw"
           value={transmission}
           options={TRANSMISSION_OPTIONS}
-          onChange={value =>
-            edit(
-              setDrive(
-                axis,
-                { transmission: value },
-                value === 'belt' ? 'Driven by a belt' : 'Driven by a coupler',
-              ),
-            )
-          }
+          onChange={value => edit(setDrive(axis, { transmission: value }, DRIVEN_WORDS[value]))}
         />
-        {transmission === 'belt' && <SizeField size="beltCentresMm" />}
+        {hasBelt(axis.drive) && <SizeField size="beltCentresMm" />}
         <SelectField
           label="Screws"
           value={screws === 2 ? '2' : '1'}
@@ -110,6 +108,13 @@ export function DrivePanel() {
           }
         />
       </Columns>
+      {turnsNut(axis.drive) && (
+        <Stated mt="2">
+          The screw is clamped at both ends and stands; the nut turns in bearings of its own, in a housing
+          under the slide, with the motor beside it. All of that rides along: count its weight as moved.
+          “Bearings” are the set that the nut turns in. The steps of the build are not listed for it.
+        </Stated>
+      )}
       <Fold name="A drive that is not here">
         <Stated as="ul" pl="5" listStyleType="disc">
           {NOT_HERE.map(({ what, nearest }) => (

@@ -22,7 +22,9 @@ import { useCatalogue, useSettledEvaluation } from '../../job/useEvaluation'
 /** What the drive in use is called in the comparison: its screw, and what turns it. */
 function nameOf(axis: Axis, catalogue: Catalogue): string {
   const screw = catalogue.screw.get(axis.parts.screw ?? '')?.name ?? 'No screw yet'
-  return axis.drive.transmission === 'belt' ? `${screw}, by a belt` : screw
+  return { direct: screw, belt: `${screw}, by a belt`, nut: `${screw}, standing, its nut turned by a belt` }[
+    axis.drive.transmission
+  ]
 }
 
 /** Up to four drives in columns; what differs is marked, and one is taken with its reason. */

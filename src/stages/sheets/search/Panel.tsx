@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import type { Axis } from '@/core/document/axis'
+import { type Axis, turnsNut } from '@/core/document/axis'
 import { takeDrive } from '@/core/machine/driveEdits'
 import { withShopParts } from '@/core/machine/parts/shopParts'
 import type { DrivePoint } from '@/core/search/field'
@@ -95,6 +95,11 @@ export function SearchPanel() {
         )
       }
     >
+      {turnsNut(axis.drive) && (
+        <Stated mb="2">
+          It tries drives whose screw turns: what is found takes the place of the nut that turns now.
+        </Stated>
+      )}
       <WithinForm />
       <RunProgress run={run} doing="Searching…">
         {found && (

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import type { Axis } from '@/core/document/axis'
+import { hasBelt } from '@/core/document/axis'
 import { onAxis } from '@/core/document/edits'
 import type { Catalogue } from '@/core/document/parts/types'
 import { givenThings } from '@/core/search/within'
@@ -23,7 +24,7 @@ const KEEPS: readonly { key: Key; of: (axis: Axis, catalogue: Catalogue) => stri
   {
     key: 'keepLink',
     of: ({ parts, drive }, { coupler, belt }) =>
-      (drive.transmission === 'belt' ? belt.get(parts.belt ?? '') : coupler.get(parts.coupler ?? ''))?.name,
+      (hasBelt(drive) ? belt.get(parts.belt ?? '') : coupler.get(parts.coupler ?? ''))?.name,
   },
   { key: 'keepMotor', of: ({ parts }, { motor }) => motor.get(parts.motor ?? '')?.name },
 ]

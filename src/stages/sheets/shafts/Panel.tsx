@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { hasBelt } from '@/core/document/axis'
 import { setDimension } from '@/core/document/edits'
 import type { CouplerRound } from '@/core/sheets/shafts/model'
 import { beltRounds, couplerRead, couplerRounds, rimOf } from '@/core/sheets/shafts/rounds'
@@ -47,7 +48,7 @@ const BELT_FIELDS = ['gaugeStepUm'] as const
 
 /** How motor and screw stand to each other, once both are in. */
 export function ShaftsPanel() {
-  const belted = useAxis(axis => axis.drive.transmission === 'belt')
+  const belted = useAxis(axis => hasBelt(axis.drive))
   if (belted)
     return (
       <RoundPanel

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
+import { turnsNut } from '@/core/document/axis'
 import { type DriveJoint, JOINT_WORDS, JOINTS_OF_DRIVE } from '@/core/machine/joints/model'
 import { neededParts } from '@/core/machine/neededParts'
 import { boltStates, partsFor } from '@/core/sheets/shared/steps/holds'
@@ -52,7 +53,14 @@ export function StepsPanel() {
         }
       >
         <LeftLoose />
-        {!isWhole && (
+        {turnsNut(axis.drive) && (
+          <chakra.p mb="3" fontWeight={700}>
+            Only taking apart is listed: the steps for a nut that turns on a standing screw are not written
+            here. Its maker’s instructions go first; the sheets of Align and Prove read it like any other
+            axis.
+          </chakra.p>
+        )}
+        {!isWhole && !turnsNut(axis.drive) && (
           <chakra.p mb="3">
             The steps are made from the parts. Choose under Size first: {missing.join(', ')}. Until then only
             taking apart is listed.

@@ -1,4 +1,5 @@
 import type { Axis } from '../../../document/axis'
+import { hasBelt, turnsNut } from '../../../document/axis'
 import type { DimensionKey } from '../../../document/dimensions'
 import type { PartKind } from '../../../document/kinds'
 import type { Catalogue, PartOf } from '../../../document/parts/types'
@@ -79,11 +80,13 @@ export interface Parts {
   motor: PartOf['motor']
 }
 
-/** The parts of an axis, or null while one is not chosen. */
+/** The parts of an axis whose steps are listed, or null while one is not chosen. */
 export function chosenParts(axis: Axis, catalogue: Catalogue): Parts | null {
+  // What is clamped, what turns and what holds the load are other things there: its steps are not written.
+  if (turnsNut(axis.drive)) return null
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   const bearing = catalogue.bearing.get(axis.parts.bearing ?? '')
-  const belted = axis.drive.transmission === 'belt'
+  const belted = hasBelt(axis.drive)
   const coupler = belted ? null : (catalogue.coupler.get(axis.parts.coupler ?? '') ?? null)
   const belt = belted ? (catalogue.belt.get(axis.parts.belt ?? '') ?? null) : null
   const motor = catalogue.motor.get(axis.parts.motor ?? '')
