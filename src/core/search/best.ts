@@ -2,11 +2,11 @@ import { SCREW_ENDS } from '../document/kinds'
 import { type DrivePoint, type Field, heightMm, isWithin, pointOf } from './field'
 import {
   assemble,
-  bearingSuits,
   emptyAssembly,
   giveWithoutLinkUmPerN,
   type Judged,
   judge,
+  knownSuits,
   priceWithoutLinkEur,
 } from './judge'
 import type { BearingLevel, LinkLevel, ScrewLevel } from './levels'
@@ -36,6 +36,8 @@ export interface Wanted {
   least: keyof typeof LEAST
   /** Every check has at least this margin; 1 where all hold. */
   margin: number
+  /** A drive with no more than this is known to be there, which leaves the rest out from the start. */
+  atMost?: number
   /** Asked of each drive that would be the best so far; no lets the next best be looked for. */
   accepts?: (point: DrivePoint) => boolean
 }
@@ -63,7 +65,10 @@ interface Enough {
  *
  * @returns null where there is none
  */
-export function bestHolding(field: Field, { least, margin, accepts }: Wanted): DrivePoint | null {
+export function bestHolding(
+  field: Field,
+  { least, margin, atMost = Number.POSITIVE_INFINITY, accepts }: Wanted,
+): DrivePoint | null {
   const { demand, within, screws, bearings } = field
   const of = LEAST[least]
   const enough = (one: { margin: number }) => one.margin >= margin
@@ -77,7 +82,7 @@ export function bestHolding(field: Field, { least, margin, accepts }: Wanted): D
   const assembly = emptyAssembly()
   const judged: Judged = { margin: 0, feasible: false, lostMotionUm: 0 }
   let best: { point: DrivePoint; value: number } | null = null
-  const mostValue = () => (best as { value: number } | null)?.value ?? Number.POSITIVE_INFINITY
+  const mostValue = () => (best as { value: number } | null)?.value ?? atMost
   const beats = (value: number, priceEur: number) =>
     best === null || value < best.value || (value === best.value && priceEur < best.point.priceEur)
 
@@ -88,7 +93,7 @@ export function bestHolding(field: Field, { least, margin, accepts }: Wanted): D
         bearings.flatMap(bearing => {
           if (!enough(bearing) || heightMm(screw, bearing) > within.mostHeightMm) return []
           if (priceWithoutLinkEur(screw, bearing) + cheapest.priceEur > within.mostPriceEur) return []
-          const suits = bearingSuits(demand, screw, bearing)
+          const suits = knownSuits(demand, screw, bearing)
           return suits >= margin ? [{ screw, bearing, suits, value: of.held(screw, bearing) }] : []
         }),
       )

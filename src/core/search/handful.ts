@@ -33,6 +33,8 @@ export interface Handpicked {
 
 /** What holds with this margin has a quarter more in every check than it needs: friction and cut are seldom as they were taken. */
 const IN_HAND = 1.25
+/** Sums in another order may differ by so much. */
+const SUMS = 1e-9
 /** The stiffest drive of any list is its largest: more than so many times the cheapest one's price nobody gives for it. */
 const MOST_TIMES_CHEAPEST = 2
 
@@ -80,11 +82,18 @@ export function picksOf(field: Field, axis: Axis, points: readonly DrivePoint[])
   const cheapest = leastOf(eligible, ({ priceEur }) => priceEur)
   const mostPriceEur = Math.min(field.within.mostPriceEur, MOST_TIMES_CHEAPEST * (cheapest?.priceEur ?? 0))
   const affordable = eligible.filter(({ priceEur }) => priceEur <= mostPriceEur)
-  const inHand = { least: 'price', margin: IN_HAND } as const
+  /** The cheapest with this margin and its far end held; one that nothing beats may be known, and costs at least as much. */
+  const cheapestHeld = (margin: number) => {
+    const known = points.filter(point => point.margin >= margin && holdsFarEnd(point.ends))
+    const atMost = Math.min(...known.map(({ priceEur }) => priceEur)) * (1 + SUMS)
+    return bestHolding(held, { least: 'price', margin, atMost })
+  }
   const best: Record<Pick, DrivePoint | null> = {
     cheapest,
-    'far end held': some ? bestHolding(held, { least: 'price', margin: 1 }) : null,
-    'a quarter in hand': some ? (bestHolding(held, inHand) ?? bestHolding(field, inHand)) : null,
+    'far end held': some ? cheapestHeld(1) : null,
+    'a quarter in hand': some
+      ? (cheapestHeld(IN_HAND) ?? bestHolding(field, { least: 'price', margin: IN_HAND }))
+      : null,
     'stiffest for twice the price': some
       ? bestHolding({ ...field, within: { ...field.within, mostPriceEur } }, { least: 'give', margin: 1 })
       : null,

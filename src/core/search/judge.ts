@@ -84,6 +84,28 @@ export function bearingSuits(demand: Demand, screw: ScrewLevel, bearing: Bearing
   )
 }
 
+const suits = new WeakMap<Demand, WeakMap<ScrewLevel, Map<BearingLevel, number>>>()
+
+/** The same, worked out once for each screw and bearings of a demand: a search and its handful ask many times. */
+export function knownSuits(demand: Demand, screw: ScrewLevel, bearing: BearingLevel): number {
+  let ofDemand = suits.get(demand)
+  if (!ofDemand) {
+    ofDemand = new WeakMap()
+    suits.set(demand, ofDemand)
+  }
+  let ofScrew = ofDemand.get(screw)
+  if (!ofScrew) {
+    ofScrew = new Map()
+    ofDemand.set(screw, ofScrew)
+  }
+  let margin = ofScrew.get(bearing)
+  if (margin === undefined) {
+    margin = bearingSuits(demand, screw, bearing)
+    ofScrew.set(bearing, margin)
+  }
+  return margin
+}
+
 /** Whether a set stays closed under the load: by its preload, by its spring, or by the weight that rests on it. */
 function staysClosed(
   { holds, fails, maxForceN, oneFlank }: Demand,

@@ -1,6 +1,6 @@
 import type { DrivePoint, Field } from './field'
 import { pointOf } from './field'
-import { assemble, bearingSuits, emptyAssembly, type Judged, judge } from './judge'
+import { assemble, emptyAssembly, type Judged, judge, knownSuits } from './judge'
 import type { BearingLevel, ScrewLevel } from './levels'
 import { Links } from './pairs'
 import { CUTTING_NM, MARGIN, Meetings, Rows, TOP_NM } from './profile'
@@ -32,7 +32,7 @@ export function nearestOf(field: Field): DrivePoint | null {
     sames
       .flatMap(screw =>
         bearings.flatMap(bearing => {
-          const suits = bearingSuits(demand, screw, bearing)
+          const suits = knownSuits(demand, screw, bearing)
           if (suits === 0) return []
           return [{ screw, bearing, suits, mostMargin: Math.min(screw.margin, bearing.margin, suits) }]
         }),

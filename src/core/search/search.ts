@@ -16,12 +16,12 @@ import {
 import {
   type Assembly,
   assemble,
-  bearingSuits,
   emptyAssembly,
   giveMargin,
   giveWithoutLinkUmPerN,
   type Judged,
   judge,
+  knownSuits,
   lostWithoutLinkUm,
   priceWithoutLinkEur,
 } from './judge'
@@ -49,7 +49,7 @@ import { ANYTHING, type Within } from './within'
 function suitedBearings({ demand, within, bearings }: Field, screw: ScrewLevel) {
   return bearings.flatMap(bearing => {
     if (heightMm(screw, bearing) > within.mostHeightMm) return []
-    const suits = bearingSuits(demand, screw, bearing)
+    const suits = knownSuits(demand, screw, bearing)
     return suits > 0 ? [{ bearing, suits }] : []
   })
 }
