@@ -3,7 +3,6 @@ import { resolve } from 'node:path'
 import { createInterface } from 'node:readline'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
-import { PART_KINDS } from '@/core/document/kinds'
 import type { OwnParts } from '@/core/document/parts/types'
 import { readJobFile } from '@/core/formats/jobFile'
 import { readPartsCsv } from '@/core/formats/partsCsv'
@@ -64,13 +63,14 @@ export const axisLines = (path: string): string => {
 /** What all lines go by: what is on hand of a job, or the shop's list of files of parts. */
 type Common = Partial<Pick<Given, 'ownParts' | 'shop' | 'orders' | 'shopParts'>>
 
-/** The parts of a CSV file; a row that is wrong stops it. */
-function partsIn(path: string): Partial<OwnParts> {
+/** A shop's list with the parts of a CSV file; a row that is wrong stops it. */
+function withFile(shopParts: OwnParts, path: string): OwnParts {
   const { kind, good, wrong } = readPartsCsv(textOf(path), NO_OWN_PARTS, CATALOGUE)
   const [first] = wrong
   if (first)
     throw new Error(`${path}, line ${first.line}, ${first.column}: got ${first.got}, takes ${first.takes}`)
-  return { [kind]: good.filter(({ is }) => is !== 'same').map(({ part }) => part) }
+  const parts = good.filter(({ is }) => is !== 'same').map(({ part }) => part)
+  return { ...shopParts, [kind]: joinShopParts(shopParts[kind], parts) }
 }
 
 /**
@@ -78,21 +78,10 @@ function partsIn(path: string): Partial<OwnParts> {
  *   make up the shop's list
  */
 function commonOf(paths: string): Common {
-  if (!/\.csv$/i.test(paths)) {
-    const { ownParts, shop, orders } = jobIn(paths)
-    return { ownParts, shop, orders }
-  }
-  const shopParts: OwnParts = { ...NO_OWN_PARTS }
-  for (const part of paths.split(',').map(partsIn)) Object.assign(shopParts, joinedKinds(shopParts, part))
-  return { shopParts }
+  if (/\.csv$/i.test(paths)) return { shopParts: paths.split(',').reduce(withFile, NO_OWN_PARTS) }
+  const { ownParts, shop, orders } = jobIn(paths)
+  return { ownParts, shop, orders }
 }
-
-const joinedKinds = (before: OwnParts, part: Partial<OwnParts>) =>
-  Object.fromEntries(
-    PART_KINDS.flatMap(kind =>
-      part[kind] ? [[kind, joinShopParts(before[kind] as never, part[kind] as never)]] : [],
-    ),
-  )
 
 /** What is said of one line: nothing is kept from one to the next. */
 function answer(line: string, question: Question, common: Common): { of: object; failed: boolean } {

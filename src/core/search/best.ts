@@ -1,4 +1,5 @@
 import { SCREW_ENDS } from '../document/kinds'
+import { least as leastFigure } from './extremes'
 import { type DrivePoint, type Field, heightMm, isWithin, pointOf } from './field'
 import {
   assemble,
@@ -125,12 +126,9 @@ export function bestHolding(
 
   /** The least that any link and motor add. */
   const leastOfPairs = (held: Held) =>
-    joined
-      .fitting(held.bearing.part.couplerSeatMm)
-      .reduce(
-        (a, group) => Math.min(a, of.group(held.screw, group, cheapest.priceEur)),
-        Number.POSITIVE_INFINITY,
-      )
+    leastFigure(joined.fitting(held.bearing.part.couplerSeatMm), group =>
+      of.group(held.screw, group, cheapest.priceEur),
+    )
 
   const parts = byPart(screws)
     .map(heldOf)

@@ -1,8 +1,7 @@
-import type { DrivePoint, Field } from './field'
-import { pointOf } from './field'
+import { type DrivePoint, type Field, pointOf } from './field'
 import { assemble, emptyAssembly, type Judged, judge, knownSuits } from './judge'
-import type { BearingLevel, ScrewLevel } from './levels'
-import { Links } from './pairs'
+import type { BearingLevel, MotorLevel, ScrewLevel } from './levels'
+import { type LinkFigures, Links } from './pairs'
 import { CUTTING_NM, MARGIN, Meetings, Rows, TOP_NM } from './profile'
 import { byPart } from './search'
 
@@ -46,7 +45,7 @@ export function nearestOf(field: Field): DrivePoint | null {
   for (const held of parts) {
     const [first, ...others] = held as [Held, ...Held[]]
     const meeting = meetings.of([first, ...others])
-    const mayBeNearer = (link: Parameters<typeof meeting.meet>[0], motor: (typeof motors)[number]) => {
+    const mayBeNearer = (link: LinkFigures, motor: MotorLevel) => {
       meeting.meet(link, motor, row, 0, true)
       return isNearer(row[MARGIN] as number)
     }

@@ -1,4 +1,5 @@
 import type { Demand } from './demand'
+import { least, most } from './extremes'
 import { leastTorqueNm, pairBears, seatFits, torqueAtNm } from './judge'
 import { beltPull, type LinkLevel, type MotorLevel, type ScrewLevel } from './levels'
 
@@ -25,20 +26,16 @@ export type LinkFigures = Pick<
 >
 
 /** A link that is in every figure as good as the best of some, which is no link that there is: beaten, all of them are. */
-const bestOf = (links: readonly LinkLevel[]): LinkFigures => {
-  const least = (of: (link: LinkLevel) => number) => links.reduce((a, b) => Math.min(a, of(b)), Infinity)
-  const most = (of: (link: LinkLevel) => number) => links.reduce((a, b) => Math.max(a, of(b)), 0)
-  return {
-    ratio: (links[0] as LinkLevel).ratio,
-    margin: most(({ margin }) => margin),
-    efficiency: most(({ efficiency }) => efficiency),
-    hubMm: least(({ hubMm }) => hubMm),
-    motorInertiaKgM2: least(({ motorInertiaKgM2 }) => motorInertiaKgM2),
-    screwInertiaKgM2: least(({ screwInertiaKgM2 }) => screwInertiaKgM2),
-    torsionalStiffnessNmPerRad: most(({ torsionalStiffnessNmPerRad }) => torsionalStiffnessNmPerRad),
-    playUmPerLeadMm: least(({ playUmPerLeadMm }) => playUmPerLeadMm),
-  }
-}
+const bestOf = (links: readonly LinkLevel[]): LinkFigures => ({
+  ratio: (links[0] as LinkLevel).ratio,
+  margin: most(links, ({ margin }) => margin),
+  efficiency: most(links, ({ efficiency }) => efficiency),
+  hubMm: least(links, ({ hubMm }) => hubMm),
+  motorInertiaKgM2: least(links, ({ motorInertiaKgM2 }) => motorInertiaKgM2),
+  screwInertiaKgM2: least(links, ({ screwInertiaKgM2 }) => screwInertiaKgM2),
+  torsionalStiffnessNmPerRad: most(links, ({ torsionalStiffnessNmPerRad }) => torsionalStiffnessNmPerRad),
+  playUmPerLeadMm: least(links, ({ playUmPerLeadMm }) => playUmPerLeadMm),
+})
 
 /** Links of one ratio whose bores take one seat, cheapest first. */
 export class LinkGroup {
@@ -56,8 +53,8 @@ export class LinkGroup {
   ) {
     this.best = bestOf(links)
     this.leastEur = (links[0] as LinkLevel).priceEur
-    this.#leastBoreMm = Math.min(...links.map(({ leastBoreMm }) => leastBoreMm))
-    this.#mostBoreMm = Math.max(...links.map(({ mostMotorBoreMm }) => mostMotorBoreMm))
+    this.#leastBoreMm = least(links, ({ leastBoreMm }) => leastBoreMm)
+    this.#mostBoreMm = most(links, ({ mostMotorBoreMm }) => mostMotorBoreMm)
   }
 
   /** Whether the shaft of a motor may go into one of them; most motors are out by this alone. */

@@ -1,4 +1,5 @@
 import type { Demand } from './demand'
+import { least, most } from './extremes'
 import type { BearingLevel, MotorLevel, ScrewLevel } from './levels'
 import { type LinkFigures, Torques } from './pairs'
 
@@ -76,10 +77,10 @@ export class Meeting {
   ) {
     const [{ screw }] = held as [OnBearings]
     // The kindest of the ways to hold its ends: stretched, it does not grow.
-    this.#screw = { ...screw, growthUm: held.reduce((a, one) => Math.min(a, one.screw.growthUm), Infinity) }
-    this.#leastDragNm = held.reduce((a, { bearing }) => Math.min(a, bearing.part.dragTorqueNm), Infinity)
-    this.#leastBlockMm = held.reduce((a, { bearing }) => Math.min(a, bearing.part.blockLengthMm), Infinity)
-    this.#mostStaticN = held.reduce((a, { bearing }) => Math.max(a, bearing.part.staticCapacityN), 0)
+    this.#screw = { ...screw, growthUm: least(held, one => one.screw.growthUm) }
+    this.#leastDragNm = least(held, ({ bearing }) => bearing.part.dragTorqueNm)
+    this.#leastBlockMm = least(held, ({ bearing }) => bearing.part.blockLengthMm)
+    this.#mostStaticN = most(held, ({ bearing }) => bearing.part.staticCapacityN)
     this.#tableKgM2 = demand.loadMassKg * (screw.part.leadMm / (2000 * Math.PI)) ** 2
   }
 

@@ -3,6 +3,7 @@ import type { Axis } from '../document/axis'
 import type { Catalogue } from '../document/parts/types'
 
 import type { Demand } from './demand'
+import { least, most } from './extremes'
 import {
   type Field,
   fieldOf,
@@ -83,10 +84,6 @@ interface Span {
 
 /** So many groups are asked at once. */
 const BLOCK = 8
-
-const least = <T>(all: readonly T[], of: (one: T) => number) =>
-  all.reduce((a, one) => Math.min(a, of(one)), Number.POSITIVE_INFINITY)
-const most = <T>(all: readonly T[], of: (one: T) => number) => all.reduce((a, one) => Math.max(a, of(one)), 0)
 
 export interface SearchWatch {
   /** Called between screws with the share of the work that is done. */

@@ -36,6 +36,12 @@ export const removeOwnPart = <K extends PartKind>(kind: K, part: PartOf[K]): Edi
   entry: { axisId: null, kind: 'part', text: `Part of our own taken out: ${part.name}.` },
 })
 
+/** A list with the parts of a file: new ones are added, and those with an id that is there come in its place. */
+export const withTaken = <P extends { id: string }>(before: readonly P[], parts: readonly P[]): P[] => {
+  const taken = new Set(parts.map(({ id }) => id))
+  return [...before.filter(({ id }) => !taken.has(id)), ...parts]
+}
+
 /** Takes the parts of a file: new ones are added, those that stand here under the same id are replaced. */
 export const takeParts = <K extends PartKind>(
   kind: K,
@@ -44,10 +50,9 @@ export const takeParts = <K extends PartKind>(
 ): Edit => ({
   label: `${parts.length} parts taken from ${fileName}`,
   run: job => {
-    const taken = new Map(parts.map(part => [part.id, part]))
-    const kept = (job.ownParts[kind] as readonly PartOf[K][]).filter(({ id }) => !taken.has(id))
     // All at once, so that it is one patch of the history however long the list.
-    job.ownParts = { ...job.ownParts, [kind]: [...kept, ...parts].slice(0, MOST_OWN_PARTS) }
+    const joined = withTaken(job.ownParts[kind] as readonly PartOf[K][], parts)
+    job.ownParts = { ...job.ownParts, [kind]: joined.slice(0, MOST_OWN_PARTS) }
   },
   entry: {
     axisId: null,

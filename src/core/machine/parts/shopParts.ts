@@ -2,6 +2,7 @@ import type { Edit } from '../../document/edit'
 import { PART_KINDS, type PartKind } from '../../document/kinds'
 import type { OwnParts, PartOf } from '../../document/parts/types'
 import { CATALOGUE, MOST_SHOP_PARTS, NO_OWN_PARTS } from '.'
+import { withTaken } from './partEdits'
 
 /** The shop's own list as it is kept and sent: the parts of each kind as one text, which a worker is handed in no time. */
 export type ShopTexts = { readonly [K in PartKind]?: string }
@@ -21,8 +22,7 @@ export function joinShopParts<K extends PartKind>(
   before: readonly PartOf[K][],
   parts: readonly PartOf[K][],
 ): PartOf[K][] {
-  const taken = new Map(parts.map(part => [part.id, part]))
-  const joined = [...before.filter(({ id }) => !taken.has(id)), ...parts]
+  const joined = withTaken(before, parts)
   if (joined.length > MOST_SHOP_PARTS)
     throw new RangeError(
       `The shop's list takes ${MOST_SHOP_PARTS} parts of a kind, and would have ${joined.length}.`,

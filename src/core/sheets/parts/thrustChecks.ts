@@ -1,4 +1,3 @@
-import { hasBelt } from '../../document/axis'
 import type { PartOf } from '../../document/parts/types'
 import { defineChecks, type Judgement, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
@@ -8,7 +7,7 @@ import { cuttingSpeedRpm, forces, topSpeedRpm, worstEndWords } from '../../machi
 import { onOneFlank } from '../../machine/drive/stiffness'
 import { bearingLifeHours, bearingPullN } from '../../machine/drive/strength'
 import { preloadN } from '../../machine/drive/torque'
-import { nutTurns } from '../../machine/drive/transmission'
+import { isBelted, nutTurns } from '../../machine/drive/transmission'
 import { bearingPairShare } from '../../machine/sizing/bearing'
 import { isSprung } from '../../machine/sizing/bearingRating'
 import { nutPressureSpeed, nutSpeedValue, nutStaticSafety } from '../../machine/sizing/checkSums'
@@ -194,7 +193,7 @@ export const THRUST_CHECKS = defineChecks({
           `The bearings ${nutTurns(t) ? 'that the nut turns in' : 'of the fixed end'} are good for ${lifeWords(hours, say)}, against ${say(wantedLifeHours, 'hours')} wanted${onTopOfLoad(
             [
               ...preloadWords(t.part('bearing')),
-              ...(hasBelt(t.axis.drive) ? ['the pull of the belt'] : []),
+              ...(isBelted(t) ? ['the pull of the belt'] : []),
               ...(bearingPullN(t) > 0 ? [`the ${say(bearingPullN(t), 'force')} that stretch the screw`] : []),
             ],
           )}.`,
