@@ -6,11 +6,13 @@ import {
   stateWords,
 } from '@/core/acceptance/acceptanceOf'
 import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
+import type { LogEntry } from '@/core/document/job'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { measureWords } from '../job/acceptance/measureWords'
 import { useAcceptance } from '../job/acceptance/useAcceptance'
 import { useUnits } from '../job/JobContext'
+import { WithLog } from '../job/WithLog'
 import { Block, PaperScreen, Td } from './paper'
 
 const Th = chakra('th', {
@@ -26,7 +28,11 @@ const Th = chakra('th', {
 
 /** The whole machine as it is handed over, to print and to sign. */
 export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
-  const sheet = useAcceptance()
+  return <WithLog>{entries => <Acceptance entries={entries} onBack={onBack} />}</WithLog>
+}
+
+function Acceptance({ entries, onBack }: { entries: LogEntry[]; onBack: () => void }) {
+  const sheet = useAcceptance(entries)
   const { machine, machineKind, terms, axes, reproofs, isComplete } = sheet
   const points = openPoints(sheet)
   const facts: [string, string][] = [

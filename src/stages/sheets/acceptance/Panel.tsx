@@ -8,7 +8,7 @@ import {
 } from '@/core/acceptance/acceptanceOf'
 import { ACCEPTANCE, OPEN_POINTS } from '@/core/document/acceptance'
 import { setAcceptance } from '@/core/document/acceptanceEdits'
-import type { Job } from '@/core/document/job'
+import type { Job, LogEntry } from '@/core/document/job'
 import { fileName } from '@/core/formats/fileName'
 import { dayWords } from '@/core/units/dateWords'
 import { Columns } from '@/ui/Columns'
@@ -28,6 +28,7 @@ import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { TableFiles } from '../../job/TableFiles'
 import { useJobRows } from '../../job/useRows'
+import { WithLog } from '../../job/WithLog'
 import { Accepted } from './Accepted'
 
 const TERMS = ['customer', 'place', 'testedBy', 'acceptedBy'] as const
@@ -35,7 +36,11 @@ const pointsOf = (job: Job) => job.acceptance.points
 
 /** The whole machine as it is handed over: how each axis stands, what is open, who takes it over, and when it is proved again. */
 export function AcceptancePanel() {
-  const sheet = useAcceptance()
+  return <WithLog>{entries => <Acceptance entries={entries} />}</WithLog>
+}
+
+function Acceptance({ entries }: { entries: LogEntry[] }) {
+  const sheet = useAcceptance(entries)
   return (
     <>
       <Terms sheet={sheet} />

@@ -5,13 +5,13 @@ import type { LogEntry } from '@/core/document/job'
 import { deleteEntry, mendFix } from '@/core/document/logEdits'
 import { linesOfAxis, openFixes } from '@/core/document/logLines'
 import { momentWords } from '@/core/units/dateWords'
-import { useEntries } from '@/store/hooks'
 import { Button, LinkButton } from '@/ui/controls'
 import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
 import { useAxis } from '../../job/useAxis'
+import { WithLog } from '../../job/WithLog'
 import { NoteForm } from '../../log/NoteForm'
 
 const KIND_WORDS: Record<LogEntry['kind'], string> = {
@@ -30,10 +30,6 @@ export function LogPanel() {
   const axisId = useAxis(axis => axis.id)
   const axisName = useAxis(axis => axis.name)
   const jobId = useJob(job => job.id)
-  const entries = useEntries(jobId)
-  const edit = useEdit()
-  const own = linesOfAxis(entries ?? [], axisId)
-  const fixes = openFixes(own)
   return (
     <>
       <Panel
@@ -46,6 +42,16 @@ export function LogPanel() {
       >
         <NoteForm axisId={axisId} />
       </Panel>
+      <WithLog>{entries => <Lines own={linesOfAxis(entries, axisId)} />}</WithLog>
+    </>
+  )
+}
+
+function Lines({ own }: { own: LogEntry[] }) {
+  const edit = useEdit()
+  const fixes = openFixes(own)
+  return (
+    <>
       <Panel
         title={`Temporary fixes still open: ${fixes.length}`}
         note="Foil, printed strips, a nut the wrong way round: noted here until the proper part is in."

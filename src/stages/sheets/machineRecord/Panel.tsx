@@ -1,22 +1,26 @@
 import { chakra } from '@chakra-ui/react'
 import { FileDown } from 'lucide-react'
+import type { LogEntry } from '@/core/document/job'
 import { linesOfAxis, openFixes } from '@/core/document/logLines'
-import { useEntries } from '@/store/hooks'
 import { Button, LinkButton } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useAxisNames, useJob, useJobContext } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
 import { saveJob } from '../../job/saveJob'
+import { WithLog } from '../../job/WithLog'
 
 type Row = ReturnType<typeof useAxisNames>[number]
 
 /** What goes with the machine: the record and the work sheet of every axis, and the file that holds everything. */
 export function MachineRecordPanel() {
+  return <WithLog>{entries => <Records entries={entries} />}</WithLog>
+}
+
+function Records({ entries }: { entries: LogEntry[] }) {
   const { session } = useJobContext()
   const axes = useAxisNames()
   const jobId = useJob(job => job.id)
-  const entries = useEntries(jobId) ?? []
   const columns: TableColumn<Row>[] = [
     {
       id: 'axis',
