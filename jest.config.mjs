@@ -32,5 +32,5 @@ export default {
       globalTeardown: '<rootDir>/tests/browser/teardown.ts',
     },
   ],
-  testTimeout: 120_000,
+  testTimeout: 300_000,
 }

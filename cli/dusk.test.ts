@@ -461,16 +461,19 @@ describe('each', () => {
   }))
   const folder = mkdtempSync(join(tmpdir(), 'each-'))
   let input = ''
+  /** As many of its lines as are searched through here; each of them costs a third of a second. */
+  let some = ''
   let oneByOne: ReturnType<typeof dusk>
   beforeAll(() => {
     // A job takes twelve axes.
     input = Array.from({ length: 9 }, (_, index) => {
       const path = join(folder, `${index}.json`)
-      const some = { ...job, axes: axes.slice(12 * index, 12 * index + 12) }
-      writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job: some, entries: [], history: [] }))
+      const twelve = { ...job, axes: axes.slice(12 * index, 12 * index + 12) }
+      writeFileSync(path, writeJobFile({ format: 'dusk-bench-job', job: twelve, entries: [], history: [] }))
       return dusk(['axes', path]).stdout
     }).join('')
-    oneByOne = dusk(['each', '--keep-going'], input)
+    some = `${input.split('\n').slice(0, 24).join('\n')}\n`
+    oneByOne = dusk(['each', '--keep-going'], some)
   })
 
   test('goes by the list of a shop, given as files of parts', () => {
@@ -494,33 +497,39 @@ describe('each', () => {
     expect(refused.stderr).toMatch(/wrong\.csv, line 2, D priceEur: got -5, takes/)
   })
 
+  /** The same over two programs at once, thirteen lines a time. */
+  const overParallel = (lines: string, each: string[]) =>
+    spawnSync(
+      'parallel',
+      ['--will-cite', '--pipe', '--keep-order', '-N', '13', '-j', '2', 'node', program, 'each', ...each],
+      { input: lines, encoding: 'utf8', maxBuffer: 2 ** 28 },
+    )
+
   test('answers a hundred axes a line each, and as a filter of parallel the very same', () => {
     expect(input.trim().split('\n')).toHaveLength(102)
+    const asked = ['--ask', 'evaluate', '--keep-going']
+    const alone = dusk(['each', ...asked], input)
+    const answers = alone.stdout
+      .trim()
+      .split('\n')
+      .map(line => JSON.parse(line))
+    expect(answers.map(({ axis }) => axis)).toEqual(answers.map((_, index) => `X${index}`))
+    expect(answers).toHaveLength(102)
+    expect(answers.every(({ findings }) => findings.length > 20)).toBe(true)
+    const { status, stdout } = overParallel(input, asked)
+    expect([status, alone.status]).toEqual([0, 0])
+    expect(stdout).toBe(alone.stdout)
+  })
+
+  test('finds the drives of many axes, and as a filter of parallel the very same', () => {
     expect(oneByOne.status).toBe(0)
     const answers = oneByOne.stdout
       .trim()
       .split('\n')
       .map(line => JSON.parse(line))
-    expect(answers).toHaveLength(102)
-    expect(answers.map(({ axis }) => axis).slice(0, 4)).toEqual(['X0', 'X1', 'X2', 'X3'])
-    expect(answers.filter(({ handful }) => handful.length > 0).length).toBeGreaterThan(50)
-    const { status, stdout } = spawnSync(
-      'parallel',
-      [
-        '--will-cite',
-        '--pipe',
-        '--keep-order',
-        '-N',
-        '13',
-        '-j',
-        '2',
-        'node',
-        program,
-        'each',
-        '--keep-going',
-      ],
-      { input, encoding: 'utf8', maxBuffer: 2 ** 28 },
-    )
+    expect(answers).toHaveLength(24)
+    expect(answers.filter(({ handful }) => handful.length > 0).length).toBeGreaterThan(12)
+    const { status, stdout } = overParallel(some, ['--keep-going'])
     expect(status).toBe(0)
     expect(stdout).toBe(oneByOne.stdout)
   })

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import DxfParser from 'dxf-parser'
 import ICAL from 'ical.js'
 import Papa from 'papaparse'
+import { runs } from '@/core/calculation/fixtures/runs'
 import { demoJobs } from '@/core/demo'
 import { skarrow } from '@/core/demo/skarrow'
 import type { Job } from '@/core/document/job'
@@ -72,7 +73,10 @@ function odd(): Job {
     axes: job.axes.map(axis => ({ ...axis, title: 'Στήριγμα Стол 工作台 '.repeat(6).slice(0, 80) })),
   }
 }
-const JOBS = [...demoJobs().map(({ job }) => job), odd()].map(job => [job.name.slice(0, 20), job] as const)
+// The odd one is the main demo job under other names: that is read itself where all runs are asked for.
+const JOBS = [...demoJobs().map(({ job }) => job), odd()]
+  .filter(({ id }) => id !== skarrow().job.id || runs(1, 0) > 0)
+  .map(job => [job.name.slice(0, 20), job] as const)
 
 describe.each(JOBS)('%s', (_, job) => {
   const catalogue = catalogueOf(job)

@@ -88,7 +88,7 @@ async function rules() {
 await Promise.all([ensureBuilt(), rules()])
 jest('unit', ['--maxWorkers=2'])
 // Two workers, each with a browser of its own: every test has an empty store, and waits for what it looks for.
-jest('browser', ['--maxWorkers=2'])
+jest('browser', ['--maxWorkers=3'])
 sayTimes()
 process.stdout.write(`${count.passed} passed, ${count.failed} failed\n`)
 process.exit(count.failed ? 1 : 0)

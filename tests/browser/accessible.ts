@@ -2,7 +2,7 @@ import { buildSync } from 'esbuild'
 import type { ElementHandle, Page } from 'puppeteer-core'
 
 /** So long something is waited for that a hand has brought about. */
-export const SEEN_WITHIN_MS = 30_000
+export const SEEN_WITHIN_MS = 60_000
 
 /** How elements are told apart in the page, as one script. */
 const IN_PAGE = buildSync({

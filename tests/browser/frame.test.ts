@@ -40,7 +40,7 @@ test('every sheet starts in sight, and is a screen or two high', async () => {
   }
   expect(wrong).toEqual([])
   expect(bench.errors).toEqual([])
-}, 240_000)
+})
 
 test('every entry of the rail has an address: back, forward, a bookmark, a second tab, a title', async () => {
   const bench = await at(addressOf({ ...X, stage: 'size' }))

@@ -16,7 +16,7 @@ export const withoutScrews = (text: string): string =>
 const QUIET_MS = 200
 const LONGEST_MS = 5000
 /** So long a page is waited for. */
-const PATIENCE_MS = 60_000
+const PATIENCE_MS = 120_000
 
 /** A page that fails its test on any error of the app, and can tell what it asked the network for. */
 export class Bench {

@@ -62,7 +62,7 @@ afterEach(() => front.stop())
 async function openKept(): Promise<Bench> {
   const bench = await Bench.open(app.context, url)
   await bench.page.waitForFunction(() => navigator.serviceWorker.controller?.state === 'activated', {
-    timeout: 60_000,
+    timeout: 180_000,
   })
   return bench
 }

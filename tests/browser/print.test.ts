@@ -106,8 +106,15 @@ test('a chart keeps the colours of its series on paper, and takes no more of a p
   await bench.page.waitForSelector(bar)
   await bench.page.emulateMediaType('print')
   // On paper the chart is drawn anew, at the width of the page.
-  const fill = await (await bench.page.waitForSelector(bar))?.evaluate(one => getComputedStyle(one).fill)
-  expect(fill).not.toBe('rgb(255, 255, 255)')
+  const drawn = await bench.page.waitForFunction(
+    selector => {
+      const one = document.querySelector(selector)
+      return one && getComputedStyle(one).fill
+    },
+    { polling: 50 },
+    bar,
+  )
+  expect(await drawn.jsonValue()).not.toBe('rgb(255, 255, 255)')
   await bench.page.emulateMediaType()
   const [first] = pages(await bench.page.pdf({ format: 'a4' }))
   expect(first?.text).toContain('Screw bends out')

@@ -117,9 +117,9 @@ test('finds it in a list so long that a few parts are looked at first', () => {
       sameSet(quick?.points ?? [], enumerateField(field).points)
       found += quick?.points.length ?? 0
     }),
-    { numRuns: runs(300, 3), seed: 20_261_201 },
+    { numRuns: runs(300, 1), seed: 20_261_201 },
   )
-  expect(found).toBeGreaterThan(100)
+  expect(found).toBeGreaterThan(runs(100, 20))
 })
 
 /** Anything that a search can be told to keep to, with what there is of the parts. */
@@ -178,9 +178,9 @@ test('the same parts from dearer suppliers make no drive better, and are counted
       expect(many?.combinations).toBeGreaterThanOrEqual(few?.combinations ?? 0)
       found += few?.points.length ?? 0
     }),
-    { numRuns: runs(2000, 100), seed: 20_261_201 },
+    { numRuns: runs(2000, 60), seed: 20_261_201 },
   )
-  expect(found).toBeGreaterThan(20)
+  expect(found).toBeGreaterThan(runs(200, 8))
 })
 
 test('a dearer part stays where it is lighter and weight counts, and where it is chosen today', () => {
@@ -270,10 +270,10 @@ test('keeps to whatever is given, and is as exact within it', () => {
       found += points.length
       narrower += Number(field.combinations < fieldOf(axis, catalogue).combinations)
     }),
-    { numRuns: runs(10_000, 250), seed: 20_261_201 },
+    { numRuns: runs(10_000, 150), seed: 20_261_201 },
   )
-  expect(found).toBeGreaterThan(runs(2000, 50))
-  expect(narrower).toBeGreaterThan(runs(4000, 100))
+  expect(found).toBeGreaterThan(runs(2000, 30))
+  expect(narrower).toBeGreaterThan(runs(4000, 60))
 })
 
 test('what is not there, or nobody knows of, is left out, and it is said what one thing less would bring', () => {
@@ -387,9 +387,9 @@ test('every combination is judged as the checks judge the whole axis, and what i
           expect(points.some(one => one.margin >= whole.margin * (1 - 1e-9))).toBe(true)
       }
     }),
-    { numRuns: runs(24, 12), seed: 20_261_125 },
+    { numRuns: runs(24, 6), seed: 20_261_125 },
   )
-  expect(feasible).toBeGreaterThan(runs(5, 2))
+  expect(feasible).toBeGreaterThan(runs(5, 1))
 })
 const choiceOf = ({ screw, ends, bearing, coupler, belt, transmission, motor }: DrivePoint) => ({
   screw,
