@@ -11,6 +11,7 @@ import type { Table } from '@/core/formats/workbook'
 import type { JobFile } from '@/core/formats/writeJobFile'
 import type { ShopTexts } from '@/core/machine/parts/shopParts'
 import type { Now } from '@/core/planning/days'
+import type { Standing } from '@/core/planning/next'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchOutcome } from '@/core/search/outcome'
@@ -20,7 +21,6 @@ import type { CheckId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
-import type { NextAction } from '@/core/sheets/nextAction'
 import type { UnitSystem } from '@/core/units/quantity'
 
 /** An axis with what it is judged by: plain data, as it goes over to a worker. */
@@ -31,12 +31,10 @@ export interface AxisTask {
   units: UnitSystem
 }
 
-/** Axes with what they are judged by; a whole job is one too. */
-export type JobTask = Pick<Job, 'axes' | 'ownParts' | 'shop' | 'units'>
-
 /** What the worker can be asked to work out. */
 export interface JudgeWorker {
-  next: (task: JobTask) => NextAction[]
+  /** Where each axis of a job stands. */
+  standings: (job: Job) => Standing[]
   /** What the checks find that come later. */
   later: (task: AxisTask) => Finding[]
   remedies: (task: SupplyTask, checkId: CheckId) => Remedy[]

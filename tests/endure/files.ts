@@ -10,10 +10,10 @@ import { JobFileError } from '@/core/formats/jobFileError'
 import { type JobFile, writeJobFile } from '@/core/formats/writeJobFile'
 import { catalogueOf } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
+import { standings } from '@/core/planning/next'
 import { SHEETS } from '@/core/sheets'
 import { cutList } from '@/core/sheets/cutList'
 import { evaluateAxis, overlayFor } from '@/core/sheets/evaluateAxis'
-import { nextForJob } from '@/core/sheets/nextAction'
 import { overlayAt } from '@/core/sheets/overlay'
 import { paperOf } from '@/core/sheets/paper'
 import { procedure } from '@/core/sheets/shared/steps/procedure'
@@ -165,7 +165,7 @@ export function exercise({ job, entries, history }: JobFile): void {
   }
   for (const entry of entries) momentWords(entry.at)
   momentWords(job.createdAt)
-  nextForJob(job, catalogue)
+  standings(job, catalogue, { day: '2026-11-26', minute: 0 })
   orderList(job, catalogue)
   // Undo may find that a change does not fit; it must never make what is no job.
   let state: Job = job

@@ -7,7 +7,7 @@ import { NO_OWN_PARTS } from '../machine/parts'
 import { ALIGNED_LONG_TOM_X, ALIGNED_LONG_TOM_Y } from './aligned'
 import { demoAxis } from './axis'
 import { FITTED_LONG_TOM_X, FITTED_LONG_TOM_Y, FITTED_LONG_TOM_Z } from './fitted'
-import { PLAN_LONG_TOM } from './plans'
+import { ORDERS_LONG_TOM, PLAN_LONG_TOM } from './plans'
 
 const X = () =>
   demoAxis({
@@ -112,7 +112,7 @@ export const longTom = (): { job: Job; entries: LogEntry[] } => ({
     archived: false,
     ownParts: NO_OWN_PARTS,
     shop: SHOP_TO_START,
-    orders: {},
+    orders: ORDERS_LONG_TOM,
     plan: PLAN_LONG_TOM,
     acceptance: NOT_ACCEPTED,
     axes: [X(), Y(), Z()],

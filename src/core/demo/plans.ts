@@ -46,8 +46,20 @@ export const PLAN_SKARROW: Plan = {
     'skarrow-z.make:motorMount': { ...NO_NOTE, way: 'power' },
   },
 }
-/** The motor of the saddle was to be here last week. */
+const arrived = (...keys: string[]): Orders =>
+  Object.fromEntries(
+    keys.map(key => [key, { state: 'arrived', priceEur: null, leadDays: null, dueDay: null }]),
+  )
+
+/** What the table is built of, and the saddle as far as it stands, is here; the motor of the saddle was to be here last week. */
 export const ORDERS_SKARROW: Orders = {
+  ...arrived(
+    ...['part:ball-20-5-double', 'part:back-12', 'part:slit-32-clamp', 'part:step-57-22'],
+    ...['far:12', 'locknut:M12 x 1', 'mount:57', 'driver:4.2-48', 'supply:48-3'],
+    ...['switch:limit', 'cable:motor', 'cable:switch'],
+    ...['bar:25.4', 'bar:18', 'tap:M8', 'tap:M5', 'screw:M8 x 35 8.8', 'screw:M5 x 20 8.8'],
+    ...['use:threadlocker', 'use:grease', 'use:dye', 'use:wipes'],
+  ),
   'part:step-57-12': { state: 'ordered', priceEur: null, leadDays: 9, dueDay: '2026-11-20' },
 }
 
@@ -56,5 +68,9 @@ export const ORDERS_OSTREY: Orders = {
   'part:belt-3-9-24-48': { state: 'ordered', priceEur: null, leadDays: 14, dueDay: '2026-11-18' },
 }
 
+/** The two screws of the gantry lie between their blocks. */
+export const ORDERS_LONG_TOM: Orders = arrived(
+  ...['part:ball-25-10-single', 'part:back30-15', 'locknut:M15 x 1', 'ring:15'],
+)
 /** The neighbour's mill may be used. */
 export const PLAN_LONG_TOM: Plan = { ...SHED, otherMill: true }

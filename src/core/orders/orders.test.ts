@@ -24,7 +24,7 @@ describe('the order list', () => {
       count: 2,
       axes: ['X', 'Y'],
       neededBy: 'build',
-      state: 'open',
+      state: 'arrived',
     })
     expect(line(longTom, 'part:ball-25-10-single')).toMatchObject({ count: 2, axes: ['X'] })
     for (const job of jobs) {
@@ -212,7 +212,7 @@ describe('an order list as a file', () => {
     const hostile = [{ ...(lines[0] as (typeof lines)[number]), what: '=cmd()' }]
     expect(tableCsv(ordersTable(hostile, '=8', '2026-11-26'))).toContain("'=cmd()")
     const text = tableCsv(ordersTable(lines, 'Skarrow 8', '2026-11-26'))
-      .replace(',open', ',lost')
+      .replace(',arrived', ',lost')
       .replace('part:back-12', 'part:nowhere')
     const { states, wrong } = readOrdersCsv(text, known)
     expect(states).toHaveLength(lines.length - 2)

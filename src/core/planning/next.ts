@@ -3,17 +3,21 @@ import { DIMENSIONS } from '../document/dimensions'
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import type { Stage } from '../document/stages'
+import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import { neededParts } from '../machine/neededParts'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
-import type { SheetId } from '.'
-import { placeOfDimension } from './dimensionPlace'
-import { evaluateAxis } from './evaluateAxis'
-import { inHand } from './shared/steps/holds'
-import { loadWord, maybeLevel } from './shared/steps/lifting'
-import { loadState } from './shared/steps/load'
-import { procedure } from './shared/steps/procedure'
-import type { Step } from './shared/steps/step'
+import type { SheetId } from '../sheets'
+import { cutList } from '../sheets/cutList'
+import { placeOfDimension } from '../sheets/dimensionPlace'
+import { evaluateAxis } from '../sheets/evaluateAxis'
+import { inHand } from '../sheets/shared/steps/holds'
+import { loadWord, maybeLevel } from '../sheets/shared/steps/lifting'
+import { loadState } from '../sheets/shared/steps/load'
+import { procedure, teardown } from '../sheets/shared/steps/procedure'
+import type { Step } from '../sheets/shared/steps/step'
+import type { Now } from './days'
+import { type Task, tasksOf } from './tasks'
 
 /** What an axis needs next, and the sheet where it is done. */
 export interface NextAction {
@@ -21,6 +25,8 @@ export interface NextAction {
   stage: Stage
   sheet: SheetId
   text: string
+  /** The step of the build that it is; none where it is done on a sheet. */
+  stepId: string | null
 }
 
 /** Steps that are done on a sheet of their own, and not by a tick alone. */
@@ -36,24 +42,57 @@ const MANY_UNMEASURED = 5
 /** Once this is done, the motor and its coupler are in, and how they stand can be measured. */
 const MOTOR_IS_IN = 'motor-hub'
 
-/**
- * What an axis needs next, in the order in which the work is done; null when it is finished.
- *
- * @example nextForAxis(newAxis({ name: 'X', title: 'Table' }), CATALOGUE, 'mm')?.text // 'X: 9 dimensions to measure'
- */
-export const nextForAxis = (axis: Axis, catalogue: Catalogue, units: Job['units']): NextAction | null =>
-  nextOf(evaluateAxis(axis, catalogue, units))
+/** Where an axis stands. */
+export interface Standing {
+  axisId: string
+  /** Null when it is finished. */
+  next: NextAction | null
+  /** Of the steps that stand by what is chosen, how many are ticked. */
+  steps: { done: number; of: number }
+}
 
-/** What the axis of an evaluation needs next; null when it is finished. */
-export function nextOf(context: EvaluationContext): NextAction | null {
+/**
+ * Where an axis stands: what it needs next, in the order in which the work is done, and how far it is built. The one place
+ * that says so, for every screen, file and shell.
+ *
+ * @param job the job with its orders and its plan; of its axes only the one that is asked about is looked at
+ * @example standingOf(newJob('Mill', 'mill', 'mm', at), 0, CATALOGUE, now).next?.text // 'X: 9 dimensions to measure'
+ */
+export function standingOf(job: Job, axis: Axis, catalogue: Catalogue, now: Now): Standing {
+  const context = evaluateAxis(axis, catalogue, job.units)
+  const steps = procedure(context) ?? teardown(context)
+  const { tasks } = tasksOf({ ...job, axes: [axis] }, catalogue, now)
+  return {
+    axisId: axis.id,
+    next: nextOf(context, steps, tasks),
+    steps: { done: steps.filter(({ id }) => axis.ticks[id]).length, of: steps.length },
+  }
+}
+
+/** Where each axis of a job stands, in their order. */
+export const standings = (job: Job, catalogue: Catalogue, now: Now): Standing[] =>
+  job.axes.map(axis => standingOf(job, axis, catalogue, now))
+
+/** What only the controller can tell, which is here long after the first cut. */
+const ASKED_LATER: ReadonlySet<SheetId> = new Set(['stopping'])
+
+function nextOf(
+  context: EvaluationContext,
+  steps: readonly Step[],
+  tasks: readonly Task[],
+): NextAction | null {
   const { axis, catalogue } = context
-  const act = (place: { stage: Stage; sheet: SheetId }, text: string): NextAction => ({
+  const act = (
+    place: { stage: Stage; sheet: SheetId },
+    text: string,
+    stepId: string | null = null,
+  ): NextAction => ({
     axisId: axis.id,
     stage: place.stage,
     sheet: place.sheet,
     text: `${axis.name}: ${text}`,
+    stepId,
   })
-  const steps = procedure(context) ?? []
   // A load that nothing holds comes before everything, whatever is still to be measured or chosen.
   if (loadState(steps, context) === 'free')
     return maybeLevel(axis)
@@ -83,10 +122,26 @@ export function nextOf(context: EvaluationContext): NextAction | null {
   if (failing)
     return act({ stage: failing.stage, sheet: failing.sheet }, `to mend: ${failing.title.toLowerCase()}`)
   if (first) return act(placeOfDimension(first), `measure: ${DIMENSIONS[first].label.toLowerCase()}`)
+
+  const room = roomToMake(context, steps)
+  if (room) return act({ stage: 'room', sheet: room.sheet }, room.text)
+  const parcels = tasks.filter(task => task.kind === 'parcel' && !task.isDone && !task.isOrdered)
+  const [parcel] = parcels
+  if (parcel)
+    return act(
+      parcel.place,
+      parcels.length === 1 ? `order: ${parcel.title}` : `${parcels.length} things to order`,
+    )
   const next = inHand(steps, context)
+  const cut = tasks.find(task => task.kind === 'cut' && !task.isDone)
+  if (cut && next?.part !== 'apart') {
+    const cuts = attempt(() => cutList(context)).value
+    return act(cut.place, cuts ? `make the cuts (${cuts.length})` : 'see what must be cut')
+  }
+
   const [shaft] = axis.ticks[MOTOR_IS_IN] ? stillToAlign(axis) : []
   if (shaft) return act(placeOfDimension(shaft), `measure: ${DIMENSIONS[shaft].label.toLowerCase()}`)
-  if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase())
+  if (next) return act(DONE_ELSEWHERE[next.id] ?? sheetOfStep(next), next.title.toLowerCase(), next.id)
   // What is read while it is being set fails until it is: the steps lead there, and what is left comes after them.
   const [unset] = fails
   if (unset) return act({ stage: unset.stage, sheet: unset.sheet }, `to set: ${unset.title.toLowerCase()}`)
@@ -96,6 +151,15 @@ export function nextOf(context: EvaluationContext): NextAction | null {
     : act({ stage: 'prove', sheet: 'reversal' }, 'measure the lost motion')
 }
 
-/** What each axis of a job needs next; empty when the job is done. */
-export const nextForJob = (job: Pick<Job, 'axes' | 'units'>, catalogue: Catalogue): NextAction[] =>
-  job.axes.flatMap(axis => nextForAxis(axis, catalogue, job.units) ?? [])
+/** What of the room for the drive nobody knows yet; nothing once it is being built in, which shows whether it fits. */
+function roomToMake(
+  { axis, findings }: EvaluationContext,
+  steps: readonly Step[],
+): { sheet: SheetId; text: string } | null {
+  if (steps.some(({ part, id }) => part !== 'apart' && axis.ticks[id])) return null
+  if (axis.section.stations.length === 0) return { sheet: 'nutRoom', text: 'measure the room around the nut' }
+  const unknown = findings.find(
+    ({ stage, sheet, state }) => stage === 'room' && state === 'unknown' && !ASKED_LATER.has(sheet),
+  )
+  return unknown ? { sheet: unknown.sheet, text: `measure for: ${unknown.title.toLowerCase()}` } : null
+}

@@ -13,12 +13,10 @@ import { say } from '../units/print'
 import type { CheckId } from '.'
 import { LIMITS } from '.'
 import { evaluateAxis } from './evaluateAxis'
-import { newAxis } from './newJob'
-import { nextForAxis } from './nextAction'
 import { registry } from './registry'
 import { remediesFor } from './remediesFor'
 
-const [X, Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
+const [X, _Y, Z] = skarrow().job.axes as [Axis, Axis, Axis]
 const evaluate = (axis: Axis, units: 'mm' | 'inch' = 'mm') => evaluateAxis(axis, CATALOGUE, units)
 const find = (axis: Axis, checkId: CheckId): Finding | undefined =>
   evaluate(axis).findings.find(one => one.checkId === checkId)
@@ -310,18 +308,5 @@ test('a figure at its limit holds; a hair beyond does not', () => {
 })
 
 test('what an axis needs next follows the order of the work', () => {
-  expect(nextForAxis(X, CATALOGUE, 'mm')).toMatchObject({
-    stage: 'prove',
-    sheet: 'findFault',
-    text: 'X: find the fault: lost motion, measured',
-  })
-  expect(nextForAxis(Y, CATALOGUE, 'mm')?.stage).toBe('size')
-  expect(nextForAxis(Z, CATALOGUE, 'mm')).toMatchObject({ stage: 'survey' })
   expect(stillToMeasure(X)).toEqual(['frictionCoefficient'])
-  const fresh = newAxis({ name: 'A', title: 'New' })
-  expect(nextForAxis(fresh, CATALOGUE, 'mm')).toMatchObject({
-    stage: 'survey',
-    sheet: 'geometry',
-    text: 'A: 9 dimensions to measure',
-  })
 })

@@ -1,6 +1,5 @@
 import { skarrow } from '../demo/skarrow'
 import type { Axis } from '../document/axis'
-import { DIMENSION_KEYS, DIMENSIONS } from '../document/dimensions'
 import { type Edit, runEdit } from '../document/edit'
 import type { LogEntry } from '../document/job'
 import type { PartKind } from '../document/kinds'
@@ -9,166 +8,15 @@ import { linesOfAxis, openFixes } from '../document/logLines'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
 import { CATALOGUE } from '../machine/parts'
-import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
 import type { CheckId } from '.'
 import { evaluateAxis } from './evaluateAxis'
-import { newAxis, newJob } from './newJob'
-import { nextForAxis, nextForJob } from './nextAction'
+import { newJob } from './newJob'
 import { remediesFor } from './remediesFor'
 import { ENTRY_RULES, jobSchema } from './schema'
-import { NOTHING_NOTED } from './shared/proofs/conditions'
 import { procedure } from './shared/steps/procedure'
 
 const demo = skarrow()
-const [X, Y, Z] = demo.job.axes as [Axis, Axis, Axis]
-const next = (axis: Axis) => nextForAxis(axis, CATALOGUE, 'mm')
-const measured = (axis: Axis): Axis => ({
-  ...axis,
-  dimensions: Object.fromEntries(
-    DIMENSION_KEYS.map(key => [key, { value: axis.dimensions[key].value, provenance: 'measured' }]),
-  ) as Axis['dimensions'],
-})
-/** An axis of which every verdict of its drive holds. */
-const sound: Axis = {
-  ...measured(X),
-  goals: { ...X.goals, cuttingForceN: 500 },
-  parts: { ...X.parts, coupler: 'bellows-32' },
-  ticks: {},
-  rounds: [],
-  tests: [],
-  pushRounds: [],
-  fullTests: [],
-}
-
-describe('what an axis needs next', () => {
-  test('goes through the work in its order, and ends', () => {
-    const bare = newAxis({ name: 'A', title: 'New' })
-    expect(next(bare)).toMatchObject({
-      stage: 'survey',
-      sheet: 'geometry',
-      text: 'A: 9 dimensions to measure',
-    })
-    const surveyed = measured(bare)
-    expect(next(surveyed)).toMatchObject({
-      stage: 'size',
-      sheet: 'search',
-      text: 'A: find a drive that holds',
-    })
-    expect(next({ ...surveyed, parts: { ...surveyed.parts, screw: 'ball-20-5-double' } })?.text).toBe(
-      'A: choose the bearings',
-    )
-    expect(next({ ...sound, parts: { ...sound.parts, coupler: 'slit-32-clamp' } })).toMatchObject({
-      stage: 'size',
-      text: 'X: to mend: torque of the coupler',
-    })
-    expect(next(sound)).toMatchObject({
-      stage: 'build',
-      sheet: 'teardown',
-      text: 'X: switch off and isolate the machine',
-    })
-  })
-
-  test('follows the steps as they are ticked, to the stage where each is done', () => {
-    const steps = procedure(new EvaluationContext(sound, CATALOGUE)) ?? []
-    const stages = steps.map((_, done) => {
-      const ticks = Object.fromEntries(steps.slice(0, done).map(({ id }) => [id, '2026-11-01T08:00:00.000Z']))
-      return next({ ...sound, ticks })
-    })
-    expect(stages.map(action => action?.text)).toEqual(steps.map(({ title }) => `X: ${title.toLowerCase()}`))
-    expect(stages[steps.findIndex(({ id }) => id === 'aligned')]?.stage).toBe('align')
-    expect(stages[steps.findIndex(({ id }) => id === 'proved')]?.stage).toBe('prove')
-  })
-
-  test('is the last thing to measure, by its name and on its sheet', () => {
-    const bare = measured(newAxis({ name: 'A', title: 'New' }))
-    const friction = { value: 0.1, provenance: 'assumed' as const }
-    expect(
-      next({ ...bare, dimensions: { ...bare.dimensions, frictionCoefficient: friction } }),
-    ).toMatchObject({
-      stage: 'survey',
-      sheet: 'loads',
-      text: 'A: measure: friction of the ways',
-    })
-  })
-
-  test('is a load that nothing holds before all, whatever is unmeasured or not chosen', () => {
-    const head = newAxis({ name: 'Z', title: 'Head', slide: 'head' })
-    expect(next(head)?.stage).not.toBe('build')
-    const loose = { ...head, driveMountedAt: '2026-11-01T08:00:00.000Z' }
-    expect(next(loose)).toMatchObject({ stage: 'build', sheet: 'steps', text: 'Z: support the head' })
-    expect(next({ ...loose, supports: { block: '2026-11-02T08:00:00.000Z' } })).toEqual(next(head))
-    const table = newAxis({ name: 'X', title: 'Table', slide: 'table' })
-    const mounted = { ...table, driveMountedAt: loose.driveMountedAt }
-    expect(next(mounted)?.text).toBe(`X: measure: ${DIMENSIONS.inclineDeg.label.toLowerCase()}`)
-    const inclineDeg = { value: 0, provenance: 'measured' as const }
-    const level = { ...mounted, dimensions: { ...mounted.dimensions, inclineDeg } }
-    expect(next(level)).toEqual(next({ ...level, driveMountedAt: null }))
-  })
-
-  test('is to measure how the motor stands as soon as it is in, and never on a belt', () => {
-    const steps = procedure(new EvaluationContext(sound, CATALOGUE)) ?? []
-    const assumed = { value: 0.05, provenance: 'assumed' as const }
-    const unmeasured = { ...sound, dimensions: { ...sound.dimensions, shaftParallelMm: assumed } }
-    const doneTo = (id: string) =>
-      Object.fromEntries(
-        steps
-          .slice(0, steps.findIndex(step => step.id === id) + 1)
-          .map(step => [step.id, '2026-11-01T08:00:00.000Z']),
-      )
-    expect(next({ ...unmeasured, ticks: doneTo('motor-face') })?.stage).toBe('build')
-    expect(next({ ...unmeasured, ticks: doneTo('motor-hub') })).toMatchObject({
-      stage: 'align',
-      sheet: 'shafts',
-      text: 'X: measure: motor shaft beside the screw axis',
-    })
-    const belted = { ...unmeasured, drive: { ...unmeasured.drive, transmission: 'belt' as const } }
-    expect(stillToAlign(unmeasured)).toEqual(['shaftParallelMm'])
-    expect(stillToAlign(belted)).toEqual([])
-  })
-
-  test('is to measure the lost motion while no test holds, and nothing when one does', () => {
-    const steps = procedure(new EvaluationContext(sound, CATALOGUE)) ?? []
-    const ticks = Object.fromEntries(steps.map(({ id }) => [id, '2026-11-01T08:00:00.000Z']))
-    expect(next({ ...sound, ticks })).toMatchObject({ stage: 'prove', text: 'X: measure the lost motion' })
-    const proved: Axis = {
-      ...sound,
-      ticks,
-      tests: [
-        {
-          id: 't',
-          startedAt: '2026-11-02T08:00:00.000Z',
-          finishedAt: null,
-          label: 'At last',
-          gaugeStepUm: 1,
-          ...NOTHING_NOTED,
-          stations: [
-            {
-              id: 's',
-              positionMm: 60,
-              approachPositiveUm: [6, 7, 6, 7, 6],
-              approachNegativeUm: [-6, -5, -6, -5, -6],
-            },
-          ],
-        },
-      ],
-    }
-    expect(next(proved)).toBeNull()
-    expect(nextForJob({ ...demo.job, axes: [proved] }, CATALOGUE)).toEqual([])
-  })
-
-  test('one line an axis, in their order', () => {
-    expect(nextForJob(demo.job, CATALOGUE).map(({ axisId }) => axisId)).toEqual([X.id, Y.id, Z.id])
-  })
-
-  test('what was set to nothing is to be measured again', () => {
-    const forgotten: Axis = {
-      ...X,
-      dimensions: { ...X.dimensions, movingMassKg: { value: null, provenance: 'measured' } },
-    }
-    expect(stillToMeasure(forgotten)).toEqual(['movingMassKg', 'frictionCoefficient'])
-  })
-})
-
+const [X, Y] = demo.job.axes as [Axis, Axis]
 describe('temporary fixes', () => {
   const own = linesOfAxis(demo.entries, X.id)
   const [foil] = openFixes(own) as [LogEntry]

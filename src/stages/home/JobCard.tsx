@@ -142,7 +142,8 @@ function useNext(job: JobRow['job'], onProblem: (problem: Problem) => void) {
   const ask = useCallback(async () => {
     try {
       const { askJudge } = await import('@/workers/client')
-      return await askJudge(judge => judge.next(job))
+      const standings = await askJudge(judge => judge.standings(job))
+      return standings.flatMap(({ next }) => next ?? [])
     } catch (error) {
       const advice = errorWords(error)
       onProblem({ title: `What ${job.name} needs next was not worked out`, advice })

@@ -14,6 +14,7 @@ import type { Place } from '../job/address'
 import { useAxisNames, useJob, useSessionState, useUnits } from '../job/JobContext'
 import { PlaceButton } from '../job/PlaceLink'
 import { go } from '../job/place'
+import { StandingProvider } from '../job/standing'
 import { DriveLinePanel } from './DriveLinePanel'
 import { DroppedFile } from './DroppedFile'
 import { NextLine } from './NextLine'
@@ -65,7 +66,7 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
   const ofAxis = stage !== 'machine'
   const verdicts = { jobId, stage, sheet }
   return (
-    <>
+    <StandingProvider>
       <SkipLink />
       <Frame
         header={<JobHeader session={session} place={place} onOverlay={setOverlaid} />}
@@ -100,7 +101,7 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
       {(overlaid === 'axis' || overlaid === 'edit-axis') && (
         <AxisDialog editing={overlaid === 'edit-axis'} onClose={close} onAxis={onAxis} />
       )}
-    </>
+    </StandingProvider>
   )
 }
 

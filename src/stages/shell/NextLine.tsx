@@ -1,23 +1,16 @@
 import { chakra } from '@chakra-ui/react'
 import { ArrowRight } from 'lucide-react'
-import { useCallback } from 'react'
 import { PlaceLink } from '../job/PlaceLink'
-import { useSettledAxis } from '../job/useAxis'
-import { useTask } from '../job/useEvaluation'
-import { useAnswer } from '../job/useRun'
+import { useStanding } from '../job/standing'
+import { useAxis } from '../job/useAxis'
 
 const Link = chakra(PlaceLink)
 
 /** What this axis needs next, worked out beside the screen; one press goes there. */
 export function NextLine({ jobId }: { jobId: string }) {
-  const axis = useSettledAxis()
-  const { ownParts, shop, units } = useTask(axis)
-  const ask = useCallback(async () => {
-    const { askJudge } = await import('@/workers/client')
-    return askJudge(judge => judge.next({ axes: [axis], ownParts, shop, units }))
-  }, [axis, ownParts, shop, units])
-  const answer = useAnswer(ask, axis.id)
-  const next = answer?.[0]
+  const name = useAxis(axis => axis.name)
+  const standing = useStanding()
+  const next = standing?.next
   const look = {
     display: 'flex',
     alignItems: 'center',
@@ -32,7 +25,7 @@ export function NextLine({ jobId }: { jobId: string }) {
   if (!next)
     return (
       <chakra.p {...look} color="quiet" data-next="">
-        Axis {axis.name}: {answer ? 'nothing left to do.' : 'what is next is being worked out …'}
+        Axis {name}: {standing ? 'nothing left to do.' : 'what is next is being worked out …'}
       </chakra.p>
     )
   return (

@@ -4,11 +4,13 @@ import type { Axis } from '@/core/document/axis'
 import { STAGE_WORDS, STAGES, type Stage } from '@/core/document/stages'
 import { type Finding, STATE_WORDS, type State, stageState } from '@/core/evaluation/finding'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
+import type { Standing } from '@/core/planning/next'
 import { type SheetId, sheetsOf } from '@/core/sheets'
 import { useIsAtLeast } from '@/ui/frame/useIsAtLeast'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import type { Place } from '../job/address'
 import { placeLink } from '../job/PlaceLink'
+import { useStanding } from '../job/standing'
 import { useSettledAxis } from '../job/useAxis'
 import { useFindings } from '../job/useEvaluation'
 
@@ -17,7 +19,7 @@ interface Entry {
   label: string
   title?: string
   state: State | null
-  /** A short count beside it, such as "12 done". */
+  /** A short count beside it, such as "12 of 50". */
   count: string | null
 }
 
@@ -32,6 +34,7 @@ interface Props {
 export function Rail({ jobId, axisId, stage, sheet }: Props) {
   const axis = useSettledAxis()
   const findings = useFindings()
+  const standing = useStanding()
   const beside = useIsAtLeast('lg')
   const place = (of: Stage, id: SheetId | null): Place => ({ jobId, axisId, stage: of, sheet: id })
   const sheets = sheetsOf(stage).map(
@@ -39,7 +42,7 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
       place: place(stage, one.id),
       label: one.title,
       state: stageState(findings.filter(finding => finding.sheet === one.id)),
-      count: sheetCount(one.id, axis),
+      count: sheetCount(one.id, axis, standing),
     }),
   )
   const list = <Sheets entries={sheets} current={sheet} />
@@ -61,7 +64,7 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
                   ...STAGE_WORDS[id],
                   title: STAGE_WORDS[id].question,
                   state: stageState(findings.filter((finding: Finding) => finding.stage === id)),
-                  count: id === 'survey' || id === 'build' ? stageCount(id, axis) : null,
+                  count: id === 'survey' || id === 'build' ? stageCount(id, axis, standing) : null,
                 }}
                 current={current}
                 kind="stage"
@@ -81,17 +84,17 @@ export function Rail({ jobId, axisId, stage, sheet }: Props) {
   )
 }
 
-const done = ({ ticks }: Axis) => {
-  const { length } = Object.keys(ticks)
-  return length > 0 ? `${length} done` : null
-}
+/** How far it is built, in the very figures of its steps; nothing before the first one is done. */
+const done = (standing: Standing | null) =>
+  standing && standing.steps.done > 0 ? `${standing.steps.done} of ${standing.steps.of}` : null
 const open = (axis: Axis) => {
   const { length } = stillToMeasure(axis)
   return length > 0 ? `${length} open` : null
 }
-const stageCount = (stage: 'survey' | 'build', axis: Axis) => (stage === 'survey' ? open(axis) : done(axis))
-const sheetCount = (sheet: SheetId, axis: Axis) =>
-  sheet === 'toMeasure' ? open(axis) : sheet === 'steps' ? done(axis) : null
+const stageCount = (stage: 'survey' | 'build', axis: Axis, standing: Standing | null) =>
+  stage === 'survey' ? open(axis) : done(standing)
+const sheetCount = (sheet: SheetId, axis: Axis, standing: Standing | null) =>
+  sheet === 'toMeasure' ? open(axis) : sheet === 'steps' ? done(standing) : null
 
 function Sheets({ entries, current }: { entries: Entry[]; current: SheetId }) {
   const list = useRef<HTMLOListElement>(null)

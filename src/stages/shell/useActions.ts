@@ -8,6 +8,7 @@ import { useScheme } from '@/ui/theme/useScheme'
 import { useAxisNames, useJob } from '../job/JobContext'
 import { addressOf, go } from '../job/place'
 import { saveJob } from '../job/saveJob'
+import { askStandings } from '../job/standing'
 import { tellNotWorkedOut } from '../job/useRun'
 import type { Overlaid } from './overlaid'
 
@@ -40,9 +41,8 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
       const { job } = session.getState()
       if (!job) return
       const axes = job.axes.filter(({ id }) => id === axisId)
-      const { askJudge } = await import('@/workers/client')
-      const [next] = await askJudge(judge => judge.next({ ...job, axes }))
-      if (next) goTo(next.stage, next.sheet)
+      const [standing] = await askStandings({ ...job, axes })
+      if (standing?.next) goTo(standing.next.stage, standing.next.sheet)
     }
     return [
       ...STAGES.map((of, number) => ({

@@ -5,6 +5,7 @@ import { remedied } from '../../evaluation/remedy'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
 import { remediesFor } from '../remediesFor'
+import { HERE } from '../shared/steps/fixtures/here'
 import { refusalOf } from '../shared/steps/holds'
 import { procedure } from '../shared/steps/procedure'
 import type { Counterweight } from './model'
@@ -96,8 +97,8 @@ test('a hold of the build stands before the table is run out over an end that ne
     steps.slice(0, ids.indexOf('weigh-fixed')).map(({ id }) => [id, '2026-11-21T08:00:00.000Z']),
   )
   const there = evaluateAxis({ ...tips, ticks: done }, CATALOGUE, 'mm')
-  expect(refusalOf(steps, 'run-fixed', there, {})).toMatch(/Counterweight ready for the fixed end/)
-  expect(refusalOf(steps, 'weigh-fixed', there, {})).toMatch(/tips off its way/)
+  expect(refusalOf(steps, 'run-fixed', there, HERE)).toMatch(/Counterweight ready for the fixed end/)
+  expect(refusalOf(steps, 'weigh-fixed', there, HERE)).toMatch(/tips off its way/)
   // What is too light is not what the step says to lay on.
   const leastKg = Math.ceil((MASS_KG * (220 - 50)) / (350 + 50))
   expect(steps.find(({ id }) => id === 'weigh-fixed')?.how).toMatch(
@@ -108,7 +109,7 @@ test('a hold of the build stands before the table is run out over an end that ne
     CATALOGUE,
     'mm',
   )
-  expect(refusalOf(steps, 'weigh-fixed', weighed, {})).toBe(null)
+  expect(refusalOf(steps, 'weigh-fixed', weighed, HERE)).toBe(null)
   // A table that was run out and back before anybody asked needs nothing any more.
   const past = { ...inTurn, ticks: { ...done, 'run-fixed': '2026-11-21T09:00:00.000Z' } }
   expect(idsOf({ ...tips, ...past })).not.toContain('weigh-fixed')

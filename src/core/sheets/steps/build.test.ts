@@ -14,6 +14,7 @@ import { evaluateAxis } from '../evaluateAxis'
 import { newJob } from '../newJob'
 import { AIDS, aidsIn } from '../shared/steps/aids'
 import { boltSequence } from '../shared/steps/boltSequence'
+import { HERE } from '../shared/steps/fixtures/here'
 import { askOf, blockedBy, boltStates, inHand, leaning, refusalOf } from '../shared/steps/holds'
 import { leftLoose } from '../shared/steps/left'
 import { MISHAP_KINDS, MISHAPS } from '../shared/steps/model'
@@ -214,7 +215,7 @@ describe('what a step says in numbers', () => {
   test('the cover is asked what its stack measures', () => {
     expect(stepIn(X, 'stack').how).toContain('it clamps the outer rings')
     const proud: Axis = { ...X, block: X.block && { ...X.block, coverSpigotMm: 4.4 } }
-    expect(askOf(stepIn(proud, 'stack'), contextOf(proud), {})).toContain('it would bend')
+    expect(askOf(stepIn(proud, 'stack'), contextOf(proud), HERE)).toContain('it would bend')
     expect(stepIn({ ...X, block: null }, 'stack').asks).toBeUndefined()
   })
 
@@ -392,14 +393,14 @@ describe('a step asks what stands beside the drive', () => {
       ...X,
       lubePoints: X.lubePoints.map(point => ({ ...point, access: 'none' as const })),
     }
-    expect(askOf(stepIn(shut, 'nut-loose'), contextOf(shut), {})).toContain('cannot be reached')
-    expect(askOf(stepIn(X, 'nut-loose'), contextOf(X), {})).toBeNull()
+    expect(askOf(stepIn(shut, 'nut-loose'), contextOf(shut), HERE)).toContain('cannot be reached')
+    expect(askOf(stepIn(X, 'nut-loose'), contextOf(X), HERE)).toBeNull()
     const late: Axis = { ...X, switches: X.switches.map(one => ({ ...one, beforeStopMm: 0.5 })) }
-    expect(askOf(stepIn(late, 'switch-tested'), contextOf(late), {})).toContain('before the hard stop')
+    expect(askOf(stepIn(late, 'switch-tested'), contextOf(late), HERE)).toContain('before the hard stop')
     // Nobody has to enter them.
     const bare: Axis = { ...X, switches: [], lubePoints: [] }
-    expect(askOf(stepIn(bare, 'switch-tested'), contextOf(bare), {})).toBeNull()
-    expect(askOf(stepIn(bare, 'nut-loose'), contextOf(bare), {})).toBeNull()
+    expect(askOf(stepIn(bare, 'switch-tested'), contextOf(bare), HERE)).toBeNull()
+    expect(askOf(stepIn(bare, 'nut-loose'), contextOf(bare), HERE)).toBeNull()
   })
   test('a head that is hung to be taken apart and again to be set is on one hoist', () => {
     const head: Axis = {
@@ -434,10 +435,10 @@ describe('nothing is known yet', () => {
     const steps = stepsOf(X)
     const ticks = without(allTicked(steps), 'tie-off', 'aids-out', 'power-on')
     const axis = { ...X, ticks }
-    const ask = askOf(stepIn(axis, 'aids-out'), contextOf(axis), {}, steps)
+    const ask = askOf(stepIn(axis, 'aids-out'), contextOf(axis), HERE, steps)
     expect(ask).toBe('Still in: stop ties on the screw. “Take the stop ties off” takes it out.')
     expect(
-      refusalOf(steps, 'aids-out', contextOf({ ...X, ticks: without(allTicked(steps), 'aids-out') }), {}),
+      refusalOf(steps, 'aids-out', contextOf({ ...X, ticks: without(allTicked(steps), 'aids-out') }), HERE),
     ).toBeNull()
   })
   test('an inch lathe says its torques in pounds', () => {

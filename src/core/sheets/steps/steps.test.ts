@@ -6,6 +6,7 @@ import { EvaluationContext } from '../../evaluation/context'
 import { CATALOGUE } from '../../machine/parts'
 import { evaluateAxis } from '../evaluateAxis'
 import { newAxis } from '../newJob'
+import { HERE } from '../shared/steps/fixtures/here'
 import { askOf, blockedBy, boltStates, leaning, refusalOf } from '../shared/steps/holds'
 import { procedure } from '../shared/steps/procedure'
 import { BOLT_STATES, type Step } from '../shared/steps/step'
@@ -203,9 +204,9 @@ describe('an axis whose load can fall', () => {
 
   test('is not let go of while nothing holds it: the step asks the verdict', () => {
     const held = steps[at(steps, 'held')] as Step
-    expect(askOf(held, evaluateAxis(head, CATALOGUE, 'mm'), {})).toContain('runs down')
+    expect(askOf(held, evaluateAxis(head, CATALOGUE, 'mm'), HERE)).toContain('runs down')
     const braked: Axis = { ...head, parts: { ...head.parts, brake: 'brake-60' } }
-    expect(askOf(held, evaluateAxis(braked, CATALOGUE, 'mm'), {})).toBeNull()
+    expect(askOf(held, evaluateAxis(braked, CATALOGUE, 'mm'), HERE)).toBeNull()
   })
 
   test('nobody knows how it stands: that is asked first, and until then it is built as one that falls', () => {
@@ -216,7 +217,7 @@ describe('an axis whose load can fall', () => {
     const unknown = stepsOf(asked)
     inOrder(unknown, 'isolate', 'incline', 'support', 'lock-run-fixed')
     const context = evaluateAxis(asked, CATALOGUE, 'mm')
-    expect(askOf(unknown[at(unknown, 'incline')] as Step, context, {})).toBe(
+    expect(askOf(unknown[at(unknown, 'incline')] as Step, context, HERE)).toBe(
       'Measure first, under Survey: incline of the axis.',
     )
     const level: Axis = {
@@ -230,7 +231,7 @@ describe('an axis whose load can fall', () => {
 describe('a step asks the thing itself', () => {
   const [X] = skarrow().job.axes as [Axis]
   const steps = stepsOf(X)
-  const why = (axis: Axis, stepId: string, orders: Orders = {}) =>
+  const why = (axis: Axis, stepId: string, orders: Orders = HERE) =>
     refusalOf(stepsOf(axis), stepId, evaluateAxis(axis, CATALOGUE, 'mm'), orders)
   const upTo = (stepId: string): Axis => ({
     ...X,
@@ -256,7 +257,21 @@ describe('a step asks the thing itself', () => {
     expect(why(axis, 'motor-loose', order('ordered'))).toContain('has not arrived')
     expect(why(axis, 'motor-loose', order('missing'))).toContain('is missing')
     expect(why(axis, 'motor-loose', order('arrived'))).toBeNull()
-    expect(why(axis, 'motor-loose')).toBeNull()
+    // What nobody has noted anything of is not here either: a step without its part stops half-way.
+    expect(why(axis, 'motor-loose', {})).toContain('is not ordered, as far as anybody has noted')
+  })
+
+  test('screws whose torque nobody knows are not ticked as torqued, but may be said to be tight otherwise', () => {
+    const axis = upTo('torque-blocks')
+    const unknown: Axis = { ...axis, joints: axis.joints.filter(({ holds }) => holds !== 'farBlock') }
+    expect(why(axis, 'torque-blocks')).toBeNull()
+    expect(why(unknown, 'torque-blocks')).toMatch(/^The torque of “Far block to the casting” is not known/)
+    const bare: Axis = { ...axis, joints: axis.joints.map(one => ({ ...one, gripMm: null })) }
+    expect(why(bare, 'torque-blocks')).toMatch(/^The torque of “Fixed block to the bed” is not known/)
+    const context = evaluateAxis(unknown, CATALOGUE, 'mm')
+    expect(refusalOf(stepsOf(unknown), 'torque-blocks', context, HERE, 'otherwise')).toBeNull()
+    // What is only put in loose needs none.
+    expect(why({ ...upTo('far-loose'), joints: [] }, 'far-loose')).toBeNull()
   })
 
   test('ties stay on until the blocks are on, and a block that something rests on stays ticked', () => {

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import type { Axis } from '@/core/document/axis'
+import { setOrderStates } from '@/core/orders/orderEdits'
 import { bagName, type Thing, thingsOf } from '@/core/sheets/shared/steps/bags'
 import { partsFor } from '@/core/sheets/shared/steps/holds'
 import { BAGGED } from '@/core/sheets/shared/steps/model'
@@ -8,6 +9,7 @@ import type { Step } from '@/core/sheets/shared/steps/step'
 import { type StepScrews, screwsOf } from '@/core/sheets/shared/steps/stepScrews'
 import { setBagged } from '@/core/sheets/teardown/edits'
 import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
 import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { useEdit, useJob, useJobContext, useUnits } from '../JobContext'
@@ -29,6 +31,7 @@ export function Needs({ step, build }: { step: Step; build: Build }) {
   const jobId = useJob(job => job.id)
   const orders = useJob(job => job.orders)
   const parts = partsFor(step, context, orders)
+  const edit = useEdit()
   const screws = screwsOf(step, axis)
   const things = thingsOf(axis).filter(({ id }) => step.takes?.includes(id))
   if (parts.length + screws.length + things.length + step.tools.length === 0) return null
@@ -36,9 +39,18 @@ export function Needs({ step, build }: { step: Step; build: Build }) {
     <chakra.dl mt="3" fontSize="15px">
       {parts.length > 0 && (
         <Row head="Parts">
-          {parts.map(({ name, lacks }) => (
-            <chakra.p key={name}>
-              {name} <chakra.b color={lacks ? 'fails' : 'quiet'}>{lacks ?? ''}</chakra.b>
+          {parts.map(({ key, name, lacks }) => (
+            <chakra.p key={key} display="flex" flexWrap="wrap" alignItems="center" columnGap="2">
+              {name} {lacks && <chakra.b color="fails">{lacks}</chakra.b>}
+              {lacks && (
+                <Button
+                  variant="outline"
+                  aria-label={`It is here: ${name}`}
+                  onClick={() => edit(setOrderStates([{ key, what: name, state: 'arrived' }]))}
+                >
+                  It is here
+                </Button>
+              )}
             </chakra.p>
           ))}
         </Row>

@@ -37,7 +37,7 @@ export function useBuild() {
     (step: Step, note: Partial<StepNote> = {}) => {
       const { job } = session.getState()
       if (!job) return
-      const text = note.how === 'skipped' ? null : refusalOf(steps, step.id, context, job.orders)
+      const text = note.how === 'skipped' ? null : refusalOf(steps, step.id, context, job.orders, note.how)
       if (text) return setRefusal({ stepId: step.id, text })
       setRefusal(null)
       look(null)

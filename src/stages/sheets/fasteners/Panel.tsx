@@ -4,6 +4,7 @@ import type { Axis } from '@/core/document/axis'
 import { newId } from '@/core/document/id'
 import { gapWords } from '@/core/evaluation/filled'
 import { blankRow } from '@/core/field/field'
+import { rowOfJoint, unlistedJoints } from '@/core/machine/joints/driveJoints'
 import { stockLengthWords } from '@/core/machine/joints/fastener'
 import {
   JOINT_NEEDS,
@@ -12,7 +13,7 @@ import {
   judgeJoint,
   lacksScrews,
 } from '@/core/machine/joints/joint'
-import { type BoltedJoint, JOINTS } from '@/core/machine/joints/model'
+import { type BoltedJoint, type DriveJoint, JOINT_WORDS, JOINTS } from '@/core/machine/joints/model'
 import { withSpares } from '@/core/orders/orders'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
@@ -20,7 +21,7 @@ import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
-import { useUnits } from '../../job/JobContext'
+import { useUnits, whole } from '../../job/JobContext'
 import { useAxis } from '../../job/useAxis'
 import { useChange } from '../../job/useRows'
 import { WorkingButton } from '../../job/WorkingButton'
@@ -43,6 +44,7 @@ export function FastenersPanel() {
     setOpen(joint.id)
   }
   const full = joints.length >= JOINTS.most
+  const unlisted = unlistedJoints(useAxis(whole))
   return (
     <Panel
       title="Screws"
@@ -51,6 +53,23 @@ export function FastenersPanel() {
     >
       {lines.length > 0 && <Schedule lines={lines} open={open} onOpen={setOpen} />}
       <chakra.div display="flex" flexWrap="wrap" gap="2" mt="3">
+        {unlisted.length > 0 && (
+          <Button
+            variant="lamp"
+            disabled={joints.length + unlisted.length > JOINTS.most}
+            onClick={() =>
+              change('Joints of the drive added', axis => {
+                for (const joint of unlisted) axis.joints.push(rowOfJoint(joint, newId))
+              })
+            }
+          >
+            {joints.length === 0
+              ? `Start from the ${unlisted.length} joints of the drive`
+              : unlisted.length === 1
+                ? `Add: ${JOINT_WORDS[unlisted[0] as DriveJoint]}`
+                : `Add the ${unlisted.length} joints of the drive that are not listed`}
+          </Button>
+        )}
         <Button
           variant="outline"
           disabled={full}

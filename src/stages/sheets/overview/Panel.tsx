@@ -8,7 +8,7 @@ import { driveLine } from '@/core/drawing/driveLine'
 import { countWords } from '@/core/evaluation/finding'
 import { stateCounts } from '@/core/evaluation/verdictGroups'
 import { nowOf } from '@/core/planning/days'
-import { nextOf } from '@/core/sheets/nextAction'
+import type { Standing } from '@/core/planning/next'
 import { dayWords } from '@/core/units/dateWords'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { Stated } from '@/ui/Note'
@@ -16,6 +16,7 @@ import { Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { useJob, useJobDigest, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
+import { useStandings } from '../../job/standing'
 import { evaluationOf, useCatalogue } from '../../job/useEvaluation'
 
 /** The longest drive of the machine is drawn so wide; the others are to the same scale. */
@@ -35,6 +36,7 @@ export function OverviewPanel() {
       }),
     [axes, catalogue, units],
   )
+  const standings = useStandings()
   const scale = LONGEST_PX / Math.max(1, ...rows.map(({ line }) => line.rightMm - line.leftMm))
   return (
     <Panel
@@ -73,7 +75,7 @@ export function OverviewPanel() {
             <chakra.div overflowX="auto">
               <DriveStrip line={line} scale={scale} />
             </chakra.div>
-            <Next axis={axis} jobId={jobId} next={nextOf(context)} />
+            <Next axis={axis} jobId={jobId} standing={standings?.find(({ axisId }) => axisId === axis.id)} />
           </chakra.li>
         ))}
       </chakra.ul>
@@ -116,8 +118,14 @@ function Counts({ context }: { context: ReturnType<typeof evaluationOf> }) {
   )
 }
 
-function Next({ axis, jobId, next }: { axis: Axis; jobId: string; next: ReturnType<typeof nextOf> }) {
-  if (!next) return <chakra.p color="quiet">Axis {axis.name}: nothing left to do.</chakra.p>
+function Next({ axis, jobId, standing }: { axis: Axis; jobId: string; standing: Standing | undefined }) {
+  const next = standing?.next
+  if (!next)
+    return (
+      <chakra.p color="quiet" aria-busy={!standing || undefined}>
+        Axis {axis.name}: {standing ? 'nothing left to do.' : 'what is next is being worked out …'}
+      </chakra.p>
+    )
   return (
     <div>
       <PlaceButton

@@ -20,6 +20,7 @@ import { Schools } from '../../job/build/Schools'
 import { StepList } from '../../job/build/StepList'
 import { type Build, useBuild } from '../../job/build/useBuild'
 import { useJob, useJobContext } from '../../job/JobContext'
+import { NextElsewhere } from '../../job/NextElsewhere'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useKept } from '../../job/useKept'
 import { Mishaps } from './Mishaps'
@@ -67,6 +68,7 @@ export function StepsPanel() {
           </chakra.p>
         )}
         <NotHere build={build} />
+        <NextElsewhere />
         <LoadState build={build} />
         <InHand build={build} />
         <AtTheMachine />

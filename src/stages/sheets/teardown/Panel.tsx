@@ -12,6 +12,7 @@ import { InHand } from '../../job/build/InHand'
 import { StepList } from '../../job/build/StepList'
 import { useBuild } from '../../job/build/useBuild'
 import { useEdit, useUnits, whole } from '../../job/JobContext'
+import { NextElsewhere } from '../../job/NextElsewhere'
 import { useAxis, useAxisNow } from '../../job/useAxis'
 import { useRows } from '../../job/useRows'
 import { BagLabels } from './BagLabels'
@@ -54,6 +55,7 @@ export function TeardownPanel() {
             Say what it moves: how it comes apart and what goes into which bag follow from that.
           </chakra.p>
         )}
+        {shown && <NextElsewhere />}
         {shown ? (
           <InHand build={build} />
         ) : (

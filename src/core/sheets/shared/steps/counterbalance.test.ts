@@ -6,6 +6,7 @@ import { newAxis } from '../../newJob'
 import { driveOrders } from '../../parts/orders'
 import { remediesFor } from '../../remediesFor'
 import { thingsOf } from './bags'
+import { HERE } from './fixtures/here'
 import { askOf } from './holds'
 import { procedure } from './procedure'
 import type { Step } from './step'
@@ -71,12 +72,12 @@ describe('a counterbalance', () => {
     expect(at(sprung, 'balance-loaded')).toBeGreaterThan(at(sprung, 'torque-blocks'))
     expect(at(sprung, 'balance-loaded')).toBeLessThan(at(sprung, 'held'))
     const step = stepsOf(sprung)[at(sprung, 'balance-loaded')] as Step
-    expect(askOf(step, evaluateAxis(sprung, CATALOGUE, 'mm'), {})).toBeNull()
+    expect(askOf(step, evaluateAxis(sprung, CATALOGUE, 'mm'), HERE)).toBeNull()
     const unread: Axis = {
       ...sprung,
       dimensions: { ...sprung.dimensions, counterbalanceN: { value: 700, provenance: 'assumed' } },
     }
-    expect(askOf(step, evaluateAxis(unread, CATALOGUE, 'mm'), {})).toMatch(
+    expect(askOf(step, evaluateAxis(unread, CATALOGUE, 'mm'), HERE)).toMatch(
       /^Measure first, under Survey: counterbalance/,
     )
     expect(thingsOf(sprung).find(({ id }) => id === 'springs')?.backAt).toBe('balance-loaded')

@@ -6,8 +6,9 @@ import { type DriveJoint, JOINTS_OF_DRIVE } from '../../../machine/joints/model'
 import { aidsIn, aidWords } from './aids'
 import { mayFall } from './lifting'
 import { doneTicks, holdBefore, notHeldWords, supportBefore } from './load'
-import { SUPPORT_AIDS } from './model'
+import { type StepNote, SUPPORT_AIDS } from './model'
 import { BOLT_STATES, type BoltState, type Step } from './step'
+import { isTorquedUnknown, screwsOf } from './stepScrews'
 import { WHOLE_BEFORE } from './subAssemblies'
 
 type Ticks = Axis['ticks']
@@ -86,13 +87,17 @@ export function inHand(steps: readonly Step[], context: EvaluationContext): Step
   return steps.find(step => !done[step.id] && !waitsFor(steps, context, step)) ?? null
 }
 
+/** Why a part cannot be fitted yet, by how its order stands. What nobody has noted is not here: a step without its part stops half-way. */
 const NOT_HERE: Partial<Record<OrderState, string>> = {
+  open: 'is not ordered, as far as anybody has noted',
   ordered: 'is ordered and has not arrived',
   missing: 'is missing',
 }
 
 /** A part that a step needs, and what the order list says of it. */
 export interface NeededPart {
+  /** What its order goes by. */
+  key: string
   name: string
   /** Why it cannot be fitted; null where it can, as far as anybody has noted. */
   lacks: string | null
@@ -103,19 +108,28 @@ export const partsFor = (step: Step, { axis, catalogue }: EvaluationContext, ord
   (step.asks?.parts ?? []).flatMap(kind => {
     const part = catalogue[kind].get(axis.parts[kind] ?? '')
     return part
-      ? [{ name: part.name, lacks: NOT_HERE[orders[`part:${part.id}`]?.state ?? 'open'] ?? null }]
+      ? [
+          {
+            key: `part:${part.id}`,
+            name: part.name,
+            lacks: NOT_HERE[orders[`part:${part.id}`]?.state ?? 'open'] ?? null,
+          },
+        ]
       : []
   })
 
 /**
  * What a step asks for that the thing itself does not have yet: a dimension that is measured, parts that are here,
- * verdicts that hold, aids that are out. Null where there is nothing to wait for.
+ * verdicts that hold, aids that are out; of screws that are torqued, the torque. Null where there is nothing to wait for.
+ *
+ * @param how as it is said to be done: otherwise than by the sheet it needs no torque of the sheet
  */
 export function askOf(
   step: Step,
   context: EvaluationContext,
   orders: Orders,
   steps: readonly Step[] = [],
+  how: StepNote['how'] = 'done',
 ): string | null {
   const { axis } = context
   for (const key of step.asks?.measured ?? []) {
@@ -124,7 +138,10 @@ export function askOf(
       return `Measure first, under Survey: ${DIMENSIONS[key].label.toLowerCase()}.`
   }
   for (const { name, lacks } of partsFor(step, context, orders))
-    if (lacks) return `${name} ${lacks}, as the order list has it. Note there when it comes.`
+    if (lacks) return `${name} ${lacks}. Say here, or in the order list, when it is here.`
+  const unknown = how === 'done' && screwsOf(step, axis).find(isTorquedUnknown)
+  if (unknown)
+    return `The torque of “${unknown.label}” is not known: enter its screws under Make room, Screws, or say under “Done otherwise” how tight they are.`
   for (const { checkId, at } of step.asks?.verdicts ?? []) {
     const finding = context.finding(checkId)
     if (!finding) return at.missing
@@ -146,12 +163,13 @@ export function refusalOf(
   stepId: string,
   context: EvaluationContext,
   orders: Orders,
+  how: StepNote['how'] = 'done',
 ): string | null {
   const step = steps.find(({ id }) => id === stepId)
   if (!step || doneTicks(steps, context)[stepId]) return null
   const before = waitsFor(steps, context, step)
   if (before) return `First ${before.hold ? 'tick the hold point' : 'do'} “${before.title}”.`
-  return notHeldWords(steps, context, step) ?? askOf(step, context, orders, steps)
+  return notHeldWords(steps, context, step) ?? askOf(step, context, orders, steps, how)
 }
 
 /** Whether a step may be skipped: not one that keeps somebody from being hurt, nor one that fits what holds a load. */

@@ -9,6 +9,7 @@ import { evaluateAxis } from '../../evaluateAxis'
 import { newAxis } from '../../newJob'
 import { addMishap, openSteps, removeMishap, tickStep } from '../../steps/edits'
 import { aidsIn } from './aids'
+import { HERE } from './fixtures/here'
 import { inHand, leaning, maySkip, refusalOf, waitsFor } from './holds'
 import { loadState, openedWith } from './load'
 import { MISHAP_KINDS } from './model'
@@ -200,7 +201,8 @@ describe('an upright axis with a brake, built to its end', () => {
       expect(bench.state()).toBe('free')
       expect(bench.next()?.id).toBe('support')
       for (const step of opened)
-        if (step.load) expect(refusalOf(bench.steps, step.id, contextOf(bench.axis), {})).toContain('Support')
+        if (step.load)
+          expect(refusalOf(bench.steps, step.id, contextOf(bench.axis), HERE)).toContain('Support')
       // What was out is not said to be in.
       expect(aidsIn(bench.steps, bench.axis).filter(({ aid }) => aid === 'block' || aid === 'hoist')).toEqual(
         [],
@@ -291,7 +293,7 @@ test('what is loosened once more is tried after that, and not before', () => {
   bench.allTo(null)
   bench.open('final-support')
   bench.tick('final-support')
-  expect(refusalOf(bench.steps, 'final-held', contextOf(bench.axis), {})).toContain('threadlocker')
+  expect(refusalOf(bench.steps, 'final-held', contextOf(bench.axis), HERE)).toContain('threadlocker')
 })
 
 test('a level axis is asked for none of this', () => {
@@ -415,7 +417,7 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
       if ((!frees && !letsGo) || bench.axis.ticks[step.id] !== undefined) continue
       if (frees && truth.supports.size > 0) continue
       if (letsGo && ((truth.proved && truth.loose.size === 0) || truth.supports.size === 0)) continue
-      if (refusalOf(steps, step.id, context, {}) === null)
+      if (refusalOf(steps, step.id, context, HERE, 'otherwise') === null)
         throw new Error(
           `${step.id} is offered after ${why}: ${JSON.stringify({ ...truth, loose: [...truth.loose], supports: [...truth.supports] })}`,
         )
@@ -459,11 +461,11 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
     const context = contextOf(axis)
     const pick = <T>(list: readonly T[]): T | undefined => list[which % Math.max(1, list.length)]
     if (what === 'next' || what === 'any' || what === 'skip') {
-      const open = steps.filter(({ id }) => refusalOf(steps, id, context, {}) === null)
+      const open = steps.filter(({ id }) => refusalOf(steps, id, context, HERE, 'otherwise') === null)
       const todo =
         what === 'next' ? inHand(steps, context) : pick(open.filter(({ id }) => axis.ticks[id] === undefined))
       if (!todo) continue
-      if (what === 'skip' ? !maySkip(todo, context) : refusalOf(steps, todo.id, context, {}) !== null)
+      if (what === 'skip' ? !maySkip(todo, context) : refusalOf(steps, todo.id, context, HERE, 'otherwise') !== null)
         continue
       const how = what === 'skip' ? 'skipped' : which % 5 === 0 ? 'otherwise' : 'done'
       keep(todo.id)

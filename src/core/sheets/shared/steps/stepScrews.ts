@@ -29,6 +29,10 @@ export interface StepScrews {
 export const torqueShare = (joint: DriveJoint, state: BoltState): number =>
   state === 'tight' && AT_ONCE.has(joint) ? 1 : SHARE[state]
 
+/** Whether screws are done up to a torque that nobody knows: that they have it cannot be ticked. */
+export const isTorquedUnknown = ({ joint, state, fullNm }: StepScrews): boolean =>
+  torqueShare(joint, state) === 1 && fullNm === null
+
 /** The screws that a step does up, from the joints of Make room that are said to be these. */
 export const screwsOf = (step: Step, axis: Pick<Axis, 'joints' | 'drive'>): StepScrews[] =>
   (Object.entries(step.bolts) as [DriveJoint, BoltState][]).flatMap(([joint, state]): StepScrews[] => {
