@@ -1,7 +1,7 @@
 import type { Axis } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import type { Provenance } from '../document/kinds'
-
+import { allGoalsFrom } from '../document/work'
 import { type AxisTemplate, newAxis } from '../sheets/newJob'
 
 interface Setting extends AxisTemplate {
@@ -18,5 +18,7 @@ export function demoAxis({ id, known, parts, more, ...template }: Setting): Axis
   for (const [provenance, keys] of Object.entries(known))
     for (const key of keys)
       axis.dimensions[key] = { ...axis.dimensions[key], provenance: provenance as Provenance }
-  return { ...axis, id, parts: { ...axis.parts, ...parts }, ...more }
+  // What the shed wants of its machines it has thought about.
+  const goalsFrom = allGoalsFrom('wanted')
+  return { ...axis, id, goalsFrom, parts: { ...axis.parts, ...parts }, ...more }
 }

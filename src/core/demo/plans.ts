@@ -41,6 +41,8 @@ export const PLAN_SKARROW: Plan = {
     },
   ],
   tasks: {
+    'skarrow-x.cut': { ...NO_NOTE, doneAt: '2026-10-12T16:30:00.000Z' },
+    'skarrow-y.cut': { ...NO_NOTE, doneAt: '2026-10-25T15:10:00.000Z' },
     'skarrow-y.make:motorMount': { ...NO_NOTE, doneAt: '2026-10-27T19:40:00.000Z', tookMinutes: 135 },
     'skarrow-z.make:nutBracket': { ...NO_NOTE, way: 'power' },
     'skarrow-z.make:motorMount': { ...NO_NOTE, way: 'power' },

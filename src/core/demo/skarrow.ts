@@ -5,6 +5,7 @@ import type { Job, LogEntry } from '../document/job'
 import type { Provenance } from '../document/kinds'
 import { SHOP_TO_START } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version.generated'
+import { allGoalsFrom } from '../document/work'
 import { numbered } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { blankSheets, DRIVE_SIZES_TO_START, DRIVE_TO_START, GOALS_OF_A_DRIVE } from '../sheets/newJob'
@@ -76,6 +77,8 @@ const X: Axis = {
     shaftAxialMm: [0.1, 'measured'],
   }),
   goals: goals(400, {}),
+  goalsFrom: allGoalsFrom('wanted'),
+  work: 'steel',
   parts: {
     screw: 'ball-20-5-double',
     bearing: 'back-12',

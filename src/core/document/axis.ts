@@ -20,6 +20,7 @@ import {
 } from '../field/field'
 import { DIMENSION_RECORDS, DRIVE_SIZES, GOALS, RECESSES } from './dimensions'
 import { AXIS_ENDS, NUT_FACINGS, SCREW_ENDS, TRANSMISSIONS } from './kinds'
+import { GOALS_FROM, WORK } from './work'
 
 /** Ids of the parts that are chosen. */
 export const CHOSEN_PARTS = record('Parts', {
@@ -96,6 +97,8 @@ export type DutyRow = Row<ValuesOf<(typeof DUTY)['of']>>
 export const AXIS_FIELDS = {
   dimensions: record('Dimensions', DIMENSION_RECORDS),
   goals: record('Goals', GOALS),
+  goalsFrom: GOALS_FROM,
+  work: WORK,
   parts: CHOSEN_PARTS,
   ends: ENDS,
   drive: DRIVE,

@@ -19,9 +19,17 @@ const hours = numberOf('hours')
 const temperatureRise = numberOf('temperatureRise')
 
 type Group = 'geometry' | 'load' | 'shafts'
-const dimension = <G extends Group>(group: G, field: Omit<NumberField, 'help'>, help: string) => ({
+/** When a dimension shows: before anything is apart, once it is, or only once the part is made that has it. */
+export type Shows = 'whole' | 'apart' | 'made'
+const dimension = <G extends Group>(
+  group: G,
+  shows: Shows,
+  field: Omit<NumberField, 'help'>,
+  help: string,
+) => ({
   ...field,
   group,
+  shows,
   /** How to measure it with what a small shop has. */
   help,
 })
@@ -30,71 +38,85 @@ const dimension = <G extends Group>(group: G, field: Omit<NumberField, 'help'>, 
 export const DIMENSIONS = {
   wayTravelMm: dimension(
     'geometry',
+    'apart',
     length('Travel that the ways allow', [10, 10_000]),
     'Screw out. Push the slide by hand from one casting stop to the other; read a rule laid along the way at both ends.',
   ),
   supportSpanMm: dimension(
     'geometry',
+    'made',
     length('Between the inner faces of the bearing blocks', [20, 12_000]),
     'Blocks bolted in loose. Calipers or a tape from face to face; take it at both sides and use the smaller.',
   ),
   bracketThicknessMm: dimension(
     'geometry',
+    'made',
     length('Thickness of the nut bracket', [2, 200]),
     'Calipers across the bracket where the nut flange sits.',
   ),
   screwToWayMm: dimension(
     'geometry',
+    'apart',
     length('Screw axis to the top of the way', [5, 500]),
     'Height gauge or a square and rule from the way down to the centre of the bearing bore.',
   ),
   inclineDeg: dimension(
     'geometry',
+    'whole',
     angle('Incline of the axis', [0, 90]),
     'Digital level on the way: 0 is level, 90 is straight up.',
   ),
   movingMassKg: dimension(
     'load',
+    'whole',
     mass('Moving mass, with the heaviest work', [0.1, 5000]),
     'Bathroom scale under the slide, lifted with help or a hoist; add vice and work.',
   ),
   lightestMassKg: dimension(
     'load',
+    'whole',
     mass('Moving mass, with nothing on it', [0.1, 5000]),
     'The same scale with vice, work and tool taken off; of a head with its spindle or motor off, where that is ever done.',
   ),
   frictionCoefficient: dimension(
     'load',
+    'apart',
     plain('Friction of the ways', [0, 1]),
     'Pull the slide steadily with a spring scale, then again with a known mass on it: friction is the extra pull over the extra weight.',
   ),
   dragN: dimension(
     'load',
+    'apart',
     force('Drag of gib, wipers and seals', [0, 5000]),
     'The pull of the spring scale that is left when friction times weight is taken off.',
   ),
   counterbalanceN: dimension(
     'load',
+    'whole',
     force('Counterbalance', [0, 50_000]),
     'Hang the head from a scale with the counterbalance on and off; the difference. 0 on a level axis.',
   ),
   counterbalanceSpreadN: dimension(
     'load',
+    'whole',
     force('Its force changes over the travel by', [0, 50_000]),
     'The counterbalance read on the scale at the bottom and at the top of the travel: the difference. 0 for weights on a chain.',
   ),
   shaftParallelMm: dimension(
     'shafts',
+    'made',
     length('Motor shaft beside the screw axis', [0, 5]),
     'Indicator on the motor shaft, its tip on the end of the screw. Turn the motor once: half of what the needle swings.',
   ),
   shaftAngleDeg: dimension(
     'shafts',
+    'made',
     angle('Motor shaft at an angle to the screw', [0, 10]),
     'Feeler gauge between the hub faces at four places: the difference over the hub diameter, times 57.3.',
   ),
   shaftAxialMm: dimension(
     'shafts',
+    'made',
     length('Coupler pushed or pulled along', [0, 5]),
     'Calipers over the coupler before and after its second hub is tightened: the difference.',
   ),
@@ -102,7 +124,7 @@ export const DIMENSIONS = {
 export type DimensionKey = keyof typeof DIMENSIONS
 /** A value with where it comes from; null while nobody knows it. */
 export const SOURCE = choice('Where it comes from', PROVENANCES, {
-  words: { sheet: 'from a sheet' },
+  words: { sheet: 'from a sheet', planned: 'as planned' },
   blank: 'assumed',
 })
 export const DIMENSION_KEYS = Object.keys(DIMENSIONS) as DimensionKey[]

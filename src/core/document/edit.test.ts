@@ -69,7 +69,7 @@ const every: Edit[] = [
   setShop('cutterSizesMm', [32, 16, 16]),
   takeQuotes([{ key: 'use:dye', priceEur: 9.5, leadDays: 3 }]),
   setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'missing' }]),
-  setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'arrived' }], 'noted.csv'),
+  setOrderStates([{ key: 'use:dye', what: 'Dye', state: 'open' }], 'noted.csv'),
   drive.setDrive(X, { transmission: 'belt' }, 'Driven by a belt'),
   drive.setDriveSize(X, 'beltCentresMm', 140),
   drive.setDuty(X, [{ ...(blankRecord(DUTY.of) as DutyRow), id: 'w', forceN: 500, timeShare: 1 }]),

@@ -114,6 +114,7 @@ export const setGoal = (axis: Axis, key: GoalKey, value: number, mergeKey?: stri
     GOALS[key].label,
     draft => {
       draft.goals[key] = value
+      draft.goalsFrom[key] = 'wanted'
     },
     { mergeKey },
   )
@@ -123,6 +124,7 @@ export const setCut = (axis: Axis, cuttingForceN: number, cuttingFeedMmPerMin: n
   onAxis(axis, 'Force of the cut', draft => {
     const within = (key: 'cuttingForceN' | 'cuttingFeedMmPerMin', value: number) => {
       draft.goals[key] = Math.min(Math.max(value, GOALS[key].min), GOALS[key].max)
+      draft.goalsFrom[key] = 'wanted'
     }
     within('cuttingForceN', Math.round(cuttingForceN * 10) / 10)
     within('cuttingFeedMmPerMin', Math.round(cuttingFeedMmPerMin * 10) / 10)

@@ -19,5 +19,5 @@ export type AxisEnd = (typeof AXIS_ENDS)[number]
 export const NUT_FACINGS = ['far', 'fixed'] as const
 
 /** Where a value comes from. */
-export const PROVENANCES = ['measured', 'sheet', 'assumed'] as const
+export const PROVENANCES = ['measured', 'sheet', 'planned', 'assumed'] as const
 export type Provenance = (typeof PROVENANCES)[number]

@@ -144,7 +144,9 @@ export const worstState = (findings: readonly Pick<Finding, 'state'>[]): State |
 export function stageState(findings: readonly Pick<Finding, 'state' | 'restsOn'>[]): State | null {
   const worst = worstState(findings)
   const measured = findings.some(
-    ({ restsOn }) => restsOn.length === 0 || restsOn.some(({ provenance }) => provenance !== 'assumed'),
+    ({ restsOn }) =>
+      restsOn.length === 0 ||
+      restsOn.some(({ provenance }) => provenance === 'measured' || provenance === 'sheet'),
   )
   return worst === 'holds' && !measured ? null : worst
 }

@@ -1,6 +1,12 @@
 import type { Axis } from '../document/axis'
 import { hasBelt } from '../document/axis'
-import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from '../document/dimensions'
+import {
+  DIMENSION_KEYS,
+  DIMENSIONS,
+  type DimensionKey,
+  GOAL_KEYS,
+  type GoalKey,
+} from '../document/dimensions'
 
 /**
  * Whether a dimension means anything on an axis: what is light and what a counterbalance does, only where something could fall.
@@ -12,18 +18,42 @@ export function isAsked(
   key: DimensionKey,
 ): boolean {
   const isLevel = dimensions.inclineDeg.value === 0
-  if (key === 'lightestMassKg') return !isLevel
+  if (key === 'lightestMassKg' || key === 'counterbalanceN') return !isLevel
   if (key === 'counterbalanceSpreadN') return !isLevel && (dimensions.counterbalanceN.value ?? 0) > 0
   return true
 }
 
-const isOpen = (axis: Axis, key: DimensionKey): boolean =>
-  axis.dimensions[key].provenance === 'assumed' || axis.dimensions[key].value === null
+/** Of a part that is still to be made, the steps that fit it: from then on its dimension can be measured. */
+const FITTED_BY: Partial<Record<DimensionKey, readonly string[]>> = {
+  supportSpanMm: ['far-loose', 'fixed-loose'],
+  bracketThicknessMm: ['nut-loose'],
+}
+
+/**
+ * Whether a dimension is one of a part that the conversion makes: it follows from the plan until that part is fitted.
+ *
+ * @example isToBeMade('bracketThicknessMm') // true
+ */
+export const isToBeMade = (key: DimensionKey): boolean => FITTED_BY[key] !== undefined
+
+/**
+ * The goals that an axis has: how far a gantry may rack is asked of two screws alone.
+ *
+ * @example goalsAsked(newAxis({ name: 'X', title: 'Table' })).includes('rackingTargetUm') // false
+ */
+export const goalsAsked = ({ drive }: Pick<Axis, 'drive'>): GoalKey[] =>
+  GOAL_KEYS.filter(key => key !== 'rackingTargetUm' || drive.screws === 2)
+
+const isOpen = ({ dimensions, ticks }: Axis, key: DimensionKey): boolean => {
+  const { value, provenance } = dimensions[key]
+  if (value === null || provenance === 'assumed') return true
+  return provenance === 'planned' && (FITTED_BY[key]?.some(id => ticks[id]) ?? true)
+}
 
 /**
  * Dimensions that nobody has measured or read off a sheet yet, of those that can be had before anything is bought.
  *
- * @example stillToMeasure(newAxis({ name: 'X', title: 'Table' })).length // 9
+ * @example stillToMeasure(newAxis({ name: 'X', title: 'Table' })).length // 6
  */
 export const stillToMeasure = (axis: Axis): DimensionKey[] =>
   DIMENSION_KEYS.filter(key => DIMENSIONS[key].group !== 'shafts' && isAsked(axis, key) && isOpen(axis, key))

@@ -56,7 +56,7 @@ describe('what an axis needs next', () => {
     expect(next(bare)).toMatchObject({
       stage: 'survey',
       sheet: 'geometry',
-      text: 'A: 9 dimensions to measure',
+      text: 'A: 6 dimensions to measure',
     })
     const surveyed = measured(bare)
     expect(next(surveyed)).toMatchObject({

@@ -56,7 +56,7 @@ export interface Standing {
  * that says so, for every screen, file and shell.
  *
  * @param job the job with its orders and its plan; of its axes only the one that is asked about is looked at
- * @example standingOf(newJob('Mill', 'mill', 'mm', at), 0, CATALOGUE, now).next?.text // 'X: 9 dimensions to measure'
+ * @example standingOf(newJob('Mill', 'mill', 'mm', at), 0, CATALOGUE, now).next?.text // 'X: 6 dimensions to measure'
  */
 export function standingOf(job: Job, axis: Axis, catalogue: Catalogue, now: Now): Standing {
   const context = evaluateAxis(axis, catalogue, job.units)

@@ -3,6 +3,9 @@ import type { Job } from '../document/job'
 import { type DaysOffRow, NO_NOTE, type TaskNote } from '../document/plan'
 import type { Task } from './tasks'
 
+/** What is noted of a task goes by. */
+type NotedTask = Pick<Task, 'key' | 'axisId' | 'axisName' | 'title' | 'note'>
+
 const nameOf = ({ axisName, title }: Pick<Task, 'axisName' | 'title'>) =>
   axisName ? `${title}, axis ${axisName}` : title
 
@@ -23,13 +26,13 @@ export function minutesTaken(startedAt: string | null, doneAt: string): number |
 }
 
 /** Notes that work on a task begins. */
-export const startTask = (task: Task, at: string): Edit => ({
+export const startTask = (task: NotedTask, at: string): Edit => ({
   label: `${nameOf(task)}: begun`,
   run: onNote(task.key, { startedAt: at }),
 })
 
 /** Notes that a task is done, and what it took when it was started. */
-export function finishTask(task: Task, at: string): Edit {
+export function finishTask(task: NotedTask, at: string): Edit {
   const tookMinutes = minutesTaken(task.note.startedAt, at)
   const text = `Done: ${nameOf(task)}${tookMinutes === null ? '' : `, ${tookMinutes} min`}.`
   return {
@@ -40,7 +43,7 @@ export function finishTask(task: Task, at: string): Edit {
 }
 
 /** Takes a note back that a task is done. */
-export const reopenTask = (task: Task): Edit => ({
+export const reopenTask = (task: NotedTask): Edit => ({
   label: `${nameOf(task)}: open again`,
   run: onNote(task.key, { doneAt: null, tookMinutes: null }),
   entry: { axisId: task.axisId, kind: 'step', text: `Open again: ${nameOf(task)}.` },

@@ -7,14 +7,19 @@ import type { MachineKind } from '../document/kinds'
 import { PLAN_TO_START } from '../document/plan'
 import { SHOP_TO_START, SHOP_TO_START_INCH } from '../document/shop'
 import { SCHEMA_VERSION } from '../document/version.generated'
+import { allGoalsFrom } from '../document/work'
 import { blankOf } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
+import { isToBeMade } from '../machine/stillToMeasure'
 import { SHEETS } from '.'
 
 type Assumed = Record<DimensionKey, number | null>
 type Goals = Record<GoalKey, number>
 
 const assumed = (value: number | null): Dimension => ({ value, provenance: 'assumed' })
+/** What a new axis starts from: assumed, or planned where the part that has it is still to be made. */
+const firstGuess = (key: DimensionKey, value: number | null): Dimension =>
+  isToBeMade(key) ? { value, provenance: 'planned' } : assumed(value)
 
 /** What version 2 of the document asks of an axis over version 1, with values to start from. */
 export const DIMENSIONS_OF_A_DRIVE = {
@@ -170,9 +175,11 @@ export function newAxis(template: AxisTemplate): Axis {
     name: template.name,
     title: template.title,
     dimensions: Object.fromEntries(
-      DIMENSION_KEYS.map(key => [key, assumed(values[key])]),
+      DIMENSION_KEYS.map(key => [key, firstGuess(key, values[key])]),
     ) as Axis['dimensions'],
     goals: { ...GOALS_OF_A_SMALL_MILL, ...template.goals },
+    goalsFrom: allGoalsFrom('assumed'),
+    work: null,
     parts: { screw: null, bearing: null, coupler: null, belt: null, motor: null, brake: null },
     ends: 'fixed-supported',
     drive: { ...DRIVE_TO_START, ...template.drive },

@@ -1,12 +1,13 @@
 import { turnsNut } from '../document/axis'
-import { DIMENSION_KEYS, DIMENSIONS, GOAL_KEYS, GOALS } from '../document/dimensions'
+import { DIMENSION_KEYS, DIMENSIONS, GOALS } from '../document/dimensions'
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
+import { WORK_WORDS } from '../document/work'
 import type { PaperBlock, PaperCell } from '../drawing/paper'
 import type { EvaluationContext } from '../evaluation/context'
 import { STATE_WORDS } from '../evaluation/finding'
 import { neededParts } from '../machine/neededParts'
-import { isAsked } from '../machine/stillToMeasure'
+import { goalsAsked, isAsked } from '../machine/stillToMeasure'
 import { dayWords, momentWords } from '../units/dateWords'
 import { say } from '../units/print'
 import { paperOf } from './paper'
@@ -14,7 +15,7 @@ import { procedure } from './shared/steps/procedure'
 
 const LINES_OF_LOG = 6
 const LONGEST_LINE = 240
-const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', assumed: ' (assumed)' }
+const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', planned: ' (as planned)', assumed: ' (assumed)' }
 
 /** What stands under every record. */
 export const RECORD_CAUTION =
@@ -83,7 +84,14 @@ export function recordOf(context: EvaluationContext, entries: LogEntry[]): Paper
     ),
     pairs(
       'Wanted',
-      GOAL_KEYS.map(key => [GOALS[key].label, say(axis.goals[key], GOALS[key].quantity, units)]),
+      // A wish that nobody made is none.
+      goalsAsked(axis)
+        .filter(key => axis.goalsFrom[key] !== 'assumed')
+        .map(key => [
+          GOALS[key].label,
+          say(axis.goals[key], GOALS[key].quantity, units) +
+            (axis.goalsFrom[key] === 'usual' && axis.work ? ` (usual for ${WORK_WORDS[axis.work]})` : ''),
+        ]),
     ),
     pairs(
       'Measured',

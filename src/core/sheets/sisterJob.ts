@@ -1,9 +1,11 @@
 import { produce } from 'immer'
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis } from '../document/axis'
+import { DIMENSION_KEYS } from '../document/dimensions'
 import { newId } from '../document/id'
 import type { Job, LogEntry } from '../document/job'
 import { NO_NOTE, type Plan } from '../document/plan'
+import { isToBeMade } from '../machine/stillToMeasure'
 import { blankSheets, DRIVE_TO_START } from './newJob'
 
 /** What a copy of a job takes over from the one it is made from. */
@@ -29,7 +31,8 @@ function sisterAxis(axis: Axis, { choices, limits, plans }: TakeOver): Axis {
     draft.buildSchools = axis.buildSchools
     draft.lubePoints = axis.lubePoints.map(point => ({ ...point, access: null }))
     // Castings of one model differ: a figure of the other machine is an assumption here.
-    for (const dimension of Object.values(draft.dimensions)) dimension.provenance = 'assumed'
+    for (const key of DIMENSION_KEYS)
+      draft.dimensions[key].provenance = isToBeMade(key) ? 'planned' : 'assumed'
     if (choices) {
       draft.variants = axis.variants
       draft.stopping = axis.stopping

@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react'
-import { memo, useCallback } from 'react'
+import { Fragment, memo, useCallback } from 'react'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
 import { inItsWord } from '@/core/machine/movingPart'
-import { isAsked } from '@/core/machine/stillToMeasure'
+import { isAsked, stillToMeasure } from '@/core/machine/stillToMeasure'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
@@ -26,14 +26,34 @@ export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[Dimensio
       DIMENSIONS[key].group === group &&
       isAsked({ dimensions: { inclineDeg: level, counterbalanceN: balance } }, key),
   )
+  const passes = PASSES.map(({ shows, head }) => ({
+    head,
+    keys: keys.filter(key => DIMENSIONS[key].shows === shows),
+  })).filter(pass => pass.keys.length > 0)
   return (
     <chakra.div display="grid" gap="3" data-readings>
-      {keys.map(key => (
-        <DimensionField key={key} dimension={key} />
+      {passes.map(({ head, keys: ofPass }) => (
+        <Fragment key={head}>
+          {passes.length > 1 && (
+            <chakra.h3 fontWeight={700} color="quiet" mt="1">
+              {head}
+            </chakra.h3>
+          )}
+          {ofPass.map(key => (
+            <DimensionField key={key} dimension={key} />
+          ))}
+        </Fragment>
       ))}
     </chakra.div>
   )
 }
+
+/** When each is read. */
+const PASSES = [
+  { shows: 'whole', head: 'Before anything is apart' },
+  { shows: 'apart', head: 'Once it is apart' },
+  { shows: 'made', head: 'Of what is made: by the plan until it is fitted' },
+] as const
 
 const DimensionField = memo(function DimensionField({ dimension: key }: { dimension: DimensionKey }) {
   const { value, provenance } = useAxis(axis => axis.dimensions[key])
@@ -47,8 +67,12 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const help = isFarFree ? FREE_SPAN.help : usual
   const open = provenance === 'assumed' || value === null
   const onValue = useCallback(
-    (next: number | null, mergeKey: string) => edit(setDimension(axisNow(), key, next, 'measured', mergeKey)),
-    [edit, key, axisNow],
+    (next: number | null, mergeKey: string) => {
+      // What is not made yet cannot be measured: another figure is another plan.
+      const isPlan = provenance === 'planned' && !stillToMeasure(axisNow()).includes(key)
+      edit(setDimension(axisNow(), key, next, isPlan ? 'planned' : 'measured', mergeKey))
+    },
+    [edit, key, axisNow, provenance],
   )
   return (
     <div data-field={key}>
@@ -62,7 +86,13 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         confirms={provenance === 'assumed'}
         value={value}
         onValue={onValue}
-        hint={open ? `To measure: ${inItsWord(help, { title })}` : undefined}
+        hint={
+          open
+            ? `To measure: ${inItsWord(help, { title })}`
+            : provenance === 'planned'
+              ? `As planned. Once it is made: ${inItsWord(help, { title })}`
+              : undefined
+        }
       >
         <SelectField
           label={`Where ${label.toLowerCase()} comes from`}

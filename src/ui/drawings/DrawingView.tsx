@@ -8,14 +8,20 @@ const STROKES: Record<Mark['layer'], string> = {
 }
 
 /** A drawing on the screen, as large as there is room. */
-export function DrawingView({ drawing: { title, marks } }: { drawing: Drawing }) {
+export function DrawingView({
+  drawing: { title, marks },
+  label = `${title}, to scale`,
+}: {
+  drawing: Drawing
+  label?: string
+}) {
   const { left, bottom, right, top } = boundsOf(marks)
   const margin = 5
   return (
     <svg
       viewBox={`${left - margin} ${-top - margin} ${right - left + 2 * margin} ${top - bottom + 2 * margin}`}
       role="img"
-      aria-label={`${title}, to scale`}
+      aria-label={label}
       style={{ width: '100%', maxHeight: '380px' }}
     >
       {marks.map((mark, index) => (

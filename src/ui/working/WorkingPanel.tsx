@@ -14,7 +14,12 @@ import { Figures } from '../Panel'
 import { DataTable, type TableColumn } from '../table/DataTable'
 import { Formula } from './Formula'
 
-const PROVENANCE_WORDS = { measured: 'measured', sheet: 'from a sheet', assumed: 'assumed' }
+const PROVENANCE_WORDS = {
+  measured: 'measured',
+  sheet: 'from a sheet',
+  planned: 'as planned',
+  assumed: 'assumed',
+}
 
 interface Props {
   finding: Pick<Finding, 'title' | 'sentence' | 'because' | 'restsOn'>

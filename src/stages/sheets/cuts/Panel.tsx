@@ -1,15 +1,21 @@
 import { chakra } from '@chakra-ui/react'
+import { Check } from 'lucide-react'
 import { Fragment } from 'react'
+import { NO_NOTE } from '@/core/document/plan'
 import { attempt } from '@/core/evaluation/attempt'
 import type { EvaluationContext } from '@/core/evaluation/context'
+import { finishTask, reopenTask } from '@/core/planning/planEdits'
+import { keyOf } from '@/core/planning/tasks'
 import { cutList } from '@/core/sheets/cutList'
 import { cutSizeWords } from '@/core/sheets/shared/cuts/cut'
+import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
-import { LinkButton } from '@/ui/controls'
+import { Button, LinkButton } from '@/ui/controls'
 import { Stated } from '@/ui/Note'
 import { Figures, Panel } from '@/ui/Panel'
-import { useJob, useUnits } from '../../job/JobContext'
+import { useEdit, useJob, useUnits } from '../../job/JobContext'
 import { addressOf } from '../../job/place'
+import { useAxis } from '../../job/useAxis'
 import { useWorkedOut } from '../../job/useEvaluation'
 
 const cutsOf = (evaluation: EvaluationContext) => ({
@@ -73,6 +79,33 @@ export function CutsPanel() {
           ))}
         </chakra.ol>
       )}
+      {cuts.value && cuts.value.length > 0 && <Made count={cuts.value.length} />}
     </Panel>
+  )
+}
+
+/** Says that the cuts are made: the plan and what is next go by it. */
+function Made({ count }: { count: number }) {
+  const edit = useEdit()
+  const axisId = useAxis(axis => axis.id)
+  const axisName = useAxis(axis => axis.name)
+  const key = keyOf(axisId, 'cut')
+  const note = useJob(job => job.plan.tasks[key]) ?? NO_NOTE
+  const task = { key, axisId, axisName, title: `Cuts (${count})`, note }
+  return (
+    <chakra.div data-frame display="flex" flexWrap="wrap" alignItems="center" gap="3" mt="4">
+      {note.doneAt === null ? (
+        <Button variant="lamp" onClick={() => edit(finishTask(task, new Date().toISOString()))}>
+          <Check size={18} aria-hidden /> {count === 1 ? 'The cut is made' : `All ${count} cuts are made`}
+        </Button>
+      ) : (
+        <>
+          <strong>Made on {dayWords(note.doneAt)}.</strong>
+          <Button variant="outline" onClick={() => edit(reopenTask(task))}>
+            Not all of them
+          </Button>
+        </>
+      )}
+    </chakra.div>
   )
 }

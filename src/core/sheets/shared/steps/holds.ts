@@ -134,7 +134,7 @@ export function askOf(
   const { axis } = context
   for (const key of step.asks?.measured ?? []) {
     const { value, provenance } = axis.dimensions[key]
-    if (value === null || provenance === 'assumed')
+    if (value === null || provenance === 'assumed' || provenance === 'planned')
       return `Measure first, under Survey: ${DIMENSIONS[key].label.toLowerCase()}.`
   }
   for (const { name, lacks } of partsFor(step, context, orders))

@@ -465,7 +465,11 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
       const todo =
         what === 'next' ? inHand(steps, context) : pick(open.filter(({ id }) => axis.ticks[id] === undefined))
       if (!todo) continue
-      if (what === 'skip' ? !maySkip(todo, context) : refusalOf(steps, todo.id, context, HERE, 'otherwise') !== null)
+      if (
+        what === 'skip'
+          ? !maySkip(todo, context)
+          : refusalOf(steps, todo.id, context, HERE, 'otherwise') !== null
+      )
         continue
       const how = what === 'skip' ? 'skipped' : which % 5 === 0 ? 'otherwise' : 'done'
       keep(todo.id)
