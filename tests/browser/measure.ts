@@ -340,6 +340,32 @@ export async function longestFrameWhileSearching(
   }
 }
 
+/** Puts so many copies of the first job that is stored in the place of all of them, each with six axes and a name of its own. */
+export const copyJobs = (page: Page, count: number): Promise<void> =>
+  page.evaluate(async wanted => {
+    const open = indexedDB.open('dusk-bench')
+    const db = await new Promise<IDBDatabase>((done, fail) => {
+      open.onsuccess = () => done(open.result)
+      open.onerror = () => fail(open.error)
+    })
+    const store = db.transaction('jobs', 'readwrite').objectStore('jobs')
+    const all = store.getAll()
+    const [row] = await new Promise<{ id: string; job: { id: string; axes: { id: string }[] } }[]>(done => {
+      all.onsuccess = () => done(all.result)
+    })
+    if (!row) throw new Error('there is no job to copy')
+    store.clear()
+    for (let index = 0; index < wanted; index++) {
+      const id = `copy-${index}`
+      const axes = [...row.job.axes, ...row.job.axes].map((axis, at) => ({ ...axis, id: `axis-${at}` }))
+      store.put({ ...row, id, job: { ...row.job, id, name: `Copy ${index}`, axes } })
+    }
+    await new Promise(done => {
+      store.transaction.oncomplete = done
+    })
+    db.close()
+  }, count)
+
 /**
  * Milliseconds until the list of jobs stands on the screen with its first job, for a store with so many jobs of six axes.
  *
@@ -351,29 +377,7 @@ export async function homeOpens(browser: Browser, url: string, count: number): P
     const page = await context.newPage()
     await page.setViewport({ width: 1280, height: 800 })
     await openDemo(page, url)
-    await page.evaluate(async wanted => {
-      const open = indexedDB.open('dusk-bench')
-      const db = await new Promise<IDBDatabase>((done, fail) => {
-        open.onsuccess = () => done(open.result)
-        open.onerror = () => fail(open.error)
-      })
-      const store = db.transaction('jobs', 'readwrite').objectStore('jobs')
-      const all = store.getAll()
-      const [row] = await new Promise<{ id: string; job: { id: string; axes: { id: string }[] } }[]>(done => {
-        all.onsuccess = () => done(all.result)
-      })
-      if (!row) throw new Error('there is no job to copy')
-      store.clear()
-      for (let index = 0; index < wanted; index++) {
-        const id = `copy-${index}`
-        const axes = [...row.job.axes, ...row.job.axes].map((axis, at) => ({ ...axis, id: `axis-${at}` }))
-        store.put({ ...row, id, job: { ...row.job, id, name: `Copy ${index}`, axes } })
-      }
-      await new Promise(done => {
-        store.transaction.oncomplete = done
-      })
-      db.close()
-    }, count)
+    await copyJobs(page, count)
     await page.evaluateOnNewDocument(() => {
       new MutationObserver((_, observer) => {
         if (!document.querySelector('[data-job]')) return

@@ -131,19 +131,43 @@ export const DIMENSION_KEYS = Object.keys(DIMENSIONS) as DimensionKey[]
 
 /** What the builder wants from an axis. */
 export const GOALS = {
-  wantedTravelMm: length('Travel wanted', [1, 10_000]),
-  topSpeedMmPerMin: speed('Top speed', [1, 100_000]),
-  accelerationMmPerS2: acceleration('Acceleration', [1, 50_000]),
-  cuttingForceN: force('Cutting force along the axis', [0, 50_000]),
-  cuttingFeedMmPerMin: speed('Feed while cutting', [1, 100_000]),
-  cuttingShare: share('Share of the time spent cutting', [0, 1]),
-  backlashTargetUm: smallLength('Lost motion accepted', [1, 2000]),
-  accuracyTargetUm: smallLength('Position error accepted over the travel', [1, 5000]),
-  temperatureRiseK: temperatureRise('Warming of the screw in use', [0, 60]),
-  alignmentTargetUm: smallLength('Screw out of line accepted', [1, 1000]),
+  wantedTravelMm: length('Travel wanted', [1, 10_000], {
+    help: 'As far as the work needs; the dials of the old screw show what it gave.',
+  }),
+  topSpeedMmPerMin: speed('Top speed', [1, 100_000], {
+    help: 'How fast it moves when nothing is cut.',
+  }),
+  accelerationMmPerS2: acceleration('Acceleration', [1, 50_000], {
+    help: 'How hard it speeds up and slows down; more of it wants a larger motor.',
+  }),
+  cuttingForceN: force('Cutting force along the axis', [0, 50_000], {
+    help: 'What the heaviest cut pushes back along this axis.',
+  }),
+  cuttingFeedMmPerMin: speed('Feed while cutting', [1, 100_000], {
+    help: 'How fast it moves in that cut.',
+  }),
+  cuttingShare: share('Share of the time spent cutting', [0, 1], {
+    help: 'How much of an hour at the machine is that cut.',
+  }),
+  backlashTargetUm: smallLength('Lost motion accepted', [1, 2000], {
+    help: 'What the needle may stay behind when the way is reversed.',
+  }),
+  accuracyTargetUm: smallLength('Position error accepted over the travel', [1, 5000], {
+    help: 'How far off a place may be, anywhere over the travel.',
+  }),
+  temperatureRiseK: temperatureRise('Warming of the screw in use', [0, 60], {
+    help: 'How much warmer the screw gets than when it was set: it grows with that.',
+  }),
+  alignmentTargetUm: smallLength('Screw out of line accepted', [1, 1000], {
+    help: 'How far the screw may stand off the line of the ways between its ends.',
+  }),
   /** Of two screws that drive a gantry: how far one end may lead the other. */
-  rackingTargetUm: smallLength('Gantry out of square accepted, screw to screw', [1, 10_000]),
-  wantedLifeHours: hours('Life wanted', [1, 200_000]),
+  rackingTargetUm: smallLength('Gantry out of square accepted, screw to screw', [1, 10_000], {
+    help: 'How far one end of the gantry may be ahead of the other.',
+  }),
+  wantedLifeHours: hours('Life wanted', [1, 200_000], {
+    help: 'Hours of running until nut or bearings are worn out.',
+  }),
 } satisfies Record<string, NumberField>
 export type GoalKey = keyof typeof GOALS
 export const GOAL_KEYS = Object.keys(GOALS) as GoalKey[]

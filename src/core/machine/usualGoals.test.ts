@@ -46,21 +46,28 @@ test('harder work pushes harder, and finer work accepts less', () => {
 
 describe('saying what an axis is for', () => {
   test('sets what follows from it and says so; nobody wanted the rest', () => {
-    const job = edited(bare, setWork(X, 'mill', 'aluminium'))
+    const job = edited(bare, setWork(X, bare, 'aluminium'))
     const axis = first(job)
     expect(axis.work).toBe('aluminium')
     expect(axis.goals.cuttingForceN).toBe(usualGoals('mill', 'aluminium')?.cuttingForceN)
     expect(axis.goalsFrom).toMatchObject({ cuttingForceN: 'usual', wantedTravelMm: 'assumed' })
     // Taken back, the figures stay and are nobody's wish.
-    const none = first(edited(job, setWork(axis, 'mill', null)))
+    const none = first(edited(job, setWork(axis, job, null)))
     expect(none.goals).toEqual(axis.goals)
     expect(new Set(Object.values(none.goalsFrom))).toEqual(new Set(['assumed']))
+  })
+
+  test('is round in the units of the job', () => {
+    const inches = newJob('New', 'mill', 'inch', stamp.at)
+    const axis = first(edited(inches, setWork(first(inches), inches, 'aluminium')))
+    // 30 um are 1.18 thou.
+    expect(axis.goals.backlashTargetUm / 25.4).toBeCloseTo(1.2, 9)
   })
 
   test('leaves what the builder has set as it is', () => {
     const own = edited(bare, setGoal(X, 'cuttingForceN', 333))
     expect(first(own).goalsFrom.cuttingForceN).toBe('wanted')
-    const axis = first(edited(own, setWork(first(own), 'mill', 'steel')))
+    const axis = first(edited(own, setWork(first(own), own, 'steel')))
     expect(axis.goals.cuttingForceN).toBe(333)
     expect(axis.goalsFrom.cuttingForceN).toBe('wanted')
     expect(axis.goalsFrom.cuttingFeedMmPerMin).toBe('usual')

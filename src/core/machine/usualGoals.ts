@@ -2,8 +2,10 @@ import type { Axis } from '../document/axis'
 import { GOALS, type GoalKey } from '../document/dimensions'
 import type { Edit } from '../document/edit'
 import { onAxis } from '../document/edits'
+import type { Job } from '../document/job'
 import type { MachineKind } from '../document/kinds'
 import { WORK_WORDS, WORKS, type Work } from '../document/work'
+import { spoken } from '../units/spoken'
 import { milling, turning } from './sizing/cutting'
 import { MATERIALS } from './sizing/materials'
 
@@ -113,7 +115,11 @@ export function usualGoals(machineKind: MachineKind, work: Work): Partial<Record
 }
 
 /** Says what an axis will be used for: the goals that follow become what is usual, but for those that the builder has set. */
-export const setWork = (axis: Axis, machineKind: MachineKind, work: Work | null): Edit =>
+export const setWork = (
+  axis: Axis,
+  { machineKind, units }: Pick<Job, 'machineKind' | 'units'>,
+  work: Work | null,
+): Edit =>
   onAxis(axis, work ? `Used for ${WORK_WORDS[work]}` : 'Used for nothing said', draft => {
     draft.work = work
     const usual = (work && usualGoals(machineKind, work)) ?? {}
@@ -121,6 +127,6 @@ export const setWork = (axis: Axis, machineKind: MachineKind, work: Work | null)
       if (draft.goalsFrom[key] === 'wanted') continue
       const value = usual[key]
       draft.goalsFrom[key] = value === undefined ? 'assumed' : 'usual'
-      if (value !== undefined) draft.goals[key] = value
+      if (value !== undefined) draft.goals[key] = spoken(value, GOALS[key].quantity, units)
     }
   })

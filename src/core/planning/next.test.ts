@@ -128,6 +128,28 @@ describe('what an axis needs next', () => {
     expect(next({ ...sound, ticks: all }, { ...uncut, orders: {} })?.sheet).not.toMatch(/cuts|orders/)
   })
 
+  test('tells what is ordered and what is to come, of its own alone', () => {
+    const prices = { 'part:ball-20-5-double': 200, 'part:back-12': 50, 'use:grease': 30 }
+    const orders = Object.fromEntries(
+      Object.entries(prices).map(([key, priceEur]) => [
+        key,
+        { state: key === 'part:back-12' ? 'open' : 'ordered', priceEur, leadDays: null, dueDay: null },
+      ]),
+    ) as Orders
+    const { costs } = standingOf({ ...demo.job, orders }, X, CATALOGUE, NOW)
+    expect(costs.orderedEur).toBe(200)
+    const all = standingOf({ ...demo.job, orders: {} }, X, CATALOGUE, NOW).costs
+    const list = orderList({ ...demo.job, axes: [X], orders: {} }, CATALOGUE)
+    expect(all.orderedEur).toBe(0)
+    expect(all.toComeEur).toBeCloseTo(
+      list.reduce((sum, { priceEur, count }) => sum + (priceEur ?? 0) * count, 0),
+      6,
+    )
+    expect(all.unpriced).toBe(
+      list.filter(({ priceEur, axes }) => priceEur === null && axes.length > 0).length,
+    )
+  })
+
   test('counts the steps that stand by what is chosen, and no tick of one that is gone', () => {
     const { steps } = standingOf(demo.job, X, CATALOGUE, NOW)
     const all = procedure(new EvaluationContext(X, CATALOGUE)) ?? []

@@ -7,6 +7,7 @@ import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import { neededParts } from '../machine/neededParts'
 import { stillToAlign, stillToMeasure } from '../machine/stillToMeasure'
+import { type OrderLine, orderList, totalEurOf } from '../orders/orders'
 import type { SheetId } from '../sheets'
 import { cutList } from '../sheets/cutList'
 import { placeOfDimension } from '../sheets/dimensionPlace'
@@ -49,6 +50,8 @@ export interface Standing {
   next: NextAction | null
   /** Of the steps that stand by what is chosen, how many are ticked. */
   steps: { done: number; of: number }
+  /** What of its own is paid for by an order or by the door, what is still to come, and how many lines have no price. */
+  costs: { orderedEur: number; toComeEur: number; unpriced: number }
 }
 
 /**
@@ -66,6 +69,18 @@ export function standingOf(job: Job, axis: Axis, catalogue: Catalogue, now: Now)
     axisId: axis.id,
     next: nextOf(context, steps, tasks),
     steps: { done: steps.filter(({ id }) => axis.ticks[id]).length, of: steps.length },
+    costs: costsOf(orderList({ ...job, axes: [axis] }, catalogue)),
+  }
+}
+
+/** What is used up by the whole machine is no axis's own. */
+function costsOf(lines: readonly OrderLine[]): Standing['costs'] {
+  const own = lines.filter(({ axes }) => axes.length > 0)
+  const isOrdered = ({ state }: OrderLine) => state === 'ordered' || state === 'arrived'
+  return {
+    orderedEur: totalEurOf(own.filter(isOrdered)),
+    toComeEur: totalEurOf(own.filter(line => !isOrdered(line))),
+    unpriced: own.filter(({ priceEur }) => priceEur === null).length,
   }
 }
 

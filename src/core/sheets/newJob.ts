@@ -1,6 +1,15 @@
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis, Dimension, Drive, SheetFields } from '../document/axis'
-import { DIMENSION_KEYS, type DimensionKey, type DriveSizeKey, type GoalKey } from '../document/dimensions'
+import {
+  DIMENSION_KEYS,
+  DIMENSIONS,
+  type DimensionKey,
+  DRIVE_SIZES,
+  type DriveSizeKey,
+  GOALS,
+  type GoalKey,
+  RECESSES,
+} from '../document/dimensions'
 import { newId } from '../document/id'
 import type { Job } from '../document/job'
 import type { MachineKind } from '../document/kinds'
@@ -11,6 +20,8 @@ import { allGoalsFrom } from '../document/work'
 import { blankOf } from '../field/field'
 import { NO_OWN_PARTS } from '../machine/parts'
 import { isToBeMade } from '../machine/stillToMeasure'
+import type { QuantityKind, UnitSystem } from '../units/quantity'
+import { spoken } from '../units/spoken'
 import { SHEETS } from '.'
 
 type Assumed = Record<DimensionKey, number | null>
@@ -196,6 +207,32 @@ export function newAxis(template: AxisTemplate): Axis {
   }
 }
 
+/** A new axis whose figures to start from are round in the units of its job. */
+export function asSpoken(axis: Axis, units: UnitSystem): Axis {
+  const each = <K extends string>(
+    values: Record<K, number>,
+    fields: Readonly<Record<K, { quantity: QuantityKind }>>,
+  ) =>
+    Object.fromEntries(
+      (Object.keys(values) as K[]).map(key => [key, spoken(values[key], fields[key].quantity, units)]),
+    ) as Record<K, number>
+  return {
+    ...axis,
+    dimensions: Object.fromEntries(
+      DIMENSION_KEYS.map(key => {
+        const { value, provenance } = axis.dimensions[key]
+        return [
+          key,
+          { provenance, value: value === null ? null : spoken(value, DIMENSIONS[key].quantity, units) },
+        ]
+      }),
+    ) as Axis['dimensions'],
+    goals: each(axis.goals, GOALS),
+    driveSizes: each(axis.driveSizes, DRIVE_SIZES),
+    recesses: each(axis.recesses, RECESSES),
+  }
+}
+
 /** A new job of a kind of machine with the axes that such a machine usually has. */
 export function newJob(name: string, machineKind: MachineKind, units: Job['units'], createdAt: string): Job {
   return {
@@ -211,6 +248,6 @@ export function newJob(name: string, machineKind: MachineKind, units: Job['units
     orders: {},
     plan: PLAN_TO_START,
     acceptance: NOT_ACCEPTED,
-    axes: TEMPLATES[machineKind].map(newAxis),
+    axes: TEMPLATES[machineKind].map(template => asSpoken(newAxis(template), units)),
   }
 }

@@ -30,6 +30,7 @@ const NewJobDialog = dynamic(() => import('./NewJobDialog').then(module => modul
 const ForGoodDialog = dynamic(() => import('./ForGoodDialog').then(module => module.ForGoodDialog), {
   ssr: false,
 })
+const JobsTable = dynamic(() => import('./JobsTable').then(module => module.JobsTable), { ssr: false })
 const ImportDialog = dynamic(() => import('./ImportDialog').then(module => module.ImportDialog), {
   ssr: false,
 })
@@ -147,13 +148,13 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             </chakra.div>
           </Panel>
         )}
-        <JobCards rows={live} onProblem={setProblem} />
+        <Jobs rows={live} onProblem={setProblem} />
         {archived.length > 0 && (
           <chakra.section aria-label="Put away">
             <chakra.h2 fontSize="17px" fontWeight={700} mb="2">
               Put away
             </chakra.h2>
-            <JobCards rows={archived} onProblem={setProblem} />
+            <Jobs rows={archived} onProblem={setProblem} />
           </chakra.section>
         )}
         {stored && !stored.problem && <LeftBehind ids={[...rows.map(({ id }) => id), ...stored.hidden]} />}
@@ -177,6 +178,17 @@ export function HomeScreen({ demo }: { demo: boolean }) {
       {creating && <NewJobDialog onClose={() => setCreating(false)} onCreated={open} />}
       {file && <ImportDialog file={file} onClose={() => setFile(null)} onImported={came} />}
     </chakra.div>
+  )
+}
+
+/** From so many jobs on they stand one a line, and can be looked through. */
+const MANY = 12
+
+function Jobs({ rows, onProblem }: { rows: JobRow[]; onProblem: (problem: Problem) => void }) {
+  return rows.length < MANY ? (
+    <JobCards rows={rows} onProblem={onProblem} />
+  ) : (
+    <JobsTable rows={rows} onProblem={onProblem} />
   )
 }
 

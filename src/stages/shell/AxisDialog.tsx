@@ -3,11 +3,11 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { object, string } from 'yup'
 import { addAxis, renameAxis } from '@/core/document/edits'
-import { newAxis } from '@/core/sheets/newJob'
+import { asSpoken, newAxis } from '@/core/sheets/newJob'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Modal } from '@/ui/Modal'
-import { useEdit, useJob, whole } from '../job/JobContext'
+import { useEdit, useJob, useUnits, whole } from '../job/JobContext'
 import { useAxis } from '../job/useAxis'
 
 const MOST_AXES = 12
@@ -35,6 +35,7 @@ export function AxisDialog({
   const axis = useAxis(whole)
   const count = useJob(job => job.axes.length)
   const edit = useEdit()
+  const units = useUnits()
   const { register, handleSubmit, formState } = useForm({
     resolver: yupResolver(schema),
     defaultValues: editing ? { name: axis.name, title: axis.title } : { name: '', title: '' },
@@ -42,7 +43,7 @@ export function AxisDialog({
   const submit = handleSubmit(values => {
     if (editing) edit(renameAxis(axis, values.name, values.title))
     else {
-      const added = newAxis(values)
+      const added = asSpoken(newAxis(values), units)
       edit(addAxis(added))
       onAxis(added.id)
     }

@@ -53,6 +53,7 @@ const NOT_SAID = 'none'
 function WorkField() {
   const work = useAxis(axis => axis.work)
   const machineKind = useJob(job => job.machineKind)
+  const units = useUnits()
   const axisNow = useAxisNow()
   const edit = useEdit()
   return (
@@ -64,7 +65,7 @@ function WorkField() {
           { value: NOT_SAID, label: 'not said yet' },
           ...worksOf(machineKind).map(value => ({ value, label: WORK_WORDS[value] })),
         ]}
-        onChange={next => edit(setWork(axisNow(), machineKind, next === NOT_SAID ? null : next))}
+        onChange={next => edit(setWork(axisNow(), { machineKind, units }, next === NOT_SAID ? null : next))}
       />
     </chakra.div>
   )
@@ -78,7 +79,7 @@ const GoalField = memo(function GoalField({ goal }: { goal: GoalKey }) {
   const units = useUnits()
   const edit = useEdit()
   const axisNow = useAxisNow()
-  const { label, quantity, min, max } = GOALS[goal]
+  const { label, quantity, min, max, help } = GOALS[goal]
   const onValue = useCallback(
     (next: number | null, mergeKey: string) =>
       next !== null && edit(setGoal(axisNow(), goal, next, mergeKey)),
@@ -95,13 +96,13 @@ const GoalField = memo(function GoalField({ goal }: { goal: GoalKey }) {
         confirms={source !== 'wanted'}
         value={value}
         onValue={onValue}
-        hint={
+        hint={`${help} ${
           source === 'wanted'
-            ? undefined
+            ? ''
             : source === 'usual' && work
-              ? `Usual for ${WORK_WORDS[work]}`
-              : 'A figure to start from: nobody has set it'
-        }
+              ? `Usual for ${WORK_WORDS[work]}.`
+              : 'A figure to start from: nobody has set it.'
+        }`}
       />
     </div>
   )

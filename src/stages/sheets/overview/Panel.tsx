@@ -4,19 +4,23 @@ import { reproofsOf } from '@/core/acceptance/reproofs'
 import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
+import { STAGE_WORDS, STAGES } from '@/core/document/stages'
 import { driveLine } from '@/core/drawing/driveLine'
-import { countWords } from '@/core/evaluation/finding'
+import { countWords, STATE_WORDS, stageState } from '@/core/evaluation/finding'
 import { stateCounts } from '@/core/evaluation/verdictGroups'
 import { nowOf } from '@/core/planning/days'
 import type { Standing } from '@/core/planning/next'
 import { dayWords } from '@/core/units/dateWords'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
-import { Stated } from '@/ui/Note'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
 import { useJob, useJobDigest, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
+import { whenWords, workWords } from '../../job/plan/planWords'
+import { usePlan } from '../../job/plan/usePlan'
 import { useStandings } from '../../job/standing'
+import { useSettledJob } from '../../job/useAxis'
 import { evaluationOf, useCatalogue } from '../../job/useEvaluation'
 
 /** The longest drive of the machine is drawn so wide; the others are to the same scale. */
@@ -43,6 +47,7 @@ export function OverviewPanel() {
       title="Overview"
       note="The drives are drawn at one scale. What is dashed is not chosen or not measured yet."
     >
+      <EndDay />
       <DueProofs />
       <chakra.ul display="grid" gap="3">
         {rows.map(({ axis, context, line }) => (
@@ -72,14 +77,76 @@ export function OverviewPanel() {
               </PlaceButton>
               <Counts context={context} />
             </chakra.div>
-            <chakra.div overflowX="auto">
-              <DriveStrip line={line} scale={scale} />
+            <chakra.div display="flex" flexWrap="wrap" gap="4" alignItems="center">
+              <chakra.div overflowX="auto" flex="0 1 auto" minW="0">
+                <DriveStrip line={line} scale={scale} />
+              </chakra.div>
+              <chakra.div flex="1 1 260px" minW="0">
+                <Stages context={context} />
+                <Progress standing={standings?.find(({ axisId }) => axisId === axis.id)} />
+              </chakra.div>
             </chakra.div>
             <Next axis={axis} jobId={jobId} standing={standings?.find(({ axisId }) => axisId === axis.id)} />
           </chakra.li>
         ))}
       </chakra.ul>
     </Panel>
+  )
+}
+
+/** When everything is done, by the plan. */
+function EndDay() {
+  const { plan, now, failed } = usePlan(useSettledJob(), null)
+  if (failed) return null
+  if (!plan)
+    return (
+      <chakra.p mb="3" color="quiet" aria-busy>
+        Laying the plan…
+      </chakra.p>
+    )
+  return (
+    <chakra.p mb="3" data-end-day>
+      {plan.kind === 'plan' ? (
+        <>
+          <strong>Everything is done on {whenWords(now.day, plan.finishMinute)}</strong>, with{' '}
+          {workWords(plan.handsMinutes)} of work.
+        </>
+      ) : plan.reason === 'done' ? (
+        'Everything is done.'
+      ) : (
+        'There is no plan that ends: the schedule says why.'
+      )}
+    </chakra.p>
+  )
+}
+
+/** How each stage of an axis stands; one that nothing is known of has no mark. */
+function Stages({ context: { findings } }: { context: ReturnType<typeof evaluationOf> }) {
+  return (
+    <chakra.ul display="flex" flexWrap="wrap" columnGap="4" rowGap="1">
+      {STAGES.filter(stage => stage !== 'log').map(stage => {
+        const state = stageState(findings.filter(finding => finding.stage === stage))
+        return (
+          <Stated as="li" key={stage} display="inline-flex" alignItems="center" gap="1.5">
+            {STAGE_WORDS[stage].label}
+            {state ? <StateShape state={state} label={STATE_WORDS[state]} /> : <Note as="span">–</Note>}
+          </Stated>
+        )
+      })}
+    </chakra.ul>
+  )
+}
+
+/** How far it is built, and what it costs. */
+function Progress({ standing }: { standing: Standing | undefined }) {
+  if (!standing) return null
+  const { steps, costs } = standing
+  return (
+    <Stated mt="2" color="quiet">
+      {steps.done} of {steps.of} steps done. Ordered €{Math.round(costs.orderedEur)}, to come €
+      {Math.round(costs.toComeEur)}
+      {costs.unpriced > 0 && `, and ${costs.unpriced} without a price`}.
+    </Stated>
   )
 }
 

@@ -17,7 +17,7 @@ import { ScrollBox } from '@/ui/ScrollBox'
 import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
-import { lengthWords, spanWords, workWords } from './planWords'
+import { lengthWords, spanWords, workWords } from '../../job/plan/planWords'
 
 const FREE = 'free'
 

@@ -5,7 +5,7 @@ import type { Window } from '@/core/schedule/calendar'
 import { shortDayWords } from '@/core/units/dateWords'
 import { ChartFrame } from '@/ui/chart/ChartFrame'
 import { chartColors } from '@/ui/chart/chartColors'
-import { spanWords } from './planWords'
+import { spanWords } from '../../job/plan/planWords'
 
 interface Props {
   placed: readonly Placed[]

@@ -9,10 +9,10 @@ import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
+import { boundWords, lengthWords, spanWords, whenWords, workWords } from '../../job/plan/planWords'
+import type { Planning } from '../../job/plan/usePlan'
 import { saveCalendar } from '../../job/saveCalendar'
 import { useCatalogue } from '../../job/useEvaluation'
-import { boundWords, lengthWords, spanWords, whenWords, workWords } from './planWords'
-import type { Planning } from './usePlan'
 
 interface Props {
   job: Job

@@ -9,8 +9,8 @@ import { nearDayWords } from '@/core/units/dateWords'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
-import { lengthWords, whenWords } from './planWords'
-import { usePlan } from './usePlan'
+import { lengthWords, whenWords } from '../../job/plan/planWords'
+import { usePlan } from '../../job/plan/usePlan'
 
 interface Props {
   job: Job

@@ -4,6 +4,7 @@ import { inItsWord } from '@/core/machine/movingPart'
 import { placeOfDimension } from '@/core/sheets/dimensionPlace'
 import { measuringDrawing, passesOf, type Reading } from '@/core/sheets/toMeasure/drawing'
 import { say } from '@/core/units/print'
+import { quantityFacts } from '@/core/units/quantity'
 import { DrawingView } from '@/ui/drawings/DrawingView'
 import { Note } from '@/ui/Note'
 import { Figures, Panel } from '@/ui/Panel'
@@ -53,6 +54,7 @@ const Letter = ({ children }: { children: string }) => (
 
 function Pass({ title, readings }: { title: string; readings: readonly Reading[] }) {
   const axis = useSettledAxis()
+  const units = useUnits()
   const jobId = useJob(job => job.id)
   if (readings.length === 0) return null
   return (
@@ -73,6 +75,7 @@ function Pass({ title, readings }: { title: string; readings: readonly Reading[]
                 {DIMENSIONS[key].label}
               </PlaceButton>
               <Note>{inItsWord(DIMENSIONS[key].help, axis)}</Note>
+              <Blank unit={quantityFacts(DIMENSIONS[key].quantity)[units].unit} />
             </div>
           </chakra.li>
         ))}
@@ -80,6 +83,13 @@ function Pass({ title, readings }: { title: string; readings: readonly Reading[]
     </section>
   )
 }
+
+/** On paper, a place for what is read. */
+const Blank = ({ unit }: { unit: string }) => (
+  <chakra.p display="none" css={{ '@media print': { display: 'block', mt: '6px' } }}>
+    Read: ______________ {unit}
+  </chakra.p>
+)
 
 /** What nobody can measure yet: it goes by the plan until the part is made. */
 function Planned({ readings }: { readings: readonly Reading[] }) {
