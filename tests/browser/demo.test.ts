@@ -197,7 +197,7 @@ test('axes are added, renamed and removed, each with an undo', async () => {
     () => document.querySelector('[aria-current="true"]')?.textContent === 'ARotary table',
   )
   expect(await axes()).toEqual(['XTable', 'YSaddle', 'ZQuill head', 'ARotary table'])
-  await bench.sees('A: 9 dimensions to measure')
+  await bench.sees('A: 6 dimensions to measure')
   await bench.page.keyboard.down('Control')
   await bench.page.keyboard.press('k')
   await bench.page.keyboard.up('Control')

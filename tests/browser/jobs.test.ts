@@ -30,7 +30,7 @@ test('a shop with many machines finds them by name and by what is next, in any o
   )
   await bench.click('button', 'Machine')
   await bench.page.waitForFunction(() =>
-    document.querySelector('tr[data-job]')?.textContent?.startsWith('Copy 9'),
+    document.querySelector('tr[data-job]')?.textContent?.startsWith('Copy 89'),
   )
 
   // What is next is worked out one after another, and looked through as well.

@@ -547,7 +547,7 @@ test('the list of jobs: rename, duplicate, put away, delete and put back', async
   await bench.click('checkbox', 'Limits that were changed, with their reasons')
   await bench.click('button', 'Make the copy')
   await bench.sees('Shed mill (copy)')
-  await bench.sees('X: 9 dimensions to measure')
+  await bench.sees('X: 6 dimensions to measure')
   await bench.click('button', 'Put away Shed mill (copy)')
   await bench.sees('Put away', 'section[aria-label="Put away"]')
   await bench.click('button', 'Delete Shed mill')

@@ -139,9 +139,6 @@ export function askOf(
   }
   for (const { name, lacks } of partsFor(step, context, orders))
     if (lacks) return `${name} ${lacks}. Say here, or in the order list, when it is here.`
-  const unknown = how === 'done' && screwsOf(step, axis).find(isTorquedUnknown)
-  if (unknown)
-    return `The torque of “${unknown.label}” is not known: enter its screws under Make room, Screws, or say under “Done otherwise” how tight they are.`
   for (const { checkId, at } of step.asks?.verdicts ?? []) {
     const finding = context.finding(checkId)
     if (!finding) return at.missing
@@ -154,6 +151,9 @@ export function askOf(
     )
     if (still) return `Still in: ${aidWords(still)}. “${still.outBy?.title}” takes it out.`
   }
+  const unknown = how === 'done' && screwsOf(step, axis).find(isTorquedUnknown)
+  if (unknown)
+    return `The torque of “${unknown.label}” is not known: enter its screws under Make room, Screws, or say under “Done otherwise” how tight they are.`
   return null
 }
 
