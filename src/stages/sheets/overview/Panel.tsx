@@ -8,6 +8,7 @@ import { STAGE_WORDS, STAGES } from '@/core/document/stages'
 import { driveLine } from '@/core/drawing/driveLine'
 import { countWords, STATE_WORDS, stageState } from '@/core/evaluation/finding'
 import { stateCounts } from '@/core/evaluation/verdictGroups'
+import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { nowOf } from '@/core/planning/days'
 import type { Standing } from '@/core/planning/next'
 import { dayWords } from '@/core/units/dateWords'
@@ -121,10 +122,14 @@ function EndDay() {
 }
 
 /** How each stage of an axis stands; one that nothing is known of has no mark. */
-function Stages({ context: { findings } }: { context: ReturnType<typeof evaluationOf> }) {
+function Stages({ context: { axis, findings } }: { context: ReturnType<typeof evaluationOf> }) {
+  const open = stillToMeasure(axis).length
   return (
     <chakra.ul display="flex" flexWrap="wrap" columnGap="4" rowGap="1">
-      {STAGES.filter(stage => stage !== 'log').map(stage => {
+      <Stated as="li">
+        {STAGE_WORDS.survey.label}: {open > 0 ? `${open} open` : 'all measured'}
+      </Stated>
+      {STAGES.filter(stage => stage !== 'survey' && stage !== 'log').map(stage => {
         const state = stageState(findings.filter(finding => finding.stage === stage))
         return (
           <Stated as="li" key={stage} display="inline-flex" alignItems="center" gap="1.5">
