@@ -26,6 +26,14 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.sheet('Still to measure')
   await bench.sees('Still to measure: 3')
 
+  // What it is for says what is usual, and that it is.
+  await bench.sheet('What you want from it')
+  await bench.choose('What it will be used for', 'steel')
+  await bench.sees('Usual for steel and cast iron.', '[data-goal="cuttingForceN"]')
+  await bench.sees('nobody has set it', '[data-goal="topSpeedMmPerMin"]')
+  await bench.fill('Lost motion accepted', '30')
+  await bench.lacks('Usual', '[data-goal="backlashTargetUm"]')
+
   // Size: nothing is known until parts are taken.
   await bench.becomes('motor.torqueMargin', 'unknown')
   await bench.sheet('Parts of the drive')
@@ -118,6 +126,11 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.click('link', 'Record of axis X, to print')
   await bench.sees('Quay mill, axis X: Table')
   await bench.sees('Foil shim under the far block')
+  // A wish that nobody made is not printed as one.
+  const record = await bench.text('main')
+  expect(record).toMatch(/Cutting force along the axis\s+610 N \(usual for steel and cast iron\)/)
+  expect(record).toMatch(/Lost motion accepted\s+30 µm\s/)
+  expect(record).not.toContain('Top speed')
   const pdf = Buffer.from(await bench.page.pdf({ format: 'a4' })).toString('latin1')
   expect(pdf.match(/\/Type \/Page\b/g)?.length).toBeLessThanOrEqual(2)
   expect(bench.errors).toEqual([])

@@ -44,10 +44,17 @@ export const isToBeMade = (key: DimensionKey): boolean => FITTED_BY[key] !== und
 export const goalsAsked = ({ drive }: Pick<Axis, 'drive'>): GoalKey[] =>
   GOAL_KEYS.filter(key => key !== 'rackingTargetUm' || drive.screws === 2)
 
-const isOpen = ({ dimensions, ticks }: Axis, key: DimensionKey): boolean => {
-  const { value, provenance } = dimensions[key]
-  if (value === null || provenance === 'assumed') return true
-  return provenance === 'planned' && (FITTED_BY[key]?.some(id => ticks[id]) ?? true)
+/**
+ * Whether a dimension is of a part that is not there yet, so that a figure for it is a plan.
+ *
+ * @example isPlanned(newAxis({ name: 'X', title: 'Table' }), 'bracketThicknessMm') // true
+ */
+export const isPlanned = ({ dimensions, ticks }: Axis, key: DimensionKey): boolean =>
+  dimensions[key].provenance === 'planned' && FITTED_BY[key]?.some(id => ticks[id]) === false
+
+const isOpen = (axis: Axis, key: DimensionKey): boolean => {
+  const { value, provenance } = axis.dimensions[key]
+  return value === null || (provenance !== 'measured' && provenance !== 'sheet' && !isPlanned(axis, key))
 }
 
 /**

@@ -3,7 +3,7 @@ import { Fragment, memo, useCallback } from 'react'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
 import { inItsWord } from '@/core/machine/movingPart'
-import { isAsked, stillToMeasure } from '@/core/machine/stillToMeasure'
+import { isAsked, isPlanned } from '@/core/machine/stillToMeasure'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
@@ -69,10 +69,10 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const onValue = useCallback(
     (next: number | null, mergeKey: string) => {
       // What is not made yet cannot be measured: another figure is another plan.
-      const isPlan = provenance === 'planned' && !stillToMeasure(axisNow()).includes(key)
-      edit(setDimension(axisNow(), key, next, isPlan ? 'planned' : 'measured', mergeKey))
+      const axis = axisNow()
+      edit(setDimension(axis, key, next, isPlanned(axis, key) ? 'planned' : 'measured', mergeKey))
     },
-    [edit, key, axisNow, provenance],
+    [edit, key, axisNow],
   )
   return (
     <div data-field={key}>

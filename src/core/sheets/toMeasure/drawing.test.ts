@@ -1,7 +1,7 @@
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
 import { DIMENSION_KEYS, DIMENSIONS } from '../../document/dimensions'
-import { isAsked } from '../../machine/stillToMeasure'
+import { isAsked, isPlanned } from '../../machine/stillToMeasure'
 import { newAxis } from '../newJob'
 import { measuringDrawing, passesOf } from './drawing'
 
@@ -36,6 +36,20 @@ test('what is fitted by now is to be measured, and no longer planned', () => {
   const fitted: Axis = { ...table, ticks: { 'nut-loose': '2026-12-01T08:00:00.000Z' } }
   expect(keys(passesOf(fitted).apart)).toContain('bracketThicknessMm')
   expect(keys(passesOf(fitted).planned)).toEqual(['supportSpanMm'])
+})
+
+test('a plan without a figure is asked for, and one that is typed stays a plan', () => {
+  const { supportSpanMm } = table.dimensions
+  const none: Axis = {
+    ...table,
+    dimensions: { ...table.dimensions, supportSpanMm: { ...supportSpanMm, value: null } },
+  }
+  expect(keys(passesOf(none).apart)).toContain('supportSpanMm')
+  expect(isPlanned(none, 'supportSpanMm')).toBe(true)
+  expect(isPlanned({ ...none, ticks: { 'far-loose': '2026-12-01T08:00:00.000Z' } }, 'supportSpanMm')).toBe(
+    false,
+  )
+  expect(isPlanned(table, 'wayTravelMm')).toBe(false)
 })
 
 test('each letter stands once on the drawing, the same whatever is still open', () => {
