@@ -43,8 +43,8 @@ test('with the keyboard alone: a job from start to a first verdict, a round and 
   await tabTo(bench, 'Travel that the ways allow', 3)
   await bench.page.keyboard.type('410')
   await press(bench, 'Enter')
-  expect(await focused(bench)).toBe('Between the inner faces of the bearing blocks')
-  await bench.page.keyboard.type('548')
+  expect(await focused(bench)).toBe('Screw axis to the top of the way')
+  await bench.page.keyboard.type('47.5')
   await press(bench, 'Enter', 'Escape')
 
   // Parts, by tab and Enter.

@@ -141,14 +141,15 @@ test('the whole machine, the record and the work sheet print so too; a name with
   expect(words).toContain('Axis X: Table')
   expect(words).toMatch(/\bX +(Lost motion|Reversal)/)
   expect(words).not.toContain('The supplier today')
-  for (const [path, head] of [
-    ['record', `${odd}, axis X: Table`],
-    ['worksheet', `Work sheet: ${odd}, axis X`],
-  ]) {
+  for (const [path, head, least] of [
+    ['record', `${odd}, axis X: Table`, 2],
+    // Little is left to do on it.
+    ['worksheet', `Work sheet: ${odd}, axis X`, 1],
+  ] as const) {
     await bench.go(`${DEMO}/${path}`)
     await bench.page.waitForSelector('main h1')
     const all = pages(await bench.page.pdf({ format: 'letter' }))
-    expect(all.length).toBeGreaterThan(1)
+    expect(all.length).toBeGreaterThanOrEqual(least)
     for (const [index, { text, corner }] of all.entries()) {
       expect(text).toContain(head)
       expect(text).toContain(`page ${index + 1} of ${all.length}`)

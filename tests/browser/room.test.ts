@@ -296,7 +296,7 @@ test('orders are priced by a supplier that can fail, tracked, and kept', async (
   expect(book.bytes.subarray(0, 2).toString('latin1')).toBe('PK')
   const noted = text
     .replace(/(part:back-12,.*),ordered/, '$1,arrived')
-    .replace(/(use:dye,.*),open/, '$1,gone')
+    .replace(/(use:dye,.*),arrived/, '$1,gone')
   await pickFile(bench.page, onDisk('noted.csv', noted), 'input[aria-label="Order file"]')
   await bench.sees(/lines noted\. 1 are wrong; line \d+, column J state: got gone, takes one of open/, ORDERS)
   // The list follows when what was taken in has settled.
