@@ -21,3 +21,5 @@ export const NUT_FACINGS = ['far', 'fixed'] as const
 /** Where a value comes from. */
 export const PROVENANCES = ['measured', 'sheet', 'planned', 'assumed'] as const
 export type Provenance = (typeof PROVENANCES)[number]
+/** Whether a value was read, off the machine or a sheet, and is neither a plan nor a guess. */
+export const isRead = (from: Provenance): boolean => from === 'measured' || from === 'sheet'

@@ -1,6 +1,6 @@
 import type { OwnLimits } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
-import type { Provenance } from '../document/kinds'
+import { isRead, type Provenance } from '../document/kinds'
 import type { Stage } from '../document/stages'
 import type { QuantityKind } from '../units/quantity'
 import type { EvaluationContext } from './context'
@@ -144,9 +144,7 @@ export const worstState = (findings: readonly Pick<Finding, 'state'>[]): State |
 export function stageState(findings: readonly Pick<Finding, 'state' | 'restsOn'>[]): State | null {
   const worst = worstState(findings)
   const measured = findings.some(
-    ({ restsOn }) =>
-      restsOn.length === 0 ||
-      restsOn.some(({ provenance }) => provenance === 'measured' || provenance === 'sheet'),
+    ({ restsOn }) => restsOn.length === 0 || restsOn.some(({ provenance }) => isRead(provenance)),
   )
   return worst === 'holds' && !measured ? null : worst
 }

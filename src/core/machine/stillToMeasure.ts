@@ -7,6 +7,7 @@ import {
   GOAL_KEYS,
   type GoalKey,
 } from '../document/dimensions'
+import { isRead } from '../document/kinds'
 
 /**
  * Whether a dimension means anything on an axis: what is light and what a counterbalance does, only where something could fall.
@@ -54,7 +55,7 @@ export const isPlanned = ({ dimensions, ticks }: Axis, key: DimensionKey): boole
 
 const isOpen = (axis: Axis, key: DimensionKey): boolean => {
   const { value, provenance } = axis.dimensions[key]
-  return value === null || (provenance !== 'measured' && provenance !== 'sheet' && !isPlanned(axis, key))
+  return value === null || (!isRead(provenance) && !isPlanned(axis, key))
 }
 
 /**

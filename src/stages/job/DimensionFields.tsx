@@ -3,7 +3,7 @@ import { Fragment, memo, useCallback } from 'react'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
 import { inItsWord } from '@/core/machine/movingPart'
-import { isAsked, isPlanned } from '@/core/machine/stillToMeasure'
+import { isAsked, isPlanned, isToBeMade } from '@/core/machine/stillToMeasure'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
@@ -47,6 +47,9 @@ export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[Dimensio
     </chakra.div>
   )
 }
+
+/** What stands on the machine already is no plan. */
+const READ_SOURCES = SOURCES.filter(({ value }) => value !== 'planned')
 
 /** When each is read. */
 const PASSES = [
@@ -98,7 +101,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
           label={`Where ${label.toLowerCase()} comes from`}
           hideLabel
           value={provenance}
-          options={SOURCES}
+          options={isToBeMade(key) ? SOURCES : READ_SOURCES}
           onChange={next => edit(setDimension(axisNow(), key, value, next))}
         />
       </QuantityField>

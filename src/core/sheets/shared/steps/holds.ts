@@ -1,6 +1,7 @@
 import type { Axis } from '../../../document/axis'
 import { DIMENSIONS } from '../../../document/dimensions'
 import type { OrderState, Orders } from '../../../document/job'
+import { isRead } from '../../../document/kinds'
 import type { EvaluationContext } from '../../../evaluation/context'
 import { type DriveJoint, JOINTS_OF_DRIVE } from '../../../machine/joints/model'
 import { aidsIn, aidWords } from './aids'
@@ -134,7 +135,7 @@ export function askOf(
   const { axis } = context
   for (const key of step.asks?.measured ?? []) {
     const { value, provenance } = axis.dimensions[key]
-    if (value === null || provenance === 'assumed' || provenance === 'planned')
+    if (value === null || !isRead(provenance))
       return `Measure first, under Survey: ${DIMENSIONS[key].label.toLowerCase()}.`
   }
   for (const { name, lacks } of partsFor(step, context, orders))

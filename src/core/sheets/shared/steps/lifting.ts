@@ -1,11 +1,12 @@
 import type { Axis } from '../../../document/axis'
+import { isRead } from '../../../document/kinds'
 import { movingPart } from '../../../machine/movingPart'
 import { type Step, step, type Written } from './step'
 
 /** Whether an axis lifts its load: "ask" while nobody has measured how it stands. */
 export function lifting({ dimensions }: Pick<Axis, 'dimensions'>): 'level' | 'lifts' | 'ask' {
   const { value, provenance } = dimensions.inclineDeg
-  if (value === null || provenance === 'assumed') return 'ask'
+  if (value === null || !isRead(provenance)) return 'ask'
   return value > 0 ? 'lifts' : 'level'
 }
 
