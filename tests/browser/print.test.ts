@@ -104,6 +104,8 @@ test('a chart keeps the colours of its series on paper, and takes no more of a p
   const bench = await app.open(`${DEMO}/size/breaksFirst`)
   const bar = '.recharts-bar-rectangle [fill="var(--dusk-colors-brass)"]'
   await bench.page.waitForSelector(bar)
+  // What is half drawn is left out on paper, and for as long as it stays on paper.
+  await bench.page.waitForSelector('#sheet [aria-busy]', { hidden: true })
   await bench.page.emulateMediaType('print')
   // On paper the chart is drawn anew, at the width of the page.
   const drawn = await bench.page.waitForFunction(
