@@ -83,14 +83,15 @@ test('damaged files are refused in words or read, and take no time', () => {
     const bytes = Uint8Array.from(sound[which] as Uint8Array)
     for (let hits = 1 + pick(6); hits > 0; hits--)
       bytes[pick(bytes.length)] = pick(5) === 0 ? pick(256) : 32 + pick(95)
-    const begun = performance.now()
+    // Time of the processor: a machine that is busy with something else is no fault of the reader's.
+    const begun = process.cpuUsage()
     try {
       const read = readers[which]?.(decodeText(bytes.slice(0, 1 + pick(bytes.length + 40))))
       expect(JSON.stringify(read)).not.toContain('\ufffd')
     } catch (error) {
       if (!(error instanceof CsvFileError || error instanceof TextFileError)) throw error
     }
-    slowest = Math.max(slowest, performance.now() - begun)
+    slowest = Math.max(slowest, process.cpuUsage(begun).user / 1000)
   }
   expect(slowest).toBeLessThan(2000)
 })

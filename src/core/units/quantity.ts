@@ -139,6 +139,18 @@ export const QUANTITIES = {
     inch: { unit: 'lbf/thou', perUnit: N_PER_LBF / MM_PER_INCH, decimals: 0 },
     accepts: { 'n/um': 1, 'lbf/thou': N_PER_LBF / MM_PER_INCH },
   },
+  /** How far something leans or is out of square. */
+  slope: {
+    base: 'um/m',
+    mm: { unit: 'µm/m', perUnit: 1, decimals: 0 },
+    inch: { unit: 'thou/ft', perUnit: MM_PER_INCH / M_PER_FOOT, decimals: 2 },
+    accepts: {
+      'um/m': 1,
+      'mm/m': 1000,
+      'thou/ft': MM_PER_INCH / M_PER_FOOT,
+      'in/ft': (1000 * MM_PER_INCH) / M_PER_FOOT,
+    },
+  },
   pressure: {
     base: 'MPa',
     mm: { unit: 'MPa', perUnit: 1, decimals: 1 },

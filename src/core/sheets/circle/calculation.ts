@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { angle, length, list, plain, record, smallLength } from '../../field/field'
+import { angle, length, list, record, slope, smallLength } from '../../field/field'
 
 /**
  * What a circle that was cut or scribed says when it is measured across: how the scales of two axes differ, and how far
@@ -29,12 +29,8 @@ export const circleTest = calculation({
   },
   outputs: {
     meanDiameterMm: length('mean diameter', {}, { symbol: 'm' }),
-    scaleDifferenceUmPerM: plain(
-      'scale of the first axis over the second',
-      {},
-      { symbol: 'ds', unit: 'um/m' },
-    ),
-    squarenessUmPerM: plain('out of square', {}, { symbol: 'sq', unit: 'um/m' }),
+    scaleDifferenceUmPerM: slope('scale of the first axis over the second', {}, { symbol: 'ds' }),
+    squarenessUmPerM: slope('out of square', {}, { symbol: 'sq' }),
     residualUm: smallLength('spread about it', {}, { symbol: 's', orNone: true }),
   },
   compute({ diameters }) {

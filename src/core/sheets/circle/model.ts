@@ -1,4 +1,4 @@
-import { angle, length, plain, type RowOf, rows, smallLength, wordsOrNone } from '../../field/field'
+import { angle, length, type RowOf, rows, slope, smallLength, wordsOrNone } from '../../field/field'
 import { GAUGE_STEP } from '../../readings/model'
 import { ROUND } from '../shared/rounds/rounds'
 
@@ -16,7 +16,7 @@ export const CIRCLE_ROUNDS = rows('Round', {
   ...ROUND,
   otherAxis: wordsOrNone('The other axis', 12),
   gaugeStepUm: { ...GAUGE_STEP, label: 'Step of the calipers or micrometer' },
-  acceptedUmPerM: plain('Accepted over a metre', [1, 20_000], { blank: 200, unit: 'µm/m' }),
+  acceptedUmPerM: slope('Accepted out of square', [1, 20_000], { blank: 200 }),
   stations: DIAMETERS,
   sideMm: length('Side of the square', [5, 5000], { blank: 100 }),
   diagonalReadToUm: smallLength('A diagonal is read to', [0.1, 1000], {

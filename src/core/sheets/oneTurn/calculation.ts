@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { given, length, list, plain, record, smallLength } from '../../field/field'
+import { given, length, list, record, slope, smallLength } from '../../field/field'
 import { READING } from '../../readings/model'
 
 /** Once a turn, radians a millimetre. */
@@ -34,7 +34,7 @@ export const oncePerTurn = calculation({
   outputs: {
     amplitudeUm: smallLength('amplitude', {}, { symbol: 'A' }),
     highestAtMm: length('highest at, within a lead', {}, { symbol: 'p0' }),
-    slopeUmPerM: plain('slope', {}, { symbol: 'b', unit: 'um/m' }),
+    slopeUmPerM: slope('slope', {}, { symbol: 'b' }),
     residualUm: smallLength('spread about the wave', {}, { symbol: 's', orNone: true }),
   },
   compute({ leadMm, readings }) {

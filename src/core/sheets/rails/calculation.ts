@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { given, length, list, plain, record, smallLength } from '../../field/field'
+import { given, length, list, record, slope, smallLength } from '../../field/field'
 import { READING } from '../../readings/model'
 
 const stations = record('station', {
@@ -115,7 +115,7 @@ export const straightness = calculation({
   validity: 'Readings against something straighter than what is read',
   inputs: { stations: list('readings along it', stations, 2) },
   outputs: {
-    slopeUmPerM: plain('slope', {}, { symbol: 'b', unit: 'um/m' }),
+    slopeUmPerM: slope('slope', {}, { symbol: 'b' }),
     leastSquaresUm: smallLength('off the line', {}, { symbol: 'e' }),
     minimumZoneUm: smallLength('narrowest strip', {}, { symbol: 'z' }),
     rangeUm: smallLength('range of the readings', {}, { symbol: 'w' }),
@@ -151,7 +151,7 @@ export const levelSteps = calculation({
   validity: 'Each step begins where the last one ended',
   inputs: {
     baseMm: length('base of the level', { over: 0 }, { symbol: 'base' }),
-    steps: list('slopes, one after the other', plain('slope', {}, { symbol: 'step', unit: 'um/m' }), 1),
+    steps: list('slopes, one after the other', slope('slope', {}, { symbol: 'step' }), 1),
   },
   outputs: { stations: list('stations', stations) },
   compute({ baseMm, steps }) {

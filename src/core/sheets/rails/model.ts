@@ -1,4 +1,4 @@
-import { choice, length, plain, type RowOf, rows, smallLength } from '../../field/field'
+import { choice, length, type RowOf, rows, slope, smallLength } from '../../field/field'
 import { GAUGE_STEP, place, readingOrNone, TIP_LIFTED } from '../../readings/model'
 import { ROUND } from '../shared/rounds/rounds'
 
@@ -7,7 +7,7 @@ export const RAIL_PLACES = rows(
   {
     positionMm: place('Along the rail'),
     readingUm: readingOrNone('Reading'),
-    slopeUmPerM: plain('Slope of the step', [-20_000, 20_000], { orNone: true, unit: 'µm/m' }),
+    slopeUmPerM: slope('Slope of the step', [-20_000, 20_000], { orNone: true }),
   },
   { most: 200 },
 )

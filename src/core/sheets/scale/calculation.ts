@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { length, list, plain, record, smallLength, stepsPerLength } from '../../field/field'
+import { length, list, record, slope, smallLength, stepsPerLength } from '../../field/field'
 
 /**
  * The scale of an axis: how far it goes for what is commanded, and the steps a millimetre that put it right.
@@ -29,7 +29,7 @@ export const scaleTest = calculation({
     stepsPerMm: stepsPerLength('steps a millimetre, as set', { over: 0 }, { symbol: 'z1' }),
   },
   outputs: {
-    scaleErrorUmPerM: plain('scale error', {}, { symbol: 'e', unit: 'um/m' }),
+    scaleErrorUmPerM: slope('scale error', {}, { symbol: 'e' }),
     stepsPerMm: stepsPerLength('steps a millimetre, put right', {}, { symbol: 'z2' }),
     residualUm: smallLength('spread about the line', {}, { symbol: 's', orNone: true }),
   },

@@ -1,7 +1,7 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
 import { leastSquares } from '../../calculation/leastSquares'
-import { choice, given, length, list, plain, record, smallLength } from '../../field/field'
+import { choice, given, length, list, record, slope, smallLength } from '../../field/field'
 import { READING } from '../../readings/model'
 
 const PLACE_READ = record('station', {
@@ -33,7 +33,7 @@ export const screwLine = calculation({
   validity: 'A straight screw; the worst residual tells how straight the readings say it is',
   inputs: { stations: list('readings along the screw', PLACE_READ, 2), ...BETWEEN },
   outputs: {
-    slopeUmPerM: plain('slope', {}, { symbol: 'b', unit: 'um/m' }),
+    slopeUmPerM: slope('slope', {}, { symbol: 'b' }),
     correctionFixedUm: smallLength('move the fixed block by', {}, { symbol: 'cf' }),
     correctionFarUm: smallLength('move the far block by', {}, { symbol: 'cr' }),
     worstResidualUm: smallLength('largest distance from the line', {}, { symbol: 'e' }),
@@ -136,7 +136,7 @@ export const screwBent = calculation({
     held: choice('the far block', ['supported', 'fixed']),
   },
   outputs: {
-    tiltUmPerM: plain('tilt at the nut', {}, { symbol: 'b', unit: 'um/m' }),
+    tiltUmPerM: slope('tilt at the nut', {}, { symbol: 'b' }),
     awayUm: smallLength('the further block is off by', {}, { symbol: 'c' }),
     correctionFixedUm: smallLength('move the fixed block by', {}, { symbol: 'cf' }),
     correctionFarUm: smallLength('move the far block by', {}, { symbol: 'cr' }),

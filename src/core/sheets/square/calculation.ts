@@ -1,5 +1,5 @@
 import { calculation } from '../../calculation/calculation'
-import { given, length, plain, smallLength } from '../../field/field'
+import { given, length, slope, smallLength } from '../../field/field'
 import { READING } from '../../readings/model'
 
 /**
@@ -21,7 +21,7 @@ export const squareReversal = calculation({
   outputs: {
     axisUm: smallLength('axis', {}, { symbol: 'axis' }),
     squareUm: smallLength("the square's own error", {}, { symbol: 'square' }),
-    axisUmPerM: plain('axis over a metre', {}, { symbol: 'slope', unit: 'um/m' }),
+    axisUmPerM: slope('axis over a metre', {}, { symbol: 'slope' }),
   },
   compute: ({ firstUm, turnedUm, lengthMm }) => ({
     axisUm: (firstUm - turnedUm) / 2,

@@ -1,4 +1,4 @@
-import { choice, length, plain, type RowOf, rows } from '../../field/field'
+import { choice, length, type RowOf, rows, slope } from '../../field/field'
 import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
 import { ROUND } from '../shared/rounds/rounds'
 
@@ -11,7 +11,7 @@ export const SQUARE_ROUNDS = rows('Round', {
     words: { diagonals: 'by the diagonals of a rectangle', square: 'by a square, then turned over' },
   }),
   atMm: length('Gantry at', [0, 20_000]),
-  acceptedUmPerM: plain('Accepted over a metre', [1, 20_000], { blank: 200, unit: 'µm/m' }),
+  acceptedUmPerM: slope('Accepted out of square', [1, 20_000], { blank: 200 }),
   sideAMm: length('Side along the rails', [10, 20_000], { blank: 1000 }),
   sideBMm: length('Side across', [10, 20_000], { blank: 600 }),
   readingUncertaintyMm: length('A diagonal is read to', [0.001, 10], {

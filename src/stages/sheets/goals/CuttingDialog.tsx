@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { Controller, useForm } from 'react-hook-form'
 import { setCut } from '@/core/document/edits'
 import { attempt } from '@/core/evaluation/attempt'
-import { angle, length, type NumberField, numberOf, plain } from '@/core/field/field'
+import { angle, length, type NumberField, numberOf, plain, pressure } from '@/core/field/field'
 import { drilling, milling, turning } from '@/core/machine/sizing/cutting'
 import { MATERIALS } from '@/core/machine/sizing/materials'
 import { say } from '@/core/units/print'
@@ -16,7 +16,7 @@ import { useAxisNow } from '../../job/useAxis'
 
 const rotation = numberOf('rotation')
 const COMMON: Record<string, NumberField> = {
-  specificForceNPerMm2: plain('Force per area of a 1 mm chip, N/mm²', [1, 6000], { blank: 1800 }),
+  specificForceNPerMm2: pressure('Force per area of a chip 1 mm thick', [1, 6000], { blank: 1800 }),
   chipExponent: plain('How it grows as the chip thins', [0, 0.9], { blank: 0.25 }),
 }
 type Way = 'mill' | 'drill' | 'turn' | 'part'

@@ -1,7 +1,7 @@
 import { calculation } from '../../../calculation/calculation'
 import { degrees } from '../../../calculation/constants'
 import { InputError } from '../../../calculation/inputError'
-import { angle, length, plain } from '../../../field/field'
+import { angle, length, slope } from '../../../field/field'
 
 /**
  * How far a gantry stands out of square by the two diagonals of a rectangle, and how far one side must go.
@@ -27,7 +27,7 @@ export const gantrySquare = calculation({
   },
   outputs: {
     outOfSquareDeg: angle('out of square', {}, { symbol: 'e' }),
-    outOfSquareUmPerM: plain('out of square over a metre', {}, { symbol: 'slope', unit: 'um/m' }),
+    outOfSquareUmPerM: slope('out of square over a metre', {}, { symbol: 'slope' }),
     shiftMm: length('shift of one side', {}, { symbol: 'shift' }),
     shiftUncertaintyMm: length('known to', {}, { symbol: 'u' }),
   },

@@ -54,7 +54,7 @@ export const procedure = remembered((context): Step[] | null => {
     apart: [],
     block: bearingBlock(context, parts),
     screwNut: screwAndNut(parts),
-    ways: onItsWays(axis),
+    ways: onItsWays(context),
     casting: [...loose(axis, parts), ...tighten(context)],
     setTrue: setTrue(context),
     square: squareAndCouple(context),

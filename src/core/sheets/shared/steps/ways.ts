@@ -1,4 +1,6 @@
 import type { Axis } from '../../../document/axis'
+import type { EvaluationContext } from '../../../evaluation/context'
+import type { UnitSystem } from '../../../units/quantity'
 import { mayFall } from './lifting'
 import { step, type Written } from './step'
 
@@ -6,7 +8,7 @@ const HEAVY =
   'The casting is heavy and its edges are sharp: two people or a hoist, no fingers between it and its way.'
 
 /** The slide back onto ways that are scraped or planed, with its gib. */
-function onGib(axis: Axis): Written[] {
+function onGib(axis: Axis, units: UnitSystem): Written[] {
   const stays = axis.slide === 'head' || axis.slide === 'quill' || axis.slide === 'knee'
   if (axis.slide === 'quill') return []
   const comesOff: Written[] = [
@@ -53,7 +55,7 @@ function onGib(axis: Axis): Written[] {
     step(
       'gib-set',
       axis.slide === 'carriage' ? 'Set the keep plates' : 'Set the gib',
-      `${stays ? 'Back in to where it stood, as its label has it. ' : ''}Push and pull at the side of the slide with an indicator on it, at both ends and in the middle. In until the tightest place has 10 to 20 µm; it must still slide by hand.`,
+      `${stays ? 'Back in to where it stood, as its label has it. ' : ''}Push and pull at the side of the slide with an indicator on it, at both ends and in the middle. In until the tightest place has ${units === 'inch' ? 'half a thou' : '10 to 20 µm'}; it must still slide by hand.`,
       { tools: ['dial indicator', 'screwdriver'], restsOn: stays ? [] : ['gib-in'] },
     ),
     step(
@@ -115,5 +117,5 @@ function onRails(axis: Axis): Written[] {
 }
 
 /** The slide back on what guides it; nothing while nobody has said what the axis moves. */
-export const onItsWays = (axis: Axis): Written[] =>
-  axis.slide === null ? [] : axis.slide === 'rail-carriage' ? onRails(axis) : onGib(axis)
+export const onItsWays = ({ axis, units }: Pick<EvaluationContext, 'axis' | 'units'>): Written[] =>
+  axis.slide === null ? [] : axis.slide === 'rail-carriage' ? onRails(axis) : onGib(axis, units)
