@@ -12,9 +12,10 @@ test('no finding and no step of an inch job speaks of micrometres, newtons or st
     job.axes.flatMap(axis => {
       const context = evaluateAxis(axis, CATALOGUE, 'inch')
       return [
-        ...[...context.findings, ...laterFindings(axis, CATALOGUE, 'inch')].flatMap(
-          ({ title, sentence, remedies }) => [title, sentence, JSON.stringify(remedies ?? [])],
-        ),
+        ...[...context.findings, ...laterFindings(axis, CATALOGUE, 'inch')].flatMap(({ title, sentence }) => [
+          title,
+          sentence,
+        ]),
         ...knownSteps(context).map(step => JSON.stringify(step)),
       ]
     }),
