@@ -179,3 +179,62 @@ test('with the colours of the system everything that is chosen or drawn can stil
   expect(outlined.length).toBeGreaterThan(2)
   expect(new Set(outlined)).toEqual(new Set(['solid']))
 })
+
+test('on a phone and at 200 % zoom the frame folds by itself, the first field stands in the upper half, and all places stay in reach', async () => {
+  const bench = await seeded()
+  const axis = '/job/demo-skarrow-8/skarrow-x'
+  for (const viewport of [
+    { width: 390, height: 844, isMobile: true, hasTouch: true },
+    { width: 640, height: 400, deviceScaleFactor: 2 },
+  ]) {
+    await bench.page.setViewport(viewport)
+    // A screen that becomes a phone's is loaded anew.
+    await bench.load(axis)
+    for (const path of [
+      'survey/dimensions',
+      'survey/goals',
+      'room/nutRoom',
+      'align/screwLine',
+      'prove/reversal',
+    ]) {
+      await bench.go(`${axis}/${path}`)
+      await bench.page.waitForSelector('#sheet input, #sheet select')
+      const top = await bench.page.$$eval('#sheet :is(input, select, button)', all =>
+        Math.min(...all.map(one => one.getBoundingClientRect().top)),
+      )
+      expect([path, top < viewport.height / 2]).toEqual([path, true])
+    }
+    // Stages and sheets unfold, lead to their place, and fold again there.
+    expect(await bench.page.$('nav[aria-label="Stages"]')).toBeNull()
+    await bench.press('button[aria-label*="Unfold"]')
+    await bench.page.waitForSelector('nav[aria-label="Stages"]')
+    await bench.press('nav[aria-label="Stages"] a[data-rail="stage"][href*="/size"]')
+    await bench.page.waitForSelector('nav[aria-label="Stages"]', { hidden: true })
+    // What is next is one press away, and in words below the sheet.
+    const next = await bench.page.$eval('[data-next]', line => line.textContent ?? '')
+    await bench.press('a[aria-label^="Next: "]')
+    await bench.page.waitForFunction(
+      before => !location.pathname.endsWith('/size/parts') && before.includes('find the fault'),
+      {},
+      next,
+    )
+  }
+  expect(await sticksOut(bench)).toBeNull()
+  expect(bench.errors).toEqual([])
+})
+
+test('letters grow with those of the browser, and nothing sticks out then', async () => {
+  const bench = await seeded()
+  const session = await bench.page.createCDPSession()
+  const heightOf = () => bench.page.$eval('#sheet label', label => label.getBoundingClientRect().height)
+  await bench.go('/job/demo-skarrow-8/skarrow-x/survey/goals')
+  await bench.page.waitForSelector('#sheet input')
+  const before = await heightOf()
+  await session.send('Page.setFontSizes', { fontSizes: { standard: 28 } })
+  for (const path of ['survey/goals', 'size/parts', 'prove/reversal', 'build/steps']) {
+    await bench.load(`/job/demo-skarrow-8/skarrow-x/${path}`)
+    await bench.page.waitForSelector('#sheet section')
+    if (path === 'survey/goals') expect(await heightOf()).toBeGreaterThan(1.5 * before)
+    expect([path, await sticksOut(bench)]).toEqual([path, null])
+  }
+})

@@ -47,6 +47,8 @@ interface Props {
   jobId: string
   stage: Stage
   sheet: SheetId
+  /** On a narrow screen it is a strip until it is opened. */
+  narrow: boolean
 }
 
 /** Whether a sheet has a round or a test that is begun and not closed. */
@@ -58,7 +60,7 @@ const isBeingRead = (axis: Axis, sheet: SheetId): boolean =>
   })
 
 /** The drive line of the axis with the findings of the stage, and the sheet of the part that is picked. */
-export function DriveLinePanel({ jobId, stage, sheet }: Props) {
+export function DriveLinePanel({ jobId, stage, sheet, narrow }: Props) {
   const context = useSettledEvaluation()
   const { axis, catalogue } = context
   const [picked, setPicked] = useState<DrivePart | null>(null)
@@ -68,7 +70,7 @@ export function DriveLinePanel({ jobId, stage, sheet }: Props) {
   const { marks, spans, zones, bend } = overlay
   const lays = marks.length + spans.length + zones.length > 0 || bend !== null
   // While a table is being filled, its first place is in sight: the line makes room.
-  const [folded, fold] = useFolded(stage, lays && !isBeingRead(axis, sheet))
+  const [folded, fold] = useFolded(stage, lays && !isBeingRead(axis, sheet), narrow)
   const partOf = (part: DrivePart) => {
     const kind = KIND_OF[part]
     return kind ? catalogue[kind].get(axis.parts[kind] ?? '') : undefined

@@ -17,6 +17,7 @@ import { go } from '../job/place'
 import { StandingProvider } from '../job/standing'
 import { DriveLinePanel } from './DriveLinePanel'
 import { DroppedFile } from './DroppedFile'
+import { NarrowBar } from './NarrowBar'
 import { NextLine } from './NextLine'
 import type { Overlaid } from './overlaid'
 import { PrintButtons, PrintedFindings, PrintedHead, StageOnPaper } from './Printed'
@@ -47,6 +48,11 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
   const [onPaper, setOnPaper] = useState(false)
   const endPaper = useCallback(() => setOnPaper(false), [])
   const hasRoom = useIsAtLeast('xl')
+  const narrow = !useIsAtLeast('md')
+  /** Where header and rail were unfolded on a narrow screen: they fold again wherever one goes from there. */
+  const [unfoldedAt, setUnfoldedAt] = useState<string | null>(null)
+  const here = `${axisId} ${sheet}`
+  const unfolded = !narrow || unfoldedAt === here
   const place = { jobId, axisId, stage, sheet }
   /** Another axis is opened at the same sheet; from the machine, at its first one. */
   const onAxis = useCallback(
@@ -69,13 +75,23 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
     <StandingProvider>
       <SkipLink />
       <Frame
-        header={<JobHeader session={session} place={place} onOverlay={setOverlaid} />}
-        rail={<Rail {...place} />}
+        bar={
+          narrow ? (
+            <NarrowBar
+              place={place}
+              open={unfolded}
+              onOpen={open => setUnfoldedAt(open ? here : null)}
+              onFind={() => setOverlaid('palette')}
+            />
+          ) : undefined
+        }
+        header={unfolded && <JobHeader session={session} place={place} onOverlay={setOverlaid} />}
+        rail={unfolded && <Rail {...place} />}
         top={
           ofAxis && (
             <>
               <NextLine jobId={jobId} />
-              <DriveLinePanel jobId={jobId} stage={stage} sheet={sheet} />
+              <DriveLinePanel jobId={jobId} stage={stage} sheet={sheet} narrow={narrow} />
             </>
           )
         }

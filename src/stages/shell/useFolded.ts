@@ -1,4 +1,4 @@
-import { useCallback } from 'react'
+import { useCallback, useState } from 'react'
 import type { Stage } from '@/core/document/stages'
 import { useKept } from '../job/useKept'
 
@@ -9,15 +9,19 @@ const byStageIn = (kept: unknown): ByStage =>
 
 /**
  * Whether the drive line is folded on a stage: by itself where the stage lays nothing on it, and as it was last folded or
- * opened by hand on that stage.
+ * opened by hand on that stage. On a narrow screen it is folded until it is opened, for as long as the screen stands.
  */
-export function useFolded(stage: Stage, hasSomething: boolean) {
+export function useFolded(stage: Stage, hasSomething: boolean, narrow: boolean) {
   const [byStage, keep] = useKept('dusk-drive-line', byStageIn)
+  const [openWhereNarrow, setOpenWhereNarrow] = useState(false)
   const chosen = byStage[stage]
-  const folded = chosen === undefined ? !hasSomething : chosen === 'folded'
+  const folded = narrow ? !openWhereNarrow : chosen === undefined ? !hasSomething : chosen === 'folded'
   const fold = useCallback(
-    (next: boolean) => keep({ ...byStage, [stage]: next ? 'folded' : 'open' }),
-    [stage, byStage, keep],
+    (next: boolean) => {
+      if (narrow) setOpenWhereNarrow(!next)
+      else keep({ ...byStage, [stage]: next ? 'folded' : 'open' })
+    },
+    [stage, byStage, keep, narrow],
   )
   return [folded, fold] as const
 }

@@ -1,11 +1,14 @@
 import { chakra } from '@chakra-ui/react'
-import { type ReactNode, useEffect, useRef } from 'react'
+import { type ReactNode, type RefObject, useEffect, useRef } from 'react'
 
 interface Props {
+  /** On a narrow screen what stands for header and rail while they are folded away: it stays in sight. */
+  bar?: ReactNode
+  /** Left out where the bar stands for it, like the rail. */
   header: ReactNode
   /** Down the left: the stages, and the sheets of the one in hand. */
   rail: ReactNode
-  /** Stays in sight above the sheet. */
+  /** Stays in sight above the sheet; below it where a bar says it is a narrow screen. */
   top: ReactNode
   /** At the right where there is room; left out where the sheet takes it. */
   verdicts: ReactNode
@@ -18,7 +21,10 @@ interface Props {
 const HEADER_PX = 57
 
 /** Stages down the left, axes across the top, drive line above, one sheet below it, verdicts at the right or the foot. */
-export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
+export function Frame({ bar, header, rail, top, verdicts, foot, children }: Props) {
+  const narrow = bar !== undefined
+  const barBox = useRef<HTMLDivElement>(null)
+  useCover(barBox, 0, narrow)
   const areas = verdicts ? '"head head head" "rail bench verdicts"' : '"head head" "rail bench"'
   return (
     <chakra.div
@@ -30,21 +36,36 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
         lg: '190px minmax(0, 1fr)',
         xl: verdicts ? '190px minmax(0, 1fr) 304px' : '190px minmax(0, 1fr)',
       }}
-      gridTemplateRows={{ base: 'auto auto 1fr', lg: 'auto 1fr' }}
+      gridTemplateRows={{ base: narrow ? 'auto auto auto 1fr' : 'auto auto 1fr', lg: 'auto 1fr' }}
       gridTemplateAreas={{
-        base: '"head" "rail" "bench"',
+        base: narrow ? '"bar" "head" "rail" "bench"' : '"head" "rail" "bench"',
         lg: '"head head" "rail bench"',
         xl: areas,
       }}
     >
+      {narrow && (
+        <chakra.div
+          ref={barBox}
+          data-top
+          data-frame
+          gridArea="bar"
+          position="sticky"
+          top="0"
+          zIndex="sticky"
+          bg="panel"
+          borderBottomWidth="1px"
+        >
+          {bar}
+        </chakra.div>
+      )}
       <chakra.header
         data-frame
         gridArea="head"
         bg="panel"
-        borderBottomWidth="1px"
+        borderBottomWidth={header ? '1px' : '0'}
         position={{ lg: 'sticky' }}
         top="0"
-        zIndex="sticky"
+        zIndex={{ lg: 'sticky' }}
       >
         {header}
       </chakra.header>
@@ -52,7 +73,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
         data-frame
         gridArea="rail"
         borderRightWidth={{ lg: '1px' }}
-        borderBottomWidth={{ base: '1px', lg: 0 }}
+        borderBottomWidth={{ base: rail ? '1px' : '0', lg: '0' }}
         minW="0"
       >
         <chakra.div
@@ -60,7 +81,7 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
           top={`${HEADER_PX}px`}
           maxH={{ lg: `calc(100dvh - ${HEADER_PX}px)` }}
           overflowY={{ lg: 'auto' }}
-          p={{ base: '1.5', lg: '2' }}
+          p={{ base: rail ? '1.5' : '0', lg: '2' }}
         >
           {rail}
         </chakra.div>
@@ -69,15 +90,20 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
         gridArea="bench"
         minW="0"
         px="3"
-        pt={top ? undefined : '3'}
+        pt={top && !narrow ? undefined : { base: narrow ? '2' : '3', md: '3' }}
         pb={{ base: '16', xl: '3' }}
         display="grid"
         gap="3"
         alignContent="start"
         id="bench"
       >
-        {top && <Cover>{top}</Cover>}
+        {top && !narrow && <Cover>{top}</Cover>}
         {children}
+        {top && narrow && (
+          <chakra.div data-frame display="grid" gap="1.5" gridTemplateColumns="minmax(0, 1fr)">
+            {top}
+          </chakra.div>
+        )}
       </chakra.main>
       {verdicts && (
         <chakra.aside
@@ -109,25 +135,27 @@ export function Frame({ header, rail, top, verdicts, foot, children }: Props) {
   )
 }
 
-/**
- * Stays over the top of the sheet while it scrolls, and keeps its height known to the scrolling, so that a field that
- * takes the keyboard is never under it.
- */
-function Cover({ children }: { children: ReactNode }) {
-  const box = useRef<HTMLDivElement>(null)
+/** Keeps known to the scrolling how much of the screen is covered at its top, so that a field that takes the keyboard is never under it. */
+function useCover(box: RefObject<HTMLElement | null>, abovePx: number, covers: boolean): void {
   useEffect(() => {
     const element = box.current
-    if (!element) return
+    if (!element || !covers) return
     const { style } = document.documentElement
     const observer = new ResizeObserver(() =>
-      style.setProperty('--cover', `${HEADER_PX + element.offsetHeight}px`),
+      style.setProperty('--cover', `${abovePx + element.offsetHeight}px`),
     )
     observer.observe(element)
     return () => {
       observer.disconnect()
       style.removeProperty('--cover')
     }
-  }, [])
+  }, [box, abovePx, covers])
+}
+
+/** Stays over the top of the sheet while it scrolls. */
+function Cover({ children }: { children: ReactNode }) {
+  const box = useRef<HTMLDivElement>(null)
+  useCover(box, HEADER_PX, true)
   return (
     <chakra.div
       ref={box}

@@ -14,6 +14,15 @@ const both = (dusk: string, day: string) => ({ value: { base: day, _dark: dusk }
 const spacing = Object.fromEntries(
   [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 8, 10, 12, 16].map(step => [step, { value: `${step / 4}rem` }]),
 )
+/** What letters are 1rem of, at the browser's usual size. */
+const USUAL_PX = 15
+/** Sizes of letters, named by what they are at the browser's usual size: where it is set larger, they grow with it. */
+const fontSizes = Object.fromEntries(
+  [11, 12, 13, 14, 15, 16, 17, 18, 20, 22, 24, 26].map(px => [
+    `${px}px`,
+    { value: `${Number((px / USUAL_PX).toFixed(4))}rem` },
+  ]),
+)
 const zIndex = { sticky: { value: 1100 }, modal: { value: 1400 }, toast: { value: 1700 } }
 
 /** The bench's own theme: a workshop at dusk with one lamp, and a light scheme for sunlight. */
@@ -25,6 +34,7 @@ const config = defineConfig({
     tokens: {
       spacing,
       sizes: spacing,
+      fontSizes,
       zIndex,
       fonts: {
         body: { value: "'Atkinson Hyperlegible', sans-serif" },
@@ -45,12 +55,13 @@ const config = defineConfig({
       bg: 'canvas',
       color: 'ink',
       fontFamily: 'body',
-      fontSize: '15px',
+      fontSize: '1rem',
       lineHeight: '1.45',
       colorScheme: { base: 'light', _dark: 'dark' },
       '@media print': { bg: '#fff', color: '#000' },
     },
     html: {
+      fontSize: `${(USUAL_PX / 16) * 100}%`,
       scrollPaddingTop: 'calc(var(--cover, 0px) + 12px)',
       scrollPaddingBottom: { base: '72px', xl: '12px' },
     },

@@ -24,7 +24,7 @@ export function GoalsPanel() {
   return (
     <Panel
       title="What you want from it"
-      note="Say what it is for, and what is usual for that stands here until you set it yourself. A figure that nobody has set is judged by all the same, and is not printed as wanted."
+      note="What is usual for its work stands until you set it yourself; only then is it printed as wanted."
       action={
         <Button variant="quiet" onClick={() => setCutting(true)}>
           Force from the cut
