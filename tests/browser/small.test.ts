@@ -238,3 +238,54 @@ test('letters grow with those of the browser, and nothing sticks out then', asyn
     expect([path, await sticksOut(bench)]).toEqual([path, null])
   }
 })
+
+test('at the machine only the step or the readings in hand are shown, large; a gauge that types like a keyboard needs no field', async () => {
+  const bench = await seeded()
+  const { page } = bench
+  const axis = '/job/demo-skarrow-8/skarrow-x'
+  await page.setViewport({ width: 820, height: 1180, hasTouch: true })
+  await bench.load(`${axis}/build/steps`)
+  await bench.sees('Only holds, torques and cautions')
+  const letterPx = () =>
+    page.$eval('[data-step-in-hand] h3', head => {
+      const { height } = head.getBoundingClientRect()
+      return height
+    })
+  const before = await letterPx()
+  await bench.click('button', 'At the machine: only what is in hand, large (M)')
+  await page.waitForSelector('html[data-at-machine]')
+  expect(await letterPx()).toBeGreaterThan(1.2 * before)
+  const seen = () => bench.text('#sheet')
+  expect(await seen()).toContain('Measure the lost motion')
+  expect(await seen()).not.toContain('Only holds, torques and cautions')
+  // It stays so wherever one goes, and when the tablet has let the tab go.
+  await bench.load(`${axis}/align/screwLine`)
+  await page.waitForSelector('html[data-at-machine] [data-advice]')
+  expect(await seen()).not.toContain('Rounds so far')
+  expect(await sticksOut(bench)).toBeNull()
+
+  await bench.click('button', 'Start the next round')
+  await bench.choose('Readings are typed in', 'mm')
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  const cells = () =>
+    page.$$eval('[data-turn] input[data-quantity="smallLength"]', all =>
+      all.map(one => (one as HTMLInputElement).value),
+    )
+  const many = (await cells()).length
+  const typed = Array.from({ length: many }, (_, at) => `0.${11 + at}1`)
+  for (const line of typed) {
+    await page.keyboard.type(line)
+    await page.keyboard.press('Enter')
+  }
+  expect((await cells()).toSorted()).toEqual(typed.toSorted())
+  // Its key pressed once too often: nothing is typed over, no button is pressed, and it is told.
+  await page.keyboard.type('0.077')
+  await page.keyboard.press('Enter')
+  await bench.sees('Not taken: 0.077')
+  expect((await cells()).toSorted()).toEqual(typed.toSorted())
+
+  await bench.click('button', 'Back from the machine: all of the screen')
+  await page.waitForSelector('html:not([data-at-machine])')
+  await bench.sees('Rounds so far')
+  expect(bench.errors).toEqual([])
+})

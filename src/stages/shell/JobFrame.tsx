@@ -22,8 +22,11 @@ import { NextLine } from './NextLine'
 import type { Overlaid } from './overlaid'
 import { PrintButtons, PrintedFindings, PrintedHead, StageOnPaper } from './Printed'
 import { Rail } from './Rail'
+import { ScreenStaysOn } from './ScreenStaysOn'
 import { SheetScreen } from './SheetScreen'
 import { useActions } from './useActions'
+import { useAtMachine } from './useAtMachine'
+import { useGaugeKeys } from './useGaugeKeys'
 import { useKeys } from './useKeys'
 import { Verdicts } from './Verdicts'
 
@@ -52,7 +55,9 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
   /** Where header and rail were unfolded on a narrow screen: they fold again wherever one goes from there. */
   const [unfoldedAt, setUnfoldedAt] = useState<string | null>(null)
   const here = `${axisId} ${sheet}`
-  const unfolded = !narrow || unfoldedAt === here
+  const [atMachine, setAtMachine] = useAtMachine()
+  const slim = narrow || atMachine
+  const unfolded = !slim || unfoldedAt === here
   const place = { jobId, axisId, stage, sheet }
   /** Another axis is opened at the same sheet; from the machine, at its first one. */
   const onAxis = useCallback(
@@ -64,8 +69,17 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
       ),
     [jobId, stage, sheet],
   )
-  const actions = useActions({ session, place, onAxis, onOverlay: setOverlaid })
+  const toggleAtMachine = useCallback(() => setAtMachine(!atMachine), [atMachine, setAtMachine])
+  const actions = useActions({
+    session,
+    place,
+    onAxis,
+    onOverlay: setOverlaid,
+    atMachine,
+    onAtMachine: toggleAtMachine,
+  })
   useKeys(actions, overlaid === null)
+  useGaugeKeys()
   useTitle(axisId, stage, onPaper ? null : sheet)
   const toastsWanted = useToastsWanted()
   const close = () => setOverlaid(null)
@@ -76,27 +90,38 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
       <SkipLink />
       <Frame
         bar={
-          narrow ? (
+          slim ? (
             <NarrowBar
               place={place}
               open={unfolded}
               onOpen={open => setUnfoldedAt(open ? here : null)}
               onFind={() => setOverlaid('palette')}
+              onLeave={atMachine ? toggleAtMachine : null}
             />
           ) : undefined
         }
-        header={unfolded && <JobHeader session={session} place={place} onOverlay={setOverlaid} />}
+        header={
+          unfolded && (
+            <JobHeader
+              session={session}
+              place={place}
+              onOverlay={setOverlaid}
+              onAtMachine={atMachine ? null : toggleAtMachine}
+            />
+          )
+        }
         rail={unfolded && <Rail {...place} />}
         top={
-          ofAxis && (
+          ofAxis &&
+          !atMachine && (
             <>
               <NextLine jobId={jobId} />
               <DriveLinePanel jobId={jobId} stage={stage} sheet={sheet} narrow={narrow} />
             </>
           )
         }
-        verdicts={ofAxis && hasRoom && <Verdicts key={axisId} {...verdicts} />}
-        foot={ofAxis && !hasRoom && <FootBar {...verdicts} />}
+        verdicts={ofAxis && !atMachine && hasRoom && <Verdicts key={axisId} {...verdicts} />}
+        foot={ofAxis && !atMachine && !hasRoom && <FootBar {...verdicts} />}
       >
         <PrintedHead axisId={axisId} stage={stage} />
         {onPaper ? (
@@ -105,7 +130,8 @@ export function JobFrame({ session, jobId, axisId, stage, sheet }: Props) {
           <SheetScreen key={`${ofAxis ? axisId : ''} ${sheet}`} sheet={sheet} />
         )}
         <PrintedFindings stage={stage} />
-        <div data-frame>
+        {atMachine && <ScreenStaysOn />}
+        <div data-frame hidden={atMachine}>
           <PrintButtons stage={stage} onStage={() => setOnPaper(true)} />
         </div>
       </Frame>
@@ -137,9 +163,11 @@ interface HeaderProps {
   session: JobSession
   place: Place & { axisId: string; stage: Stage }
   onOverlay: (overlaid: Overlaid) => void
+  /** Shows only what is in hand, large; none where that is so already. */
+  onAtMachine: (() => void) | null
 }
 
-function JobHeader({ session, place, onOverlay }: HeaderProps) {
+function JobHeader({ session, place, onOverlay, onAtMachine }: HeaderProps) {
   const jobName = useJob(job => job.name)
   const units = useUnits()
   const undoLabel = useSessionState(session, state => state.undoLabel)
@@ -157,6 +185,7 @@ function JobHeader({ session, place, onOverlay }: HeaderProps) {
       onRedo={session.redo}
       onPalette={() => onOverlay('palette')}
       onHelp={() => onOverlay('help')}
+      onAtMachine={onAtMachine}
       saved={<Saved session={session} />}
     />
   )

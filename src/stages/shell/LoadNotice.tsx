@@ -20,6 +20,7 @@ export function LoadNotice() {
   return (
     <chakra.p
       data-load-notice
+      data-hand
       display="flex"
       gap="2"
       bg="raised"

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { ArrowRight, ChevronDown, ChevronUp, Search } from 'lucide-react'
+import { ArrowRight, ChevronDown, ChevronUp, Minimize2, Search } from 'lucide-react'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { type SheetId, sheetOf } from '@/core/sheets'
 import { Button } from '@/ui/controls'
@@ -14,10 +14,12 @@ interface Props {
   open: boolean
   onOpen: (open: boolean) => void
   onFind: () => void
+  /** Back from the machine to all of the screen. */
+  onLeave: (() => void) | null
 }
 
-/** On a narrow screen: where one is, which unfolds all other places; what is next; and what finds everything. */
-export function NarrowBar({ place: { jobId, axisId, stage, sheet }, open, onOpen, onFind }: Props) {
+/** On a narrow screen, and at the machine: where one is, which unfolds all other places; what is next; and what finds everything. */
+export function NarrowBar({ place: { jobId, axisId, stage, sheet }, open, onOpen, onFind, onLeave }: Props) {
   const axis = useAxisNames().find(({ id }) => id === axisId)
   const next = useStanding()?.next
   const title = sheetOf(sheet).title
@@ -58,6 +60,16 @@ export function NarrowBar({ place: { jobId, axisId, stage, sheet }, open, onOpen
       <Button variant="quiet" px="2" aria-label="Find and go" title="Find and go" onClick={onFind}>
         <Search size={18} aria-hidden />
       </Button>
+      {onLeave && (
+        <Button
+          variant="outline"
+          px="2"
+          aria-label="Back from the machine: all of the screen"
+          onClick={onLeave}
+        >
+          <Minimize2 size={18} aria-hidden />
+        </Button>
+      )}
     </chakra.div>
   )
 }

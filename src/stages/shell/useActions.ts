@@ -17,10 +17,13 @@ interface Bench {
   place: { jobId: string; axisId: string; stage: Stage; sheet: SheetId }
   onAxis: (axisId: string) => void
   onOverlay: (overlaid: Overlaid) => void
+  /** Whether only what is in hand is shown, large. */
+  atMachine: boolean
+  onAtMachine: () => void
 }
 
 /** Everything that can be done from the palette or by a key. */
-export function useActions({ session, place, onAxis, onOverlay }: Bench): Action[] {
+export function useActions({ session, place, onAxis, onOverlay, atMachine, onAtMachine }: Bench): Action[] {
   const { jobId, axisId, stage, sheet } = place
   const axes = useAxisNames()
   const units = useJob(job => job.units)
@@ -65,6 +68,15 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
         label: 'What is next on this axis',
         keys: 'G',
         run: () => void goOn().catch(tellNotWorkedOut),
+      },
+      {
+        id: 'at-machine',
+        group: 'Stages',
+        label: atMachine
+          ? 'Back from the machine: all of the screen'
+          : 'At the machine: only what is in hand, large',
+        keys: 'M',
+        run: onAtMachine,
       },
       { id: 'sheet-next', group: 'Stages', label: 'Next sheet', keys: 'J', run: () => turn(1) },
       { id: 'sheet-previous', group: 'Stages', label: 'Sheet before', keys: 'K', run: () => turn(-1) },
@@ -141,5 +153,19 @@ export function useActions({ session, place, onAxis, onOverlay }: Bench): Action
       { id: 'palette', group: 'Look', label: 'Find and go', keys: 'Ctrl K', run: () => onOverlay('palette') },
       { id: 'help', group: 'Look', label: 'Help and keys', keys: '?', run: () => onOverlay('help') },
     ]
-  }, [axes, axisId, jobId, stage, sheet, units, scheme, switchScheme, session, onAxis, onOverlay])
+  }, [
+    axes,
+    axisId,
+    jobId,
+    stage,
+    sheet,
+    units,
+    scheme,
+    switchScheme,
+    session,
+    onAxis,
+    onOverlay,
+    atMachine,
+    onAtMachine,
+  ])
 }

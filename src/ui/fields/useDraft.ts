@@ -163,14 +163,14 @@ const printIfAny = (value: number | null, rules: QuantityRules) =>
 /** When a reading's turn comes in the procedure; in the order of the page where none is said. */
 const turnOf = (field: HTMLElement) => Number(field.closest<HTMLElement>('[data-turn]')?.dataset.turn ?? 0)
 
-const fieldsIn = (group: ParentNode): HTMLInputElement[] =>
+export const fieldsIn = (group: ParentNode): HTMLInputElement[] =>
   [...group.querySelectorAll<HTMLInputElement>('input[data-quantity]:not(:disabled)')].toSorted(
     (a, b) => turnOf(a) - turnOf(b),
   )
 
 /**
  * Moves to the next reading of the group that a field stands in. After the last one, or once the group has as many as it asks
- * for, it goes to the first that is empty of the groups after it; where there is none, it goes on or stays.
+ * for, it goes to the first that is empty of the groups after it; where there is none, it goes on; the last reading of all is left.
  */
 export function focusNext(event: KeyboardEvent<HTMLInputElement>): void {
   const field = event.currentTarget
@@ -189,5 +189,7 @@ export function focusNext(event: KeyboardEvent<HTMLInputElement>): void {
   const after = group ? groups.slice(groups.indexOf(group) + 1) : []
   const empty = after.flatMap(fieldsIn).find(({ value }) => value === '')
   const onward = empty ?? (group?.dataset.enough ? next : undefined)
-  onward?.focus()
+  if (onward) onward.focus()
+  // After the last of all a gauge that types goes on over nothing: see watchGaugeKeys.
+  else if (turnOf(field) > 0) field.blur()
 }

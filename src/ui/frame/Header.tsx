@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react'
-import { HelpCircle, Moon, Plus, Redo2, Search, Sun, Undo2 } from 'lucide-react'
+import { HelpCircle, Maximize2, Moon, Plus, Redo2, Search, Sun, Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '../controls'
@@ -19,6 +19,8 @@ interface Props {
   onRedo: () => void
   onPalette: () => void
   onHelp: () => void
+  /** Shows only what is in hand, large; none where that is so already. */
+  onAtMachine: (() => void) | null
   saved: ReactNode
 }
 
@@ -36,6 +38,7 @@ export function Header(props: Props) {
     onRedo,
     onPalette,
     onHelp,
+    onAtMachine,
     saved,
   } = props
   return (
@@ -86,6 +89,13 @@ export function Header(props: Props) {
         >
           {units}
         </Button>
+        {onAtMachine && (
+          <IconButton
+            label="At the machine: only what is in hand, large (M)"
+            onClick={onAtMachine}
+            icon={<Maximize2 size={18} aria-hidden />}
+          />
+        )}
         <SchemeButton />
         <IconButton
           label="Find and go (Ctrl K)"

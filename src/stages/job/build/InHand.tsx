@@ -27,7 +27,7 @@ export function InHand({ build }: { build: Build }) {
   const orders = useJob(job => job.orders)
   if (!shown)
     return (
-      <chakra.p fontWeight={700} data-step-in-hand="">
+      <chakra.p fontWeight={700} data-step-in-hand="" data-hand>
         {steps.length === 0
           ? 'No steps yet.'
           : isWhole
@@ -45,6 +45,7 @@ export function InHand({ build }: { build: Build }) {
       ref={card}
       aria-label="The step in hand"
       data-step-in-hand={shown.id}
+      data-hand
       bg="raised"
       borderWidth="1px"
       borderColor={tickedAt ? 'line' : 'lamp'}

@@ -23,7 +23,7 @@ const findingsOf = (context: EvaluationContext, checks: readonly CheckId[]) =>
 
 function Said({ findings }: { findings: readonly Finding[] }) {
   return (
-    <section aria-label="What to do" className={styles.advice}>
+    <section aria-label="What to do" className={styles.advice} data-hand>
       {findings.map(({ checkId, title, state, sentence }) => (
         <div key={checkId} className={styles.one} data-advice={checkId}>
           <Head checkId={checkId} title={title} state={state} />

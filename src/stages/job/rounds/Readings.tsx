@@ -50,7 +50,7 @@ export function Readings<R extends Round>({
   )
   if (!round || Object.keys(of.of).length === 0) return null
   return (
-    <chakra.div minW="0">
+    <chakra.div minW="0" data-hand>
       <RowsTable
         of={of}
         rows={round.stations}

@@ -70,7 +70,7 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
     return (
       <Panel title={title}>
         {how}
-        <Button variant="lamp" mt="3" onClick={start}>
+        <Button variant="lamp" mt="3" onClick={start} data-hand>
           Start a round
         </Button>
       </Panel>
@@ -81,7 +81,7 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
         title={`${title}: round ${count}`}
         action={
           isClosed ? (
-            <Button variant="lamp" onClick={start}>
+            <Button variant="lamp" onClick={start} data-hand>
               Start the next round
             </Button>
           ) : (
@@ -138,7 +138,7 @@ function ToEnd<R extends Round>({ rounds, checks }: Pick<Props<R>, 'rounds' | 'c
     )
   }
   return (
-    <chakra.div display="flex" gap="2">
+    <chakra.div display="flex" gap="2" data-hand>
       <Button variant="danger" onClick={() => edit(removeRound(rounds, axisNow(), last()))}>
         Delete the round
       </Button>

@@ -23,7 +23,7 @@ export function Settings<R extends Round>({ rounds, fields, stations }: RoundPan
   ] as (keyof R & string)[]
   const readsSmall = [...Object.values(of.of), ...shown.map(key => rounds.of.of[key])].some(isReading)
   return (
-    <Columns mt="3" data-readings>
+    <Columns mt="3" data-readings data-hand={isClosed ? undefined : ''}>
       {shown.map(key => (
         <Setting
           key={key}

@@ -90,7 +90,7 @@ function Start({ first }: { first: boolean }) {
       title={first ? 'Full test' : 'Test again'}
       note="Five targets or more, unevenly spread, come to from both sides five times or more: what a metrologist calls accuracy, repeatability and reversal. A program moves the slide and waits at each target; you type what the gauge says, one reading after another. It can be broken off and taken up again."
     >
-      <chakra.form onSubmit={submit} display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
+      <chakra.form data-hand onSubmit={submit} display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
         <chakra.div flex="1 1 220px" maxW="360px">
           <TextField
             label="Name of the test"

@@ -27,7 +27,7 @@ const stopIn = (axis: Axis) => nextStop(lastTest(axis))
 export const Take = memo(function Take() {
   const isDone = useAxis(axis => stopIn(axis) === null)
   return (
-    <chakra.div mt="3" display="grid" gap="2">
+    <chakra.div mt="3" display="grid" gap="2" data-hand>
       <Progress />
       {isDone ? (
         <p>All readings are taken. Close the test, or raise the number of runs to go on.</p>

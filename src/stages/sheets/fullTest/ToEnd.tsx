@@ -30,7 +30,7 @@ export function ToEnd() {
     )
   }
   return (
-    <chakra.div display="flex" gap="2">
+    <chakra.div display="flex" gap="2" data-hand>
       <Button variant="danger" onClick={() => edit(removeFullTest(axisNow(), last()?.id ?? ''))}>
         Delete the test
       </Button>

@@ -116,7 +116,7 @@ function NewTest({ axis, onStart }: { axis: Axis; onStart: () => void }) {
           : inItsWord(HOW_TO, axis)
       }
     >
-      <chakra.form onSubmit={submit} display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
+      <chakra.form onSubmit={submit} data-hand display="flex" gap="2" flexWrap="wrap" alignItems="flex-end">
         <chakra.div flex="1 1 220px" maxW="360px">
           <TextField
             label="What is new since the last one"
@@ -160,7 +160,7 @@ function Test({ axis, test, latest }: { axis: Axis; test: ReversalTest; latest: 
       }
       action={
         closed ? undefined : (
-          <chakra.div display="flex" gap="2" flexWrap="wrap">
+          <chakra.div display="flex" gap="2" flexWrap="wrap" data-hand>
             <Button variant="danger" onClick={() => edit(removeTest(axis, test.id))}>
               Delete the test
             </Button>

@@ -71,7 +71,7 @@ export function ReversalStationCard({ axis, test, station, index, units, closed 
   }
   const small = (um: number) => say(um, 'smallLength', units)
   return (
-    <chakra.section aria-label={`Station ${index + 1}`} borderWidth="1px" borderRadius="6px" p="3">
+    <chakra.section aria-label={`Station ${index + 1}`} data-hand borderWidth="1px" borderRadius="6px" p="3">
       <chakra.div display="flex" flexWrap="wrap" gap="4" alignItems="flex-end" mb="2">
         <QuantityField
           label={`Station ${index + 1} at`}

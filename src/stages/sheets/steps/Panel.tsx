@@ -116,6 +116,7 @@ function LoadState({ build: { load, context } }: { build: Build }) {
   return (
     <chakra.p
       data-load={load}
+      data-hand
       mb="3"
       fontWeight={700}
       color={load === 'free' ? 'fails' : load === 'old-drive' ? 'close' : 'holds'}
