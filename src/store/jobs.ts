@@ -86,11 +86,18 @@ export async function openDemo(db: DuskDatabase, name: DemoName = DEMOS[0].name)
 
 /** Starts the job of the next machine of its kind: unmeasured, unbuilt and untested, with what it is asked to take over. */
 export async function duplicateJob(db: DuskDatabase, jobId: string, take: TakeOver): Promise<void> {
-  const { sisterJob } = await import('@/core/sheets/sisterJob')
+  const [{ sisterJob }, { minutesOf }] = await Promise.all([
+    import('@/core/sheets/sisterJob'),
+    import('@/core/planning/minutesOf'),
+  ])
   await inOne(db, async () => {
     const { job } = await collect(db, jobId)
     const name = `${job.name.slice(0, 70)} (copy)`
-    await put(db, { format: 'dusk-bench-job', ...sisterJob(job, name, take, now()), history: [] })
+    await put(db, {
+      format: 'dusk-bench-job',
+      ...sisterJob(job, name, take, now(), minutesOf(job)),
+      history: [],
+    })
   })
 }
 

@@ -78,6 +78,7 @@ const X: Axis = {
   }),
   goals: goals(400, {}),
   goalsFrom: allGoalsFrom('wanted'),
+  ofLast: null,
   work: 'steel',
   parts: {
     screw: 'ball-20-5-double',

@@ -20,6 +20,7 @@ import {
 } from '../field/field'
 import { DIMENSION_RECORDS, DRIVE_SIZES, GOALS, RECESSES } from './dimensions'
 import { AXIS_ENDS, NUT_FACINGS, SCREW_ENDS, TRANSMISSIONS } from './kinds'
+import { OF_LAST } from './ofLast'
 import { GOALS_FROM, WORK } from './work'
 
 /** Ids of the parts that are chosen. */
@@ -116,6 +117,7 @@ export const AXIS_FIELDS = {
   }),
   /** The side of its bracket on which the nut's body stands. */
   nutFacing: choice('Nut body stands towards', NUT_FACINGS),
+  ofLast: OF_LAST,
 } as const
 
 /** Limits that the builder has set in place of the usual ones, with the reason. */

@@ -88,6 +88,11 @@ export const NO_NOTE: TaskNote = {
   tookMinutes: null,
 }
 
+/** The key that the time of one step of the build is noted by. */
+export const stepTaskKey = (axisId: string, stepId: string) => `${axisId}.step:${stepId}`
+/** Whether a note is of one step, not of a task of the schedule. */
+export const isOfStep = (key: string) => /^[^.]+\.step:/.test(key)
+
 /** When somebody was at the machine: from the start to the stop of an evening. */
 export const SITTINGS = rows(
   'Time at the machine',

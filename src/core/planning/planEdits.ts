@@ -1,6 +1,6 @@
 import type { Edit } from '../document/edit'
 import type { Job } from '../document/job'
-import { type DaysOffRow, NO_NOTE, type TaskNote } from '../document/plan'
+import { type DaysOffRow, NO_NOTE, stepTaskKey, type TaskNote } from '../document/plan'
 import type { Task } from './tasks'
 
 /** What is noted of a task goes by. */
@@ -30,6 +30,25 @@ export const startTask = (task: NotedTask, at: string): Edit => ({
   label: `${nameOf(task)}: begun`,
   run: onNote(task.key, { startedAt: at }),
 })
+
+/** Notes that work on a step of the build begins: its minutes count from here, and only then. */
+export const startStep = (axisId: string, step: { id: string; title: string }, at: string): Edit => ({
+  label: `${step.title}: begun`,
+  run: onNote(stepTaskKey(axisId, step.id), { startedAt: at }),
+})
+
+/** An edit that also ends the time of a step: opened again, it is timed anew. */
+export const endingTimeOf = (edit: Edit, axisId: string, stepId: string): Edit => ({
+  ...edit,
+  run: (job, ...rest) => {
+    edit.run(job, ...rest)
+    delete job.plan.tasks[stepTaskKey(axisId, stepId)]
+  },
+})
+
+/** When work on a step began; null while nobody started its time. */
+export const stepStartedAt = (job: Job, axisId: string, stepId: string): string | null =>
+  job.plan.tasks[stepTaskKey(axisId, stepId)]?.startedAt ?? null
 
 /** Notes that a task is done, and what it took when it was started. */
 export function finishTask(task: NotedTask, at: string): Edit {

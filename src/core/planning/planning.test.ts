@@ -1,6 +1,7 @@
 import { longTom } from '../demo/longTom'
 import { ostrey } from '../demo/ostrey'
 import { skarrow } from '../demo/skarrow'
+import type { Axis } from '../document/axis'
 import { runEdit } from '../document/edit'
 import type { Job } from '../document/job'
 import { HOURS, PLAN_TO_START } from '../document/plan'
@@ -8,12 +9,15 @@ import { fits } from '../field/fits'
 import { schemaOf } from '../field/schema'
 import { writeCalendar } from '../formats/calendarFile'
 import { catalogueOf } from '../machine/parts'
+import { evaluateAxis } from '../sheets/evaluateAxis'
 import { newJob } from '../sheets/newJob'
+import { knownSteps } from '../sheets/shared/steps/procedure'
 import { sisterJob } from '../sheets/sisterJob'
 import { withCalledOff } from './calledOff'
 import { dateAt, dayAfter, daysBetween, nowOf, weekdayOf } from './days'
 import { entriesOf, placedTasks, stretches } from './entries'
 import { hoursProblems, windowsFrom } from './hours'
+import { minutesOf } from './minutesOf'
 import { parcelsOf } from './parcels'
 import { type PlannedJob, planJob, type WhatIf } from './plan'
 import { finishTask, minutesTaken, reopenTask, setMinutes, setWay, startTask } from './planEdits'
@@ -159,8 +163,9 @@ describe('tasks', () => {
   test('what it took becomes what the next axis takes', () => {
     const { job } = skarrow()
     const cables = taskIn(job, 'skarrow-y.cables')
-    // The four steps of X lie an hour apart, from the first tick to the last.
-    expect(cables).toMatchObject({ minutesFrom: 'learned', ways: [{ minutes: 60 }] })
+    // The steps of X were ticked in a row: that says when, not how long.
+    expect(cables.minutesFrom).toBe('usual')
+    const usual = cables.ways[0]?.minutes
     const begun = edited(job, startTask(cables, '2026-11-26T16:00:00.000Z'))
     const ended = edited(begun, finishTask(taskIn(begun, cables.key), '2026-11-26T16:50:00.000Z'))
     expect(ended.plan.tasks[cables.key]).toMatchObject({ tookMinutes: 50 })
@@ -170,8 +175,45 @@ describe('tasks', () => {
     })
     expect(
       taskIn(edited(ended, reopenTask(taskIn(ended, cables.key))), 'skarrow-z.cables').ways[0]?.minutes,
-    ).toBe(60)
+    ).toBe(usual)
     expect(minutesTaken('2026-11-26T16:00:00.000Z', '2026-11-28T16:00:00.000Z')).toBeNull()
+  })
+
+  test('steps that were timed one by one teach what their task takes; one that was only ticked, nothing', () => {
+    const { job } = skarrow()
+    const [x] = job.axes as [Axis]
+    const own = knownSteps(evaluateAxis(x, catalogueOf(job), 'mm')).filter(({ part }) => part === 'wiring')
+    const timed = (ids: readonly string[]): Job => ({
+      ...job,
+      axes: [
+        {
+          ...x,
+          stepNotes: {
+            ...x.stepNotes,
+            ...Object.fromEntries(
+              ids.map(id => [id, { how: 'done' as const, why: '', who: '', tookMinutes: 15 }]),
+            ),
+          },
+        },
+        ...job.axes.slice(1),
+      ],
+    })
+    const ids = own.map(({ id }) => id)
+    expect(ids.length).toBeGreaterThan(1)
+    expect(taskIn(timed(ids), 'skarrow-y.cables')).toMatchObject({
+      minutesFrom: 'learned',
+      ways: [{ minutes: 15 * ids.length }],
+    })
+    expect(taskIn(timed(ids.slice(1)), 'skarrow-y.cables').minutesFrom).toBe('usual')
+    // What is learned goes with the next machine, for every axis of it.
+    const next = sisterJob(
+      timed(ids),
+      'The next',
+      { choices: true, limits: true, plans: true },
+      NOW.day,
+      minutesOf(timed(ids)),
+    ).job
+    for (const { id } of next.axes) expect(next.plan.tasks[`${id}.cables`]?.minutes).toBe(15 * ids.length)
   })
 
   test('the next machine starts with the same hours and with what it took on this one, and nothing done', () => {

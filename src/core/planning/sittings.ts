@@ -7,7 +7,6 @@ import { type Plan, SITTINGS, type Sitting } from '../document/plan'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { leftLoose } from '../sheets/shared/steps/left'
 import { knownSteps } from '../sheets/shared/steps/procedure'
-import { minutesTaken } from './planEdits'
 
 /** The time at the machine that goes on; none when work is stopped. */
 export const sittingNow = ({ sittings }: Pick<Plan, 'sittings'>): Sitting | null =>
@@ -62,18 +61,3 @@ export const stopSitting = (sitting: Sitting, at: string, left: readonly LeftOn[
     }`.slice(0, LONGEST_LINE),
   },
 })
-
-/**
- * Minutes from the last tick of the job since work was started, or from its start, to now: what a step took.
- *
- * @returns null while nobody has started work
- */
-export function minutesSinceLast(job: Job, at: string): number | null {
-  const sitting = sittingNow(job.plan)
-  if (!sitting) return null
-  const ticks = job.axes
-    .flatMap(({ ticks }) => Object.values(ticks))
-    .filter(tick => tick >= sitting.startedAt)
-  const from = [sitting.startedAt, ...ticks].toSorted().at(-1) as string
-  return minutesTaken(from, at)
-}

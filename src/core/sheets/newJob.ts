@@ -201,6 +201,7 @@ export function newAxis(template: AxisTemplate): Axis {
     recesses: { recessFixedMm: 0, recessFarMm: 0, safetyFixedMm: 5, safetyFarMm: 5 },
     nutFacing: 'far',
     higherEnd: null,
+    ofLast: null,
     limits: {},
     ...blankSheets(),
     slide: template.slide ?? null,

@@ -1,5 +1,6 @@
 import { demoJobs } from '../demo'
 import { NOT_ACCEPTED } from '../document/acceptance'
+import type { Axis } from '../document/axis'
 import { DIMENSION_KEYS } from '../document/dimensions'
 import { CATALOGUE } from '../machine/parts'
 import { isToBeMade } from '../machine/stillToMeasure'
@@ -16,11 +17,34 @@ describe.each(jobs.map(job => [job.name, job] as const))('the next machine like 
   const next = sisterJob(job, 'The next', ALL, AT)
 
   test('starts unmeasured, unbuilt and untested, with nothing ordered', () => {
-    expect(next.job.orders).toEqual({})
-    for (const axis of next.job.axes) {
+    // Prices and days are asked once; nothing is ordered, nothing has come.
+    for (const [key, { priceEur, leadDays, ...rest }] of Object.entries(next.job.orders)) {
+      expect(rest).toEqual({ state: 'open', dueDay: null })
+      expect({ priceEur, leadDays }).toMatchObject({
+        priceEur: job.orders[key]?.priceEur,
+        leadDays: job.orders[key]?.leadDays,
+      })
+    }
+    expect(Object.keys(next.job.orders)).toHaveLength(
+      Object.values(job.orders).filter(({ priceEur, leadDays }) => priceEur !== null || leadDays !== null)
+        .length,
+    )
+    next.job.axes.forEach((axis, index) => {
+      const before = job.axes[index] as Axis
       // A block or bracket of the next machine is not there yet: what it measures follows from the plan.
-      for (const key of DIMENSION_KEYS)
+      for (const key of DIMENSION_KEYS) {
+        const { value, provenance } = before.dimensions[key]
+        const wasRead = provenance === 'measured' || provenance === 'sheet'
         expect([key, axis.dimensions[key].provenance]).toEqual([key, isToBeMade(key) ? 'planned' : 'assumed'])
+        // What was read on it stands beside the empty field, and is judged by nowhere; which way it lies is of the model.
+        expect([key, axis.ofLast?.dimensions[key]]).toEqual([key, wasRead ? value : null])
+        const stays = isToBeMade(key) || provenance === 'assumed' || key === 'inclineDeg'
+        expect([key, axis.dimensions[key].value]).toEqual([key, stays ? value : null])
+      }
+      expect(axis.ofLast?.machine).toBe(job.name)
+      expect(axis.ofLast?.mended.map(({ fault }) => fault)).toEqual([
+        ...new Set(before.faultSearches.flatMap(({ mended }) => mended ?? [])),
+      ])
       expect(axis.ticks).toEqual({})
       expect([axis.rounds, axis.tests, axis.section.stations, axis.block]).toEqual([[], [], [], null])
       for (const joint of axis.joints) expect([joint.gripMm, joint.suppliedMm]).toEqual([null, null])
@@ -28,7 +52,7 @@ describe.each(jobs.map(job => [job.name, job] as const))('the next machine like 
       const judged = evaluateAxis(axis, CATALOGUE, 'mm').findings.map(({ stage }) => stage)
       expect(judged).not.toContain('align')
       expect(judged).not.toContain('prove')
-    }
+    })
     expect(next.entries).toHaveLength(1)
     // Nobody has accepted it, whoever took the first one over.
     const accepted = {

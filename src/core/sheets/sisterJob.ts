@@ -1,10 +1,11 @@
 import { produce } from 'immer'
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis } from '../document/axis'
-import { DIMENSION_KEYS } from '../document/dimensions'
+import { DIMENSION_KEYS, type DimensionKey } from '../document/dimensions'
 import { newId } from '../document/id'
-import type { Job, LogEntry } from '../document/job'
-import { NO_NOTE, type Plan } from '../document/plan'
+import type { Job, LogEntry, Orders } from '../document/job'
+import type { OfLast } from '../document/ofLast'
+import { isOfStep, NO_NOTE, type Plan } from '../document/plan'
 import { isToBeMade } from '../machine/stillToMeasure'
 import { blankSheets, DRIVE_TO_START } from './newJob'
 
@@ -23,16 +24,41 @@ export const TAKE_OVER_WORDS: Record<keyof TakeOver, string> = {
   plans: 'Plans: recesses, holes, screws and patterns, without what was measured of them',
 }
 
-/** An axis of the next machine: wishes as they are, dimensions as a first guess, nothing measured, built or tested. */
-function sisterAxis(axis: Axis, { choices, limits, plans }: TakeOver): Axis {
+/** Which way an axis lies does not differ from casting to casting, and what can fall must be known before anything is measured. */
+const OF_THE_MODEL: readonly DimensionKey[] = ['inclineDeg']
+
+/** What was read on the machine before, and which faults it had. */
+function ofLast(axis: Axis, machine: string): OfLast {
+  const mended = new Set(axis.faultSearches.flatMap(({ mended: fault }) => fault ?? []))
+  return {
+    machine,
+    dimensions: Object.fromEntries(
+      DIMENSION_KEYS.map(key => {
+        const { value, provenance } = axis.dimensions[key]
+        return [key, provenance === 'measured' || provenance === 'sheet' ? value : null]
+      }),
+    ) as OfLast['dimensions'],
+    mended: [...mended].map(fault => ({ id: newId(), fault })),
+  }
+}
+
+/** An axis of the next machine: wishes as they are, what was read beside empty dimensions, nothing measured, built or tested. */
+function sisterAxis(axis: Axis, machine: string, { choices, limits, plans }: TakeOver): Axis {
   const blank = blankSheets()
   return produce({ ...axis, ...blank } as Axis, draft => {
     draft.slide = axis.slide
     draft.buildSchools = axis.buildSchools
     draft.lubePoints = axis.lubePoints.map(point => ({ ...point, access: null }))
-    // Castings of one model differ: a figure of the other machine is an assumption here.
-    for (const key of DIMENSION_KEYS)
-      draft.dimensions[key].provenance = isToBeMade(key) ? 'planned' : 'assumed'
+    draft.ofLast = ofLast(axis, machine)
+    // Castings of one model differ: a figure of the other machine stands beside an empty one here, until it is taken.
+    for (const key of DIMENSION_KEYS) {
+      const dimension = draft.dimensions[key]
+      if (isToBeMade(key)) dimension.provenance = 'planned'
+      else {
+        if (dimension.provenance !== 'assumed' && !OF_THE_MODEL.includes(key)) dimension.value = null
+        dimension.provenance = 'assumed'
+      }
+    }
     if (choices) {
       draft.variants = axis.variants
       draft.stopping = axis.stopping
@@ -68,8 +94,23 @@ function sisterAxis(axis: Axis, { choices, limits, plans }: TakeOver): Axis {
   })
 }
 
-/** The plan of the next machine: the same hours and tasks of one's own, and for each task the minutes that it took on this one. */
-function sisterPlan(plan: Plan, idOf: ReadonlyMap<string, string>): Plan {
+/** Prices and days of delivery are asked once; what is ordered and here is of the machine before. */
+const sisterOrders = (orders: Orders): Job['orders'] =>
+  Object.fromEntries(
+    Object.entries(orders)
+      .filter(([, { priceEur, leadDays }]) => priceEur !== null || leadDays !== null)
+      .map(([key, { priceEur, leadDays }]) => [key, { priceEur, leadDays, state: 'open', dueDay: null }]),
+  )
+
+/**
+ * The plan of the next machine: the same hours and tasks of one's own, and for each task the minutes that it took on this one,
+ * or that its kind took where it was timed elsewhere.
+ */
+function sisterPlan(
+  plan: Plan,
+  idOf: ReadonlyMap<string, string>,
+  learned: ReadonlyMap<string, number>,
+): Plan {
   const renamed = (key: string): string => {
     const [axisId = '', ...rest] = key.split('.')
     return [idOf.get(axisId) ?? axisId, ...rest].join('.')
@@ -78,11 +119,16 @@ function sisterPlan(plan: Plan, idOf: ReadonlyMap<string, string>): Plan {
   return {
     ...plan,
     sittings: [],
-    tasks: Object.fromEntries(
-      Object.entries(plan.tasks).flatMap(([key, { tookMinutes, way }]) =>
-        tookMinutes === null ? [] : [[renamed(key), { ...NO_NOTE, way, minutes: tookMinutes }]],
+    tasks: Object.fromEntries([
+      ...[...idOf.values()].flatMap(axisId =>
+        [...learned].map(([kind, minutes]) => [`${axisId}.${kind}`, { ...NO_NOTE, minutes }] as const),
       ),
-    ),
+      ...Object.entries(plan.tasks).flatMap(([key, { tookMinutes, way }]) =>
+        tookMinutes === null || isOfStep(key)
+          ? []
+          : [[renamed(key), { ...NO_NOTE, way, minutes: tookMinutes }] as const],
+      ),
+    ]),
     ownTasks: plan.ownTasks.map(own => ({
       ...own,
       afterKey: orNone(own.afterKey),
@@ -95,6 +141,7 @@ function sisterPlan(plan: Plan, idOf: ReadonlyMap<string, string>): Plan {
  * The job of the next machine of its kind, made from one that was done: it starts unmeasured, unbuilt and untested, and
  * nothing of it is ordered.
  *
+ * @param learned minutes that kinds of tasks took, by their names, where they were timed
  * @returns the job, and the line of the log that says where it comes from
  */
 export function sisterJob(
@@ -102,6 +149,7 @@ export function sisterJob(
   name: string,
   take: TakeOver,
   at: string,
+  learned: ReadonlyMap<string, number> = new Map(),
 ): { job: Job; entries: LogEntry[] } {
   const id = newId()
   const idOf = new Map(job.axes.map(axis => [axis.id, newId()]))
@@ -113,10 +161,13 @@ export function sisterJob(
       name,
       createdAt: at,
       archived: false,
-      orders: {},
+      orders: take.choices ? sisterOrders(job.orders) : {},
       acceptance: NOT_ACCEPTED,
-      plan: sisterPlan(job.plan, idOf),
-      axes: job.axes.map(axis => ({ ...sisterAxis(axis, take), id: idOf.get(axis.id) as string })),
+      plan: sisterPlan(job.plan, idOf, learned),
+      axes: job.axes.map(axis => ({
+        ...sisterAxis(axis, job.name.slice(0, 80), take),
+        id: idOf.get(axis.id) as string,
+      })),
     },
     entries: [
       {
@@ -125,7 +176,7 @@ export function sisterJob(
         axisId: null,
         at,
         kind: 'job',
-        text: `Started from ${job.name}${taken.length ? `, with its ${taken.join(', ')}` : ''}. Nothing is measured, built or tested yet; dimensions are a first guess.`,
+        text: `Started from ${job.name}${taken.length ? `, with its ${taken.join(', ')}` : ''}. Nothing is measured, built or tested yet; what was read on it stands beside the empty fields.`,
         closes: null,
         hidden: false,
       },

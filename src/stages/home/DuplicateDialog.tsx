@@ -28,8 +28,9 @@ export function DuplicateDialog({ name, onClose, onCopy }: Props) {
       }
     >
       <chakra.p mb="3">
-        It starts unmeasured, unbuilt and untested, with an empty order list: castings of one model differ.
-        The dimensions of {name} stand as a first guess, marked as assumed. What else shall it take over?
+        It starts unmeasured, unbuilt and untested, with nothing ordered: castings of one model differ. What
+        was read on {name} stands beside the empty fields, one key takes it; minutes that were timed, prices,
+        days of delivery and the faults that it had come along. What else shall it take over?
       </chakra.p>
       <chakra.div display="grid" gap="1">
         {(Object.keys(TAKE_OVER_WORDS) as (keyof TakeOver)[]).map(key => (

@@ -4,6 +4,8 @@ import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/do
 import { setDimension } from '@/core/document/edits'
 import { inItsWord } from '@/core/machine/movingPart'
 import { isAsked, isPlanned, isToBeMade } from '@/core/machine/stillToMeasure'
+import { say } from '@/core/units/print'
+import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
@@ -58,6 +60,9 @@ const PASSES = [
   { shows: 'made', head: 'Of what is made: by the plan until it is fitted' },
 ] as const
 
+/** In an empty field it takes what was read on the last machine. */
+const TAKE_KEY = '='
+
 const DimensionField = memo(function DimensionField({ dimension: key }: { dimension: DimensionKey }) {
   const { value, provenance } = useAxis(axis => axis.dimensions[key])
   const title = useAxis(axis => axis.title)
@@ -69,6 +74,12 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const label = isFarFree ? FREE_SPAN.label : DIMENSIONS[key].label
   const help = isFarFree ? FREE_SPAN.help : usual
   const open = provenance === 'assumed' || value === null
+  const last = useAxis(axis =>
+    axis.dimensions[key].value === null ? (axis.ofLast?.dimensions[key] ?? null) : null,
+  )
+  const machine = useAxis(axis => axis.ofLast?.machine ?? '')
+  /** A figure of another casting is no reading of this one: it stands as assumed until it is measured. */
+  const take = () => edit(setDimension(axisNow(), key, last, 'assumed'))
   const onValue = useCallback(
     (next: number | null, mergeKey: string) => {
       // What is not made yet cannot be measured: another figure is another plan.
@@ -78,7 +89,16 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
     [edit, key, axisNow],
   )
   return (
-    <div data-field={key}>
+    // biome-ignore lint/a11y/noStaticElementInteractions: the key is of the field within
+    <div
+      data-field={key}
+      onKeyDown={event => {
+        if (event.key !== TAKE_KEY || last === null) return
+        if (!(event.target instanceof HTMLInputElement) || event.target.value !== '') return
+        event.preventDefault()
+        take()
+      }}
+    >
       <QuantityField
         label={label}
         kind={quantity}
@@ -104,6 +124,11 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
           options={isToBeMade(key) ? SOURCES : READ_SOURCES}
           onChange={next => edit(setDimension(axisNow(), key, value, next))}
         />
+        {last !== null && (
+          <Button variant="outline" onClick={take} data-of-last={key} aria-keyshortcuts={TAKE_KEY}>
+            Of {machine}: {say(last, quantity, units)} ({TAKE_KEY})
+          </Button>
+        )}
       </QuantityField>
     </div>
   )

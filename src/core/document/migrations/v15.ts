@@ -1,6 +1,7 @@
 import { type Added, changeWith, givenWhat, type Plain } from './plain'
 
-// Version 15 to 16: a belt may turn the nut on a screw that stands, and each goal says where it comes from. What stood before
+// Version 15 to 16: a belt may turn the nut on a screw that stands, each goal says where it comes from, and an axis knows what
+// was read on the last machine of its kind. What stood before
 // reads as it did: it was printed as wanted, and stays so.
 
 /** What objects are known by, and what they have from version 16 on; fields that stand there already stay. */
@@ -9,6 +10,7 @@ const ADDED: Added = [
     ['dimensions', 'goals', 'parts'],
     {
       work: null,
+      ofLast: null,
       goalsFrom: {
         wantedTravelMm: 'wanted',
         topSpeedMmPerMin: 'wanted',

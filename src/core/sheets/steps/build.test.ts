@@ -9,7 +9,8 @@ import { judgeJoint } from '../../machine/joints/joint'
 import { JOINTS } from '../../machine/joints/model'
 import { CATALOGUE, catalogueOf } from '../../machine/parts'
 import { neededItems } from '../../orders/orders'
-import { leftOn, minutesSinceLast, sittingNow, startSitting, stopSitting } from '../../planning/sittings'
+import { endingTimeOf, minutesTaken, startStep, stepStartedAt } from '../../planning/planEdits'
+import { leftOn, sittingNow, startSitting, stopSitting } from '../../planning/sittings'
 import { evaluateAxis } from '../evaluateAxis'
 import { newJob } from '../newJob'
 import { AIDS, aidsIn } from '../shared/steps/aids'
@@ -337,17 +338,18 @@ describe('a mishap', () => {
 describe('an evening', () => {
   const edited = (job: Job, edit: Parameters<typeof runEdit>[1], at: string) =>
     runEdit(job, edit, { id: at, at }).job
-  test('is started and stopped, and what each step took counts from the one before', () => {
+  test('is started and stopped, and a step took what was timed of it, not what lies between two ticks', () => {
     const { job } = skarrow()
-    expect(minutesSinceLast(job, '2026-11-26T19:00:00.000Z')).toBeNull()
     const on = edited(job, startSitting('Wenna', '2026-11-26T18:30:00.000Z'), '2026-11-26T18:30:00.000Z')
-    expect(minutesSinceLast(on, '2026-11-26T18:42:00.000Z')).toBe(12)
-    const done = edited(
-      on,
-      tickStep(Y, stepIn(Y, 'far-loose'), '2026-11-26T18:42:00.000Z', { who: 'Wenna', tookMinutes: 12 }),
-      '2026-11-26T18:42:00.000Z',
-    )
-    expect(minutesSinceLast(done, '2026-11-26T19:00:00.000Z')).toBe(18)
+    const step = stepIn(Y, 'far-loose')
+    expect(stepStartedAt(on, Y.id, step.id)).toBeNull()
+    const begun = edited(on, startStep(Y.id, step, '2026-11-26T18:32:00.000Z'), '2026-11-26T18:32:00.000Z')
+    const from = stepStartedAt(begun, Y.id, step.id)
+    expect(minutesTaken(from, '2026-11-26T18:44:00.000Z')).toBe(12)
+    const tick = tickStep(Y, step, '2026-11-26T18:44:00.000Z', { who: 'Wenna', tookMinutes: 12 })
+    const done = edited(begun, endingTimeOf(tick, Y.id, step.id), '2026-11-26T18:44:00.000Z')
+    // Opened again it is timed anew.
+    expect(stepStartedAt(done, Y.id, step.id)).toBeNull()
     expect(done.axes[1]?.stepNotes['far-loose']).toEqual({
       how: 'done',
       why: '',

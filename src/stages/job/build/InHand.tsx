@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
-import { Check, Hand, TriangleAlert } from 'lucide-react'
+import { Check, Hand, Timer, TriangleAlert } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
+import { stepStartedAt } from '@/core/planning/planEdits'
 import { sheetOf } from '@/core/sheets'
 import { askOf, maySkip, waitsFor } from '@/core/sheets/shared/steps/holds'
 import type { Step } from '@/core/sheets/shared/steps/step'
@@ -152,6 +153,23 @@ function WhereItStands({ step }: { step: Step }) {
   )
 }
 
+/** Starts the time of a step, and says since when it runs: only what was timed is learned from. */
+function StepTime({ step, build }: { step: Step; build: Build }) {
+  const { axisId } = useJobContext()
+  const startedAt = useJob(job => stepStartedAt(job, axisId, step.id))
+  if (startedAt)
+    return (
+      <Note as="span" data-step-time>
+        begun {momentWords(startedAt)}
+      </Note>
+    )
+  return (
+    <Button variant="quiet" onClick={() => build.begin(step)}>
+      <Timer size={18} aria-hidden /> Start its time
+    </Button>
+  )
+}
+
 /** What can be said of a step: done, done otherwise, skipped, gone wrong; or open again, with what leans on it. */
 function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: boolean }) {
   const [asked, setAsked] = useState<Asked>(null)
@@ -205,6 +223,7 @@ function Actions({ step, build, isDone }: { step: Step; build: Build; isDone: bo
           <Button variant="lamp" px="6" minH="52px" fontSize="17px" onClick={() => build.finish(step)}>
             <Check size={20} aria-hidden /> Done
           </Button>
+          <StepTime step={step} build={build} />
           <Button variant="outline" onClick={() => setAsked('otherwise')}>
             Done otherwise
           </Button>

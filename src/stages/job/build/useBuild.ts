@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react'
 import type { Axis } from '@/core/document/axis'
-import { minutesSinceLast, sittingNow } from '@/core/planning/sittings'
+import { endingTimeOf, minutesTaken, startStep, stepStartedAt } from '@/core/planning/planEdits'
+import { sittingNow } from '@/core/planning/sittings'
 import { inHand, leaning, refusalOf } from '@/core/sheets/shared/steps/holds'
 import { doneTicks, loadState, openedWith } from '@/core/sheets/shared/steps/load'
 import type { StepNote } from '@/core/sheets/shared/steps/model'
@@ -43,16 +44,29 @@ export function useBuild() {
       look(null)
       const at = new Date().toISOString()
       session.edit(
-        tickStep(
-          axis,
-          step,
-          at,
-          { ...note, who: sittingNow(job.plan)?.who ?? '', tookMinutes: minutesSinceLast(job, at) },
-          steps,
+        endingTimeOf(
+          tickStep(
+            axis,
+            step,
+            at,
+            {
+              ...note,
+              who: sittingNow(job.plan)?.who ?? '',
+              tookMinutes: minutesTaken(stepStartedAt(job, axis.id, step.id), at),
+            },
+            steps,
+          ),
+          axis.id,
+          step.id,
         ),
       )
     },
     [axis, context, session, steps],
+  )
+  /** Starts the time of a step. */
+  const begin = useCallback(
+    (step: Step) => session.edit(startStep(axis.id, step, new Date().toISOString())),
+    [axis.id, session],
   )
   /** Opens a step again, with all that leans on it. */
   const open = useCallback(
@@ -72,6 +86,7 @@ export function useBuild() {
     shown,
     look,
     refusal,
+    begin,
     finish,
     open,
     /** The ticks that still say something. */

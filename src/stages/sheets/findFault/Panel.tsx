@@ -5,6 +5,7 @@ import { newId } from '@/core/document/id'
 import { openSearch, startSearch } from '@/core/sheets/findFault/edits'
 import { CHECK_WORDS, FAULT_WORDS, type FaultId } from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
+import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
@@ -45,6 +46,7 @@ function Begin() {
       title="Find the fault"
       note="Say what is wrong, as you would over the bench. Each answer, and every reading that is there already, makes some faults likelier and others less; the next check is the one that tells most in a minute. One fault at a time: mend it, test again, and go on without it if it is still wrong."
     >
+      <OnTheLast />
       {mended && <Mended faultId={mended} />}
       <chakra.div display="flex" gap="2" flexWrap="wrap" mt="3">
         {mended && (
@@ -57,6 +59,18 @@ function Begin() {
         </Button>
       </chakra.div>
     </Panel>
+  )
+}
+
+/** Which faults the last machine of the kind had: what has gone wrong once is looked at first. */
+function OnTheLast() {
+  const last = useSettledEvaluation().axis.ofLast
+  if (!last || last.mended.length === 0) return null
+  const names = last.mended.map(({ fault }) => FAULT_WORDS[fault as FaultId]?.name ?? fault)
+  return (
+    <Stated mt="2" data-of-last="">
+      <b>On {last.machine} it was:</b> {names.join('; ')}. Look there first.
+    </Stated>
   )
 }
 
