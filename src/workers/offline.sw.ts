@@ -6,7 +6,12 @@ import { Serwist, setCacheNameDetails } from 'serwist'
 declare const BUILD: { id: string; files: string[] }
 
 /** The pages that the server makes, and the address under which each is kept: one serves every place in every job. */
-const PAGES = { '/': '/?kept', '/reference': '/reference?kept', '/job': '/job/kept' } as const
+const PAGES = {
+  '/': '/?kept',
+  '/week': '/week?kept',
+  '/reference': '/reference?kept',
+  '/job': '/job/kept',
+} as const
 const pageOf = (path: string) => PAGES[(path.startsWith('/job/') ? '/job' : path) as keyof typeof PAGES]
 
 const CACHE_PREFIX = 'dusk'

@@ -9,7 +9,7 @@ import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
 import { countDay, noteFirstUse } from '@/store/keeping'
 import { describeProblem, type Problem } from '@/store/problem'
-import { Button } from '@/ui/controls'
+import { Button, LinkButton } from '@/ui/controls'
 import { DropAnywhere } from '@/ui/DropAnywhere'
 import { FilePicker } from '@/ui/FilePicker'
 import { SchemeButton } from '@/ui/frame/Header'
@@ -103,6 +103,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
             >
               Open a demo job
             </Button>
+            {live.length > 0 && <LinkButton href="/week">This week</LinkButton>}
             <FilePicker label="Job file" accept=".json,application/json" onFile={setFile}>
               <Upload size={16} aria-hidden /> Import a job file
             </FilePicker>

@@ -89,13 +89,14 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
     [edit, key, axisNow],
   )
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the key is of the field within
     <div
       data-field={key}
-      onKeyDown={event => {
+      // Before the field itself takes it for the first sign of a figure.
+      onKeyDownCapture={event => {
         if (event.key !== TAKE_KEY || last === null) return
         if (!(event.target instanceof HTMLInputElement) || event.target.value !== '') return
         event.preventDefault()
+        event.stopPropagation()
         take()
       }}
     >
