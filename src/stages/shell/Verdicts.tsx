@@ -17,6 +17,7 @@ import type { Place } from '../job/address'
 import { useEdit, useJobContext, useUnits } from '../job/JobContext'
 import { LaterWorking } from '../job/LaterWorking'
 import { PlaceLink, placeLink } from '../job/PlaceLink'
+import { useSaid } from '../job/rounds/said'
 import { useAxisNow, useSettledAxis } from '../job/useAxis'
 import { useEvaluation, useFindings, useSupplyTask } from '../job/useEvaluation'
 import { useAnswer } from '../job/useRun'
@@ -62,11 +63,13 @@ export function Verdicts({ jobId, stage, sheet, onGone }: Props) {
     },
     [apply],
   )
+  const said = useSaid()
   const card = (finding: Finding) => (
     <VerdictCard
       key={finding.checkId}
       finding={finding}
       units={units}
+      saidBeside={said.has(finding.checkId)}
       open={opened === finding.checkId}
       remedies={opened === finding.checkId ? remedies : null}
       onRemedies={onRemedies}

@@ -23,6 +23,8 @@ export interface VerdictActions {
 interface Props extends VerdictActions {
   finding: Finding
   units: UnitSystem
+  /** Whether the sheet in hand says its sentence already. */
+  saidBeside: boolean
   /** Whether its ways out are shown. */
   open: boolean
   /** Null while they are not worked out. */
@@ -34,7 +36,14 @@ const isSameCard = ({ finding: a, ...one }: Props, { finding: b, ...other }: Pro
   saysTheSame(a, b) && (Object.keys(one) as (keyof typeof one)[]).every(key => one[key] === other[key])
 
 /** One verdict: its state, its sentence, what it rests on, its working and its ways out. */
-export const VerdictCard = memo(function VerdictCard({ finding, units, open, remedies, ...actions }: Props) {
+export const VerdictCard = memo(function VerdictCard({
+  finding,
+  units,
+  saidBeside,
+  open,
+  remedies,
+  ...actions
+}: Props) {
   const { state, title, sentence, figure, limit, restsOn } = finding
   const used = shareUsed(finding)
   // A verdict that is not known yet rests on nothing yet.
@@ -58,7 +67,9 @@ export const VerdictCard = memo(function VerdictCard({ finding, units, open, rem
       )}
       {used !== null && <UseBar used={used} />}
       <div className={styles.body}>
-        <p className={styles.sentence}>{sentence}</p>
+        <p className={styles.sentence} hidden={saidBeside}>
+          {sentence}
+        </p>
         {finding.ownLimits && (
           <p className={styles.rests}>Held to other limits than usual: {finding.ownLimits.because}</p>
         )}

@@ -7,6 +7,7 @@ import { StateMark } from '@/ui/verdicts/StateMark'
 import { useEvaluation, useEvaluationBeside } from '../useEvaluation'
 import { WorkingButton } from '../WorkingButton'
 import styles from './advice.module.css'
+import { useSays } from './said'
 
 /** What to do, in one sentence a check, with its working: it follows every key. */
 export function Advice({ checks }: { checks: readonly CheckId[] }) {
@@ -22,6 +23,7 @@ const findingsOf = (context: EvaluationContext, checks: readonly CheckId[]) =>
   checks.flatMap(checkId => context.finding(checkId) ?? [])
 
 function Said({ findings }: { findings: readonly Finding[] }) {
+  useSays(findings.map(({ checkId }) => checkId))
   return (
     <section aria-label="What to do" className={styles.advice} data-hand>
       {findings.map(({ checkId, title, state, sentence }) => (

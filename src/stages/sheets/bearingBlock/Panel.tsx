@@ -24,10 +24,10 @@ import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { useEdit, useJob, useUnits } from '../../job/JobContext'
+import { Advice } from '../../job/rounds/Advice'
 import { useAxis } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { useChange, useRows } from '../../job/useRows'
-import { WorkingButton } from '../../job/WorkingButton'
 
 const FIGURES = numberFields(BLOCK.of)
 const NO_BEARINGS: BlockBearing[] = []
@@ -75,8 +75,10 @@ function Measured({ block }: { block: BearingBlock }) {
     <Panel
       title="Bearing block"
       note="The cover must stand off the block by a hair: then it clamps the outer rings. An outer ring is wider at one face: read that flat rim, its land, with calipers at both faces; the wider one takes the thrust."
-      action={<WorkingButton checkId="room.block" of="the stack of the block" />}
     >
+      <chakra.div mb="3">
+        <Advice checks={['room.block']} />
+      </chakra.div>
       <FieldGrid
         fields={FIGURES}
         values={block}

@@ -3,16 +3,22 @@ import { useMemo } from 'react'
 import { diagnosis } from '@/core/diagnose/diagnosis'
 import { newId } from '@/core/document/id'
 import { openSearch, startSearch } from '@/core/sheets/findFault/edits'
-import { CHECK_WORDS, FAULT_WORDS, type FaultId } from '@/core/sheets/findFault/words'
+import {
+  CHECK_WORDS,
+  checkName,
+  FAULT_WORDS,
+  type FaultId,
+  outcomeWords,
+} from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
-import { Stated } from '@/ui/Note'
+import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 import { Answers } from './Answers'
-import { Found } from './Found'
+import { Found, percent } from './Found'
 import { NextChecks } from './NextChecks'
 import { Suspects } from './Suspects'
 
@@ -47,6 +53,7 @@ function Begin() {
       note="Say what is wrong, as you would over the bench. Each answer, and every reading that is there already, makes some faults likelier and others less; the next check is the one that tells most in a minute. One fault at a time: mend it, test again, and go on without it if it is still wrong."
     >
       <OnTheLast />
+      <SoFar />
       {mended && <Mended faultId={mended} />}
       <chakra.div display="flex" gap="2" flexWrap="wrap" mt="3">
         {mended && (
@@ -61,6 +68,29 @@ function Begin() {
     </Panel>
   )
 }
+
+/** What the readings that are there point to already, before anything is asked. */
+function SoFar() {
+  const context = useSettledEvaluation()
+  const found = useMemo(() => diagnosis(context, { answers: [] }), [context])
+  if (found.answered.length === 0) return null
+  return (
+    <chakra.div mt="3" data-so-far>
+      <chakra.h3 fontWeight={700}>What the readings so far point to</chakra.h3>
+      <Stated as="ol" mt="1" pl="5" listStyleType="decimal">
+        {found.suspects.slice(0, MOST_SO_FAR).map(({ faultId, probability, pointsTo }) => (
+          <li key={faultId}>
+            <b>{FAULT_WORDS[faultId].name}</b>, {percent(probability)}
+            {pointsTo.length > 0 &&
+              `: ${pointsTo.map(({ check, outcome }) => `${checkName(check)}, ${outcomeWords(check, outcome).toLowerCase()}`).join('; ')}`}
+          </li>
+        ))}
+      </Stated>
+      <Note mt="1">Before you have said anything: what you see and hear counts before it.</Note>
+    </chakra.div>
+  )
+}
+const MOST_SO_FAR = 3
 
 /** Which faults the last machine of the kind had: what has gone wrong once is looked at first. */
 function OnTheLast() {

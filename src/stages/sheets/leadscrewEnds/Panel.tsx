@@ -53,6 +53,7 @@ export function LeadscrewEndsPanel() {
         <chakra.p color="quiet">{steps.ask}</chakra.p>
       ) : (
         <>
+          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axisName}: screw`, steps.value, units)} />
           <DataTable
             label="Steps of the screw"
             columns={columns}
@@ -62,7 +63,6 @@ export function LeadscrewEndsPanel() {
             leastPx={560}
           />
           {fit && <chakra.p mt="2">{fit}</chakra.p>}
-          <DrawingSheet drawing={screwDrawing(`${jobName}, ${axisName}: screw`, steps.value, units)} />
         </>
       )}
     </Panel>

@@ -21,10 +21,10 @@ import { DataTable, type TableColumn } from '@/ui/table/DataTable'
 import { RowsTable } from '@/ui/table/RowsTable'
 import { StateMark } from '@/ui/verdicts/StateMark'
 import { useUnits } from '../../job/JobContext'
+import { Advice } from '../../job/rounds/Advice'
 import { useAxis } from '../../job/useAxis'
 import { useWorkedOut } from '../../job/useEvaluation'
 import { useChange, useRows } from '../../job/useRows'
-import { WorkingButton } from '../../job/WorkingButton'
 import { SectionView } from './SectionView'
 
 const FIGURES = numberFields(SECTION.of)
@@ -52,8 +52,11 @@ export function NutRoomPanel() {
     <Panel
       title="Room around the nut"
       note="Measure from the screw axis to each wall of the casting, and how thick the wall is, at a few places along the screw: a bar of the screw's diameter through the bores makes the axis. Seen from the fixed end."
-      action={<WorkingButton checkId="room.section" of="the room around the nut" />}
     >
+      <chakra.div mb="3">
+        <Advice checks={['room.section']} />
+      </chakra.div>
+      <Worst />
       <chakra.div mb="4">
         <FieldGrid
           fields={FIGURES}
@@ -72,7 +75,6 @@ export function NutRoomPanel() {
         />
       </chakra.div>
       <RowsTable {...stations} units={units} addLabel="Another place along the screw" />
-      <Worst />
     </Panel>
   )
 }

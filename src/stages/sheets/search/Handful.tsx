@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { Fragment } from 'react'
 import type { Axis } from '@/core/document/axis'
 import type { DrivePoint } from '@/core/search/field'
 import type { Handpicked } from '@/core/search/handful'
@@ -6,10 +7,10 @@ import type { DriveSlot } from '@/core/search/slots'
 import { printFixed, say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
-import { Note, Stated } from '@/ui/Note'
+import { Stated } from '@/ui/Note'
 import { useWholeCatalogue } from '../../job/useEvaluation'
 import { isTaken } from './driveColumns'
-import { driveWords } from './driveWords'
+import { drivePartsWords, driveWords } from './driveWords'
 
 interface Props {
   handful: readonly Handpicked[]
@@ -40,16 +41,20 @@ export function Handful({ handful, axis, units, onTake }: Props) {
         aria-label="A handful of drives"
         listStyleType="none"
         display="grid"
-        gap="3"
-        gridTemplateColumns="minmax(0, 1fr)"
+        gap="2"
+        gridTemplateColumns={`repeat(auto-fit, minmax(${LEAST_PX}px, 1fr))`}
       >
         {handful.map(one => (
           <Card key={one.picks.join()} one={one} axis={axis} units={units} onTake={onTake} />
         ))}
       </chakra.ul>
+      <RestsOn handful={handful} />
     </>
   )
 }
+
+/** So narrow a drive can still be read, and five stand side by side. */
+const LEAST_PX = 132
 
 type CardProps = Omit<Props, 'handful'> & { one: Handpicked }
 
@@ -58,64 +63,88 @@ function Card({ one: { picks, point, rests, support, changes }, axis, units, onT
   const taken = isTaken(axis, point)
   const words = driveWords(point, catalogue)
   const figures = [
-    `€${Math.round(point.priceEur)}`,
-    `${printFixed(point.margin, 2)} times what is wanted where it is tightest`,
-    `loses ${say(point.lostMotionUm, 'smallLength', units)}`,
-    `${say(point.heightMm, 'length', units, units === 'mm' ? 0 : 2)} high`,
-    ...(point.massKg === null ? [] : [say(point.massKg, 'mass', units, 1)]),
-    ...(point.days === null ? [] : [`here in ${point.days} days`]),
-  ]
+    ['price', `€${Math.round(point.priceEur)}`],
+    ['tightest', `${printFixed(point.margin, 2)} times`],
+    ['loses', say(point.lostMotionUm, 'smallLength', units)],
+    ['high', say(point.heightMm, 'length', units, units === 'mm' ? 0 : 2)],
+    ['heavy', point.massKg === null ? '–' : say(point.massKg, 'mass', units, 1)],
+    ['here in', point.days === null ? '–' : `${point.days} days`],
+  ] as const
   return (
     <chakra.li
       data-picks={picks.join(', ')}
       borderWidth="1px"
       borderColor={taken ? 'lamp' : 'line'}
-      borderLeftWidth="4px"
-      px="3"
-      py="2"
+      borderTopWidth="4px"
+      borderRadius="6px"
+      p="2"
+      minW="0"
+      display="grid"
+      // Each line of one stands beside that of the others.
+      gridRow="span 5"
+      gridTemplateRows="subgrid"
+      rowGap="2"
+      fontSize="13px"
     >
-      <chakra.div display="flex" gap="3" justifyContent="space-between" alignItems="start">
-        <chakra.div>
-          <chakra.h3 fontWeight={700} _firstLetter={{ textTransform: 'uppercase' }}>
-            {picks.join(', ')}
-          </chakra.h3>
-          <Stated>{words}</Stated>
-        </chakra.div>
-        <Button
-          variant="outline"
-          flexShrink={0}
-          disabled={taken}
-          aria-label={`Take the drive: ${words}`}
-          onClick={() => onTake(point)}
-        >
-          {taken ? 'Taken' : 'Take'}
-        </Button>
-      </chakra.div>
-      <chakra.p mt="1" fontWeight={600}>
-        {figures.join(' · ')}
-      </chakra.p>
-      {changes && (
-        <Note mt="1">
-          {changes.length === 0
-            ? 'It is the drive that is chosen today.'
-            : `Other than today: ${changes.map(slot => SLOT_WORDS[slot]).join(', ')}.`}
-        </Note>
-      )}
-      {support && <Stated mt="1">{support}</Stated>}
-      {rests.length > 0 && (
-        <chakra.div mt="1">
-          <chakra.p fontSize="14px" fontWeight={700} color="close">
-            It rests on:
+      <chakra.h3 fontWeight={700} fontSize="14px" _firstLetter={{ textTransform: 'uppercase' }}>
+        {picks.join(', ')}
+      </chakra.h3>
+      <chakra.dl display="grid" gridTemplateColumns="auto 1fr" columnGap="2" alignContent="start">
+        {figures.map(([name, value]) => (
+          <Fragment key={name}>
+            <chakra.dt color="quiet">{name}</chakra.dt>
+            <chakra.dd fontWeight={600} textAlign="right">
+              {value}
+            </chakra.dd>
+          </Fragment>
+        ))}
+      </chakra.dl>
+      <Button
+        variant="outline"
+        px="2"
+        disabled={taken}
+        aria-label={`Take the drive: ${words}`}
+        onClick={() => onTake(point)}
+      >
+        {taken ? 'Taken' : 'Take'}
+      </Button>
+      <chakra.ul display="grid" gap="1" alignContent="start">
+        {drivePartsWords(point, catalogue).map(part => (
+          <li key={part}>{part}</li>
+        ))}
+      </chakra.ul>
+      <chakra.div color="quiet">
+        {changes &&
+          (changes.length === 0
+            ? 'The drive that is chosen today.'
+            : `Other than today: ${changes.map(slot => SLOT_WORDS[slot]).join(', ')}.`)}
+        {support && <chakra.p mt="1">{support}</chakra.p>}
+        {rests.length > 0 && (
+          <chakra.p mt="1" color="close" fontWeight={700}>
+            Rests on: {rests.map(({ title }) => title.toLowerCase()).join('; ')}.
           </chakra.p>
-          <Stated as="ul" pl="5" listStyleType="disc">
-            {rests.map(({ title, sentence }) => (
-              <li key={title}>
-                <strong>{title}</strong>. {sentence}
-              </li>
-            ))}
-          </Stated>
-        </chakra.div>
-      )}
+        )}
+      </chakra.div>
     </chakra.li>
+  )
+}
+
+/** What the drives rest on, each said once. */
+function RestsOn({ handful }: { handful: readonly Handpicked[] }) {
+  const all = new Map(handful.flatMap(({ rests }) => rests.map(({ title, sentence }) => [sentence, title])))
+  if (all.size === 0) return null
+  return (
+    <chakra.div mt="2">
+      <Stated fontWeight={700} color="close">
+        What they rest on:
+      </Stated>
+      <Stated as="ul" pl="5" listStyleType="disc">
+        {[...all].map(([sentence, title]) => (
+          <li key={sentence}>
+            <strong>{title}</strong>. {sentence}
+          </li>
+        ))}
+      </Stated>
+    </chakra.div>
   )
 }

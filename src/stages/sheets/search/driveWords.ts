@@ -2,15 +2,17 @@ import type { Catalogue } from '@/core/document/parts/types'
 
 import type { DrivePoint } from '@/core/search/field'
 
-/** A drive in words: its screw, its bearings, what joins it to the motor, and the motor. */
-export function driveWords(point: DrivePoint, catalogue: Catalogue): string {
-  const names = [
+/** The parts of a drive: its screw and how it is held, its bearings, what joins it to the motor, and the motor. */
+export const drivePartsWords = (point: DrivePoint, catalogue: Catalogue): string[] =>
+  [
     catalogue.screw.get(point.screw)?.name,
     `held ${point.ends}`,
     catalogue.bearing.get(point.bearing)?.name,
     catalogue.coupler.get(point.coupler ?? '')?.name,
     catalogue.belt.get(point.belt ?? '')?.name,
     catalogue.motor.get(point.motor)?.name,
-  ]
-  return names.filter(Boolean).join('; ')
-}
+  ].filter(name => name !== undefined)
+
+/** A drive in words: all of its parts, in a line. */
+export const driveWords = (point: DrivePoint, catalogue: Catalogue): string =>
+  drivePartsWords(point, catalogue).join('; ')
