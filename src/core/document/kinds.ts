@@ -9,6 +9,12 @@ export type MachineKind = (typeof MACHINE_KINDS)[number]
 /** How the two ends of a screw are held, softest first. */
 export const SCREW_ENDS = ['fixed-free', 'supported-supported', 'fixed-supported', 'fixed-fixed'] as const
 export type ScrewEnds = (typeof SCREW_ENDS)[number]
+export const SCREW_ENDS_WORDS: Readonly<Record<ScrewEnds, string>> = {
+  'fixed-free': 'fixed at one end, free at the other',
+  'supported-supported': 'supported at both ends',
+  'fixed-supported': 'fixed at one end, supported at the other',
+  'fixed-fixed': 'fixed at both ends',
+}
 
 /** By a coupler, by a belt to the screw, or by a belt to a nut that turns on a screw which stands. */
 export const TRANSMISSIONS = ['direct', 'belt', 'nut'] as const

@@ -216,7 +216,7 @@ export function goal(key: GoalKey): RemedyFinder {
       // How hard it speeds up is set in the controller; nobody builds a machine for it.
       ...(key === 'accelerationMmPerS2'
         ? { cost: 'a setting of the controller; it speeds up more gently', is: 'setting' }
-        : { cost: 'a wish given up', is: 'wish' }),
+        : { cost: 'a wish given up: less is asked of the axis', is: 'wish' }),
     })
 }
 

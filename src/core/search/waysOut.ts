@@ -2,7 +2,7 @@ import { groupBy } from 'es-toolkit'
 import type { Axis } from '../document/axis'
 import { hasBelt } from '../document/axis'
 import { GOALS } from '../document/dimensions'
-import { SCREW_ENDS } from '../document/kinds'
+import { SCREW_ENDS, SCREW_ENDS_WORDS } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
@@ -129,7 +129,7 @@ const taking =
 const slotWords = (catalogue: Catalogue, point: DrivePoint, slot: DriveSlot): string => {
   switch (slot) {
     case 'ends':
-      return `the ends held ${point.ends}`
+      return `the screw ${SCREW_ENDS_WORDS[point.ends]}`
     case 'link':
       return point.belt === null
         ? (catalogue.coupler.get(point.coupler ?? '')?.name ?? '')
@@ -162,7 +162,7 @@ function partMoves({ context }: Trial, within: Within): Move[] {
       .filter(one => one !== axis.ends)
       .map(one => ({
         of: 'ends',
-        words: `the ends held ${one}`,
+        words: `the screw ${SCREW_ENDS_WORDS[one]}`,
         change: (draft: Axis) => {
           draft.ends = one
         },

@@ -1,7 +1,7 @@
 import type { Axis } from '../document/axis'
 import { hasBelt } from '../document/axis'
 import type { Orders } from '../document/job'
-import { type PartKind, SCREW_ENDS, type ScrewEnds } from '../document/kinds'
+import { type PartKind, SCREW_ENDS, SCREW_ENDS_WORDS, type ScrewEnds } from '../document/kinds'
 import type { Catalogue, OwnParts, PartOf } from '../document/parts/types'
 import type { SearchWithin } from '../sheets/search/model'
 import { say, saySold } from '../units/print'
@@ -127,7 +127,8 @@ const GIVEN: readonly {
   },
   {
     lift: () => ({ keepEnds: false }),
-    words: ({ searchWithin, ends }) => (searchWithin.keepEnds ? `with its ends held ${ends}` : null),
+    words: ({ searchWithin, ends }) =>
+      searchWithin.keepEnds ? `with its screw ${SCREW_ENDS_WORDS[ends]}` : null,
   },
   ...(['bearing', 'motor'] as const).map(kind => ({
     lift: () => (kind === 'bearing' ? { keepBearing: false } : { keepMotor: false }),

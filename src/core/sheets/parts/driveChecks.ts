@@ -216,7 +216,7 @@ export const DRIVE_CHECKS = defineChecks({
         measure(giveUm, 'smallLength'),
         measure(backlashTargetUm / 2, 'smallLength'),
         () =>
-          `Speeding up by ${say(accelerationMmPerS2, 'acceleration')}, the ${movingPart(t.axis)} hangs ${say(giveUm, 'smallLength')} behind on its drive, against half of the ${say(backlashTargetUm, 'smallLength')} that a reversal may lose. It swings there at ${say(swing(t).frequencyHz, 'frequency', 0)}: ${say(massKg(t), 'mass')} on ${say(driveStiffness(t).stiffnessNPerUm, 'stiffness')}.`,
+          `Speeding up by ${say(accelerationMmPerS2, 'acceleration')}, the ${movingPart(t.axis)} hangs ${say(giveUm, 'smallLength')} behind on its drive, against half of the ${say(backlashTargetUm, 'smallLength')} that a reversal may lose. A jolt makes it swing at ${say(swing(t).frequencyHz, 'frequency', 0)}, so much mass on so soft a drive: ${say(massKg(t), 'mass')} on ${say(driveStiffness(t).stiffnessNPerUm, 'stiffness')}.`,
       )
     },
   },

@@ -1,4 +1,5 @@
 import { radians } from '../../calculation/constants'
+import { SCREW_ENDS_WORDS } from '../../document/kinds'
 import { defineChecks, type Say } from '../../evaluation/check'
 import type { EvaluationContext } from '../../evaluation/context'
 import { MOST_MARGIN, standing } from '../../evaluation/finding'
@@ -54,7 +55,7 @@ export const LEADSCREW_CHECKS = defineChecks({
           `Top speed turns the screw at ${say(rpm, 'rotation')}; it may turn at ${say(
             allowableSpeedRpm,
             'rotation',
-          )} before it whips, being ${say(t.part('screw').rootDiameterMm, 'length', 1)} at the root and held ${t.axis.ends}.${freeEndWords(t, say)}`,
+          )} before it whips, swinging like a skipping rope, being ${say(t.part('screw').rootDiameterMm, 'length', 1)} at the root and ${SCREW_ENDS_WORDS[t.axis.ends]}.${freeEndWords(t, say)}`,
       )
     },
   },
@@ -72,7 +73,7 @@ export const LEADSCREW_CHECKS = defineChecks({
         () =>
           `The largest push is ${say(pushN, 'force')}; ${say(allowableLoadN, 'force')} is allowed, half of what bends it out (${
             regime === 'euler' ? 'slender' : 'short'
-          } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : `held ${t.axis.ends}`}).${worstEndWords(t, say)}`,
+          } strut, ${t.axis.ends === 'fixed-free' ? 'between the fixed block and the nut' : SCREW_ENDS_WORDS[t.axis.ends]}).${worstEndWords(t, say)}`,
       )
     },
   },

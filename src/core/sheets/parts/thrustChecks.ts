@@ -36,7 +36,7 @@ function keepsClosed(
     limit: measure(opensAtN, 'force'),
     use: loadN / opensAtN,
     sentence: () =>
-      `The ${name} opens at ${say(opensAtN, 'force')}, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
+      `The ${name} opens at ${say(opensAtN, 'force')}, where one side of it lets go and there is play, against a largest load of ${say(loadN, 'force')}${besidesN > 0 ? `, ${say(besidesN, 'force')} of it the pull of the stretched screw` : ''}: ${
         ratio >= 1 ? `${percent(ratio - 1, say)} in hand` : 'play comes back under load'
       }, because its preload is ${say(preload, 'force')}.${worstEndWords(t, say)}`,
   }
@@ -158,7 +158,7 @@ export const THRUST_CHECKS = defineChecks({
             safety,
             'ratio',
             1,
-          )} times, against ${wanted} wanted.${worstEndWords(t, say)}`,
+          )} times, against ${wanted} wanted: beyond that its balls may dent the groove.${worstEndWords(t, say)}`,
       }
     },
   },

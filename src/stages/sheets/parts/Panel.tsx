@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { type PartKind, SCREW_ENDS, type ScrewEnds } from '@/core/document/kinds'
+import { type PartKind, SCREW_ENDS, SCREW_ENDS_WORDS } from '@/core/document/kinds'
 import type { PartOf } from '@/core/document/parts/types'
 import { setEnds, setPreload } from '@/core/machine/driveEdits'
 import { neededParts, offeredParts } from '@/core/machine/neededParts'
@@ -14,13 +14,6 @@ import { useAskedPart } from '../../job/place'
 import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { PartList } from './PartList'
-
-const ENDS_WORDS: Record<ScrewEnds, string> = {
-  'fixed-free': 'fixed at one end, free at the other',
-  'supported-supported': 'supported at both ends',
-  'fixed-supported': 'fixed at one end, supported at the other',
-  'fixed-fixed': 'fixed at both ends',
-}
 
 /** The parts of the drive: each kind to choose from, with what every part would do to the verdicts. */
 export function PartsPanel() {
@@ -76,7 +69,7 @@ function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
           <SelectField
             label="How the ends are held"
             value={axis.ends}
-            options={SCREW_ENDS.map(value => ({ value, label: ENDS_WORDS[value] }))}
+            options={SCREW_ENDS.map(value => ({ value, label: SCREW_ENDS_WORDS[value] }))}
             onChange={ends => edit(setEnds(axis, ends))}
           />
           {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}

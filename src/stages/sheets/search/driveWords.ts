@@ -1,3 +1,4 @@
+import { SCREW_ENDS_WORDS } from '@/core/document/kinds'
 import type { Catalogue } from '@/core/document/parts/types'
 
 import type { DrivePoint } from '@/core/search/field'
@@ -6,7 +7,7 @@ import type { DrivePoint } from '@/core/search/field'
 export const drivePartsWords = (point: DrivePoint, catalogue: Catalogue): string[] =>
   [
     catalogue.screw.get(point.screw)?.name,
-    `held ${point.ends}`,
+    SCREW_ENDS_WORDS[point.ends],
     catalogue.bearing.get(point.bearing)?.name,
     catalogue.coupler.get(point.coupler ?? '')?.name,
     catalogue.belt.get(point.belt ?? '')?.name,
