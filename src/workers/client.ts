@@ -11,6 +11,7 @@ import type { DrivePoint } from '@/core/search/field'
 import type { SearchOutcome } from '@/core/search/outcome'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Spread } from '@/core/sheets/chain/monteCarlo'
+import { currencyNow } from '@/core/units/money'
 import { tellByQuery } from './address'
 import { isAlive } from './alive'
 import type {
@@ -57,11 +58,11 @@ interface Reached<W> {
   failed: Promise<never>
 }
 
-const reach = <W>(worker: Worker): Reached<W> => ({
-  worker,
-  remote: wrap<W>(worker),
-  failed: failing(worker),
-})
+function reach<W>(worker: Worker): Reached<W> {
+  // Before anything is asked of it: prices in its sentences are in the money of this page.
+  worker.postMessage({ currency: currencyNow() })
+  return { worker, remote: wrap<W>(worker), failed: failing(worker) }
+}
 
 let judge: Reached<JudgeWorker> | undefined
 

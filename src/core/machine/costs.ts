@@ -1,5 +1,6 @@
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
+import { money } from '../units/money'
 import { say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
 import { driveEur, driveHeightMm } from './drive/price'
@@ -43,7 +44,7 @@ export function costWords(before: EvaluationContext, after: EvaluationContext, u
     const is = known(after, of)
     if (was === null || is === null) return []
     const size = Math.abs(is - was)
-    const by = quantity === 'eur' ? `€${Math.round(size)}` : say(size, quantity, units)
+    const by = quantity === 'eur' ? money(size) : say(size, quantity, units)
     return /[1-9]/.test(by) ? [words(by, is > was, movingPart(after.axis))] : []
   })
 }

@@ -12,6 +12,7 @@ import { screwSag } from '../machine/sizing/screw'
 import { freeLengthMm } from '../machine/travel/placement'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { HELD_BY_BELT } from '../sheets/parts/driveChecks'
+import { money } from '../units/money'
 import { say } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
 import type { DrivePoint } from './field'
@@ -114,5 +115,5 @@ export function supportWords(axis: Axis, catalogue: Catalogue, point: DrivePoint
     ? ` and hangs ${say(sagUm(held), 'smallLength', units)} instead of ${say(sagUm(free), 'smallLength', units)}`
     : ''
   const bearings = held.part('bearing').priceEur * FAR_END_SHARE[point.ends] * axis.drive.screws
-  return `With its far end held the screw may turn at ${rpm(held)} before it whips, not ${rpm(free)} as with a free one${hangs}; its line is set by two blocks and stays. That is €${Math.round(bearings)} of its price, and a block to make and align.`
+  return `With its far end held the screw may turn at ${rpm(held)} before it whips, not ${rpm(free)} as with a free one${hangs}; its line is set by two blocks and stays. That is ${money(bearings)} of its price, and a block to make and align.`
 }

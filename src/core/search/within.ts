@@ -4,6 +4,7 @@ import type { Orders } from '../document/job'
 import { type PartKind, SCREW_ENDS, SCREW_ENDS_WORDS, type ScrewEnds } from '../document/kinds'
 import type { Catalogue, OwnParts, PartOf } from '../document/parts/types'
 import type { SearchWithin } from '../sheets/search/model'
+import { money } from '../units/money'
 import { say, saySold } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
 
@@ -160,7 +161,8 @@ const GIVEN: readonly {
   },
   {
     lift: () => ({ mostPriceEur: null }),
-    words: ({ searchWithin: { mostPriceEur: most } }) => (most === null ? null : `for at most €${most}`),
+    words: ({ searchWithin: { mostPriceEur: most } }) =>
+      most === null ? null : `for at most ${money(most)}`,
   },
   {
     lift: () => ({ mostHeightMm: null }),

@@ -34,6 +34,6 @@ test('every quantity of length or force has a unit of its own in an inch job', (
     return mm.unit === inch.unit
   })
   expect(alike.sort()).toEqual(
-    ['angle', 'duration', 'frequency', 'hours', 'inertia', 'ratio', 'rotation', 'share'].sort(),
+    ['angle', 'duration', 'frequency', 'hours', 'inertia', 'money', 'ratio', 'rotation', 'share'].sort(),
   )
 })

@@ -1,3 +1,5 @@
+import { currencyNow, moneySign } from './money'
+
 /** Which family of units a job is shown in; values are always stored in the base unit. */
 export type UnitSystem = 'mm' | 'inch'
 
@@ -183,6 +185,8 @@ export const QUANTITIES = {
     inch: { unit: 'steps/in', perUnit: 1 / MM_PER_INCH, decimals: 3 },
     accepts: { 'steps/mm': 1, 'steps/in': 1 / MM_PER_INCH, '1/mm': 1, '1/in': 1 / MM_PER_INCH },
   },
+  /** Money; how it is shown is set for the shop, see money.ts. */
+  money: { base: 'EUR', ...same('€', 2), accepts: { '€': 1, eur: 1 } },
   /** A plain number. */
   ratio: { base: '1', ...same('', 3), accepts: {} },
   /** A share from 0 to 1, shown in per cent. */
@@ -197,7 +201,21 @@ export const QUANTITIES = {
 export type QuantityKind = keyof typeof QUANTITIES
 
 /** The facts of a quantity, with its unit names open to look-up. */
-export const quantityFacts = (kind: QuantityKind): QuantityFacts => QUANTITIES[kind]
+export const quantityFacts = (kind: QuantityKind): QuantityFacts =>
+  kind === 'money' ? moneyFacts() : QUANTITIES[kind]
+
+/** Money in the one that the shop goes by. */
+function moneyFacts(): QuantityFacts {
+  const { code, perEuro } = currencyNow()
+  const perUnit = 1 / perEuro
+  const unit = { unit: moneySign(), perUnit, decimals: 2 }
+  return {
+    base: 'EUR',
+    mm: unit,
+    inch: unit,
+    accepts: { '€': 1, eur: 1, [unit.unit.toLowerCase()]: perUnit, [code.toLowerCase()]: perUnit },
+  }
+}
 
 /**
  * The unit that a quantity is stored and reckoned in, in plain letters.

@@ -4,6 +4,7 @@ import type { PartKind } from '@/core/document/kinds'
 import type { DrivePart } from '@/core/drawing/driveLine'
 import { inItsWord } from '@/core/machine/movingPart'
 import { partSheet, type SheetRow } from '@/core/machine/parts/sheet'
+import { money } from '@/core/units/money'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
@@ -54,7 +55,7 @@ export function PartSheet({ part, kind, title, onClose, choose }: Props) {
       </chakra.div>
       {chosen ? (
         <chakra.p>
-          {chosen.name}, {chosen.maker}, €{chosen.priceEur}
+          {chosen.name}, {chosen.maker}, {money(chosen.priceEur)}
         </chakra.p>
       ) : (
         <chakra.p color="quiet">

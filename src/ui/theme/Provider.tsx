@@ -6,6 +6,8 @@ import { ThemeProvider } from 'next-themes'
 import { type ReactNode, useEffect, useState } from 'react'
 import { setDateLocale } from '@/core/units/dateWords'
 import { marksOf, setMarks } from '@/core/units/marks'
+import { setCurrency } from '@/core/units/money'
+import { keptCurrency } from '../fields/currency'
 import { SCHEME_KEY } from './scheme'
 import { system } from './system'
 
@@ -13,6 +15,7 @@ import { system } from './system'
 if (typeof window !== 'undefined') {
   setMarks(marksOf())
   setDateLocale()
+  setCurrency(keptCurrency())
 }
 
 /** A tab in the background draws no frames: there the app starts after this. */

@@ -6,6 +6,7 @@ import {
   force,
   length,
   mass,
+  money,
   type NumberField,
   numberOf,
   plain,
@@ -32,7 +33,7 @@ const FACTS = {
   /** What it is, in the trade's words. */
   name: words('Name', 80),
   maker: words('Maker', 60),
-  priceEur: plain('Price', [0, 50_000], unit('€')),
+  priceEur: money('Price', [0, 50_000]),
 } as const
 
 /** What is of use when a part is ordered. */

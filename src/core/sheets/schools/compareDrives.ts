@@ -7,6 +7,7 @@ import { driveEur, driveHeightMm } from '../../machine/drive/price'
 import { lostMotionBudget } from '../../machine/drive/stiffness'
 import { efficiency } from '../../machine/drive/torque'
 import { isBelted, nutTurns } from '../../machine/drive/transmission'
+import { money } from '../../units/money'
 import { say } from '../../units/print'
 import type { UnitSystem } from '../../units/quantity'
 import type { Variant } from './model'
@@ -71,7 +72,7 @@ function machining(t: EvaluationContext, units: UnitSystem): string {
 }
 
 const FACTS: Fact[] = [
-  ['Price', t => `€${Math.round(driveEur(t))}`],
+  ['Price', t => money(driveEur(t))],
   ['Lost motion in all', (t, units) => say(lostMotionBudget(t).totalUm, 'smallLength', units)],
   ['of it, nut', (t, units) => causes(t, units, 'nut')],
   ['of it, bearings', (t, units) => causes(t, units, 'bearing')],

@@ -1,4 +1,4 @@
-import { choice, flag, length, mass, plain, record, type ValueOf } from '../../field/field'
+import { choice, flag, length, mass, money, plain, record, type ValueOf } from '../../field/field'
 
 /** What a search keeps to. */
 export const SEARCH_WITHIN = record('Search within', {
@@ -14,7 +14,7 @@ export const SEARCH_WITHIN = record('Search within', {
   }),
   onlyHere: flag('Only what is on the shelf or ordered already'),
   onlyOwn: flag('Only parts of our own list'),
-  mostPriceEur: plain('Price, at most', [1, 200_000], { orNone: true, unit: '€' }),
+  mostPriceEur: money('Price, at most', [1, 200_000], { orNone: true }),
   mostHeightMm: length('Height under the slide, at most', [5, 1000], { orNone: true }),
   mostMassKg: mass('Weight of the drive, at most', [0.01, 5000], { orNone: true }),
   mostDays: plain('Comes within', [0, 1000], { orNone: true, whole: true, unit: 'days' }),

@@ -6,6 +6,7 @@ import { swing } from '@/core/machine/drive/stiffness'
 import { movingPart } from '@/core/machine/movingPart'
 import { driveSummary } from '@/core/sheets/inWords/driveSummary'
 import { goalWords } from '@/core/sheets/inWords/goalWords'
+import { money } from '@/core/units/money'
 import { say } from '@/core/units/print'
 import { Note } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
@@ -54,9 +55,9 @@ export function InWordsPanel() {
       </Part>
       {sums.value && (
         <Note mt="2">
-          The drive costs €{Math.round(sums.value.eur)}, takes {say(sums.value.heightMm, 'length', units)}{' '}
-          across under the {movingPart(axis)}, and swings at {say(sums.value.hz, 'frequency', units)} where it
-          is softest.
+          The drive costs {money(sums.value.eur)}, takes {say(sums.value.heightMm, 'length', units)} across
+          under the {movingPart(axis)}, and swings at {say(sums.value.hz, 'frequency', units)} where it is
+          softest.
         </Note>
       )}
     </Panel>

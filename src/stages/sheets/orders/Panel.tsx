@@ -5,7 +5,8 @@ import { type Job, ORDER_STATES, ORDERS, type OrderState } from '@/core/document
 import { setDueDay, setOrderStates, takeQuotes } from '@/core/orders/orderEdits'
 import { type OrderLine, orderList, totalEurOf } from '@/core/orders/orders'
 import { MOODS, type Mood, type Quote } from '@/core/orders/supplier'
-import { printFixed, say } from '@/core/units/print'
+import { money } from '@/core/units/money'
+import { say } from '@/core/units/print'
 import { errorWords } from '@/store/errorWords'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
@@ -20,6 +21,7 @@ import { TableFiles } from '../../job/TableFiles'
 import { useSettledResult } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
 import { useTextOf } from '../../job/useTextOf'
+import { MoneyField } from './MoneyField'
 
 const STATES = ORDER_STATES.map(value => ({ value, label: value }))
 const MOOD_CHOICES = MOODS.map(value => ({ value, label: value }))
@@ -138,7 +140,7 @@ export function OrdersPanel() {
       id: 'price',
       head: 'Price of one',
       figures: true,
-      cell: ({ priceEur }) => (priceEur === null ? '–' : `€${printFixed(priceEur, 2)}`),
+      cell: ({ priceEur }) => (priceEur === null ? '–' : money(priceEur, 2)),
     },
     { id: 'days', head: 'Days', figures: true, cell: ({ leadDays }) => leadDays ?? '–' },
     {
@@ -211,8 +213,9 @@ export function OrdersPanel() {
           />
         </ScrollBox>
       </chakra.div>
+      <MoneyField />
       <Stated mt="2">
-        In all about €{Math.round(totalEurOf(lines))} as far as prices are known
+        In all about {money(totalEurOf(lines))} as far as prices are known
         {lastDays > 0 ? `; the last of it comes in ${lastDays} days if it is ordered today` : ''}.
       </Stated>
     </Panel>

@@ -12,6 +12,7 @@ import { stillToMeasure } from '@/core/machine/stillToMeasure'
 import { nowOf } from '@/core/planning/days'
 import type { Standing } from '@/core/planning/next'
 import { dayWords } from '@/core/units/dateWords'
+import { money } from '@/core/units/money'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
@@ -148,8 +149,8 @@ function Progress({ standing }: { standing: Standing | undefined }) {
   const { steps, costs } = standing
   return (
     <Stated mt="2" color="quiet">
-      {steps.done} of {steps.of} steps done. Ordered €{Math.round(costs.orderedEur)}, to come €
-      {Math.round(costs.toComeEur)}
+      {steps.done} of {steps.of} steps done. Ordered {money(costs.orderedEur)}, to come{' '}
+      {money(costs.toComeEur)}
       {costs.unpriced > 0 && `, and ${costs.unpriced} without a price`}.
     </Stated>
   )

@@ -7,6 +7,7 @@ import { PART_KINDS, type PartKind } from '@/core/document/kinds'
 import type { PartOf } from '@/core/document/parts/types'
 import { fileName } from '@/core/formats/fileName'
 import { removeOwnPart } from '@/core/machine/parts/partEdits'
+import { money } from '@/core/units/money'
 import { Button } from '@/ui/controls'
 import { FilePicker } from '@/ui/FilePicker'
 import { SelectField } from '@/ui/fields/SelectField'
@@ -79,7 +80,7 @@ export function OwnPartsPanel() {
       head: 'Price',
       figures: true,
       value: ({ part }) => part.priceEur,
-      cell: ({ part }) => `€${part.priceEur}`,
+      cell: ({ part }) => money(part.priceEur),
     },
     {
       id: 'used',

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react'
 import type { PartKind } from '@/core/document/kinds'
 import { STATE_WORDS } from '@/core/evaluation/finding'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
+import { money } from '@/core/units/money'
 import { Button } from '@/ui/controls'
 import { TextField } from '@/ui/fields/TextField'
 import { Figures } from '@/ui/Panel'
@@ -81,7 +82,7 @@ export function PartTable({ kind, rows, typed, onTyped, verdicts, chosenId, onCh
       id: 'price',
       head: 'Price',
       value: row => row.priceEur,
-      cell: row => <Figures>€{row.priceEur}</Figures>,
+      cell: row => <Figures>{money(row.priceEur)}</Figures>,
     },
     {
       id: 'worst',

@@ -4,6 +4,7 @@ import type { Axis } from '@/core/document/axis'
 import type { DrivePoint } from '@/core/search/field'
 import type { Handpicked } from '@/core/search/handful'
 import type { DriveSlot } from '@/core/search/slots'
+import { money } from '@/core/units/money'
 import { printFixed, say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
@@ -63,7 +64,7 @@ function Card({ one: { picks, point, rests, support, changes }, axis, units, onT
   const taken = isTaken(axis, point)
   const words = driveWords(point, catalogue)
   const figures = [
-    ['price', `€${Math.round(point.priceEur)}`],
+    ['price', money(point.priceEur)],
     ['tightest', `${printFixed(point.margin, 2)} times`],
     ['loses', say(point.lostMotionUm, 'smallLength', units)],
     ['high', say(point.heightMm, 'length', units, units === 'mm' ? 0 : 2)],

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { PartKind } from '@/core/document/kinds'
 import type { Lifted, WhyNothing } from '@/core/search/whyNot'
+import { money } from '@/core/units/money'
 import { Stated } from '@/ui/Note'
 
 const LACKING: Readonly<Record<PartKind, string>> = {
@@ -14,7 +15,7 @@ const LACKING: Readonly<Record<PartKind, string>> = {
 
 /** "12 hold, from €340" */
 const brought = ({ count, holds, leastEur }: Omit<Lifted, 'given'>) =>
-  `${count} ${holds ? (count === 1 ? 'holds' : 'hold') : 'would be close'}, from €${Math.round(leastEur)}`
+  `${count} ${holds ? (count === 1 ? 'holds' : 'hold') : 'would be close'}, from ${money(leastEur)}`
 
 /** Why nothing holds: which parts there are none of, what one thing less that is given would bring, and what fails. */
 export function Nothing({ why: { lacking, corrected, lifted, fails, nearest } }: { why: WhyNothing }) {

@@ -2,13 +2,13 @@ import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { CartesianGrid, Legend, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts'
 import type { DrivePoint } from '@/core/search/field'
+import { currencyNow, money, moneySign } from '@/core/units/money'
 import { say } from '@/core/units/print'
 import { quantityFacts, type UnitSystem } from '@/core/units/quantity'
 import { ChartFrame } from '@/ui/chart/ChartFrame'
 import { chartColors } from '@/ui/chart/chartColors'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useWholeCatalogue } from '../../job/useEvaluation'
-
 import { driveWords } from './driveWords'
 
 const MERITS = [
@@ -30,7 +30,11 @@ export function SearchChart({ points, units, onTake }: Props) {
   const { label, quantity } = MERITS.find(({ value }) => value === merit) as (typeof MERITS)[number]
   const { unit, perUnit } = quantityFacts(quantity)[units]
   const rowsOf = (wanted: (point: DrivePoint) => boolean) =>
-    points.filter(wanted).map(point => ({ point, priceEur: point.priceEur, merit: point[merit] / perUnit }))
+    points.filter(wanted).map(point => ({
+      point,
+      price: point.priceEur * currencyNow().perEuro,
+      merit: point[merit] / perUnit,
+    }))
   const take = (entry: { payload?: { point: DrivePoint } }) => entry.payload && onTake(entry.payload.point)
   const axisLabel = unit ? `${label}, ${unit}` : label
   return (
@@ -47,12 +51,12 @@ export function SearchChart({ points, units, onTake }: Props) {
               {has('up') && <CartesianGrid stroke={chartColors.line} />}
               {has('across') && (
                 <XAxis
-                  dataKey="priceEur"
+                  dataKey="price"
                   type="number"
                   domain={['auto', 'auto']}
                   stroke={chartColors.quiet}
                   label={{
-                    value: 'price, €',
+                    value: `price, ${moneySign()}`,
                     position: 'insideBottom',
                     offset: -12,
                     fill: chartColors.quiet,
@@ -134,7 +138,7 @@ function PointCard({ point, units }: { point: DrivePoint | undefined; units: Uni
       fontSize="13px"
     >
       <chakra.p fontWeight={700}>
-        €{Math.round(point.priceEur)}, margin {say(point.margin, 'ratio', units, 2)}, loses{' '}
+        {money(point.priceEur)}, margin {say(point.margin, 'ratio', units, 2)}, loses{' '}
         {say(point.lostMotionUm, 'smallLength', units)}
       </chakra.p>
       <p>{driveWords(point, catalogue)}</p>

@@ -4,6 +4,7 @@ import type { Axis } from '@/core/document/axis'
 import type { Catalogue } from '@/core/document/parts/types'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
+import { money } from '@/core/units/money'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
@@ -12,7 +13,6 @@ import { TextField } from '@/ui/fields/TextField'
 import { Stated } from '@/ui/Note'
 import { startWhyNot } from '@/workers/client'
 import { useSearchTask, useWholeCatalogue } from '../../job/useEvaluation'
-
 import { useRun } from '../../job/useRun'
 import { driveWords } from './driveWords'
 
@@ -107,7 +107,7 @@ export function WhyNotField({ axis, units, points, onTake }: Props) {
 function Answer({ answer, units, onTake }: { answer: WhyNot; units: UnitSystem; onTake: Props['onTake'] }) {
   const catalogue = useWholeCatalogue()
   const merits = (point: DrivePoint) =>
-    `€${Math.round(point.priceEur)}, worst margin ${say(point.margin, 'ratio', units, 2)}, ${say(
+    `${money(point.priceEur)}, worst margin ${say(point.margin, 'ratio', units, 2)}, ${say(
       point.lostMotionUm,
       'smallLength',
       units,

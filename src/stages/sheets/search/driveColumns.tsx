@@ -3,6 +3,7 @@ import type { Axis } from '@/core/document/axis'
 import type { Catalogue } from '@/core/document/parts/types'
 import type { DrivePoint } from '@/core/search/field'
 import { changedSlots } from '@/core/search/slots'
+import { money } from '@/core/units/money'
 import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
@@ -20,7 +21,7 @@ interface Of {
 export function driveColumns({ catalogue, axis, units, onTake }: Of): TableColumn<DrivePoint>[] {
   return [
     { id: 'drive', head: 'Drive', cell: point => driveWords(point, catalogue) },
-    { id: 'price', head: 'Price', figures: true, cell: point => `€${Math.round(point.priceEur)}` },
+    { id: 'price', head: 'Price', figures: true, cell: point => money(point.priceEur) },
     {
       id: 'margin',
       head: 'Worst margin',
