@@ -95,3 +95,29 @@ test('the week of all machines stands on one page, and says where one pair of ha
   await page.waitForSelector('[data-sheet="findFault"]')
   expect(bench.errors).toEqual([])
 })
+
+test('prices are said and typed in the money of the shop, on every screen and in what is worked out beside it', async () => {
+  const bench = await app.openDemo()
+  await bench.sheet('Order list')
+  await bench.press('summary ::-p-text(Money of this shop: EUR)')
+  await bench.choose('Prices are said in', 'USD')
+  // What a euro is worth nobody makes up.
+  expect(
+    await bench.page.$eval(
+      '::-p-aria([name="Use it in this browser"][role="button"])',
+      one => (one as HTMLButtonElement).disabled,
+    ),
+  ).toBe(true)
+  await bench.fill('One euro is', '1.08')
+  await bench.click('button', 'Use it in this browser')
+  await bench.sees('In all about $')
+  expect(await bench.text('#sheet')).not.toContain('€')
+  await bench.axis('X')
+  await bench.sheet('Search the parts list')
+  await bench.click('button', 'Search')
+  await bench.sees('are beaten by nothing')
+  const found = await bench.text('#sheet')
+  expect(found).toMatch(/\$\d+ of its price/)
+  expect(found).not.toContain('€')
+  expect(bench.errors).toEqual([])
+})
