@@ -12,9 +12,8 @@ import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
 import { DropAnywhere } from '@/ui/DropAnywhere'
 import { FilePicker } from '@/ui/FilePicker'
-import { SchemeButton } from '@/ui/frame/Header'
 import { Notice } from '@/ui/frame/Notice'
-import { Wordmark } from '@/ui/frame/Wordmark'
+import { PageHead } from '@/ui/frame/PageHead'
 import { Panel } from '@/ui/Panel'
 import { Deleted } from './Deleted'
 import { JobCard } from './JobCard'
@@ -82,10 +81,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
 
   return (
     <chakra.div maxW="1080px" mx="auto" px="4" pb="10">
-      <chakra.header display="flex" alignItems="center" justifyContent="space-between" py="3">
-        <Wordmark />
-        <SchemeButton />
-      </chakra.header>
+      <PageHead />
       <chakra.main display="grid" gap="4">
         <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end" justifyContent="space-between">
           <chakra.div>

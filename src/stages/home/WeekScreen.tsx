@@ -8,9 +8,8 @@ import { nearDayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
 import { useJobRows } from '@/store/hooks'
 import { Button } from '@/ui/controls'
-import { SchemeButton } from '@/ui/frame/Header'
 import { Notice } from '@/ui/frame/Notice'
-import { Wordmark } from '@/ui/frame/Wordmark'
+import { PageHead } from '@/ui/frame/PageHead'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { ProgressBar } from '@/ui/ProgressBar'
@@ -24,10 +23,7 @@ export function WeekScreen() {
   const weeks = useWeeks(live)
   return (
     <chakra.div maxW="1080px" mx="auto" px="4" pb="10" data-sheets>
-      <chakra.header display="flex" alignItems="center" justifyContent="space-between" py="3" data-frame>
-        <Wordmark />
-        <SchemeButton />
-      </chakra.header>
+      <PageHead />
       <chakra.main display="grid" gap="4">
         <chakra.div display="flex" flexWrap="wrap" gap="3" alignItems="end" justifyContent="space-between">
           <chakra.div>
