@@ -290,8 +290,8 @@ test('from an empty job to a drive of which all that is known holds, in a few cl
       await bench.page.keyboard.press('Enter')
     }
   }
-  // As it stands, then what shows once it is apart, then what is planned.
-  await type('Incline of the axis', ['0', '410', '47.5', '548', '18'])
+  // As it stands, past what could be read from outside, then what shows once it is apart, then what is planned.
+  await type('Incline of the axis', ['0', '', '', '410', '47.5', '548', '18'])
   await next('loads')
   await type('Moving mass, with the heaviest work', ['68', '0.1', '46'])
   await next('search')

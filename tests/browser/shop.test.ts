@@ -70,7 +70,7 @@ test('in inches, fractions go in and every word of the stage comes out in inches
   expect(await bench.value('To the left, station 3')).toBe('1.0625')
   await bench.becomes('room.section', 'close')
   // 1 1/16 in is 26.99 mm; half a bracket of 60 mm and a gap of 1.5 mm leave 4.51 mm to cut.
-  await bench.sees('0.178 in must go on the left', '[data-check="room.section"]')
+  await bench.sees('0.178 in must go on the left', '[data-advice="room.section"]')
   await bench.sheet('Cut list')
   await bench.sees('Relieve the left wall from 8.4646 in to 13.5827 in along the screw', sheet('Cut list'))
   await bench.sees('Bore of the fixed block: bore a seat of 1.2598 in', sheet('Cut list'))
@@ -173,7 +173,7 @@ test('with the keyboard alone: a station is typed across, a joint opened, change
   await bench.typeReadings('Along the screw, station 6', [430, 29, 36, 35, 41, 13])
   expect(await focused()).toBe('Wall, right, station 6')
   await bench.becomes('room.section', 'close')
-  await bench.sees('430 mm along the screw', '[data-check="room.section"]')
+  await bench.sees('430 mm along the screw', '[data-advice="room.section"]')
 
   await bench.sheet('Screws')
   await (await bench.find('button', 'Change: Motor plate')).focus()

@@ -16,7 +16,12 @@ test('from an empty store: a mill, its X axis from survey to printed record', as
   await bench.sees('Still to measure: 6')
   await bench.sees('Bathroom scale under the table')
   await bench.click('link', 'Travel that the ways allow')
+  // Read by the dials first: a figure to go by, and still to be measured.
+  await bench.fill('Travel by the dials', '405')
+  expect(await bench.value('Travel that the ways allow')).toBe('405')
+  await bench.sees('To measure: Screw out.', '[data-field="wayTravelMm"]')
   await bench.fill('Travel that the ways allow', '16 1/4 in')
+  await bench.page.waitForSelector('[data-field="wayTravelMm-outside"]', { hidden: true })
   expect(await bench.value('Travel that the ways allow')).toBe('412.75')
   await bench.fill('Between the inner faces of the bearing blocks', '548')
   // Level, as it was assumed: typing what stands there says that it was measured.

@@ -21,17 +21,24 @@ const temperatureRise = numberOf('temperatureRise')
 type Group = 'geometry' | 'load' | 'shafts'
 /** When a dimension shows: before anything is apart, once it is, or only once the part is made that has it. */
 export type Shows = 'whole' | 'apart' | 'made'
+/** How a dimension that shows only when it is apart can be read roughly before, and what it is called then. */
+export interface Outside {
+  label: string
+  help: string
+}
 const dimension = <G extends Group>(
   group: G,
   shows: Shows,
   field: Omit<NumberField, 'help'>,
   help: string,
+  outside?: Outside,
 ) => ({
   ...field,
   group,
   shows,
   /** How to measure it with what a small shop has. */
   help,
+  outside,
 })
 
 /** What a survey of an axis measures; the range is what has a meaning on a machine of this kind. */
@@ -41,6 +48,10 @@ export const DIMENSIONS = {
     'apart',
     length('Travel that the ways allow', [10, 10_000]),
     'Screw out. Push the slide by hand from one casting stop to the other; read a rule laid along the way at both ends.',
+    {
+      label: 'Travel by the dials',
+      help: 'Crank from stop to stop and count by the dial, or read a rule laid along the slide. The old screw may stop it before the ways do.',
+    },
   ),
   supportSpanMm: dimension(
     'geometry',
@@ -59,6 +70,10 @@ export const DIMENSIONS = {
     'apart',
     length('Screw axis to the top of the way', [5, 500]),
     'Height gauge or a square and rule from the way down to the centre of the bearing bore.',
+    {
+      label: 'Room around the screw, from outside',
+      help: 'A square and a rule from the top of the way down to the middle of the old screw, where it can be seen: at its end, or through the gap under the slide.',
+    },
   ),
   inclineDeg: dimension(
     'geometry',
@@ -124,7 +139,7 @@ export const DIMENSIONS = {
 export type DimensionKey = keyof typeof DIMENSIONS
 /** A value with where it comes from; null while nobody knows it. */
 export const SOURCE = choice('Where it comes from', PROVENANCES, {
-  words: { sheet: 'from a sheet', planned: 'as planned' },
+  words: { sheet: 'from a sheet', outside: 'from outside, roughly', planned: 'as planned' },
   blank: 'assumed',
 })
 export const DIMENSION_KEYS = Object.keys(DIMENSIONS) as DimensionKey[]

@@ -25,7 +25,7 @@ export type AxisEnd = (typeof AXIS_ENDS)[number]
 export const NUT_FACINGS = ['far', 'fixed'] as const
 
 /** Where a value comes from. */
-export const PROVENANCES = ['measured', 'sheet', 'planned', 'assumed'] as const
+export const PROVENANCES = ['measured', 'sheet', 'outside', 'planned', 'assumed'] as const
 export type Provenance = (typeof PROVENANCES)[number]
-/** Whether a value was read, off the machine or a sheet, and is neither a plan nor a guess. */
+/** Whether a value was read, off the machine or a sheet, and is neither a first reading from outside nor a plan nor a guess. */
 export const isRead = (from: Provenance): boolean => from === 'measured' || from === 'sheet'

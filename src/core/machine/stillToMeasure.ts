@@ -53,6 +53,15 @@ export const goalsAsked = ({ drive }: Pick<Axis, 'drive'>): GoalKey[] =>
 export const isPlanned = ({ dimensions, ticks }: Axis, key: DimensionKey): boolean =>
   dimensions[key].provenance === 'planned' && FITTED_BY[key]?.some(id => ticks[id]) === false
 
+/**
+ * Whether a dimension that shows only when it is apart can be read roughly before, and nobody has.
+ *
+ * @example asksFromOutside(newAxis({ name: 'X', title: 'Table' }), 'wayTravelMm') // true
+ */
+export const asksFromOutside = ({ dimensions }: Axis, key: DimensionKey): boolean =>
+  DIMENSIONS[key].outside !== undefined &&
+  (dimensions[key].value === null || dimensions[key].provenance === 'assumed')
+
 const isOpen = (axis: Axis, key: DimensionKey): boolean => {
   const { value, provenance } = axis.dimensions[key]
   return value === null || (!isRead(provenance) && !isPlanned(axis, key))

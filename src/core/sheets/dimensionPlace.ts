@@ -14,3 +14,6 @@ export const placeOfDimension = (key: DimensionKey): { stage: Stage; sheet: Shee
   const { group } = DIMENSIONS[key]
   return { stage: group === 'shafts' ? 'align' : 'survey', sheet: SHEET_OF_GROUP[group] }
 }
+
+/** The field where a dimension is read roughly, from outside, before it is apart. */
+export const outsideField = (key: DimensionKey): string => `${key}-outside`

@@ -15,7 +15,13 @@ import { procedure } from './shared/steps/procedure'
 
 const LINES_OF_LOG = 6
 const LONGEST_LINE = 240
-const PROVENANCE_MARKS = { measured: '', sheet: ' (sheet)', planned: ' (as planned)', assumed: ' (assumed)' }
+const PROVENANCE_MARKS = {
+  measured: '',
+  sheet: ' (sheet)',
+  outside: ' (from outside)',
+  planned: ' (as planned)',
+  assumed: ' (assumed)',
+}
 
 /** What stands under every record. */
 export const RECORD_CAUTION =

@@ -4,6 +4,7 @@ import type { Axis } from '../document/axis'
 import { DIMENSION_KEYS, type DimensionKey } from '../document/dimensions'
 import { newId } from '../document/id'
 import type { Job, LogEntry, Orders } from '../document/job'
+import { isRead } from '../document/kinds'
 import type { OfLast } from '../document/ofLast'
 import { isOfStep, NO_NOTE, type Plan } from '../document/plan'
 import { isToBeMade } from '../machine/stillToMeasure'
@@ -35,7 +36,7 @@ function ofLast(axis: Axis, machine: string): OfLast {
     dimensions: Object.fromEntries(
       DIMENSION_KEYS.map(key => {
         const { value, provenance } = axis.dimensions[key]
-        return [key, provenance === 'measured' || provenance === 'sheet' ? value : null]
+        return [key, isRead(provenance) ? value : null]
       }),
     ) as OfLast['dimensions'],
     mended: [...mended].map(fault => ({ id: newId(), fault })),
@@ -55,7 +56,7 @@ function sisterAxis(axis: Axis, machine: string, { choices, limits, plans }: Tak
       const dimension = draft.dimensions[key]
       if (isToBeMade(key)) dimension.provenance = 'planned'
       else {
-        if (dimension.provenance !== 'assumed' && !OF_THE_MODEL.includes(key)) dimension.value = null
+        if (isRead(dimension.provenance) && !OF_THE_MODEL.includes(key)) dimension.value = null
         dimension.provenance = 'assumed'
       }
     }

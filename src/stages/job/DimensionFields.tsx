@@ -4,6 +4,7 @@ import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/do
 import { setDimension } from '@/core/document/edits'
 import { inItsWord } from '@/core/machine/movingPart'
 import { isAsked, isPlanned, isToBeMade } from '@/core/machine/stillToMeasure'
+import { outsideField } from '@/core/sheets/dimensionPlace'
 import { say } from '@/core/units/print'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
@@ -18,6 +19,13 @@ const FREE_SPAN = {
 }
 
 const SOURCES = SOURCE.of.map(value => ({ value, label: SOURCE.words?.[value] ?? value }))
+/** What each may come from: a plan only where it is to be made, from outside only where it can be seen. */
+const sourcesOf = (key: DimensionKey) =>
+  SOURCES.filter(
+    ({ value }) =>
+      (value !== 'planned' || isToBeMade(key)) &&
+      (value !== 'outside' || DIMENSIONS[key].outside !== undefined),
+  )
 
 /** The dimensions of a group, each with where it comes from and how to measure it. */
 export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[DimensionKey]['group'] }) {
@@ -44,14 +52,12 @@ export function DimensionFields({ group }: { group: (typeof DIMENSIONS)[Dimensio
           {ofPass.map(key => (
             <DimensionField key={key} dimension={key} />
           ))}
+          {head === PASSES[0].head && keys.map(key => <FromOutside key={key} dimension={key} />)}
         </Fragment>
       ))}
     </chakra.div>
   )
 }
-
-/** What stands on the machine already is no plan. */
-const READ_SOURCES = SOURCES.filter(({ value }) => value !== 'planned')
 
 /** When each is read. */
 const PASSES = [
@@ -59,6 +65,34 @@ const PASSES = [
   { shows: 'apart', head: 'Once it is apart' },
   { shows: 'made', head: 'Of what is made: by the plan until it is fitted' },
 ] as const
+
+/** A rough reading of what shows only when it is apart, until it is measured. */
+function FromOutside({ dimension: key }: { dimension: DimensionKey }) {
+  const { value, provenance } = useAxis(axis => axis.dimensions[key])
+  const title = useAxis(axis => axis.title)
+  const units = useUnits()
+  const edit = useEdit()
+  const axisNow = useAxisNow()
+  const { quantity, min, max, outside } = DIMENSIONS[key]
+  if (!outside || (provenance !== 'assumed' && provenance !== 'outside')) return null
+  return (
+    <div data-field={outsideField(key)}>
+      <QuantityField
+        label={outside.label}
+        kind={quantity}
+        units={units}
+        min={min}
+        max={max}
+        optional
+        value={provenance === 'outside' ? value : null}
+        onValue={(next, mergeKey) =>
+          edit(setDimension(axisNow(), key, next, next === null ? 'assumed' : 'outside', mergeKey))
+        }
+        hint={`Roughly, before it is apart: ${inItsWord(outside.help, { title })}`}
+      />
+    </div>
+  )
+}
 
 /** In an empty field it takes what was read on the last machine. */
 const TAKE_KEY = '='
@@ -73,7 +107,8 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const isFarFree = useAxis(axis => axis.ends === 'fixed-free') && key === 'supportSpanMm'
   const label = isFarFree ? FREE_SPAN.label : DIMENSIONS[key].label
   const help = isFarFree ? FREE_SPAN.help : usual
-  const open = provenance === 'assumed' || value === null
+  const isRough = provenance === 'assumed' || provenance === 'outside'
+  const open = isRough || value === null
   const last = useAxis(axis =>
     axis.dimensions[key].value === null ? (axis.ofLast?.dimensions[key] ?? null) : null,
   )
@@ -107,7 +142,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         min={min}
         max={max}
         optional
-        confirms={provenance === 'assumed'}
+        confirms={isRough}
         value={value}
         onValue={onValue}
         hint={
@@ -122,7 +157,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
           label={`Where ${label.toLowerCase()} comes from`}
           hideLabel
           value={provenance}
-          options={isToBeMade(key) ? SOURCES : READ_SOURCES}
+          options={sourcesOf(key)}
           onChange={next => edit(setDimension(axisNow(), key, value, next))}
         />
         {last !== null && (

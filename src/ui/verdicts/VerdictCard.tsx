@@ -48,7 +48,9 @@ export const VerdictCard = memo(function VerdictCard({
   const used = shareUsed(finding)
   // A verdict that is not known yet rests on nothing yet.
   const known = finding.missing === null
-  const assumed = known ? restsOn.filter(({ provenance }) => provenance === 'assumed') : []
+  const assumed = known
+    ? restsOn.filter(({ provenance }) => provenance === 'assumed' || provenance === 'outside')
+    : []
   return (
     <article
       aria-label={`${title}: ${STATE_WORDS[state]}`}
@@ -76,7 +78,13 @@ export const VerdictCard = memo(function VerdictCard({
         {assumed.length > 0 && (
           <p className={styles.rests}>
             Rests on {assumed.length === 1 ? 'an assumed value' : 'assumed values'}:{' '}
-            {assumed.map(({ dimension }) => DIMENSIONS[dimension].label.toLowerCase()).join('; ')}.
+            {assumed
+              .map(
+                ({ dimension, provenance }) =>
+                  `${DIMENSIONS[dimension].label.toLowerCase()}${provenance === 'outside' ? ', read from outside' : ''}`,
+              )
+              .join('; ')}
+            .
           </p>
         )}
         <Actions

@@ -17,6 +17,7 @@ import { Formula } from './Formula'
 const PROVENANCE_WORDS = {
   measured: 'measured',
   sheet: 'from a sheet',
+  outside: 'read from outside, roughly',
   planned: 'as planned',
   assumed: 'assumed',
 }

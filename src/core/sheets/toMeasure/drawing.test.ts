@@ -1,7 +1,7 @@
 import { skarrow } from '../../demo/skarrow'
 import type { Axis } from '../../document/axis'
 import { DIMENSION_KEYS, DIMENSIONS } from '../../document/dimensions'
-import { isAsked, isPlanned } from '../../machine/stillToMeasure'
+import { isAsked, isPlanned, stillToMeasure } from '../../machine/stillToMeasure'
 import { newAxis } from '../newJob'
 import { measuringDrawing, passesOf } from './drawing'
 
@@ -15,14 +15,26 @@ const head = newAxis({
 const keys = (readings: readonly { key: string }[]) => readings.map(({ key }) => key)
 const lettersOn = (axis: Axis) => {
   const { whole, apart } = passesOf(axis)
-  return measuringDrawing([...whole, ...apart]).marks.flatMap(mark => (mark.is === 'text' ? [mark.text] : []))
+  return measuringDrawing([...whole.filter(({ isFromOutside }) => !isFromOutside), ...apart]).marks.flatMap(mark => (mark.is === 'text' ? [mark.text] : []))
 }
 
 test('first what shows while all is together, then what shows when it is apart; what is to be made follows the plan', () => {
   const { whole, apart, planned } = passesOf(table)
-  expect(keys(whole)).toEqual(['inclineDeg', 'movingMassKg'])
+  expect(keys(whole)).toEqual(['inclineDeg', 'movingMassKg', 'wayTravelMm', 'screwToWayMm'])
   expect(keys(apart)).toEqual(['wayTravelMm', 'screwToWayMm', 'frictionCoefficient', 'dragN'])
   expect(keys(planned)).toEqual(['supportSpanMm', 'bracketThicknessMm'])
+})
+
+test('what shows only when it is apart is read roughly from outside first, and measured all the same', () => {
+  const travel = { value: 402, provenance: 'outside' as const }
+  const seen: Axis = { ...table, dimensions: { ...table.dimensions, wayTravelMm: travel } }
+  const { whole, apart } = passesOf(seen)
+  expect(keys(whole)).not.toContain('wayTravelMm')
+  expect(keys(apart)).toContain('wayTravelMm')
+  expect(stillToMeasure(seen)).toEqual(stillToMeasure(table))
+  const measured = { value: 410, provenance: 'measured' as const }
+  const done = passesOf({ ...table, dimensions: { ...table.dimensions, wayTravelMm: measured } })
+  expect([...keys(done.whole), ...keys(done.apart)]).not.toContain('wayTravelMm')
 })
 
 test('a level table is asked for no counterbalance, a head is', () => {

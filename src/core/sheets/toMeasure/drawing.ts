@@ -2,12 +2,14 @@ import type { Axis } from '../../document/axis'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, type Shows } from '../../document/dimensions'
 import { lengthAt } from '../../drawing/dimension'
 import { box, circle, type Drawing, line, type Mark, words } from '../../drawing/drawing'
-import { isAsked, stillToMeasure } from '../../machine/stillToMeasure'
+import { asksFromOutside, isAsked, stillToMeasure } from '../../machine/stillToMeasure'
 
 /** A dimension of the survey with the letter by which the drawing shows where it is read. */
 export interface Reading {
   key: DimensionKey
   letter: string
+  /** Read roughly, from outside, before it is apart; measured again then. */
+  isFromOutside?: true
 }
 
 /** What is read of an axis before anything is apart, once it is, and what only the plan has until it is made. */
@@ -35,7 +37,12 @@ export function passesOf(axis: Axis): Passes {
   const open = stillToMeasure(axis)
   const shown = (shows: Shows) => open.filter(key => DIMENSIONS[key].shows === shows).map(reading)
   return {
-    whole: shown('whole'),
+    whole: [
+      ...shown('whole'),
+      ...open
+        .filter(key => asksFromOutside(axis, key))
+        .map(key => ({ ...reading(key), isFromOutside: true as const })),
+    ],
     // What has been fitted by now is read with the rest.
     apart: [...shown('apart'), ...shown('made')],
     planned: DIMENSION_KEYS.filter(

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { DIMENSIONS } from '@/core/document/dimensions'
 import { inItsWord } from '@/core/machine/movingPart'
-import { placeOfDimension } from '@/core/sheets/dimensionPlace'
+import { outsideField, placeOfDimension } from '@/core/sheets/dimensionPlace'
 import { measuringDrawing, passesOf, type Reading } from '@/core/sheets/toMeasure/drawing'
 import { say } from '@/core/units/print'
 import { quantityFacts } from '@/core/units/quantity'
@@ -15,7 +15,8 @@ import { useSettledAxis } from '../../job/useAxis'
 /** What is still to be measured, in the two passes in which it shows, with how; and where the calipers go. */
 export function ToMeasurePanel() {
   const { whole, apart, planned } = passesOf(useSettledAxis())
-  const open = [...whole, ...apart]
+  // What is read from outside first is measured again once it is apart.
+  const open = [...whole.filter(({ isFromOutside }) => !isFromOutside), ...apart]
   if (open.length + planned.length === 0)
     return (
       <Panel title="Still to measure: nothing">
@@ -63,18 +64,25 @@ function Pass({ title, readings }: { title: string; readings: readonly Reading[]
         {title}: {readings.length}
       </chakra.h3>
       <chakra.ul display="grid" gap="2">
-        {readings.map(({ key, letter }) => (
+        {readings.map(({ key, letter, isFromOutside }) => (
           <chakra.li key={key} display="flex" gap="2">
             <Letter>{letter}</Letter>
             <div>
               <PlaceButton
                 data-words
                 variant="outline"
-                place={{ jobId, axisId: axis.id, ...placeOfDimension(key), field: key }}
+                place={{
+                  jobId,
+                  axisId: axis.id,
+                  ...placeOfDimension(key),
+                  field: isFromOutside ? outsideField(key) : key,
+                }}
               >
-                {DIMENSIONS[key].label}
+                {(isFromOutside && DIMENSIONS[key].outside?.label) || DIMENSIONS[key].label}
               </PlaceButton>
-              <Note>{inItsWord(DIMENSIONS[key].help, axis)}</Note>
+              <Note>
+                {inItsWord((isFromOutside && DIMENSIONS[key].outside?.help) || DIMENSIONS[key].help, axis)}
+              </Note>
               <Blank unit={quantityFacts(DIMENSIONS[key].quantity)[units].unit} />
             </div>
           </chakra.li>
