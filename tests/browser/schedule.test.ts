@@ -81,7 +81,7 @@ test('a task that is done leaves the plan with what it took, stands in the log, 
   await bench.click('button', 'Open again: Z: Far block')
   await bench.page.waitForSelector('[data-task="skarrow-z.make:farBlock"]', { timeout: 30_000 })
   await bench.axis('Z')
-  await bench.sheet('Log')
+  await bench.sheet('All lines')
   await bench.sees('Done: Far block, axis Z')
   expect(bench.errors).toEqual([])
 })

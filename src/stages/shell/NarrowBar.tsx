@@ -4,7 +4,7 @@ import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { type SheetId, sheetOf } from '@/core/sheets'
 import { Button } from '@/ui/controls'
 import { Lamp } from '@/ui/frame/Lamp'
-import { useAxisNames } from '../job/JobContext'
+import { useAxisNames, useJob } from '../job/JobContext'
 import { PlaceButton } from '../job/PlaceLink'
 import { useStanding } from '../job/standing'
 
@@ -21,12 +21,15 @@ interface Props {
 /** On a narrow screen, and at the machine: where one is, which unfolds all other places; what is next; and what finds everything. */
 export function NarrowBar({ place: { jobId, axisId, stage, sheet }, open, onOpen, onFind, onLeave }: Props) {
   const axis = useAxisNames().find(({ id }) => id === axisId)
+  const jobName = useJob(({ name }) => name)
   const next = useStanding()?.next
   const title = sheetOf(sheet).title
   const where =
     stage === 'machine' ? STAGE_WORDS.machine.label : `${axis?.name ?? ''} · ${STAGE_WORDS[stage].label}`
   return (
     <chakra.div display="flex" alignItems="center" gap="1" px="2" minH="48px">
+      {/* The header that is folded away has it otherwise. */}
+      {!open && <chakra.h1 srOnly>{jobName}</chakra.h1>}
       <chakra.a href="/" aria-label="All jobs" display="inline-flex" alignItems="center" minH="44px" px="1">
         <Lamp lamp="var(--dusk-colors-lamp-fill)" steel="var(--dusk-colors-steel)" />
       </chakra.a>
