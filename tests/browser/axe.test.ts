@@ -239,3 +239,30 @@ test('axe finds nothing on the forms of parts and limits, in both schemes, right
   found.push(...(await inBoth(bench, 'limit')))
   expect(found).toEqual([])
 })
+
+test('axe finds nothing on the folded frame, at the machine and on the week, in both schemes', async () => {
+  const bench = await app.openDemo()
+  const found: string[] = []
+  const place = new URL(bench.page.url()).pathname.split('/').slice(0, 4).join('/')
+  for (const scheme of ['dusk', 'day']) {
+    await setScheme(bench, scheme)
+    await bench.page.setViewport({ width: 640, height: 400 })
+    await bench.load(`${place}/align/screwLine`)
+    await bench.page.waitForSelector('[data-advice]')
+    found.push(...(await violations(bench, `folded, ${scheme}`)))
+    await bench.press('button[aria-label*="Unfold"]')
+    await bench.page.waitForSelector('nav[aria-label="Stages"]')
+    found.push(...(await violations(bench, `unfolded, ${scheme}`)))
+    await bench.page.setViewport({ width: 1280, height: 800 })
+    await bench.load(`${place}/build/steps`)
+    await bench.click('button', 'At the machine: only what is in hand, large (M)')
+    await bench.page.waitForSelector('html[data-at-machine] [data-step-in-hand]')
+    found.push(...(await violations(bench, `at the machine, ${scheme}`)))
+    await bench.click('button', 'Back from the machine: all of the screen')
+    await bench.load('/week')
+    await bench.page.waitForSelector('[data-day]')
+    await bench.page.waitForSelector('progress', { hidden: true })
+    found.push(...(await violations(bench, `week, ${scheme}`)))
+  }
+  expect(found).toEqual([])
+})

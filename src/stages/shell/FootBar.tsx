@@ -22,7 +22,6 @@ export function FootBar(props: { jobId: string; stage: Stage; sheet: SheetId }) 
     <>
       <chakra.button
         type="button"
-        aria-label={`Verdicts: ${counts.map(({ state, count }) => countWords(state, count)).join(', ')}`}
         aria-expanded={open}
         onClick={() => setOpen(true)}
         data-foot
@@ -42,11 +41,11 @@ export function FootBar(props: { jobId: string; stage: Stage; sheet: SheetId }) 
         cursor="pointer"
         fontSize="15px"
       >
-        <chakra.strong>Verdicts</chakra.strong>
+        <chakra.strong>Verdicts</chakra.strong>{' '}
         {counts.map(({ state, count }) => (
           <chakra.span key={state} display="inline-flex" alignItems="center" gap="1.5">
             <StateShape state={state} />
-            {countWords(state, count)}
+            {countWords(state, count)}{' '}
           </chakra.span>
         ))}
         <chakra.span flex="1" />

@@ -40,7 +40,7 @@ export function NarrowBar({ place: { jobId, axisId, stage, sheet }, open, onOpen
         px="1"
         justifyContent="space-between"
         aria-expanded={open}
-        aria-label={`${where}: ${title}. ${open ? 'Fold' : 'Unfold'} axes, stages and sheets`}
+        aria-label={`${where} · ${title}. ${open ? 'Fold' : 'Unfold'} axes, stages and sheets`}
         onClick={() => onOpen(!open)}
       >
         <chakra.span minW="0" truncate>

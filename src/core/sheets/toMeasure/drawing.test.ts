@@ -15,7 +15,9 @@ const head = newAxis({
 const keys = (readings: readonly { key: string }[]) => readings.map(({ key }) => key)
 const lettersOn = (axis: Axis) => {
   const { whole, apart } = passesOf(axis)
-  return measuringDrawing([...whole.filter(({ isFromOutside }) => !isFromOutside), ...apart]).marks.flatMap(mark => (mark.is === 'text' ? [mark.text] : []))
+  return measuringDrawing([...whole.filter(({ isFromOutside }) => !isFromOutside), ...apart]).marks.flatMap(
+    mark => (mark.is === 'text' ? [mark.text] : []),
+  )
 }
 
 test('first what shows while all is together, then what shows when it is apart; what is to be made follows the plan', () => {
