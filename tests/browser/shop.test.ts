@@ -226,3 +226,29 @@ test('the carriage of the lathe cannot be cut as wished: its fitting is turned, 
   await bench.becomes('room.section', 'fails')
   expect(bench.errors).toEqual([])
 })
+
+test('in an inch job every digit of a figure is in sight', async () => {
+  const bench = await atRoom(one => one.openDemo())
+  await bench.click('button', 'Units: mm. Switch to inch')
+  const clipped = () =>
+    bench.page.$$eval('#sheet input[data-quantity]', all =>
+      (all as HTMLInputElement[])
+        .filter(one => one.offsetParent && one.scrollWidth > one.clientWidth + 1)
+        .map(one => `${one.labels?.[0]?.textContent}: ${one.value}`),
+    )
+  for (const [stage, sheet] of [
+    ['room', 'nutRoom'],
+    ['build', 'controller'],
+    ['align', 'screwLine'],
+    ['prove', 'reversal'],
+  ]) {
+    await bench.go(
+      bench.page
+        .url()
+        .replace(/^https?:\/\/[^/]+/, '')
+        .replace(/\/[^/]+\/[^/]+$/, `/${stage}/${sheet}`),
+    )
+    await bench.page.waitForSelector(`[data-sheet="${sheet}"] input[data-quantity]`)
+    expect([sheet, await clipped()]).toEqual([sheet, []])
+  }
+})
