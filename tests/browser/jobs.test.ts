@@ -121,3 +121,19 @@ test('prices are said and typed in the money of the shop, on every screen and in
   expect(found).not.toContain('€')
   expect(bench.errors).toEqual([])
 })
+
+test('readings point to faults only on an axis of which something is amiss', async () => {
+  const bench = await app.openDemo()
+  const { page } = bench
+  const at = () => new URL(page.url()).pathname.split('/').slice(0, 4).join('/')
+  await bench.go(`${at()}/prove/findFault`)
+  await bench.sees('The fixed bearings give along the screw', '[data-so-far]')
+  // What is accepted is more than what is lost: nothing is left to point to.
+  await bench.go(`${at()}/survey/goals`)
+  await bench.fill('Lost motion accepted', '400')
+  await bench.fill('Position error accepted over the travel', '900')
+  await bench.go(`${at()}/prove/findFault`)
+  await bench.sees('Start a search')
+  await page.waitForSelector('[data-so-far]', { hidden: true })
+  expect(bench.errors).toEqual([])
+})

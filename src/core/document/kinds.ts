@@ -29,3 +29,5 @@ export const PROVENANCES = ['measured', 'sheet', 'outside', 'planned', 'assumed'
 export type Provenance = (typeof PROVENANCES)[number]
 /** Whether a value was read, off the machine or a sheet, and is neither a first reading from outside nor a plan nor a guess. */
 export const isRead = (from: Provenance): boolean => from === 'measured' || from === 'sheet'
+/** Whether a value is a figure to go by until it is measured: a guess, or what was read roughly from outside. */
+export const isRough = (from: Provenance): boolean => from === 'assumed' || from === 'outside'

@@ -1,7 +1,6 @@
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
-import { money } from '../units/money'
-import { say } from '../units/print'
+import { money, say } from '../units/print'
 import type { QuantityKind, UnitSystem } from '../units/quantity'
 import { driveEur, driveHeightMm } from './drive/price'
 import { lostMotionBudget } from './drive/stiffness'

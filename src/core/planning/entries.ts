@@ -48,6 +48,10 @@ const localTime = (firstDay: string, minute: number): string => {
 export const nameOf = ({ axisName, title }: Pick<Task, 'axisName' | 'title'>): string =>
   axisName ? `${axisName}: ${title}` : title
 
+/** What is said of a task that nobody's hands are at: a parcel comes, all else gets ready. */
+export const comesWords = (task: Pick<Task, 'kind' | 'axisName' | 'title'>): string =>
+  `${task.kind === 'parcel' ? 'Comes' : 'Ready'}: ${nameOf(task)}`
+
 /** A plan as a calendar has it: work in its stretches, and the days on which something comes. */
 export const entriesOf = (
   jobId: string,
@@ -62,7 +66,7 @@ export const entriesOf = (
       return [
         {
           uid: uid(0),
-          title: `${task.kind === 'parcel' ? 'Comes' : 'Ready'}: ${nameOf(task)}`,
+          title: comesWords(task),
           note: way.words,
           from: day,
           to: dayAfter(day, 1),

@@ -1,7 +1,7 @@
 import type { Job } from '../document/job'
 import type { Catalogue } from '../document/parts/types'
 import { DAY_MINUTES, dayAfter, type Now } from './days'
-import { nameOf, placedTasks, stretches } from './entries'
+import { comesWords, nameOf, placedTasks, stretches } from './entries'
 import { windowsFrom } from './hours'
 import type { PlannedJob } from './plan'
 import { tasksOf } from './tasks'
@@ -44,7 +44,7 @@ export function weekOf(job: Job, catalogue: Catalogue, planned: PlannedJob, now:
             {
               day: dayOf(times.finishMinute),
               minutes: null,
-              text: `${task.kind === 'parcel' ? 'Comes' : 'Ready'}: ${nameOf(task)}`,
+              text: comesWords(task),
             },
           ]
         : []

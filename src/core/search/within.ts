@@ -4,8 +4,7 @@ import type { Orders } from '../document/job'
 import { type PartKind, SCREW_ENDS, SCREW_ENDS_WORDS, type ScrewEnds } from '../document/kinds'
 import type { Catalogue, OwnParts, PartOf } from '../document/parts/types'
 import type { SearchWithin } from '../sheets/search/model'
-import { money } from '../units/money'
-import { say, saySold } from '../units/print'
+import { money, say, saySold } from '../units/print'
 import type { UnitSystem } from '../units/quantity'
 
 /** What there is of parts: one's own, what is ordered, and the day of today. */

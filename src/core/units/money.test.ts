@@ -1,6 +1,7 @@
 import { marksOf, setMarks } from './marks'
-import { CURRENCIES, currencyFrom, EURO, money, moneySign, setCurrency } from './money'
+import { CURRENCIES, currencyFrom, EURO, moneySign, setCurrency } from './money'
 import { parseQuantity } from './parse'
+import { money } from './print'
 import { quantityFacts } from './quantity'
 
 afterEach(() => {

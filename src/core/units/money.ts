@@ -1,5 +1,3 @@
-import { numberMarks } from './marks'
-
 /** The money that prices are said and typed in, and how much of it a euro is: prices are kept in euro. */
 export interface Currency {
   /** As ISO 4217 has it, such as `USD`. */
@@ -27,11 +25,19 @@ export const CURRENCIES = [
   'ZAR',
 ] as const
 
+/** The sign that a money is known by. */
+const signOf = (code: string): string =>
+  new Intl.NumberFormat('en', { style: 'currency', currency: code, currencyDisplay: 'narrowSymbol' })
+    .formatToParts(1)
+    .find(({ type }) => type === 'currency')?.value ?? code
+
 let currency = EURO
+let sign = signOf(EURO.code)
 
 /** Sets the money for all that is printed and typed from here on: once, where a page or a worker starts. */
 export const setCurrency = (next: Currency = EURO): void => {
   currency = next
+  sign = signOf(next.code)
 }
 /** The money in use. */
 export const currencyNow = (): Currency => currency
@@ -52,24 +58,4 @@ export function currencyFrom(kept: unknown): Currency {
 }
 
 /** The sign of the money in use. @example moneySign() // '€' */
-export const moneySign = (): string =>
-  new Intl.NumberFormat('en', { style: 'currency', currency: currency.code, currencyDisplay: 'narrowSymbol' })
-    .formatToParts(1)
-    .find(({ type }) => type === 'currency')?.value ?? currency.code
-
-/**
- * A price in the money in use, thousands set apart.
- *
- * @param eur in euro
- * @param decimals none by default: a price to compare is no finer
- * @example money(1234.5, 2) // '€1,234.50'
- */
-export function money(eur: number, decimals = 0): string {
-  const { decimal, group } = numberMarks()
-  const [whole = '', part] = Math.abs(eur * currency.perEuro)
-    .toFixed(decimals)
-    .split('.')
-  const sign = moneySign()
-  const figure = whole.replace(/\B(?=(\d{3})+$)/g, group) + (part ? decimal + part : '')
-  return `${eur < 0 ? '−' : ''}${sign}${sign.length > 1 ? '\u00a0' : ''}${figure}`
-}
+export const moneySign = (): string => sign

@@ -1,4 +1,5 @@
 import { numberMarks } from './marks'
+import { currencyNow, moneySign } from './money'
 import { type QuantityKind, quantityFacts, type Unit, type UnitSystem } from './quantity'
 
 /** A figure and its unit apart, so that the unit can be set in a quieter tone. */
@@ -116,6 +117,19 @@ const POINT = 46
  */
 export const printFixed = (value: number, decimals: number): string =>
   grouped(value.toFixed(decimals).replace('.', numberMarks().decimal))
+
+/**
+ * A price in the money in use, thousands set apart.
+ *
+ * @param eur in euro
+ * @param decimals none by default: a price to compare is no finer
+ * @example money(1234.5, 2) // '€1,234.50'
+ */
+export function money(eur: number, decimals = 0): string {
+  const sign = moneySign()
+  const figure = printFixed(Math.abs(eur * currencyNow().perEuro), decimals)
+  return `${eur < 0 ? '−' : ''}${sign}${sign.length > 1 ? '\u00a0' : ''}${figure}`
+}
 
 /**
  * A plain figure for the scale of a chart: so many digits, no more.

@@ -21,6 +21,7 @@ export function WeekScreen() {
   const stored = useJobRows()
   const live = stored?.rows.filter(row => !row.deletedAt && !row.job.archived) ?? null
   const weeks = useWeeks(live)
+  const problem = stored?.problem ?? weeks.problem
   return (
     <chakra.div maxW="1080px" mx="auto" px="4" pb="10" data-sheets>
       <PageHead />
@@ -36,11 +37,7 @@ export function WeekScreen() {
             <Printer size={16} aria-hidden /> Print the week
           </Button>
         </chakra.div>
-        {(stored?.problem ?? weeks.problem) && (
-          <Notice title={(stored?.problem ?? weeks.problem)?.title ?? ''}>
-            {(stored?.problem ?? weeks.problem)?.advice}
-          </Notice>
-        )}
+        {problem && <Notice title={problem.title}>{problem.advice}</Notice>}
         {live && weeks.isWorking && (
           <chakra.div display="flex" gap="3" alignItems="center" data-frame>
             <ProgressBar aria-label="Plans laid" flex="1" max={live.length} value={weeks.done} />
@@ -52,7 +49,9 @@ export function WeekScreen() {
             </Button>
           </chakra.div>
         )}
-        {live?.length === 0 && <Panel title="No job yet">There is nothing to do this week.</Panel>}
+        {live?.length === 0 && !problem && (
+          <Panel title="No job yet">There is nothing to do this week.</Panel>
+        )}
         {weeks.isStopped && (
           <Stated color="close">
             Stopped: {weeks.done} of {live?.length} machines are in it.

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { Fragment, memo, useCallback } from 'react'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
+import { isRough } from '@/core/document/kinds'
 import { inItsWord } from '@/core/machine/movingPart'
 import { isAsked, isPlanned, isToBeMade } from '@/core/machine/stillToMeasure'
 import { outsideField } from '@/core/sheets/dimensionPlace'
@@ -74,7 +75,7 @@ function FromOutside({ dimension: key }: { dimension: DimensionKey }) {
   const edit = useEdit()
   const axisNow = useAxisNow()
   const { quantity, min, max, outside } = DIMENSIONS[key]
-  if (!outside || (provenance !== 'assumed' && provenance !== 'outside')) return null
+  if (!outside || !isRough(provenance)) return null
   return (
     <div data-field={outsideField(key)}>
       <QuantityField
@@ -107,8 +108,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const isFarFree = useAxis(axis => axis.ends === 'fixed-free') && key === 'supportSpanMm'
   const label = isFarFree ? FREE_SPAN.label : DIMENSIONS[key].label
   const help = isFarFree ? FREE_SPAN.help : usual
-  const isRough = provenance === 'assumed' || provenance === 'outside'
-  const open = isRough || value === null
+  const open = isRough(provenance) || value === null
   const last = useAxis(axis =>
     axis.dimensions[key].value === null ? (axis.ofLast?.dimensions[key] ?? null) : null,
   )
@@ -142,7 +142,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         min={min}
         max={max}
         optional
-        confirms={isRough}
+        confirms={isRough(provenance)}
         value={value}
         onValue={onValue}
         hint={

@@ -1,6 +1,7 @@
 import { isEqual } from 'es-toolkit'
 import { memo } from 'react'
 import { DIMENSIONS } from '@/core/document/dimensions'
+import { isRough } from '@/core/document/kinds'
 import { saysTheSame } from '@/core/evaluation/check'
 import { type Finding, STATE_WORDS, shareUsed } from '@/core/evaluation/finding'
 import type { CheckId } from '@/core/evaluation/ids'
@@ -48,9 +49,7 @@ export const VerdictCard = memo(function VerdictCard({
   const used = shareUsed(finding)
   // A verdict that is not known yet rests on nothing yet.
   const known = finding.missing === null
-  const assumed = known
-    ? restsOn.filter(({ provenance }) => provenance === 'assumed' || provenance === 'outside')
-    : []
+  const assumed = known ? restsOn.filter(({ provenance }) => isRough(provenance)) : []
   return (
     <article
       aria-label={`${title}: ${STATE_WORDS[state]}`}

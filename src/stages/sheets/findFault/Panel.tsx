@@ -73,16 +73,21 @@ function Begin() {
 function SoFar() {
   const context = useSettledEvaluation()
   const found = useMemo(() => diagnosis(context, { answers: [] }), [context])
-  if (found.answered.length === 0) return null
+  // On an axis of which nothing is amiss there is no fault to point to, and nothing to loosen.
+  const isAmiss = context.findings.some(
+    ({ stage, state }) =>
+      (stage === 'align' || stage === 'prove') && (state === 'fails' || state === 'close'),
+  )
+  const pointed = found.suspects.filter(({ pointsTo }) => pointsTo.length > 0).slice(0, MOST_SO_FAR)
+  if (!isAmiss || pointed.length === 0) return null
   return (
     <chakra.div mt="3" data-so-far>
       <chakra.h3 fontWeight={700}>What the readings so far point to</chakra.h3>
       <Stated as="ol" mt="1" pl="5" listStyleType="decimal">
-        {found.suspects.slice(0, MOST_SO_FAR).map(({ faultId, probability, pointsTo }) => (
+        {pointed.map(({ faultId, probability, pointsTo }) => (
           <li key={faultId}>
             <b>{FAULT_WORDS[faultId].name}</b>, {percent(probability)}
-            {pointsTo.length > 0 &&
-              `: ${pointsTo.map(({ check, outcome }) => `${checkName(check)}, ${outcomeWords(check, outcome).toLowerCase()}`).join('; ')}`}
+            {`: ${pointsTo.map(({ check, outcome }) => `${checkName(check)}, ${outcomeWords(check, outcome).toLowerCase()}`).join('; ')}`}
           </li>
         ))}
       </Stated>

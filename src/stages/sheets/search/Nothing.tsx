@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import type { PartKind } from '@/core/document/kinds'
 import type { Lifted, WhyNothing } from '@/core/search/whyNot'
-import { money } from '@/core/units/money'
+import { money } from '@/core/units/print'
 import { Stated } from '@/ui/Note'
 
 const LACKING: Readonly<Record<PartKind, string>> = {
