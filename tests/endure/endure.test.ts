@@ -2,7 +2,7 @@ import { runs } from '@/core/calculation/fixtures/runs'
 import { damaged, seeded, soundFiles, tryFile } from './files'
 
 test('of files that are damaged in hundreds of ways none breaks a reader, a screen, the paper or the shell', () => {
-  const tries = runs(700, 250)
+  const tries = runs(700, 150)
   const files = soundFiles()
   for (const text of files) expect(tryFile(text)).toMatchObject({ outcome: 'taken', why: '' })
   const random = seeded(26)

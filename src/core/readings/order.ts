@@ -17,24 +17,44 @@ const checked = ({ groups, valuesUm }: Inputs) => {
     throw new InputError('valuesUm', valuesUm.length, `${groups.length} readings, one for each group`)
 }
 
-/** The mean of each group, in the order in which they come first. */
-function meansOf(groups: readonly string[], values: readonly number[]) {
-  const sums = new Map<string, { sum: number; count: number }>()
-  for (const [index, group] of groups.entries()) {
-    const { sum, count } = sums.get(group) ?? { sum: 0, count: 0 }
-    sums.set(group, { sum: sum + (values[index] as number), count: count + 1 })
+/** Which group each reading belongs to, as a number; the groups in the order in which they come first, and how large they are. */
+function groupsOf(groups: readonly string[]) {
+  const numbers = new Map<string, number>()
+  const counts: number[] = []
+  const of = groups.map(group => {
+    let number = numbers.get(group)
+    if (number === undefined) {
+      number = counts.length
+      numbers.set(group, number)
+      counts.push(0)
+    }
+    counts[number] = (counts[number] as number) + 1
+    return number
+  })
+  return { names: [...numbers.keys()], of, counts }
+}
+type Grouped = ReturnType<typeof groupsOf>
+
+/** The mean of each group. */
+function meansOf({ of, counts }: Grouped, values: readonly number[]): number[] {
+  const sums = new Array<number>(counts.length).fill(0)
+  for (let at = 0; at < of.length; at++) {
+    const group = of[at] as number
+    sums[group] = (sums[group] as number) + (values[at] as number)
   }
-  return [...sums].map(([group, { sum, count }]) => ({ group, valueUm: sum / count }))
+  return sums.map((sum, group) => sum / (counts[group] as number))
 }
 
 /** Values less the mean of their group. */
-function centred(groups: readonly string[], values: readonly number[]): number[] {
-  const means = new Map(meansOf(groups, values).map(({ group, valueUm }) => [group, valueUm]))
-  return values.map((value, index) => value - (means.get(groups[index] as string) as number))
+function centred(grouped: Grouped, values: readonly number[]): number[] {
+  const means = meansOf(grouped, values)
+  return values.map((value, at) => value - (means[grouped.of[at] as number] as number))
 }
-const dot = (a: readonly number[], b: readonly number[]) =>
-  a.reduce((sum, one, index) => sum + one * (b[index] as number), 0)
-const distinct = (groups: readonly string[]) => [...new Set(groups)]
+function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0
+  for (let at = 0; at < a.length; at++) sum += (a[at] as number) * (b[at] as number)
+  return sum
+}
 
 /** A slope and its standard uncertainty, from the sums of products of what is centred: x y, x x and y y. */
 function fitted(xy: number, xx: number, yy: number, degrees: number) {
@@ -44,9 +64,9 @@ function fitted(xy: number, xx: number, yy: number, degrees: number) {
 }
 
 /** What one more thing explains of readings beside the means of their groups; null where it cannot be told from them. */
-function explained(groups: readonly string[], valuesUm: readonly number[], by: readonly number[]) {
-  const degrees = groups.length - distinct(groups).length - 1
-  const [x, y] = [centred(groups, by), centred(groups, valuesUm)]
+function explained(grouped: Grouped, valuesUm: readonly number[], by: readonly number[]) {
+  const degrees = valuesUm.length - grouped.counts.length - 1
+  const [x, y] = [centred(grouped, by), centred(grouped, valuesUm)]
   const square = dot(x, x)
   if (degrees < 1 || square < 1e-9) return null
   return fitted(dot(x, y), square, dot(y, y), degrees)
@@ -80,8 +100,9 @@ export const readingsDrift = calculation({
   compute(inputs) {
     checked(inputs)
     const { groups, valuesUm } = inputs
+    const grouped = groupsOf(groups)
     const order = groups.map((_, index) => index - (groups.length - 1) / 2)
-    const found = explained(groups, valuesUm, order)
+    const found = explained(grouped, valuesUm, order)
     if (!found)
       throw new InputError(
         'groups',
@@ -98,35 +119,52 @@ export const readingsDrift = calculation({
       criticalT,
       drifts: Math.abs(slope) > criticalT * standard,
       means: meansOf(
-        groups,
+        grouped,
         valuesUm.map((value, index) => value - slope * (order[index] as number)),
-      ),
+      ).map((valueUm, group) => ({ group: grouped.names[group] as string, valueUm })),
     }
   },
 })
 
+/** The jump that explains most, and at how many places one was tried. */
+interface Jump extends ReturnType<typeof fitted> {
+  afterReading: number
+  tried: number
+}
+
+/** How many of its standard uncertainties a jump is. */
+const sureness = (slope: number, standard: number): number =>
+  standard > 0 ? Math.abs(slope) / standard : slope === 0 ? 0 : Number.MAX_VALUE
+
 /** What a jump explains at each place where it can be told from the groups; one pass, from the last reading on. */
-function jumps(groups: readonly string[], valuesUm: readonly number[]) {
-  const y = centred(groups, valuesUm)
-  const degrees = groups.length - distinct(groups).length - 1
-  if (degrees < 1) return []
+function largestJump(groups: readonly string[], valuesUm: readonly number[]): Jump | null {
+  const grouped = groupsOf(groups)
+  const { of, counts } = grouped
+  const y = centred(grouped, valuesUm)
+  const degrees = of.length - counts.length - 1
+  if (degrees < 1) return null
   const squares = dot(y, y)
-  const counts = new Map<string, number>()
-  for (const group of groups) counts.set(group, (counts.get(group) ?? 0) + 1)
-  const after = new Map<string, number>()
-  let [together, square] = [0, 0]
-  const found = []
-  for (let place = groups.length - 1; place > 0; place--) {
-    const group = groups[place] as string
-    const [all, behind] = [counts.get(group) as number, after.get(group) ?? 0]
+  const after = new Array<number>(counts.length).fill(0)
+  let [together, square, tried, most] = [0, 0, 0, 0]
+  let largest: (ReturnType<typeof fitted> & { afterReading: number }) | null = null
+  for (let place = of.length - 1; place > 0; place--) {
+    const group = of[place] as number
+    const [all, behind] = [counts[group] as number, after[group] as number]
     // Of each group so many lie behind the jump: their indicator, centred, squares to n - n^2 / all.
     square += 1 - (2 * behind + 1) / all
     together += y[place] as number
-    after.set(group, behind + 1)
+    after[group] = behind + 1
     if (square < 1e-9) continue
-    found.push({ afterReading: place, ...fitted(together, square, squares, degrees) })
+    tried++
+    const { slope, standard } = fitted(together, square, squares, degrees)
+    const sure = sureness(slope, standard)
+    // Of two that explain alike, the earlier one.
+    if (largest === null || sure >= most) {
+      most = sure
+      largest = { afterReading: place, slope, standard, degrees }
+    }
   }
-  return found.reverse()
+  return largest && { ...largest, tried }
 }
 
 /**
@@ -153,20 +191,16 @@ export const readingsStep = calculation({
   compute(inputs) {
     checked(inputs)
     const { groups, valuesUm } = inputs
-    const tried = jumps(groups, valuesUm)
-    const size = ({ slope, standard }: { slope: number; standard: number }) =>
-      standard > 0 ? Math.abs(slope) / standard : slope === 0 ? 0 : Number.MAX_VALUE
-    const [first, ...rest] = tried
-    if (!first)
+    const best = largestJump(groups, valuesUm)
+    if (!best)
       throw new InputError('groups', groups.length, 'places that come again, in another order than they came')
-    const best = rest.reduce((most, one) => (size(one) > size(most) ? one : most), first)
-    const criticalT = coverageFactor(1 - (1 - SURE) / tried.length, best.degrees)
+    const criticalT = coverageFactor(1 - (1 - SURE) / best.tried, best.degrees)
     return {
       afterReading: best.afterReading,
       stepUm: best.slope,
       standardUm: best.standard,
       criticalT,
-      steps: size(best) > criticalT,
+      steps: sureness(best.slope, best.standard) > criticalT,
     }
   },
 })
@@ -194,14 +228,11 @@ export const readingsOutlier = calculation({
   compute(inputs) {
     checked(inputs)
     const { groups, valuesUm } = inputs
-    const worst = furthest(
-      groups.map((group, index) => ({ group, value: valuesUm[index] as number, reading: index + 1 })),
-      0,
-    )
+    const worst = furthest(groupsOf(groups).of, valuesUm, 0)
     if (!worst)
       throw new InputError('groups', groups.length, 'groups of two readings or more, and one to spare')
-    const { one, off, t, degrees, used } = worst
+    const { at, off, t, degrees, used } = worst
     const criticalT = coverageFactor(1 - (1 - SURE) / used, degrees)
-    return { reading: one.reading, offUm: off, tValue: t, criticalT, isOutlier: t > criticalT }
+    return { reading: at + 1, offUm: off, tValue: t, criticalT, isOutlier: t > criticalT }
   },
 })

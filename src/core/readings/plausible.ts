@@ -85,57 +85,73 @@ export function standApart(
   step: number,
   among: number,
 ): { group: number; index: number }[] {
-  let left = groups.flatMap((readings, group) => readings.map((value, index) => ({ group, index, value })))
-  const most = Math.max(1, Math.floor(MOST_APART * left.length))
+  const left = { groups: [] as number[], values: [] as number[], places: [] as number[] }
+  for (const [group, readings] of groups.entries())
+    for (const [index, value] of readings.entries()) {
+      left.groups.push(group)
+      left.values.push(value)
+      left.places.push(index)
+    }
+  const { length } = left.values
+  const most = Math.max(1, Math.floor(MOST_APART * length))
   const apart: { group: number; index: number }[] = []
   while (apart.length < most) {
-    const worst = furthest(left, Math.max(step / 2, 1e-9))
+    const worst = furthest(left.groups, left.values, Math.max(step / 2, 1e-9))
     // No quantile lies nearer, whatever there is to spare.
     if (!worst || worst.t < LEAST_QUANTILE) break
-    if (worst.t <= coverageFactor(1 - SOUND_STOPPED / Math.max(among, left.length), worst.degrees)) break
-    const { group, index } = worst.one
-    apart.push({ group, index })
-    left = left.filter(one => one !== worst.one)
+    if (worst.t <= coverageFactor(1 - SOUND_STOPPED / Math.max(among, left.values.length), worst.degrees))
+      break
+    apart.push({ group: left.groups[worst.at] as number, index: left.places[worst.at] as number })
+    for (const column of [left.groups, left.values, left.places]) column.splice(worst.at, 1)
   }
   return apart
-}
-
-/** A reading of a group: one quantity that was read several times. */
-interface OfGroup {
-  group: string | number
-  value: number
 }
 
 /**
  * The reading that lies furthest from the mean of the others of its group, by the spread of all groups without it.
  *
+ * @param groups of each reading, its group as a number from 0
  * @param leastSpread that readings are taken to spread by
- * @returns what it lies off, how far that is in spreads, and degrees of freedom; null where none is to spare
+ * @returns its place, what it lies off, how far that is in spreads, and degrees of freedom; null where none is to spare
+ * @example furthest([0, 0, 0, 1, 1, 1], [1, 2, 1, 4, 5, 90], 0)?.at // 5
  */
-export function furthest<R extends OfGroup>(
-  all: readonly R[],
+export function furthest(
+  groups: readonly number[],
+  values: readonly number[],
   leastSpread: number,
-): { one: R; off: number; t: number; degrees: number; used: number } | null {
-  const sums = new Map<string | number, { sum: number; count: number }>()
-  for (const { group, value } of all) {
-    const { sum, count } = sums.get(group) ?? { sum: 0, count: 0 }
-    sums.set(group, { sum: sum + value, count: count + 1 })
+): { at: number; off: number; t: number; degrees: number; used: number } | null {
+  const sums: number[] = []
+  const counts: number[] = []
+  for (let at = 0; at < values.length; at++) {
+    const group = groups[at] as number
+    sums[group] = (sums[group] ?? 0) + (values[at] as number)
+    counts[group] = (counts[group] ?? 0) + 1
   }
-  const again = all.flatMap(one => {
-    const { sum, count } = sums.get(one.group) as { sum: number; count: number }
-    return count > 1 ? [{ one, residual: one.value - sum / count, free: (count - 1) / count }] : []
-  })
-  const degrees = again.length - [...sums.values()].filter(({ count }) => count > 1).length - 1
+  let [used, degrees, squares] = [0, -1, 0]
+  for (const count of counts)
+    if (count > 1) {
+      used += count
+      degrees += count - 1
+    }
   if (degrees < 1) return null
-  const squares = again.reduce((sum, { residual }) => sum + residual ** 2, 0)
-  const sizeOf = (residual: number, free: number) => {
-    const spread = Math.max(Math.sqrt(Math.max(squares - residual ** 2 / free, 0) / degrees), leastSpread)
-    return spread > 0 ? Math.abs(residual) / Math.sqrt(free) / spread : residual === 0 ? 0 : Number.MAX_VALUE
+  const residualAt = (at: number) => {
+    const group = groups[at] as number
+    return (values[at] as number) - (sums[group] as number) / (counts[group] as number)
   }
-  const [worst] = again
-    .map(({ one, residual, free }) => ({ one, off: residual / free, t: sizeOf(residual, free) }))
-    .toSorted((a, b) => b.t - a.t)
-  return worst ? { ...worst, degrees, used: again.length } : null
+  for (let at = 0; at < values.length; at++)
+    if ((counts[groups[at] as number] as number) > 1) squares += residualAt(at) ** 2
+  let worst = { at: -1, off: 0, t: -1 }
+  for (let at = 0; at < values.length; at++) {
+    const count = counts[groups[at] as number] as number
+    if (count < 2) continue
+    const residual = residualAt(at)
+    const free = (count - 1) / count
+    const spread = Math.max(Math.sqrt(Math.max(squares - residual ** 2 / free, 0) / degrees), leastSpread)
+    const t =
+      spread > 0 ? Math.abs(residual) / Math.sqrt(free) / spread : residual === 0 ? 0 : Number.MAX_VALUE
+    if (t > worst.t) worst = { at, off: residual / free, t }
+  }
+  return { ...worst, degrees, used }
 }
 
 /** A reading stands off where so sure a bound for any of its round does not reach it, nor this many steps. */

@@ -45,8 +45,13 @@ export function noteTaken(
  * @example inOrder([{ id: 'a' }, { id: 'b' }], one => one.id, { a: 9, b: 4 }).map(({ id }) => id) // ['b', 'a']
  */
 export function inOrder<T>(all: readonly T[], keyOf: (one: T) => string, taken: Taken): T[] {
-  if (!all.every(one => taken[keyOf(one)] !== undefined)) return [...all]
-  return all.toSorted((a, b) => (taken[keyOf(a)] as number) - (taken[keyOf(b)] as number))
+  const timed: { one: T; at: number }[] = []
+  for (const one of all) {
+    const at = taken[keyOf(one)]
+    if (at === undefined) return [...all]
+    timed.push({ one, at })
+  }
+  return timed.toSorted((a, b) => a.at - b.at).map(({ one }) => one)
 }
 
 /** Minutes from one reading to another; null where nobody knows. */

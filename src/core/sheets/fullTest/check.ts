@@ -22,10 +22,10 @@ const oddSaid = ({ targetMm, way, run, readingUm, why }: OddStop, say: Say): str
     : `${which}, stands apart from the others there: take it again.`
 }
 
-/** What is odd in the last full test, worked out once for both of its checks. */
-const oddOfLast = remembered((t: EvaluationContext) => {
+/** What is odd in the last full test, worked out once for both of its checks and for its course. */
+const oddOfLast = remembered((t: EvaluationContext): readonly OddStop[] => {
   const test = t.axis.fullTests.at(-1)
-  return test ? (oddStops(test)[0] ?? null) : null
+  return test ? oddStops(test) : []
 })
 
 /** The figures of the last full test, once for both; null before there is enough. @throws NotKnown without the step of the gauge */
@@ -49,27 +49,38 @@ export interface Moved {
 }
 
 /** The readings of a test as they count, in the order in which they were taken: as the axis moves, where that is not known. */
-const inCourse = (test: FullTest) => {
+function inCourse(test: FullTest) {
   const read = new Map(counted(test).targets.map(target => [target.id, target]))
-  const all = courseOf(test).flatMap(stop => {
+  const all: { stop: Stop; valueUm: number }[] = []
+  for (const stop of courseOf(test)) {
     const valueUm = read.get(stop.targetId)?.[stop.way][stop.run]
-    return valueUm === undefined ? [] : [{ stop, valueUm }]
-  })
+    if (valueUm !== undefined) all.push({ stop, valueUm })
+  }
   return inOrder(all, ({ stop }) => takenKey(stop.targetId, stop.way, stop.run), test.taken)
+}
+
+/** The quantity that a reading is of, in words; made once for each target, for a test has many readings of it. */
+function groups({ targets }: FullTest): (stop: Stop) => string {
+  const of = new Map(
+    targets.map(({ id }) => [id, { positiveUm: `${id} positiveUm`, negativeUm: `${id} negativeUm` }]),
+  )
+  return ({ targetId, way }) => of.get(targetId)?.[way] ?? targetId
 }
 
 /** What the course of the last full test says; null where it is even. One reading that is far off makes neither a jump nor a drift. */
 export const movedInCourse = remembered((t: EvaluationContext): Moved | null => {
   const test = t.axis.fullTests.at(-1)
   if (!test) return null
-  const odd = oddStops(test)
+  const odd = oddOfLast(t)
   const all = inCourse(test)
   const isOdd = ({ targetId, way, run }: Stop) =>
     odd.some(one => one.targetId === targetId && one.way === way && one.run === run)
   // Beyond a tenth they are no slips any more, but what the course is about.
-  const taken = odd.length * MOST_ODD > all.length ? all : all.filter(({ stop }) => !isOdd(stop))
+  const taken =
+    odd.length === 0 || odd.length * MOST_ODD > all.length ? all : all.filter(({ stop }) => !isOdd(stop))
+  const groupOf = groups(test)
   const inputs = {
-    groups: taken.map(({ stop }) => `${stop.targetId} ${stop.way}`),
+    groups: taken.map(({ stop }) => groupOf(stop)),
     valuesUm: taken.map(({ valueUm }) => valueUm),
   }
   const moved = movedIn(t, { step: 'readings.step', drift: 'readings.drift' }, inputs, {
@@ -157,7 +168,7 @@ const judged =
     lostBy?: string,
   ) =>
   (t: EvaluationContext, test: FullTest, say: Say): Judgement => {
-    const odd = oddOfLast(t)
+    const [odd] = oddOfLast(t)
     if (odd?.why === 'finer') return noAdvice(oddSaid(odd, say))
     const limitUm = targetUm(t)
     // A jump comes first: each reading after it may look odd by itself.

@@ -22,12 +22,13 @@ const rising = (targets: readonly Target[]) => targets.toSorted((a, b) => a.targ
 /** Every reading of a test, in the order in which the axis moves. */
 export function courseOf({ runs, targets }: Plan): Stop[] {
   const up = rising(targets)
-  const stops = (of: readonly Target[], way: Stop['way'], run: number) =>
-    of.map(({ id, targetMm }): Stop => ({ targetId: id, targetMm, way, run }))
-  return Array.from({ length: runs }, (_, run) => [
-    ...stops(up, 'positiveUm', run),
-    ...stops(up.toReversed(), 'negativeUm', run),
-  ]).flat()
+  const down = up.toReversed()
+  const course: Stop[] = []
+  for (let run = 0; run < runs; run++) {
+    for (const { id, targetMm } of up) course.push({ targetId: id, targetMm, way: 'positiveUm', run })
+    for (const { id, targetMm } of down) course.push({ targetId: id, targetMm, way: 'negativeUm', run })
+  }
+  return course
 }
 
 /** Where to read next; null when all is read. */

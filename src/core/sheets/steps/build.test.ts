@@ -29,7 +29,8 @@ import { diagonalsMayDifferMm } from '../shared/steps/twoScrews'
 import { addMishap, openSteps, removeMishap, tickStep } from './edits'
 import { buildSheet, stepsFor } from './workSheet'
 
-const [X, Y] = skarrow().job.axes as [Axis, Axis]
+const SKARROW = skarrow().job
+const [X, Y] = SKARROW.axes as [Axis, Axis]
 const [gantry] = longTom().job.axes as [Axis]
 const contextOf = (axis: Axis) => evaluateAxis(axis, CATALOGUE, 'mm')
 const stepsOf = (axis: Axis): Step[] => procedure(contextOf(axis)) ?? []
@@ -42,7 +43,7 @@ const without = (ticks: Axis['ticks'], ...out: string[]) =>
 
 /** An axis with a step of it ticked, as the sheet does it. */
 const ticked = (axis: Axis, step: Step, steps: readonly Step[], at = '2026-11-27T08:00:00.000Z'): Axis =>
-  runEdit({ ...skarrow().job, axes: [axis] }, tickStep(axis, step, at, {}, steps), { id: 'c', at }).job
+  runEdit({ ...SKARROW, axes: [axis] }, tickStep(axis, step, at, {}, steps), { id: 'c', at }).job
     .axes[0] as Axis
 const inHandOf = (axis: Axis, ticks: Axis['ticks']) => inHand(stepsOf(axis), contextOf({ ...axis, ticks }))
 
@@ -93,10 +94,12 @@ describe('whatever an axis moves', () => {
     for (const axis of KINDS_OF_AXIS) {
       const steps = stepsOf(axis)
       let now: Axis = axis
+      let context = contextOf(now)
       for (let count = 0; count < steps.length; count++) {
-        const next = inHand(steps, contextOf(now))
+        const next = inHand(steps, context)
         if (!next) throw new Error(`stuck after ${count} steps`)
         now = ticked(now, next, steps)
+        context = context.next(now)
       }
       expect(aidsIn(steps, now)).toEqual([])
       expect(leftLoose(steps, now)).toEqual([])

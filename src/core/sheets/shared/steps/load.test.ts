@@ -555,7 +555,7 @@ function walk(of: Design, startAtEnd: boolean, deeds: readonly { what: string; w
   }
 }
 
-const WALKS = runs(20_000, 300)
+const WALKS = runs(20_000, 200)
 
 test(`in ${WALKS} random walks nothing that frees a load is offered while nothing holds it`, () => {
   fc.assert(
