@@ -8,8 +8,9 @@ import { READING } from '../../readings/model'
 const TRIED = 16
 const FROM_SHARE = 0.04
 const TO_TIMES = 2
-/** How often the time constant is narrowed down to two thirds. */
-const REFINED = 40
+/** How often the time constant is narrowed down by the golden section: to less than a millionth of where it may lie. */
+const REFINED = 34
+const GOLDEN = (Math.sqrt(5) - 1) / 2
 /** A model with more in it must be so much better, as a difference of Bayes' measures: a hundred to one is 9. */
 const BETTER_BY = 9
 
@@ -30,24 +31,30 @@ interface FittedModel extends Model {
   measure: number
 }
 
+/** What all models of some returns share: made once, for hundreds are fitted. */
+interface Fitting {
+  returns: readonly Return[]
+  places: readonly Return['place'][]
+  readingsUm: readonly number[]
+  /** Of each return, which of the times it is. */
+  order: readonly number[]
+  floorUm: number
+}
+
 /** A model by least squares; null where the returns cannot tell its parts. */
-function fitted(
-  returns: readonly Return[],
-  order: readonly number[],
-  floorUm: number,
-  model: Model,
-): FittedModel | null {
+function fitted({ returns, places, readingsUm, order, floorUm }: Fitting, model: Model): FittedModel | null {
   const { tauMin, jumpAfter } = model
-  const places = [...new Set(returns.map(({ place }) => place))]
-  const rows = returns.map(({ minutes, place }, index) => [
-    ...places.map(one => (one === place ? 1 : 0)),
-    ...(tauMin === null ? [] : places.map(one => (one === place ? 1 - Math.exp(-minutes / tauMin) : 0))),
-    ...(jumpAfter === null ? [] : [(order[index] as number) >= jumpAfter ? 1 : 0]),
-  ])
-  const least = leastSquares(
-    rows,
-    returns.map(({ readingUm }) => readingUm),
-  )
+  const rows = returns.map(({ minutes, place }, index) => {
+    const row: number[] = []
+    for (const one of places) row.push(one === place ? 1 : 0)
+    if (tauMin !== null) {
+      const grown = 1 - Math.exp(-minutes / tauMin)
+      for (const one of places) row.push(one === place ? grown : 0)
+    }
+    if (jumpAfter !== null) row.push((order[index] as number) >= jumpAfter ? 1 : 0)
+    return row
+  })
+  const least = leastSquares(rows, readingsUm)
   if (!least || returns.length <= least.coefficients.length) return null
   const squares = least.residuals.reduce((sum, one) => sum + one ** 2, 0)
   const unknowns = least.coefficients.length + (tauMin === null ? 0 : 1) + (jumpAfter === null ? 0 : 1)
@@ -60,6 +67,25 @@ function fitted(
     spreadUm: least.spread ?? 0,
     measure: many * Math.log(squares / many + floorUm ** 2) + unknowns * Math.log(many),
   }
+}
+
+/** Where a function that falls and then rises is least, between two points. */
+function leastBetween(low: number, high: number, of: (x: number) => number): number {
+  let [one, other] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)]
+  let [atOne, atOther] = [of(one), of(other)]
+  for (let narrowed = 0; narrowed < REFINED; narrowed++)
+    if (atOne <= atOther) {
+      high = other
+      ;[other, atOther] = [one, atOne]
+      one = high - GOLDEN * (high - low)
+      atOne = of(one)
+    } else {
+      low = one
+      ;[one, atOne] = [other, atOther]
+      other = low + GOLDEN * (high - low)
+      atOther = of(other)
+    }
+  return (low + high) / 2
 }
 
 const best = (all: readonly (FittedModel | null)[]): FittedModel | null =>
@@ -105,8 +131,14 @@ export const zeroAgainstTime = calculation({
     const overMin = (times.at(-1) as number) - (times[0] as number)
     if (!(overMin > 0)) throw new InputError('returns', returns.length, 'returns at different times')
     const order = returns.map(({ minutes }) => times.indexOf(minutes))
-    const floorUm = Math.max(stepUm / Math.sqrt(12), 1e-6)
-    const of = (model: Model) => fitted(returns, order, floorUm, model)
+    const fitting: Fitting = {
+      returns,
+      places: [...new Set(returns.map(({ place }) => place))],
+      readingsUm: returns.map(({ readingUm }) => readingUm),
+      order,
+      floorUm: Math.max(stepUm / Math.sqrt(12), 1e-6),
+    }
+    const of = (model: Model) => fitted(fitting, model)
     const taus = Array.from(
       { length: TRIED },
       (_, index) => overMin * FROM_SHARE * (TO_TIMES / FROM_SHARE) ** (index / (TRIED - 1)),
@@ -118,14 +150,12 @@ export const zeroAgainstTime = calculation({
       const at = taus.indexOf(tried?.tauMin ?? Number.NaN)
       if (!tried || at < 0) return tried
       // Between the neighbours of the best of them it has one least.
-      let [low, high] = [taus[Math.max(0, at - 1)] as number, taus[Math.min(TRIED - 1, at + 1)] as number]
-      const spreadAt = (tauMin: number) => of({ tauMin, jumpAfter })?.spreadUm ?? Number.POSITIVE_INFINITY
-      for (let halving = 0; halving < REFINED; halving++) {
-        const [one, other] = [low + (high - low) / 3, high - (high - low) / 3]
-        if (spreadAt(one) <= spreadAt(other)) high = other
-        else low = one
-      }
-      return best([tried, of({ tauMin: (low + high) / 2, jumpAfter })])
+      const tauMin = leastBetween(
+        taus[Math.max(0, at - 1)] as number,
+        taus[Math.min(TRIED - 1, at + 1)] as number,
+        tau => of({ tauMin: tau, jumpAfter })?.spreadUm ?? Number.POSITIVE_INFINITY,
+      )
+      return best([tried, of({ tauMin, jumpAfter })])
     }
     const still = of({ tauMin: null, jumpAfter: null })
     const grown = growing(null)
@@ -142,9 +172,8 @@ export const zeroAgainstTime = calculation({
       if (one && found && one.measure < found.measure - (one === both || found === still ? BETTER_BY : 0))
         found = one
     if (!found) throw new InputError('returns', returns.length, 'more returns than there is to find out')
-    const places = [...new Set(returns.map(({ place }) => place))]
     const growth = (place: Return['place']) => {
-      const at = places.indexOf(place)
+      const at = fitting.places.indexOf(place)
       return at < 0 ? null : (found.growsUm[at] as number)
     }
     const [grows, leaps] = [found.tauMin !== null, found.jumpAfter !== null]
