@@ -30,6 +30,7 @@ const CORE = [
   'acceptance',
   'demo',
   'trial',
+  'practice',
 ]
 const coreRooms = CORE.map((room, index) =>
   only(

@@ -43,6 +43,12 @@ export interface SessionState {
   redoLabel: string | null
 }
 
+/** What the screens of a job need of the session that holds it. */
+export type OpenJob = Pick<
+  JobSession,
+  'getState' | 'subscribe' | 'edit' | 'undoOne' | 'isTyping' | 'isReading'
+>
+
 /** Up to this version changes found their rows by their places. */
 const LAST_BY_PLACE = 3
 

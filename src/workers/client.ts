@@ -21,6 +21,9 @@ import type {
   JudgeWorker,
   PlanTask,
   PlanWorker,
+  PracticeWorker,
+  RehearsalAnswer,
+  RehearsalTask,
   SearchTask,
   SearchWorker,
 } from './protocol'
@@ -65,6 +68,7 @@ function reach<W>(worker: Worker): Reached<W> {
 }
 
 let judge: Reached<JudgeWorker> | undefined
+let practice: Reached<PracticeWorker> | undefined
 
 /** Asks the worker that judges; it is started when it is first asked, and anew after it has failed. */
 export function askJudge<T>(question: (remote: Remote<JudgeWorker>) => Promise<T>): Promise<T> {
@@ -75,6 +79,19 @@ export function askJudge<T>(question: (remote: Remote<JudgeWorker>) => Promise<T
     })
   }
   return Promise.race([question(judge.remote), judge.failed])
+}
+
+/** Asks the worker that has the virtual axis: what would be read. */
+export function askPractice(task: RehearsalTask): Promise<RehearsalAnswer> {
+  if (!practice) {
+    practice = reach<PracticeWorker>(
+      new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module' }),
+    )
+    practice.failed.catch(() => {
+      practice = undefined
+    })
+  }
+  return Promise.race([practice.remote.rehearse(task) as Promise<RehearsalAnswer>, practice.failed])
 }
 
 /** Work that runs beside the screen until it is done or stopped. */

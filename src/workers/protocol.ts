@@ -13,11 +13,12 @@ import type { ShopTexts } from '@/core/machine/parts/shopParts'
 import type { Now } from '@/core/planning/days'
 import type { Standing } from '@/core/planning/next'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
+import type { Rehearsal, Rehearsed, Supposable } from '@/core/practice/rehearse'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchOutcome } from '@/core/search/outcome'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
 import type { Supply } from '@/core/search/within'
-import type { CheckId } from '@/core/sheets'
+import type { CheckId, SheetId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { Spread } from '@/core/sheets/chain/monteCarlo'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
@@ -69,6 +70,21 @@ export interface FileWorker {
   parts: (text: string, before: OwnParts, onProgress: (share: number) => void) => PartsFile
   workbook: (tables: readonly Table[]) => Promise<Uint8Array>
   daysOff: (text: string, window: DaysWindow) => DaysOffFile
+}
+
+/** One table of an axis, to be read on the virtual axis. */
+export interface RehearsalTask extends AxisTask {
+  sheet: SheetId
+  rehearsal: Rehearsal
+  /** The present moment. */
+  at: string
+}
+/** What would be read, with all that can be supposed there; or what the axis still needs for that. */
+export type RehearsalAnswer =
+  | (Rehearsed & { readonly supposable: readonly Supposable[]; readonly ask?: undefined })
+  | { readonly ask: string }
+export interface PracticeWorker {
+  rehearse: (task: RehearsalTask) => RehearsalAnswer
 }
 
 /** A chain of dimensions to be drawn many times over. */

@@ -96,8 +96,17 @@ const togetherOf = (states: readonly (State | null)[]): State =>
   (['fails', 'unknown', 'close'] as const).find(state => states.includes(state)) ??
   (states.includes(null) ? 'unknown' : 'holds')
 
+/** What a base creeps or is knocked by on a sheet: half as much again as is accepted, where it has no figure of its own. */
+export function handSize(
+  sheet: Sheet<Read>,
+  { figures, causes, axis, catalogue }: Pick<Trial, 'figures' | 'causes' | 'axis' | 'catalogue'>,
+): number {
+  const [, accepted] = sheet.truth(figures, causes, axis, catalogue)
+  return sheet.slipUm ?? (accepted > 1 ? 1.5 * accepted : 30)
+}
+
 /** Reads the table of a sheet once; of two screws the second is sound, and the first, of which the trial is, is read last. */
-function readOnce(
+export function readOnce(
   { figures, seed }: Trial,
   sheet: Sheet<Read>,
   { causes, axis }: Standing,
@@ -141,8 +150,7 @@ function goThrough(trial: Trial, name: Tried, from: Standing): { outcome: Outcom
   while (rounds < MOST_ROUNDS) {
     rounds += 1
     minutes += READING_MIN * sheet.readings
-    const [, accepted] = truthOf(now)
-    const size = sheet.slipUm ?? (accepted > 1 ? 1.5 * accepted : 30)
+    const size = handSize(sheet, { figures, catalogue: trial.catalogue, ...now })
     const reader = new Hand(Math.floor(random() * 2 ** 31), rounds === 1 ? slip : null, size, sheet.readings)
     now = { ...now, axis: readOnce(trial, sheet, now, sheet.plan(now.axis, trial), reader) }
     const t = evaluateAxis(now.axis, trial.catalogue, trial.job.units)
@@ -158,7 +166,7 @@ function goThrough(trial: Trial, name: Tried, from: Standing): { outcome: Outcom
     if (!order) break
     if (order.isReading) continue
     named ??= faults.some(fault => order.names.includes(fault))
-    const [before] = truthOf(now)
+    const [before, accepted] = truthOf(now)
     // A fault that is truly there and still small is no harm to mend; nor is what is set because nothing is known of it.
     if (last === 'fails' && before <= accepted && !faults.some(fault => order.names.includes(fault)))
       touchedSound = true

@@ -2,10 +2,10 @@ import { isEqual } from 'es-toolkit'
 import { createContext, type ReactNode, useContext, useMemo, useRef, useSyncExternalStore } from 'react'
 import type { Job } from '@/core/document/job'
 import type { UnitSystem } from '@/core/units/quantity'
-import type { JobSession, SessionState } from '@/store/session'
+import type { OpenJob, SessionState } from '@/store/session'
 
 interface JobContext {
-  session: JobSession
+  session: OpenJob
   axisId: string
 }
 const Context = createContext<JobContext | null>(null)
@@ -23,7 +23,7 @@ export function useJobContext(): JobContext {
 }
 
 /** A part of the session's state; renders again only when that part changes. */
-export function useSessionState<T>(session: JobSession, select: (state: SessionState) => T): T {
+export function useSessionState<T>(session: OpenJob, select: (state: SessionState) => T): T {
   const read = () => select(session.getState())
   return useSyncExternalStore(session.subscribe, read, read)
 }

@@ -5,6 +5,7 @@ import { WordsHere } from '@/ui/terms/WordsHere'
 import { focusWanted } from '../job/place'
 import { PANELS } from '../sheets/panels.generated'
 import { LoadNotice } from './LoadNotice'
+import { Rehearsal } from './Rehearsal'
 
 /** Whether a sheet was open before this one: only then does it take the focus. */
 let opened = false
@@ -42,6 +43,7 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
       <div data-frame>
         <WordsHere of={box} />
       </div>
+      {(stage === 'align' || stage === 'prove') && <Rehearsal sheet={sheet} />}
     </>
   )
 })

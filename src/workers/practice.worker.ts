@@ -1,0 +1,24 @@
+import './locale'
+import { expose } from 'comlink'
+import { askFor } from '@/core/evaluation/check'
+import { NotKnown } from '@/core/evaluation/notKnown'
+import { rehearsed, supposable } from '@/core/practice/rehearse'
+import { readingOf } from '@/core/practice/sheets'
+import type { PracticeWorker } from './protocol'
+
+const worker: PracticeWorker = {
+  rehearse({ axis, sheet, rehearsal, at, ...job }) {
+    const name = readingOf(sheet, axis)
+    if (!name) throw new Error(`rehearse: got ${sheet}, takes a sheet that is read`)
+    try {
+      return {
+        ...rehearsed(job, axis, name, rehearsal, at),
+        supposable: supposable(job, axis, name),
+      }
+    } catch (error) {
+      if (error instanceof NotKnown) return { ask: askFor(error.missing) }
+      throw error
+    }
+  },
+}
+expose(worker)
