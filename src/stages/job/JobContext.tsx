@@ -7,12 +7,19 @@ import type { OpenJob, SessionState } from '@/store/session'
 interface JobContext {
   session: OpenJob
   axisId: string
+  /** Whether it is only rehearsed: nothing of it is closed, deleted or looked back on. */
+  isRehearsed?: boolean
 }
 const Context = createContext<JobContext | null>(null)
 
 /** Gives every stage below it the open job and the axis that is worked on. */
-export function JobContextProvider({ session, axisId, children }: JobContext & { children: ReactNode }) {
-  const context = useMemo(() => ({ session, axisId }), [session, axisId])
+export function JobContextProvider({
+  session,
+  axisId,
+  isRehearsed,
+  children,
+}: JobContext & { children: ReactNode }) {
+  const context = useMemo(() => ({ session, axisId, isRehearsed }), [session, axisId, isRehearsed])
   return <Context value={context}>{children}</Context>
 }
 

@@ -130,7 +130,7 @@ function Read({ sheet, answer, axisId }: { sheet: SheetId; answer: RehearsalAnsw
           Not done: that would change the job. Do it on {sheetOf(sheet).title} itself, above.
         </Stated>
       )}
-      <JobContextProvider session={session} axisId={axisId}>
+      <JobContextProvider session={session} axisId={axisId} isRehearsed>
         <chakra.div display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
           <Panel />
         </chakra.div>

@@ -18,7 +18,7 @@ import type { GaugeScene } from '@/ui/drawings/GaugeDrawing'
 import { Fold } from '@/ui/Fold'
 import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
-import { useEdit, useUnits } from '../JobContext'
+import { useEdit, useJobContext, useUnits } from '../JobContext'
 import { useAxisNow } from '../useAxis'
 import { evaluationOf, useCatalogue, useSettledEvaluation } from '../useEvaluation'
 import { Advice } from './Advice'
@@ -66,6 +66,7 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
     </>
   )
   const { count, isClosed, start } = useLastRound(rounds)
+  const { isRehearsed } = useJobContext()
   if (count === 0)
     return (
       <Panel title={title}>
@@ -80,7 +81,7 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
       <Panel
         title={`${title}: round ${count}`}
         action={
-          isClosed ? (
+          isRehearsed ? undefined : isClosed ? (
             <Button variant="lamp" onClick={start} data-hand>
               Start the next round
             </Button>
@@ -106,9 +107,11 @@ export function RoundPanel<R extends Round>(props: Props<R>) {
         </chakra.div>
         <HowItIsRead rounds={rounds} how={how} />
       </Panel>
-      <RoundsSoFar rounds={rounds} checks={checks}>
-        {soFar}
-      </RoundsSoFar>
+      {!isRehearsed && (
+        <RoundsSoFar rounds={rounds} checks={checks}>
+          {soFar}
+        </RoundsSoFar>
+      )}
     </>
   )
 }
