@@ -1,4 +1,4 @@
-import type { Field, ValueOf, ValuesOf } from '../field/field'
+import type { Field, NumberField, ValueOf, ValuesOf } from '../field/field'
 import { checkOf } from './checkOf'
 import { InputError } from './inputError'
 
@@ -7,6 +7,7 @@ type Described =
   | Extract<Field, { is: 'number' | 'choice' | 'words' | 'flag' }>
   | { readonly is: 'list'; readonly label: string; readonly of: Described; readonly least: number }
   | { readonly is: 'record'; readonly label: string; readonly of: DescribedSet }
+  | { readonly is: 'map'; readonly label: string; readonly of: NumberField; readonly key: RegExp }
 interface DescribedSet {
   readonly [name: string]: Described
 }

@@ -54,6 +54,20 @@ function checkOfOne(field: Field): Check {
       }
     }
   }
+  if (field.is === 'map') {
+    const inside = checkOfOne(field.of)
+    return value => {
+      if (typeof value !== 'object' || value === null || Array.isArray(value)) return refuse(value)
+      for (const [key, one] of Object.entries(value)) {
+        if (!field.key.test(key)) refuse(value)
+        try {
+          inside(one)
+        } catch (error) {
+          throw within(`.${key}`, error)
+        }
+      }
+    }
+  }
   if (field.is === 'list') {
     const inside = checkOfOne(field.of)
     return value => {

@@ -25,6 +25,8 @@ function accepted(field: Field): fc.Arbitrary<unknown> {
       return fc.array(accepted(field.of), { minLength: field.least, maxLength: field.least + 4 })
     case 'record':
       return inputs(field.of)
+    case 'map':
+      return fc.dictionary(fc.constantFrom('a', 'b'), accepted(field.of), { minKeys: 2, maxKeys: 2 })
     default:
       throw new Error(`No calculation takes a ${field.is}.`)
   }
