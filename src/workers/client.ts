@@ -22,8 +22,6 @@ import type {
   PlanTask,
   PlanWorker,
   PracticeWorker,
-  RehearsalAnswer,
-  RehearsalTask,
   SearchTask,
   SearchWorker,
 } from './protocol'
@@ -81,8 +79,8 @@ export function askJudge<T>(question: (remote: Remote<JudgeWorker>) => Promise<T
   return Promise.race([question(judge.remote), judge.failed])
 }
 
-/** Asks the worker that has the virtual axis: what would be read. */
-export function askPractice(task: RehearsalTask): Promise<RehearsalAnswer> {
+/** Asks the worker that has the virtual axis; it is started when it is first asked, and anew after it has failed. */
+export function askPractice<T>(question: (remote: Remote<PracticeWorker>) => Promise<T>): Promise<T> {
   if (!practice) {
     practice = reach<PracticeWorker>(
       new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module' }),
@@ -91,7 +89,7 @@ export function askPractice(task: RehearsalTask): Promise<RehearsalAnswer> {
       practice = undefined
     })
   }
-  return Promise.race([practice.remote.rehearse(task) as Promise<RehearsalAnswer>, practice.failed])
+  return Promise.race([question(practice.remote), practice.failed])
 }
 
 /** Work that runs beside the screen until it is done or stopped. */

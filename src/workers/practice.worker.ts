@@ -4,6 +4,7 @@ import { askFor } from '@/core/evaluation/check'
 import { NotKnown } from '@/core/evaluation/notKnown'
 import { rehearsed, supposable } from '@/core/practice/rehearse'
 import { readingOf } from '@/core/practice/sheets'
+import { twinOf } from '@/core/practice/twin'
 import type { PracticeWorker } from './protocol'
 
 const worker: PracticeWorker = {
@@ -20,5 +21,6 @@ const worker: PracticeWorker = {
       throw error
     }
   },
+  twin: ({ axis, ...job }, at) => twinOf(job, axis, at),
 }
 expose(worker)

@@ -1,3 +1,4 @@
+import type { Twin } from '@/core/diagnose/twin'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
 import type { PartKind } from '@/core/document/kinds'
@@ -85,6 +86,8 @@ export type RehearsalAnswer =
   | { readonly ask: string }
 export interface PracticeWorker {
   rehearse: (task: RehearsalTask) => RehearsalAnswer
+  /** What this axis would read with each fault; null where nothing was measured that comes to a figure. */
+  twin: (task: AxisTask, at: string) => Twin | null
 }
 
 /** A chain of dimensions to be drawn many times over. */

@@ -153,6 +153,11 @@ export const WHAT_IFS = {
     size: newtons('More to push the slide', 60),
     causes: size => ({ gib: { playUm: -8, tightN: size } }),
   },
+  'gib-walks': {
+    label: 'the gib walked with the slide',
+    size: newtons('More to push one way, as much less the other', 30),
+    causes: size => ({ gib: { walkingN: size } }),
+  },
   'ways-worn': {
     label: 'the ways were worn in the middle',
     size: um('More play to the side there', 60),

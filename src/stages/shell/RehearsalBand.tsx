@@ -28,9 +28,12 @@ const SLIPS = [
 export function RehearsalBand({ sheet }: { sheet: SheetId }) {
   const [rehearsal, setRehearsal] = useState<Rehearsal>({ whatIf: null, slip: null, seed: 1 })
   const task = useTask(useSettledAxis())
-  const ask = useCallback(async () => {
+  const ask = useCallback(async (): Promise<RehearsalAnswer> => {
     const { askPractice } = await import('@/workers/client')
-    return askPractice({ ...task, sheet, rehearsal, at: new Date().toISOString() })
+    const at = new Date().toISOString()
+    return askPractice<RehearsalAnswer>(async practice =>
+      practice.rehearse({ ...task, sheet, rehearsal, at }),
+    )
   }, [task, sheet, rehearsal])
   const answer = useAnswer(ask, `${sheet} ${task.axis.id}`)
   return (

@@ -12,6 +12,36 @@ function logSum(logs: readonly number[]): number {
     : most + Math.log(logs.reduce((sum, one) => sum + Math.exp(one - most), 0))
 }
 
+interface Size {
+  readonly share: number
+  readonly spreadUm: number
+  readonly predicted: Readonly<Record<string, number>>
+}
+interface ObservedFigure {
+  readonly testId: string
+  readonly valueUm: number
+  readonly standardUm: number
+}
+
+/**
+ * How well the sizes of one fault go with what was observed.
+ *
+ * @returns the share of each among them, and the logarithm of how well they all do
+ */
+export function sizeWeights(
+  sizes: readonly Size[],
+  observed: readonly ObservedFigure[],
+): { log: number; weights: number[] } {
+  const logs = sizes.map(({ share, spreadUm, predicted }) =>
+    observed.reduce((sum, { testId, valueUm, standardUm }) => {
+      const square = spreadUm ** 2 + standardUm ** 2
+      return sum - (valueUm - (predicted[testId] as number)) ** 2 / (2 * square) - Math.log(square) / 2
+    }, Math.log(share)),
+  )
+  const log = logSum(logs)
+  return { log, weights: logs.map(one => (log === Number.NEGATIVE_INFINITY ? 0 : Math.exp(one - log))) }
+}
+
 /**
  * Which fault is at work, and of what size, by what this axis would read with each of them.
  *
@@ -66,24 +96,16 @@ export const weighFaults = calculation({
   },
   compute({ faults, observed }) {
     const weighed = faults.map(({ id, prior, sizes }, at) => {
-      const logs = sizes.map(({ share, spreadUm, predicted }, index) =>
-        observed.reduce((sum, { testId, valueUm, standardUm }) => {
-          const wouldUm = predicted[testId]
-          if (wouldUm === undefined)
+      for (const [index, { predicted }] of sizes.entries())
+        for (const { testId } of observed)
+          if (predicted[testId] === undefined)
             throw new InputError(
               `faults[${at}].sizes[${index}].predicted`,
               'nothing',
               `a reading of ${testId}`,
             )
-          const square = spreadUm ** 2 + standardUm ** 2
-          return sum - (valueUm - wouldUm) ** 2 / (2 * square) - Math.log(square) / 2
-        }, Math.log(share)),
-      )
-      const log = logSum(logs)
-      const sizeUm = sizes.reduce(
-        (sum, one, index) => sum + one.sizeUm * Math.exp((logs[index] as number) - log),
-        0,
-      )
+      const { log, weights } = sizeWeights(sizes, observed)
+      const sizeUm = sizes.reduce((sum, one, index) => sum + one.sizeUm * (weights[index] as number), 0)
       return { id, log: Math.log(prior) + log, sizeUm }
     })
     const all = logSum(weighed.map(({ log }) => log))

@@ -18,6 +18,7 @@ import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 import { Answers } from './Answers'
+import { ByFigures } from './ByFigures'
 import { Found, percent } from './Found'
 import { NextChecks } from './NextChecks'
 import { Suspects } from './Suspects'
@@ -33,6 +34,7 @@ export function FindFaultPanel() {
       <Found found={found} />
       <NextChecks found={found} />
       <Suspects found={found} />
+      <ByFigures found={found} />
       <Answers found={found} />
     </>
   )

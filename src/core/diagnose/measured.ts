@@ -1,0 +1,210 @@
+import { attempt } from '../evaluation/attempt'
+import type { EvaluationContext } from '../evaluation/context'
+import type { CheckId, SheetId } from '../evaluation/ids'
+import type { CheckName } from '../sheets/findFault/words'
+import { gibRounds, playsOf } from '../sheets/gib/rounds'
+import { returnRounds, stepsLost } from '../sheets/lostSteps/rounds'
+import { pushedPlay, pushRounds } from '../sheets/pushPull/rounds'
+import { judgeOf } from '../sheets/reversal/check'
+import { measuredScale, scaleRounds } from '../sheets/scale/rounds'
+import { lastRound } from '../sheets/shared/rounds/rounds'
+import { lostRounds, lostShares, SHARES, type Share } from '../sheets/whereLost/rounds'
+import { SHARE_WORDS } from '../sheets/whereLost/words'
+import { lastDrift } from '../sheets/zeroTime/rounds'
+
+// What the readings of an axis come to as figures: what a simulated axis can be held against.
+
+/** A figure that was measured, in micrometres. */
+export interface MeasuredFigure {
+  readonly id: string
+  /** In the words of a shop. */
+  readonly label: string
+  readonly valueUm: number
+  readonly standardUm: number
+  /** The check of the table of faults that it answers better than a word. */
+  readonly answers: CheckName | null
+}
+
+/** A sheet whose readings come to figures. */
+export interface FigureSource {
+  readonly sheet: Extract<
+    SheetId,
+    'reversal' | 'whereLost' | 'pushPull' | 'gib' | 'lostSteps' | 'scale' | 'zeroTime'
+  >
+  /** When its last readings were begun; null where it has none. */
+  readonly at: (axis: EvaluationContext['axis']) => string | null
+  /** What they come to, however sure it is. */
+  readonly figures: (t: EvaluationContext) => MeasuredFigure[]
+  /** Whether the sheet lets them count: a slip, or too few of them, says nothing. */
+  readonly counts: (t: EvaluationContext) => boolean
+}
+
+/** A single reading is not known better than to its step. */
+const ofStep = (stepUm: number) => stepUm / Math.sqrt(12)
+/** What a fitted curve is uncertain by, over the spread about it: it rests on a handful of readings. */
+const CURVE_READINGS = 4
+
+/** Whether a check has looked at its readings and come to a figure: it may still not tell it from what is accepted. */
+const isJudged = (t: EvaluationContext, check: CheckId): boolean => {
+  const finding = t.finding(check)
+  return finding !== null && finding.state !== 'unknown'
+}
+
+const ANSWERED_BY_SHARE: Readonly<Record<Share, CheckName | null>> = {
+  motor: null,
+  coupler: 'hub-rock',
+  bearing: 'screw-end',
+  nut: 'nut-screw',
+  bracket: 'nut-flange',
+}
+
+export const FIGURE_SOURCES: readonly FigureSource[] = [
+  {
+    sheet: 'reversal',
+    at: axis => axis.tests.at(-1)?.startedAt ?? null,
+    figures: t => {
+      const test = t.axis.tests.at(-1)
+      const judged = test && judgeOf(t, test)
+      if (!judged) return []
+      const { reversalUm, standardUncertaintyUm } = judged.figures
+      return [
+        {
+          id: 'reversal',
+          label: 'Lost at a reversal',
+          valueUm: Math.abs(reversalUm),
+          standardUm: standardUncertaintyUm,
+          answers: 'reversal',
+        },
+      ]
+    },
+    counts: t => isJudged(t, 'prove.reversal'),
+  },
+  {
+    sheet: 'whereLost',
+    at: axis => lastRound(lostRounds, axis)?.startedAt ?? null,
+    figures: t => {
+      const stepUm = lastRound(lostRounds, t.axis)?.gaugeStepUm ?? null
+      const found = stepUm === null ? null : lostShares(t, stepUm)
+      if (!found) return []
+      return SHARES.map(share => ({
+        id: `share.${share}`,
+        label: `${SHARE_WORDS[share].label}, pushed and pulled`,
+        valueUm: found.shares[share].um,
+        standardUm: found.shares[share].standardUm,
+        answers: ANSWERED_BY_SHARE[share],
+      }))
+    },
+    counts: t => isJudged(t, 'prove.whereLost'),
+  },
+  {
+    sheet: 'pushPull',
+    at: axis => lastRound(pushRounds, axis)?.startedAt ?? null,
+    figures: t => {
+      const round = lastRound(pushRounds, t.axis)
+      const found = round?.gaugeStepUm == null ? null : pushedPlay(t, round.gaugeStepUm)
+      if (!round || !found) return []
+      const answers = round.at === 'screw-end' ? 'screw-end' : round.at === 'block' ? 'block' : null
+      return [
+        {
+          id: 'play',
+          label: 'Play under push and pull',
+          valueUm: found.playUm,
+          standardUm: found.expandedUm / 2,
+          answers,
+        },
+      ]
+    },
+    counts: t => isJudged(t, 'prove.pushPull'),
+  },
+  {
+    sheet: 'lostSteps',
+    at: axis => lastRound(returnRounds, axis)?.startedAt ?? null,
+    figures: t => {
+      const round = lastRound(returnRounds, t.axis)
+      const found = round?.gaugeStepUm == null ? null : stepsLost(t, round.gaugeStepUm)
+      return found
+        ? [
+            {
+              id: 'return',
+              label: 'Off after fast moves',
+              valueUm: found.returnErrorUm,
+              standardUm: found.standardUncertaintyUm,
+              answers: 'fast-return',
+            },
+          ]
+        : []
+    },
+    counts: t => isJudged(t, 'prove.steps'),
+  },
+  {
+    sheet: 'scale',
+    at: axis => lastRound(scaleRounds, axis)?.startedAt ?? null,
+    figures: t => {
+      const round = lastRound(scaleRounds, t.axis)
+      const found = round?.gaugeStepUm == null ? null : measuredScale(t, round.gaugeStepUm)
+      return found
+        ? [
+            {
+              id: 'scale',
+              label: 'Off over the travel',
+              valueUm: found.overTravelUm,
+              standardUm: found.uncertainUm / 2,
+              answers: 'long-move',
+            },
+          ]
+        : []
+    },
+    counts: t => isJudged(t, 'prove.scale'),
+  },
+  {
+    sheet: 'gib',
+    at: axis => lastRound(gibRounds, axis)?.startedAt ?? null,
+    figures: t => {
+      const round = lastRound(gibRounds, t.axis)
+      const plays = round ? playsOf(round).map(({ playUm }) => playUm) : []
+      if (!round || plays.length === 0) return []
+      return [
+        {
+          id: 'side',
+          label: 'Play to the side, where it is tightest',
+          valueUm: Math.min(...plays),
+          standardUm: ofStep(round.gaugeStepUm ?? 0),
+          answers: 'side-rock',
+        },
+      ]
+    },
+    counts: t => t.finding('align.gib')?.state !== 'unknown',
+  },
+  {
+    sheet: 'zeroTime',
+    at: axis => axis.zeroRounds.at(-1)?.startedAt ?? null,
+    figures: t => {
+      const found = attempt(() => lastDrift(t)).value
+      if (!found || (found.is !== 'grows' && found.is !== 'steady')) return []
+      return [
+        {
+          id: 'growth',
+          label: 'Grown far from the fixed block',
+          valueUm: found.growthFarUm ?? found.growthNearUm ?? 0,
+          standardUm: Math.max(found.residualUm, 1) / Math.sqrt(CURVE_READINGS),
+          answers: 'warm-return',
+        },
+      ]
+    },
+    counts: t => isJudged(t, 'prove.zeroTime'),
+  },
+]
+
+/**
+ * The figures that the readings of an axis come to.
+ *
+ * @param since readings that were begun before this moment say nothing of the axis as it is
+ */
+export const measuredFigures = (t: EvaluationContext, since: string | null): MeasuredFigure[] =>
+  FIGURE_SOURCES.flatMap(({ at, figures, counts }) => {
+    const readAt = at(t.axis)
+    if (readAt === null || (since !== null && readAt <= since) || !counts(t)) return []
+    return (attempt(() => figures(t)).value ?? []).filter(({ valueUm, standardUm }) =>
+      Number.isFinite(valueUm + standardUm),
+    )
+  })

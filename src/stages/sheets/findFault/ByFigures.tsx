@@ -1,0 +1,125 @@
+import { chakra } from '@chakra-ui/react'
+import { useCallback, useMemo } from 'react'
+import type { Diagnosis } from '@/core/diagnose/diagnosis'
+import { type Fit, type FitRow, fitsOf, type Twin } from '@/core/diagnose/twin'
+import { FAULT_WORDS } from '@/core/sheets/findFault/words'
+import { say } from '@/core/units/print'
+import { Note, Stated } from '@/ui/Note'
+import { Panel } from '@/ui/Panel'
+import { useUnits } from '../../job/JobContext'
+import { useSettledAxis } from '../../job/useAxis'
+import { useTask } from '../../job/useEvaluation'
+import { useAnswer } from '../../job/useRun'
+
+/** So many of the likeliest are held against the readings, and a sound axis after them. */
+const SHOWN = 3
+
+/** What was measured beside what this very axis would read with the likeliest faults, and with none. */
+export function ByFigures({ found: { suspects } }: { found: Diagnosis }) {
+  const task = useTask(useSettledAxis())
+  const ask = useCallback(async (): Promise<{ twin: Twin | null }> => {
+    const { askPractice } = await import('@/workers/client')
+    return { twin: await askPractice(practice => practice.twin(task, new Date().toISOString())) }
+  }, [task])
+  const answer = useAnswer(ask, task.axis.id)
+  const twin = answer?.twin ?? null
+  const fits = useMemo(
+    () => (twin ? fitsOf(twin, [...suspects.slice(0, SHOWN).map(({ faultId }) => faultId), null]) : []),
+    [twin, suspects],
+  )
+  if (answer && !twin) return null
+  return (
+    <Panel
+      title="By the figures of this axis"
+      note="A virtual axis made from this job is read with each fault in many sizes. A bar is what was measured, the mark what it would be: where they stand together, the fault goes with it."
+    >
+      {answer ? (
+        <chakra.div display="grid" gap="4">
+          {fits.map(fit => (
+            <OneFit key={fit.faultId ?? 'sound'} fit={fit} soundUm={twin?.sound.predicted.reversal} />
+          ))}
+        </chakra.div>
+      ) : (
+        <Note aria-busy="true">It is read …</Note>
+      )}
+    </Panel>
+  )
+}
+
+/** One fault: how large it would be, how well it goes with each figure, and what it would read once mended. */
+function OneFit({ fit: { faultId, size, rows }, soundUm }: { fit: Fit; soundUm?: number }) {
+  const units = useUnits()
+  const off = rows.filter(({ isOff }) => isOff)
+  const mostUm = Math.max(
+    ...rows.flatMap(({ valueUm, wouldUm }) => [Math.abs(valueUm), Math.abs(wouldUm)]),
+    1,
+  )
+  const name = faultId ? FAULT_WORDS[faultId].name : 'Nothing is wrong'
+  return (
+    <chakra.section aria-label={name} data-fit={faultId ?? 'sound'}>
+      <chakra.h3 fontSize="15px" fontWeight={700}>
+        {name}
+      </chakra.h3>
+      <Stated data-fits={off.length === 0}>
+        {off.length === 0
+          ? 'Goes with all that was measured.'
+          : `Does not go with ${off.length} of ${rows.length}: ${off.map(({ label }) => label.toLowerCase()).join('; ')}.`}
+        {size &&
+          ` ${size.label}: ${say(size.low, size.quantity, units)} to ${say(size.high, size.quantity, units)}.`}
+        {faultId &&
+          soundUm !== undefined &&
+          off.length === 0 &&
+          ` Mended, a reversal would lose about ${say(soundUm, 'smallLength', units)}.`}
+      </Stated>
+      <chakra.div mt="1" display="grid" gap="1">
+        {rows.map(row => (
+          <Bar key={row.id} row={row} mostUm={mostUm} />
+        ))}
+      </chakra.div>
+    </chakra.section>
+  )
+}
+
+/** One figure: a bar for what was measured, a mark for what it would be, and both in figures. */
+function Bar({
+  row: { label, valueUm, standardUm, wouldUm, isOff },
+  mostUm,
+}: {
+  row: FitRow
+  mostUm: number
+}) {
+  const units = useUnits()
+  const small = (um: number) => say(um, 'smallLength', units)
+  const along = (um: number) => `${Math.min(100, (100 * Math.abs(um)) / mostUm)}%`
+  return (
+    <Stated
+      as="div"
+      display="grid"
+      gap="2"
+      alignItems="center"
+      gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 220px) minmax(80px, 1fr) minmax(0, 250px)' }}
+    >
+      <span>{label}</span>
+      <chakra.div position="relative" h="12px" bg="well" borderRadius="3px" aria-hidden>
+        <chakra.div
+          h="12px"
+          borderRadius="3px"
+          bg={isOff ? 'fails' : 'edge'}
+          style={{ width: along(valueUm) }}
+        />
+        <chakra.div
+          position="absolute"
+          top="-3px"
+          h="18px"
+          w="3px"
+          ml="-1.5px"
+          bg="lamp"
+          style={{ left: along(wouldUm) }}
+        />
+      </chakra.div>
+      <chakra.span fontFamily="mono" fontSize="13px">
+        {small(valueUm)} ± {small(2 * standardUm)}, would be {small(wouldUm)}
+      </chakra.span>
+    </Stated>
+  )
+}
