@@ -135,3 +135,40 @@ test('without a drive it says what it still needs', async () => {
   await bench.sees('Without it there is no axis to read on.', BAND)
   expect(bench.errors).toEqual([])
 })
+
+test('the likeliest faults are held against what this axis would read with each, and with none', async () => {
+  const bench = await app.open(sheetOf('prove', 'findFault'))
+  await bench.standsOnTheBench()
+  await bench.click('button', 'Start a search')
+  const fits = '[data-fit]'
+  await bench.page.waitForSelector(`${fits}[data-fit="sound"]`)
+  const said = await bench.page.$$eval(fits, all =>
+    all.map(one => [one.getAttribute('data-fit'), one.querySelector('[data-fits]')?.textContent ?? '']),
+  )
+  expect(said).toHaveLength(4)
+  const of = new Map(said as [string, string][])
+  // It was read to lose 43.6 µm: a sound one does not.
+  expect(of.get('sound')).toContain('Does not go with')
+  expect(of.get('fixed-bearing-play')).toMatch(
+    /Goes with all that was measured\. Play of the bearings: \d+ µm to \d+ µm\. Mended, a reversal would lose about [\d.]+ µm\./,
+  )
+  // The likeliest stand in the order of the ranking above.
+  const ranked = await bench.page.$$eval('[data-suspect]', all =>
+    all.map(one => one.getAttribute('data-suspect')),
+  )
+  expect(said.slice(0, 3).map(([id]) => id)).toEqual(ranked.slice(0, 3))
+  expect(bench.errors).toEqual([])
+})
+
+test('where nothing was measured no figures are held against anything', async () => {
+  const bench = await app.open('/')
+  await bench.startJob('Bare', 'mill')
+  const here = new URL(bench.page.url()).pathname.split('/').slice(0, 4).join('/')
+  await bench.go(`${here}/prove/findFault`)
+  await bench.click('button', 'Start a search')
+  await bench.sees('What it may be')
+  await bench.page.waitForFunction(
+    () => document.querySelector('[aria-label="By the figures of this axis"]') === null,
+  )
+  expect(bench.errors).toEqual([])
+})

@@ -35,6 +35,11 @@ export function ByFigures({ found: { suspects } }: { found: Diagnosis }) {
     >
       {answer ? (
         <chakra.div display="grid" gap="4">
+          {fits.filter(fitsAll).length > 1 && (
+            <Stated>
+              These figures do not tell those apart that go with all of them: the next check does.
+            </Stated>
+          )}
           {fits.map(fit => (
             <OneFit key={fit.faultId ?? 'sound'} fit={fit} soundUm={twin?.sound.predicted.reversal} />
           ))}
@@ -45,6 +50,8 @@ export function ByFigures({ found: { suspects } }: { found: Diagnosis }) {
     </Panel>
   )
 }
+
+const fitsAll = ({ rows }: Fit) => rows.every(({ isOff }) => !isOff)
 
 /** One fault: how large it would be, how well it goes with each figure, and what it would read once mended. */
 function OneFit({ fit: { faultId, size, rows }, soundUm }: { fit: Fit; soundUm?: number }) {
@@ -97,7 +104,7 @@ function Bar({
       display="grid"
       gap="2"
       alignItems="center"
-      gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 220px) minmax(80px, 1fr) minmax(0, 250px)' }}
+      gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 210px) minmax(80px, 1fr) minmax(0, 284px)' }}
     >
       <span>{label}</span>
       <chakra.div position="relative" h="12px" bg="well" borderRadius="3px" aria-hidden>
