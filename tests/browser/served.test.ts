@@ -34,6 +34,29 @@ test('scripts come packed, for a browser that takes brotli and for one that does
   expect((await fetch(`${app.url}/_next/static/chunks/none.js`)).status).toBe(404)
 })
 
+test('a made-up controller and gauge answer other programs', async () => {
+  const ask = async (method: string, path = '', body?: string) => {
+    const answer = await fetch(`${app.url}/api/practice${path}`, { method, body })
+    return { status: answer.status, text: await answer.text() }
+  }
+  const opened = await ask('POST', '', JSON.stringify({ playUm: 40 }))
+  expect(opened.status).toBe(201)
+  const bench = `/${opened.text.trim()}`
+  expect((await ask('POST', bench, 'G21 G90\nG1 X90 F500\nG1 X100')).text).toBe('ok\nok\nok\n')
+  expect((await ask('GET', `${bench}?zero`)).text).toBe('+0.0000 mm\n')
+  expect((await ask('POST', bench, 'G1 X110\nG1 X100\n?')).text).toBe('ok\nok\nidle X100.000\n')
+  const readMm = Number.parseFloat((await ask('GET', bench)).text)
+  expect(readMm).toBeGreaterThan(0.03)
+  expect(readMm).toBeLessThan(0.06)
+  expect((await ask('POST', bench, 'x'.repeat(70_000))).status).toBe(413)
+  expect(await ask('POST', '', '{ "playUm": "much" }')).toMatchObject({
+    status: 422,
+    text: expect.stringContaining('playUm: got "much", takes a number'),
+  })
+  expect((await ask('DELETE', bench)).status).toBe(200)
+  expect((await ask('GET', bench)).status).toBe(404)
+})
+
 test('every path carries the headers that keep a page to itself: pages, scripts, icons, answers, and what is not there', async () => {
   const page = await (await fetch(app.url)).text()
   const [script = ''] = /\/_next\/static\/chunks\/[\w.~-]+\.js/.exec(page) ?? []
@@ -45,6 +68,7 @@ test('every path carries the headers that keep a page to itself: pages, scripts,
     '/icon.svg',
     '/favicon.ico',
     '/api/supplier',
+    '/api/practice/none',
     '/no-such',
   ]) {
     const { headers } = await fetch(app.url + path)

@@ -12,7 +12,7 @@ import { simPlay } from '../play'
 import { SimulatedAxis } from './axis'
 import { lieOn, type Support } from './beam'
 import { type Causes, LINKS, type Link } from './figures'
-import { TABLE } from './fixtures/table'
+import { TABLE } from './table'
 
 const RIGID = 1e9
 const D = 17.1

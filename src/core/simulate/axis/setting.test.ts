@@ -6,7 +6,6 @@ import { couplerLine } from '../../sheets/shafts/calculation'
 import { gantrySquare } from '../../sheets/shared/rounds/gantrySquare'
 import { squareReversal } from '../../sheets/square/calculation'
 import { SimulatedAxis } from './axis'
-import { TABLE } from './fixtures/table'
 import {
   cutCircle,
   diagonalsMm,
@@ -17,6 +16,7 @@ import {
   rimUm,
   squareRiseUm,
 } from './setting'
+import { TABLE } from './table'
 
 // Whatever is put in is what the calculations of the sheets find, from readings that nothing is added to.
 
