@@ -67,7 +67,8 @@ export class RehearsalSession implements OpenJob {
         key => (one as Record<string, unknown>)[key] !== (other as Record<string, unknown>)[key],
       )
     const axisOf = ({ axes }: Job) => axes.find(({ id }) => id === this.axisId) as Axis
-    const ofJob = changed(before, after).every(key => key === 'axes')
+    // The gauge of the shop is noted with the step of a table.
+    const ofJob = changed(before, after).every(key => key === 'axes' || key === 'shop')
     const others = before.axes.every((axis, index) => axis.id === this.axisId || axis === after.axes[index])
     return ofJob && others && changed(axisOf(before), axisOf(after)).every(key => key === this.table)
   }

@@ -240,6 +240,23 @@ test('axe finds nothing on the forms of parts and limits, in both schemes, right
   expect(found).toEqual([])
 })
 
+test('axe finds nothing on a rehearsal, nor on the figures beside the ranking of faults, in both schemes', async () => {
+  const bench = await app.openDemo()
+  const found: string[] = []
+  const place = new URL(bench.page.url()).pathname.split('/').slice(0, 4).join('/')
+  await bench.go(`${place}/prove/whereLost`)
+  await bench.click('button', 'What would I read if …')
+  await bench.page.waitForSelector('[data-rehearsal] section')
+  await bench.choose('What would I read if', 'nut-play')
+  await bench.sees('Nut and screw first', '[data-rehearsal]')
+  found.push(...(await inBoth(bench, 'rehearsal')))
+  await bench.go(`${place}/prove/findFault`)
+  await bench.click('button', 'Start a search')
+  await bench.page.waitForSelector('[data-fit="sound"]')
+  found.push(...(await inBoth(bench, 'figures')))
+  expect(found).toEqual([])
+})
+
 test('axe finds nothing on the folded frame, at the machine and on the week, in both schemes', async () => {
   const bench = await app.openDemo()
   const found: string[] = []
