@@ -3,7 +3,7 @@ import type { Axis } from '@/core/document/axis'
 import { setGoal } from '@/core/document/edits'
 import { choosePart } from '@/core/machine/driveEdits'
 import { catalogueOf } from '@/core/machine/parts'
-import { rehearsed } from '@/core/practice/rehearse'
+import { rehearsalOf } from '@/core/practice/rehearse'
 import { changeRound, startRound } from '@/core/sheets/shared/rounds/rounds'
 import type { LostRound } from '@/core/sheets/whereLost/model'
 import { lostRounds } from '@/core/sheets/whereLost/rounds'
@@ -15,7 +15,7 @@ function begun() {
   const [axis] = job.axes as [Axis]
   const whatIf = { id: 'nut-play', size: 40 } as const
   const at = '2026-12-02T09:00:00.000Z'
-  const { axis: other, table } = rehearsed(job, axis, 'whereLost', { whatIf, slip: null, seed: 1 }, at)
+  const { axis: other, table } = rehearsalOf(job, axis, 'whereLost')({ whatIf, slip: null, seed: 1 }, at)
   const rehearsal = { ...job, axes: job.axes.map(one => (one === axis ? other : one)) }
   const counted = { refused: 0, told: 0 }
   const session = new RehearsalSession(rehearsal, axis.id, table, () => counted.refused++)

@@ -2,7 +2,7 @@ import './locale'
 import { expose } from 'comlink'
 import { askFor } from '@/core/evaluation/check'
 import { NotKnown } from '@/core/evaluation/notKnown'
-import { rehearsed, supposable } from '@/core/practice/rehearse'
+import { rehearsalOf, supposable } from '@/core/practice/rehearse'
 import { readingOf } from '@/core/practice/sheets'
 import { twinOf } from '@/core/practice/twin'
 import type { PracticeWorker } from './protocol'
@@ -13,7 +13,7 @@ const worker: PracticeWorker = {
     if (!name) throw new Error(`rehearse: got ${sheet}, takes a sheet that is read`)
     try {
       return {
-        ...rehearsed(job, axis, name, rehearsal, at),
+        ...rehearsalOf(job, axis, name)(rehearsal, at),
         supposable: supposable(job, axis, name),
       }
     } catch (error) {

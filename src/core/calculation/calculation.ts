@@ -7,7 +7,7 @@ type Described =
   | Extract<Field, { is: 'number' | 'choice' | 'words' | 'flag' }>
   | { readonly is: 'list'; readonly label: string; readonly of: Described; readonly least: number }
   | { readonly is: 'record'; readonly label: string; readonly of: DescribedSet }
-  | { readonly is: 'map'; readonly label: string; readonly of: NumberField; readonly key: RegExp }
+  | { readonly is: 'map'; readonly label: string; readonly of: NumberField; readonly pattern: string }
 interface DescribedSet {
   readonly [name: string]: Described
 }

@@ -56,10 +56,11 @@ function checkOfOne(field: Field): Check {
   }
   if (field.is === 'map') {
     const inside = checkOfOne(field.of)
+    const pattern = new RegExp(field.pattern)
     return value => {
       if (typeof value !== 'object' || value === null || Array.isArray(value)) return refuse(value)
       for (const [key, one] of Object.entries(value)) {
-        if (!field.key.test(key)) refuse(value)
+        if (!pattern.test(key)) refuse(value)
         try {
           inside(one)
         } catch (error) {

@@ -1,6 +1,7 @@
 import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import type { CheckId, SheetId } from '../evaluation/ids'
+import { readingsOf, stepNmOf, wholeRound } from '../sheets/drag/rounds'
 import type { CheckName } from '../sheets/findFault/words'
 import { gibRounds, playsOf } from '../sheets/gib/rounds'
 import { returnRounds, stepsLost } from '../sheets/lostSteps/rounds'
@@ -11,16 +12,20 @@ import { lastRound } from '../sheets/shared/rounds/rounds'
 import { lostRounds, lostShares, SHARES, type Share } from '../sheets/whereLost/rounds'
 import { SHARE_WORDS } from '../sheets/whereLost/words'
 import { lastDrift } from '../sheets/zeroTime/rounds'
+import type { QuantityKind } from '../units/quantity'
 
 // What the readings of an axis come to as figures: what a simulated axis can be held against.
 
-/** A figure that was measured, in micrometres. */
+/** A figure that was measured, in the base unit of its quantity. */
 export interface MeasuredFigure {
   readonly id: string
   /** In the words of a shop. */
   readonly label: string
-  readonly valueUm: number
-  readonly standardUm: number
+  readonly quantity: QuantityKind
+  readonly value: number
+  readonly standard: number
+  /** Better than this nobody foretells it. */
+  readonly least: number
   /** The check of the table of faults that it answers better than a word. */
   readonly answers: CheckName | null
 }
@@ -29,7 +34,7 @@ export interface MeasuredFigure {
 export interface FigureSource {
   readonly sheet: Extract<
     SheetId,
-    'reversal' | 'whereLost' | 'pushPull' | 'gib' | 'lostSteps' | 'scale' | 'zeroTime'
+    'reversal' | 'whereLost' | 'pushPull' | 'gib' | 'lostSteps' | 'scale' | 'zeroTime' | 'drag'
   >
   /** When its last readings were begun; null where it has none. */
   readonly at: (axis: EvaluationContext['axis']) => string | null
@@ -38,6 +43,10 @@ export interface FigureSource {
   /** Whether the sheet lets them count: a slip, or too few of them, says nothing. */
   readonly counts: (t: EvaluationContext) => boolean
 }
+
+/** Lengths are foretold to some micrometres, and turning to what a hand feels. */
+const LENGTH = { quantity: 'smallLength', least: 3 } as const
+const TORQUE = { quantity: 'torque', least: 0.01 } as const
 
 /** A single reading is not known better than to its step. */
 const ofStep = (stepUm: number) => stepUm / Math.sqrt(12)
@@ -71,8 +80,9 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
         {
           id: 'reversal',
           label: 'Lost at a reversal',
-          valueUm: Math.abs(reversalUm),
-          standardUm: standardUncertaintyUm,
+          ...LENGTH,
+          value: Math.abs(reversalUm),
+          standard: standardUncertaintyUm,
           answers: 'reversal',
         },
       ]
@@ -89,8 +99,9 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       return SHARES.map(share => ({
         id: `share.${share}`,
         label: `${SHARE_WORDS[share].label}, pushed and pulled`,
-        valueUm: found.shares[share].um,
-        standardUm: found.shares[share].standardUm,
+        ...LENGTH,
+        value: found.shares[share].um,
+        standard: found.shares[share].standardUm,
         answers: ANSWERED_BY_SHARE[share],
       }))
     },
@@ -108,8 +119,9 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
         {
           id: 'play',
           label: 'Play under push and pull',
-          valueUm: found.playUm,
-          standardUm: found.expandedUm / 2,
+          ...LENGTH,
+          value: found.playUm,
+          standard: found.expandedUm / 2,
           answers,
         },
       ]
@@ -127,8 +139,9 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
             {
               id: 'return',
               label: 'Off after fast moves',
-              valueUm: found.returnErrorUm,
-              standardUm: found.standardUncertaintyUm,
+              ...LENGTH,
+              value: found.returnErrorUm,
+              standard: found.standardUncertaintyUm,
               answers: 'fast-return',
             },
           ]
@@ -147,8 +160,9 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
             {
               id: 'scale',
               label: 'Off over the travel',
-              valueUm: found.overTravelUm,
-              standardUm: found.uncertainUm / 2,
+              ...LENGTH,
+              value: found.overTravelUm,
+              standard: found.uncertainUm / 2,
               answers: 'long-move',
             },
           ]
@@ -167,13 +181,20 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
         {
           id: 'side',
           label: 'Play to the side, where it is tightest',
-          valueUm: Math.min(...plays),
-          standardUm: ofStep(round.gaugeStepUm ?? 0),
+          ...LENGTH,
+          value: Math.min(...plays),
+          standard: ofStep(round.gaugeStepUm ?? 0),
           answers: 'side-rock',
         },
       ]
     },
     counts: t => t.finding('align.gib')?.state !== 'unknown',
+  },
+  {
+    sheet: 'drag',
+    at: axis => wholeRound(axis)?.startedAt ?? null,
+    figures: dragFigures,
+    counts: t => isJudged(t, 'align.drag'),
   },
   {
     sheet: 'zeroTime',
@@ -185,8 +206,9 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
         {
           id: 'growth',
           label: 'Grown far from the fixed block',
-          valueUm: found.growthFarUm ?? found.growthNearUm ?? 0,
-          standardUm: Math.max(found.residualUm, 1) / Math.sqrt(CURVE_READINGS),
+          ...LENGTH,
+          value: found.growthFarUm ?? found.growthNearUm ?? 0,
+          standard: Math.max(found.residualUm, 1) / Math.sqrt(CURVE_READINGS),
           answers: 'warm-return',
         },
       ]
@@ -194,6 +216,59 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
     counts: t => isJudged(t, 'prove.zeroTime'),
   },
 ]
+
+/**
+ * What the screw takes to turn near, in the middle and far, and how much more away than towards.
+ *
+ * A hand that turns feels a share of what it turns: no reading of it is known better.
+ */
+function dragFigures(t: EvaluationContext): MeasuredFigure[] {
+  const round = wholeRound(t.axis)
+  if (!round) return []
+  const read = readingsOf(round, t.shop)
+  const places = read.map(({ positionMm }) => positionMm)
+  const [first, last] = [Math.min(...places), Math.max(...places)]
+  if (!(last > first)) return []
+  const shareOf = (mm: number) => (mm - first) / (last - first)
+  const stepNm = stepNmOf(round, t.shop)
+  const of = (
+    id: string,
+    label: string,
+    all: readonly number[],
+    answers: CheckName | null,
+  ): MeasuredFigure[] => {
+    if (all.length === 0) return []
+    const value = all.reduce((sum, one) => sum + one, 0) / all.length
+    const ofHand = HAND_SHARE * Math.abs(value)
+    return [
+      {
+        id,
+        label,
+        ...TORQUE,
+        value,
+        standard: Math.hypot(ofStep(stepNm), ofHand) / Math.sqrt(all.length),
+        answers,
+      },
+    ]
+  }
+  const within = (from: number, to: number) =>
+    read.flatMap(({ positionMm, torqueNm }) =>
+      shareOf(positionMm) >= from && shareOf(positionMm) <= to ? [torqueNm] : [],
+    )
+  const towards = new Map(read.flatMap(one => (one.direction === -1 ? [[one.positionMm, one.torqueNm]] : [])))
+  const more = read.flatMap(({ positionMm, direction, torqueNm }) => {
+    const other = towards.get(positionMm)
+    return direction === 1 && other !== undefined ? [torqueNm - other] : []
+  })
+  return [
+    ...of('drag.near', 'Drag near the fixed block', within(0, NEAR), null),
+    ...of('drag.middle', 'Drag in the middle', within(NEAR, 1 - NEAR), null),
+    ...of('drag.far', 'Drag at the far end', within(1 - NEAR, 1), 'drag-along'),
+    ...of('drag.ways', 'More away than towards', more, 'drag-ways'),
+  ]
+}
+const NEAR = 0.25
+const HAND_SHARE = 0.03
 
 /**
  * The figures that the readings of an axis come to.
@@ -204,7 +279,7 @@ export const measuredFigures = (t: EvaluationContext, since: string | null): Mea
   FIGURE_SOURCES.flatMap(({ at, figures, counts }) => {
     const readAt = at(t.axis)
     if (readAt === null || (since !== null && readAt <= since) || !counts(t)) return []
-    return (attempt(() => figures(t)).value ?? []).filter(({ valueUm, standardUm }) =>
-      Number.isFinite(valueUm + standardUm),
+    return (attempt(() => figures(t)).value ?? []).filter(({ value, standard }) =>
+      Number.isFinite(value + standard),
     )
   })

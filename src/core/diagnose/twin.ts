@@ -7,10 +7,11 @@ import type { MeasuredFigure } from './measured'
 export interface TwinSize {
   readonly share: number
   /** In the base unit of what the fault is measured in. */
-  readonly sizeUm: number
-  readonly spreadUm: number
-  /** By the ids of the measured figures. */
-  readonly predicted: Readonly<Record<string, number>>
+  readonly size: number
+  /** What that is uncertain by, in the scale of each figure. */
+  readonly spread: number
+  /** By the ids of the measured figures, each in its base unit. */
+  readonly reads: Readonly<Record<string, number>>
 }
 export interface TwinFault {
   readonly id: FaultId
@@ -22,13 +23,15 @@ export interface TwinFault {
 /** What an axis was measured to be, and what it would read sound and with each fault. */
 export interface Twin {
   readonly measured: readonly MeasuredFigure[]
+  /** To what each figure can be foretold, by its id: what they are weighed in. */
+  readonly scales: Readonly<Record<string, number>>
   readonly sound: TwinSize
   readonly faults: readonly TwinFault[]
 }
 
 /** A figure beside what it would be. */
 export interface FitRow extends MeasuredFigure {
-  readonly wouldUm: number
+  readonly would: number
   /** Whether it lies further off than the two are uncertain by. */
   readonly isOff: boolean
 }
@@ -51,27 +54,56 @@ const OFF = 2
 /** A size that may as well be three times as large is not told. */
 const TOLD_TIMES = 3
 
+/** What was measured, and what would be read, in the scales of the figures. */
+export function inScales(
+  { measured, scales, sound, faults }: Twin,
+  answered: ReadonlySet<string> = new Set(),
+) {
+  const figures = measured.filter(
+    ({ id, answers }) => scales[id] !== undefined && !answered.has(answers ?? ''),
+  )
+  const scaleOf = (id: string) => scales[id] as number
+  const sizesOf = (sizes: readonly TwinSize[]) =>
+    sizes.map(({ share, size, spread, reads }) => ({
+      share,
+      sizeUm: size,
+      spreadUm: spread,
+      predicted: Object.fromEntries(figures.map(({ id }) => [id, (reads[id] ?? 0) / scaleOf(id)])),
+    }))
+  return {
+    figures,
+    observed: figures.map(({ id, value, standard }) => ({
+      testId: id,
+      valueUm: value / scaleOf(id),
+      standardUm: standard / scaleOf(id),
+    })),
+    sound: sizesOf([sound]),
+    sizesOf: new Map(faults.map(({ id, sizes }) => [id as string, sizesOf(sizes)])),
+  }
+}
+
 /**
  * What was measured beside what this axis would read with some faults, and sound.
  *
  * @param of the faults to be held against the readings, in their order; null is a sound axis
  */
-export function fitsOf({ measured, sound, faults }: Twin, of: readonly (FaultId | null)[]): Fit[] {
-  const observed = measured.map(({ id, valueUm, standardUm }) => ({ testId: id, valueUm, standardUm }))
+export function fitsOf(twin: Twin, of: readonly (FaultId | null)[]): Fit[] {
+  const scaled = inScales(twin)
   return of.map((faultId): Fit => {
-    const fault = faults.find(({ id }) => id === faultId)
-    const sizes = fault?.sizes ?? [sound]
-    const { weights } = sizeWeights(sizes, observed)
+    const fault = twin.faults.find(({ id }) => id === faultId)
+    const sizes = fault?.sizes ?? [twin.sound]
+    const { weights } = sizeWeights((fault && scaled.sizesOf.get(fault.id)) ?? scaled.sound, scaled.observed)
     const mean = (value: (size: TwinSize) => number) =>
       sizes.reduce((sum, one, index) => sum + value(one) * (weights[index] as number), 0)
-    const spreadUm = mean(one => one.spreadUm)
+    const spread = mean(one => one.spread)
     return {
       faultId,
       size: fault ? toldSize(fault, weights) : null,
-      rows: measured.map(figure => {
-        const wouldUm = mean(({ predicted }) => predicted[figure.id] ?? 0)
-        const isOff = Math.abs(figure.valueUm - wouldUm) > OFF * Math.hypot(spreadUm, figure.standardUm)
-        return { ...figure, wouldUm, isOff }
+      rows: scaled.figures.map(figure => {
+        const would = mean(({ reads }) => reads[figure.id] ?? 0)
+        const foretold = spread * (twin.scales[figure.id] as number)
+        const isOff = Math.abs(figure.value - would) > OFF * Math.hypot(foretold, figure.standard)
+        return { ...figure, would, isOff }
       }),
     }
   })
@@ -79,16 +111,16 @@ export function fitsOf({ measured, sound, faults }: Twin, of: readonly (FaultId 
 
 /** Between which sizes a fault lies by its weights; null where that is anywhere. */
 function toldSize({ label, quantity, sizes }: TwinFault, weights: readonly number[]): Fit['size'] {
-  const mean = sizes.reduce((sum, { sizeUm }, index) => sum + sizeUm * (weights[index] as number), 0)
+  const mean = sizes.reduce((sum, { size }, index) => sum + size * (weights[index] as number), 0)
   const square = sizes.reduce(
-    (sum, { sizeUm }, index) => sum + (sizeUm - mean) ** 2 * (weights[index] as number),
+    (sum, { size }, index) => sum + (size - mean) ** 2 * (weights[index] as number),
     0,
   )
   // Sizes are tried a step apart: no nearer than half of one.
   const nearest = sizes.reduce((best, one) =>
-    Math.abs(one.sizeUm - mean) < Math.abs(best.sizeUm - mean) ? one : best,
+    Math.abs(one.size - mean) < Math.abs(best.size - mean) ? one : best,
   )
-  const off = Math.max(OFF * Math.sqrt(square), HALF_A_STEP * Math.abs(nearest.sizeUm))
+  const off = Math.max(OFF * Math.sqrt(square), HALF_A_STEP * Math.abs(nearest.size))
   const [low, high] = [mean - off, mean + off]
   const [least, most] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))]
   return low * high > 0 && most <= TOLD_TIMES * least ? { label, quantity, low, high } : null

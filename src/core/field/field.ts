@@ -111,7 +111,8 @@ export type Field =
   | RowsField
   | { readonly is: 'record'; readonly label: string; readonly of: Fields }
   | { readonly is: 'maybe'; readonly label: string; readonly of: Field }
-  | { readonly is: 'map'; readonly label: string; readonly of: Field; readonly key: RegExp }
+  /** By names; a name is taken that the pattern matches. A description is data: it goes to other threads, and to a page. */
+  | { readonly is: 'map'; readonly label: string; readonly of: Field; readonly pattern: string }
 export interface Fields {
   readonly [name: string]: Field
 }
@@ -269,7 +270,7 @@ export const list = <const F extends Field>(label: string, of: F, least = 1) =>
 export const record = <const T extends Fields>(label: string, of: T) => ({ is: 'record', label, of }) as const
 export const maybe = <const F extends Field>(label: string, of: F) => ({ is: 'maybe', label, of }) as const
 export const map = <const F extends Field>(label: string, of: F, key: RegExp) =>
-  ({ is: 'map', label, of, key }) as const
+  ({ is: 'map', label, of, pattern: key.source }) as const
 
 /** Most rows of a table, unless it says otherwise. */
 const MOST_ROWS = 100

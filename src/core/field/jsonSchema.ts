@@ -75,7 +75,7 @@ function plainSchema(field: Field): JsonSchema {
     case 'map':
       return {
         type: 'object',
-        patternProperties: { [field.key.source]: jsonSchemaOf(field.of) },
+        patternProperties: { [field.pattern]: jsonSchemaOf(field.of) },
         additionalProperties: false,
       }
   }

@@ -154,8 +154,10 @@ export function schemaOf(field: Field): Schema {
       return shape(schemasOf(field.of))
     case 'maybe':
       return orNull(schemaOf(field.of))
-    case 'map':
-      return mapOf(key => (field.key.test(key) ? schemaOf(field.of) : null))
+    case 'map': {
+      const pattern = new RegExp(field.pattern)
+      return mapOf(key => (pattern.test(key) ? schemaOf(field.of) : null))
+    }
   }
 }
 

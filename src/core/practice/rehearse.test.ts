@@ -10,7 +10,7 @@ import { evaluateAxis } from '../sheets/evaluateAxis'
 import { newJob } from '../sheets/newJob'
 import { SLIPS } from '../simulate/axis/hand'
 import { SHEETS_TRIED, type Tried } from '../trial/builder'
-import { type Rehearsal, rehearsed as rehearse, supposable } from './rehearse'
+import { type Rehearsal, rehearsalOf, supposable } from './rehearse'
 import { readingOf } from './sheets'
 import { SLIP_WORDS } from './slips'
 import { WHAT_IFS, type WhatIfId } from './whatIfs'
@@ -35,6 +35,8 @@ const CASES = JOBS.flatMap(job =>
   ),
 )
 
+const rehearse = (job: Job, axis: Axis, name: Tried, rehearsal: Rehearsal, at: string) =>
+  rehearsalOf(job, axis, name)(rehearsal, at)
 const rehearsed = (...of: Parameters<typeof rehearse>): Axis => rehearse(...of).axis
 
 /** What the checks of a sheet say of an axis. */

@@ -3,7 +3,6 @@ import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
 import { catalogueOf } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
-import type { Causes } from '../simulate/axis/figures'
 import { Hand, type Slip } from '../simulate/axis/hand'
 import { axisFigures } from '../trial/axisFigures'
 import { handSize, readOnce, SHEETS_TRIED, type Tried } from '../trial/builder'
@@ -26,10 +25,11 @@ export interface Rehearsal {
 
 type Supposed = Pick<Job, 'ownParts' | 'shop' | 'units'>
 
-const trialOf = (job: Supposed, axis: Axis, { seed, slip }: Rehearsal, causes: Causes): Trial => {
+/** The axis of a job as a sound one, to be read by nobody yet. */
+function soundTrial(job: Supposed, axis: Axis): Trial {
   const catalogue = catalogueOf(job)
   const figures = axisFigures(evaluateAxis(axis, catalogue, job.units))
-  return { seed, job: job as Job, axis, catalogue, figures, faults: [], causes, slip, kind: '' }
+  return { seed: 0, job: job as Job, axis, catalogue, figures, faults: [], causes: {}, slip: null, kind: '' }
 }
 
 /** An axis with one table as it was read by rehearsal. */
@@ -47,36 +47,35 @@ function onlyNew(before: Axis, after: Axis): Rehearsed {
 }
 
 /**
- * The axis with the table of one sheet as it would be read if something were so, and none of the sheet's own readings.
+ * A sheet to be rehearsed on an axis, as often as one likes: what it is and how it is read is worked out once.
  *
  * @param name what is read, as `readingOf` has it
- * @param at the present moment: what is read now counts after the last change
+ * @returns takes what is supposed, and the present moment (what is read now counts after the last change); gives the axis with
+ *   the table as it would be read, and none of the sheet's own readings
  * @throws NotKnown while the drive is not chosen or measured
  */
-export function rehearsed(
+export function rehearsalOf(
   job: Supposed,
   axis: Axis,
   name: Tried,
-  rehearsal: Rehearsal,
-  at: string,
-): Rehearsed {
+): (rehearsal: Rehearsal, at: string) => Rehearsed {
   const sheet = SHEETS_TRIED[name] as unknown as Sheet<Read>
-  const { whatIf, seed, slip } = rehearsal
-  const sound = trialOf(job, axis, rehearsal, {})
-  const what: WhatIf | null = whatIf && WHAT_IFS[whatIf.id]
-  const causes = what && whatIf ? what.causes(whatIf.size, sound.figures) : {}
-  const trial: Trial = { ...sound, causes }
-  const plan = { ...sheet.plan(axis, trial), ...ANEW[name], startedAt: at }
-  const by = (handSeed: number, ofHand: Slip | null) =>
-    onlyNew(
-      axis,
-      readOnce(trial, sheet, trial, plan, new Hand(handSeed, ofHand, handSize(sheet, trial), sheet.readings)),
-    )
-  if (slip === null) return by(seed, null)
-  // A minus is lost where there is one, a digit slips where it shows: another hand, where it would change nothing.
-  const hands = Array.from({ length: MOST_HANDS }, (_, index) => seed * MOST_HANDS + index)
-  const shows = hands.find(one => !isEqual(by(one, slip), by(one, null)))
-  return by(shows ?? seed, slip)
+  const sound = soundTrial(job, axis)
+  const planned = { ...sheet.plan(axis, sound), ...ANEW[name] }
+  return ({ whatIf, seed, slip }, at) => {
+    const what: WhatIf | null = whatIf && WHAT_IFS[whatIf.id]
+    const causes = what && whatIf ? what.causes(whatIf.size, sound.figures) : {}
+    const trial: Trial = { ...sound, seed, slip, causes }
+    const plan = { ...planned, startedAt: at }
+    const size = slip === null ? 0 : handSize(sheet, trial)
+    const by = (handSeed: number, ofHand: Slip | null) =>
+      onlyNew(axis, readOnce(trial, sheet, trial, plan, new Hand(handSeed, ofHand, size, sheet.readings)))
+    if (slip === null) return by(seed, null)
+    // A minus is lost where there is one, a digit slips where it shows: another hand, where it would change nothing.
+    const hands = Array.from({ length: MOST_HANDS }, (_, index) => seed * MOST_HANDS + index)
+    const shows = hands.find(one => !isEqual(by(one, slip), by(one, null)))
+    return by(shows ?? seed, slip)
+  }
 }
 const MOST_HANDS = 20
 /** What a further round takes over of the one before, and is read all the same here: that one was read on the machine. */
@@ -88,10 +87,10 @@ export interface Supposable {
   readonly isAbout: boolean
 }
 
-/** What can be supposed of an axis on a sheet, the causes that it should find first. @throws NotKnown as `rehearsed` */
+/** What can be supposed of an axis on a sheet, the causes that it should find first. @throws NotKnown as `rehearsalOf` */
 export function supposable(job: Supposed, axis: Axis, name: Tried): Supposable[] {
   const sheet = SHEETS_TRIED[name] as unknown as Sheet<Read>
-  const { figures } = trialOf(job, axis, { whatIf: null, slip: null, seed: 0 }, {})
+  const { figures } = soundTrial(job, axis)
   const about: readonly string[] = [...sheet.about, ...(sheet.stopsAt ?? [])]
   const isAbout = (id: WhatIfId) => about.includes(id) || about.includes(id.replace(/-aside$/, '-off'))
   const all = whatIfsOf(figures, axis).map(id => ({ id, isAbout: isAbout(id) }))

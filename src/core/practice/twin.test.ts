@@ -6,19 +6,19 @@ import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
 import type { FaultId } from '../sheets/findFault/words'
 import { newJob } from '../sheets/newJob'
-import { rehearsed } from './rehearse'
+import { rehearsalOf } from './rehearse'
 import { twinOf } from './twin'
 import { WHAT_IFS, type WhatIfId } from './whatIfs'
 
 const AT = '2026-12-02T09:00:00.000Z'
 const LATER = '2026-12-02T10:00:00.000Z'
-const READ = ['reversal', 'whereLost', 'pushPull', 'lostSteps', 'scale', 'gib', 'zeroTime'] as const
+const READ = ['reversal', 'whereLost', 'pushPull', 'lostSteps', 'scale', 'gib', 'zeroTime', 'drag'] as const
 
 /** An axis of a demo job with all figures read on it by another hand, with a cause or sound. */
 function readWith(job: Job, axis: Axis, whatIf: { id: WhatIfId; size: number } | null): Axis {
   let now: Axis = { ...axis, faultSearches: [] }
   for (const name of READ) {
-    const { axis: read, table } = rehearsed(job, axis, name, { whatIf, slip: null, seed: 77 }, AT)
+    const { axis: read, table } = rehearsalOf(job, axis, name)({ whatIf, slip: null, seed: 77 }, AT)
     now = { ...now, [table]: read[table] }
   }
   return now
@@ -65,10 +65,10 @@ test('every fault of the table is foretold for every figure', () => {
   const twin = twinOf(job, readWith(job, job.axes[0] as Axis, null), LATER) as Twin
   const ids = twin.measured.map(({ id }) => id).toSorted()
   for (const { sizes } of [...twin.faults, { sizes: [twin.sound] }])
-    for (const { predicted, spreadUm, share } of sizes) {
-      expect(Object.keys(predicted).toSorted()).toEqual(expect.arrayContaining(ids))
-      expect(Object.values(predicted).every(Number.isFinite)).toBe(true)
-      expect(spreadUm).toBeGreaterThan(0)
+    for (const { reads, spread, share } of sizes) {
+      expect(Object.keys(reads).toSorted()).toEqual(expect.arrayContaining(ids))
+      expect(Object.values(reads).every(Number.isFinite)).toBe(true)
+      expect(spread).toBeGreaterThan(0)
       expect(share).toBeGreaterThan(0)
     }
   for (const { sizes } of twin.faults)

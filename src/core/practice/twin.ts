@@ -1,4 +1,4 @@
-import { FIGURE_SOURCES, type FigureSource, measuredFigures } from '../diagnose/measured'
+import { FIGURE_SOURCES, measuredFigures } from '../diagnose/measured'
 import type { Twin, TwinFault, TwinSize } from '../diagnose/twin'
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
@@ -8,15 +8,13 @@ import { evaluateAxis } from '../sheets/evaluateAxis'
 import { FAULTS } from '../sheets/findFault/table'
 import type { FaultId } from '../sheets/findFault/words'
 import { lastChange } from '../sheets/shared/proofs/age'
-import { type Rehearsal, rehearsed } from './rehearse'
+import { type Rehearsal, rehearsalOf } from './rehearse'
 import { WHAT_IFS, type WhatIf, type WhatIfId } from './whatIfs'
 
 // What this axis would read with each fault of the table, in several sizes: the axis of the job, simulated.
 
 /** Sizes that are tried of each fault, as shares of what it usually is. */
 const TRIED = Array.from({ length: 13 }, (_, index) => 0.4 * 1.3 ** index)
-/** No figure is foretold better than this. */
-const LEAST_SPREAD_UM = 3
 /** What a sound drive loses is reckoned from catalogues, and what a fault does is reckoned from a size: to such shares. */
 const OF_SOUND = 0.3
 const OF_EFFECT = 0.25
@@ -54,16 +52,16 @@ export function twinOf(
   const t = evaluateAxis(axis, catalogue, job.units)
   const measured = measuredFigures(t, lastChange(axis)?.at ?? null)
   const isMeasured = new Set(measured.map(({ id }) => id))
-  const sources = FIGURE_SOURCES.filter(
-    source =>
-      source.at(axis) !== null &&
-      (attempt(() => source.figures(t)).value ?? []).some(({ id }) => isMeasured.has(id)),
-  )
+  const sources = FIGURE_SOURCES.flatMap(source => {
+    const figures = source.at(axis) === null ? [] : (attempt(() => source.figures(t)).value ?? [])
+    const read = attempt(() => rehearsalOf(job, axis, source.sheet)).value
+    return read && figures.some(({ id }) => isMeasured.has(id)) ? [{ source, read }] : []
+  })
   if (sources.length === 0) return null
-  const readWith = (source: FigureSource, whatIf: Rehearsal['whatIf']): Predicted => {
-    const other = rehearsed(job, axis, source.sheet, { whatIf, slip: null, seed: 1 }, at).axis
+  const readWith = ({ source, read }: (typeof sources)[number], whatIf: Rehearsal['whatIf']): Predicted => {
+    const other = read({ whatIf, slip: null, seed: 1 }, at).axis
     const figures = source.figures(evaluateAxis(other, catalogue, job.units))
-    return Object.fromEntries(figures.map(({ id, valueUm }) => [id, valueUm]))
+    return Object.fromEntries(figures.map(({ id, value }) => [id, value]))
   }
   const predict = (whatIf: Rehearsal['whatIf'], instead: Predicted): Predicted => ({
     ...instead,
@@ -71,15 +69,13 @@ export function twinOf(
   })
   const nothing = Object.fromEntries(measured.map(({ id }) => [id, 0]))
   const sound = predict(null, nothing)
-  const soundUm = Math.max(...Object.values(sound).map(Math.abs))
-  const sizeWith = (sizeUm: number, predicted: Predicted, share: number): TwinSize => {
-    const effectUm = Math.max(...Object.entries(predicted).map(([id, um]) => Math.abs(um - (sound[id] ?? 0))))
-    return {
-      share,
-      sizeUm,
-      spreadUm: Math.hypot(LEAST_SPREAD_UM, OF_SOUND * soundUm, OF_EFFECT * effectUm),
-      predicted,
-    }
+  // Each figure is weighed in what it can be foretold to.
+  const scales = Object.fromEntries(
+    measured.map(({ id, least }) => [id, Math.hypot(least, OF_SOUND * (sound[id] ?? 0))]),
+  )
+  const sizeWith = (size: number, reads: Predicted, share: number): TwinSize => {
+    const effects = Object.entries(scales).map(([id, scale]) => ((reads[id] ?? 0) - (sound[id] ?? 0)) / scale)
+    return { share, size, reads, spread: Math.hypot(1, OF_EFFECT * Math.max(...effects.map(Math.abs))) }
   }
   const faults = FAULTS.map(({ id }, index): TwinFault => {
     onProgress(index / FAULTS.length)
@@ -92,5 +88,5 @@ export function twinOf(
       sizes: sizes.map(size => sizeWith(size, predict({ id: name, size }, sound), 1 / sizes.length)),
     }
   })
-  return { measured, sound: sizeWith(0, sound, 1), faults }
+  return { measured, scales, sound: sizeWith(0, sound, 1), faults }
 }

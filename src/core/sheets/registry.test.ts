@@ -69,6 +69,15 @@ function numbersIn(value: unknown): number[] {
   return typeof value === 'object' && value !== null ? Object.values(value).flatMap(numbersIn) : []
 }
 
+/** What is in a value that is no plain data: it could go to no other thread, and to no page. */
+function notPlain(value: unknown, path = ''): string[] {
+  if (value === null || ['string', 'number', 'boolean', 'undefined'].includes(typeof value)) return []
+  const isPlain = Array.isArray(value) || Object.getPrototypeOf(value) === Object.prototype
+  return isPlain
+    ? Object.entries(value as object).flatMap(([key, one]) => notPlain(one, `${path}.${key}`))
+    : [path]
+}
+
 /** The first inputs of random ones that a calculation takes. */
 function someInputs(calculation: Registered): Record<string, unknown> {
   for (const sample of fc.sample(inputs(calculation.inputs), { numRuns: 500, seed: 7 })) {
@@ -83,6 +92,11 @@ function someInputs(calculation: Registered): Record<string, unknown> {
 }
 
 describe.each(all)('%s', (id, calculation) => {
+  test('is described by plain data', () => {
+    const { title, formula, source, validity, inputs, outputs } = calculation
+    expect(notPlain({ title, formula, source, validity, inputs, outputs })).toEqual([])
+  })
+
   test('gives finite figures of its own names, or says which input has no meaning', () => {
     fc.assert(
       fc.property(fc.oneof(inputs(calculation.inputs), extremeInputs(calculation.inputs)), given => {

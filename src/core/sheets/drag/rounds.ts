@@ -51,7 +51,7 @@ export function torqueOf({ by, leverMm }: ReadWith, shop: Shop): (reading: numbe
 }
 
 /** A step of what is read with, as a torque. */
-const stepNmOf = (round: ReadWith, shop: Shop): number => {
+export const stepNmOf = (round: ReadWith, shop: Shop): number => {
   const toNm = torqueOf(round, shop)
   return round.by === 'clutch' ? toNm(2) - toNm(1) : toNm(round.step ?? 0)
 }

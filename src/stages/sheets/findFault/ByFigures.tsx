@@ -41,7 +41,7 @@ export function ByFigures({ found: { suspects } }: { found: Diagnosis }) {
             </Stated>
           )}
           {fits.map(fit => (
-            <OneFit key={fit.faultId ?? 'sound'} fit={fit} soundUm={twin?.sound.predicted.reversal} />
+            <OneFit key={fit.faultId ?? 'sound'} fit={fit} soundUm={twin?.sound.reads.reversal} />
           ))}
         </chakra.div>
       ) : (
@@ -57,10 +57,14 @@ const fitsAll = ({ rows }: Fit) => rows.every(({ isOff }) => !isOff)
 function OneFit({ fit: { faultId, size, rows }, soundUm }: { fit: Fit; soundUm?: number }) {
   const units = useUnits()
   const off = rows.filter(({ isOff }) => isOff)
-  const mostUm = Math.max(
-    ...rows.flatMap(({ valueUm, wouldUm }) => [Math.abs(valueUm), Math.abs(wouldUm)]),
-    1,
-  )
+  // Bars of one quantity are on one scale.
+  const mostOf = (of: FitRow['quantity']) =>
+    Math.max(
+      ...rows.flatMap(({ quantity, value, would }) =>
+        quantity === of ? [Math.abs(value), Math.abs(would)] : [],
+      ),
+      Number.MIN_VALUE,
+    )
   const name = faultId ? FAULT_WORDS[faultId].name : 'Nothing is wrong'
   return (
     <chakra.section aria-label={name} data-fit={faultId ?? 'sound'}>
@@ -80,7 +84,7 @@ function OneFit({ fit: { faultId, size, rows }, soundUm }: { fit: Fit; soundUm?:
       </Stated>
       <chakra.div mt="1" display="grid" gap="1">
         {rows.map(row => (
-          <Bar key={row.id} row={row} mostUm={mostUm} />
+          <Bar key={row.id} row={row} most={mostOf(row.quantity)} />
         ))}
       </chakra.div>
     </chakra.section>
@@ -89,15 +93,15 @@ function OneFit({ fit: { faultId, size, rows }, soundUm }: { fit: Fit; soundUm?:
 
 /** One figure: a bar for what was measured, a mark for what it would be, and both in figures. */
 function Bar({
-  row: { label, valueUm, standardUm, wouldUm, isOff },
-  mostUm,
+  row: { label, quantity, value, standard, would, isOff },
+  most,
 }: {
   row: FitRow
-  mostUm: number
+  most: number
 }) {
   const units = useUnits()
-  const small = (um: number) => say(um, 'smallLength', units)
-  const along = (um: number) => `${Math.min(100, (100 * Math.abs(um)) / mostUm)}%`
+  const said = (one: number) => say(one, quantity, units)
+  const along = (one: number) => `${Math.min(100, (100 * Math.abs(one)) / most)}%`
   return (
     <Stated
       as="div"
@@ -112,7 +116,7 @@ function Bar({
           h="12px"
           borderRadius="3px"
           bg={isOff ? 'fails' : 'edge'}
-          style={{ width: along(valueUm) }}
+          style={{ width: along(value) }}
         />
         <chakra.div
           position="absolute"
@@ -121,11 +125,11 @@ function Bar({
           w="3px"
           ml="-1.5px"
           bg="lamp"
-          style={{ left: along(wouldUm) }}
+          style={{ left: along(would) }}
         />
       </chakra.div>
       <chakra.span fontFamily="mono" fontSize="13px">
-        {small(valueUm)} ± {small(2 * standardUm)}, would be {small(wouldUm)}
+        {said(value)} ± {said(2 * standard)}, would be {said(would)}
       </chakra.span>
     </Stated>
   )
