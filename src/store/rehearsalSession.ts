@@ -2,7 +2,7 @@ import type { Axis } from '@/core/document/axis'
 import { type Edit, isEmptyChange, runEdit } from '@/core/document/edit'
 import { newId } from '@/core/document/id'
 import type { Job } from '@/core/document/job'
-import type { OpenJob, SessionState } from './session'
+import { LOADING, type OpenJob, type SessionState } from './session'
 
 /**
  * A job of which one table is rehearsed: it is edited like one that is open, in memory alone. Nothing of it is ever stored,
@@ -25,17 +25,7 @@ export class RehearsalSession implements OpenJob {
     private readonly table: keyof Axis,
     private readonly onRefused: () => void,
   ) {
-    this.state = {
-      status: 'ready',
-      job,
-      savedAt: null,
-      saving: false,
-      problem: null,
-      notUndone: null,
-      conflicts: [],
-      undoLabel: null,
-      redoLabel: null,
-    }
+    this.state = { ...LOADING, status: 'ready', job }
   }
 
   readonly getState = (): SessionState => this.state

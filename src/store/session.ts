@@ -59,7 +59,8 @@ const FRAME_MS = 25
 /** What could not be saved is tried again this often by itself: there may be room again. */
 const AGAIN_MS = 5000
 
-const LOADING: SessionState = {
+/** A job that nobody has looked into yet. */
+export const LOADING: SessionState = {
   status: 'loading',
   job: null,
   savedAt: null,

@@ -1,6 +1,7 @@
 import type { Field, Fields } from '../field/field'
 import { fits } from '../field/fits'
 import { isWithin } from '../field/isWithin'
+import { namesOf } from '../field/names'
 import { takes } from '../field/takes'
 import { InputError } from './inputError'
 
@@ -56,11 +57,11 @@ function checkOfOne(field: Field): Check {
   }
   if (field.is === 'map') {
     const inside = checkOfOne(field.of)
-    const pattern = new RegExp(field.pattern)
+    const isTaken = namesOf(field)
     return value => {
       if (typeof value !== 'object' || value === null || Array.isArray(value)) return refuse(value)
       for (const [key, one] of Object.entries(value)) {
-        if (!pattern.test(key)) refuse(value)
+        if (!isTaken(key)) refuse(value)
         try {
           inside(one)
         } catch (error) {

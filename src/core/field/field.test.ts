@@ -6,9 +6,11 @@ import {
   blankRow,
   choice,
   type Field,
+  flag,
   given,
   length,
   list,
+  map,
   maybe,
   numberFields,
   numberOf,
@@ -19,6 +21,7 @@ import {
   words,
 } from './field'
 import { fits } from './fits'
+import { namesOf } from './names'
 import { schemaOf } from './schema'
 import { takes, unitOf } from './takes'
 
@@ -120,4 +123,13 @@ test.each([
     expect([value, fits(field, value)]).toEqual([value, false])
     expect([value, schemaOf(field).isValidSync(value, { strict: true })]).toEqual([value, false])
   }
+})
+
+test('a map takes the names that its pattern matches, letters of every language among them', () => {
+  const orders = map('Orders', flag('Ordered'), /^[a-z]+:[\p{L}\p{N} ._-]{1,100}$/u)
+  const isTaken = namesOf(orders)
+  expect(['part:ball-20-5-double', 'bar:Mühle 25.4', 'use:смазка'].every(isTaken)).toBe(true)
+  expect(['part', 'part:', 'PART:x', 'part:a/b'].some(isTaken)).toBe(false)
+  expect(schemaOf(orders).isValidSync({ 'part:ball-20-5-double': true })).toBe(true)
+  expect(schemaOf(orders).isValidSync({ 'part:a/b': true })).toBe(false)
 })

@@ -111,7 +111,7 @@ export type Field =
   | RowsField
   | { readonly is: 'record'; readonly label: string; readonly of: Fields }
   | { readonly is: 'maybe'; readonly label: string; readonly of: Field }
-  /** By names; a name is taken that the pattern matches. A description is data: it goes to other threads, and to a page. */
+  /** By names; a name is taken that the pattern matches, read as Unicode. A description is data: it goes to a page, too. */
   | { readonly is: 'map'; readonly label: string; readonly of: Field; readonly pattern: string }
 export interface Fields {
   readonly [name: string]: Field

@@ -3,6 +3,7 @@ import { shortPath } from './bounds'
 import { isDay, isMoment } from './dates'
 import type { Field, Fields, NumberField } from './field'
 import { isWithin } from './isWithin'
+import { namesOf } from './names'
 import { LAST_MINUTE, listTaken, takes as takesOf } from './takes'
 
 // Schemas out of descriptions; each message says which field is wrong, what was got and what is taken.
@@ -155,8 +156,8 @@ export function schemaOf(field: Field): Schema {
     case 'maybe':
       return orNull(schemaOf(field.of))
     case 'map': {
-      const pattern = new RegExp(field.pattern)
-      return mapOf(key => (pattern.test(key) ? schemaOf(field.of) : null))
+      const isTaken = namesOf(field)
+      return mapOf(key => (isTaken(key) ? schemaOf(field.of) : null))
     }
   }
 }

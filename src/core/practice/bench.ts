@@ -130,10 +130,6 @@ export class Benches {
     return known.bench
   }
 
-  end(id: string): boolean {
-    return this.open.delete(id)
-  }
-
   private sweep(nowMs: number) {
     for (const [id, { usedAtMs }] of this.open) if (nowMs - usedAtMs > this.idleMs) this.open.delete(id)
   }

@@ -46,7 +46,7 @@ function setupOf(body: string): BenchSetup {
 
 /**
  * Answers a request: POST without an id opens a bench and says its id, POST with one gives it lines of a program, GET reads
- * its gauge, DELETE ends it.
+ * its gauge. A bench that is not used any more is put away by itself.
  *
  * @param newId makes an id that nobody guesses
  */
@@ -81,10 +81,7 @@ export function answerBench(
       return said(200, bench.send(body).join('\n'))
     case 'GET':
       return said(200, bench.read(isZeroed))
-    case 'DELETE':
-      benches.end(id)
-      return said(200, 'ok')
     default:
-      return said(405, 'error: takes POST, GET and DELETE')
+      return said(405, 'error: takes POST and GET')
   }
 }

@@ -21,4 +21,4 @@ async function handle(request: Request, { params }: { params: Promise<{ id?: str
   })
 }
 
-export { handle as DELETE, handle as GET, handle as POST }
+export { handle as GET, handle as POST }
