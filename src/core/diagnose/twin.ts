@@ -116,13 +116,10 @@ function toldSize({ label, quantity, sizes }: TwinFault, weights: readonly numbe
     (sum, { size }, index) => sum + (size - mean) ** 2 * (weights[index] as number),
     0,
   )
-  // Sizes are tried a step apart: no nearer than half of one.
-  const nearest = sizes.reduce((best, one) =>
-    Math.abs(one.size - mean) < Math.abs(best.size - mean) ? one : best,
-  )
-  const off = Math.max(OFF * Math.sqrt(square), HALF_A_STEP * Math.abs(nearest.size))
+  // What a size does is foretold to a share; so is the size that it is told by.
+  const off = Math.max(OFF * Math.sqrt(square), FORETOLD_TO * Math.abs(mean))
   const [low, high] = [mean - off, mean + off]
   const [least, most] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))]
   return low * high > 0 && most <= TOLD_TIMES * least ? { label, quantity, low, high } : null
 }
-const HALF_A_STEP = 0.13
+const FORETOLD_TO = 0.2

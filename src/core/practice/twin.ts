@@ -17,7 +17,7 @@ import { WHAT_IFS, type WhatIf, type WhatIfId } from './whatIfs'
 const TRIED = Array.from({ length: 13 }, (_, index) => 0.4 * 1.3 ** index)
 /** What a sound drive loses is reckoned from catalogues, and what a fault does is reckoned from a size: to such shares. */
 const OF_SOUND = 0.3
-const OF_EFFECT = 0.25
+const OF_EFFECT = 0.15
 
 /** A slack belt shows as a coupler that has play. */
 const SIMULATED_AS: Partial<Record<FaultId, WhatIfId>> = { 'belt-slack': 'coupler-play' }
