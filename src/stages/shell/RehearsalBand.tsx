@@ -50,7 +50,7 @@ export function RehearsalBand({ sheet }: { sheet: SheetId }) {
       gridTemplateColumns="minmax(0, 1fr)"
     >
       <chakra.div display="flex" gap="3" alignItems="baseline" flexWrap="wrap">
-        <chakra.h2 fontSize="17px" fontWeight={700} color="brass">
+        <chakra.h2 fontSize="17px" fontWeight={700}>
           Simulated: what would I read if …
         </chakra.h2>
         <Note>Read on a virtual axis made from this job’s figures. Nothing of it goes into the job.</Note>
