@@ -106,6 +106,8 @@ test('what a sheet should find comes first, and at ten times its usual size it i
     for (const { id, isAbout } of all) {
       // The scale of this job cannot tell such small bearings' drag from that of their seals, and the sheet says so.
       if (name === 'preload') continue
+      // A hurt place between two that are read is not felt.
+      if (name === 'drag' && id === 'dirt-in-nut') continue
       const { size } = WHAT_IFS[id]
       // A share of what should be is the worse the less it is.
       const large = size.max < 1 ? size.min : Math.min(10 * (size.blank as number), size.max)

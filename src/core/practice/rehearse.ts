@@ -78,8 +78,8 @@ export function rehearsalOf(
   }
 }
 const MOST_HANDS = 20
-/** What a further round takes over of the one before, and is read all the same here: that one was read on the machine. */
-const ANEW: Partial<Record<Tried, object>> = { preload: { pullBeforeN: null } }
+/** What a further round takes over of the one before, or of what that one asks for: here it is the first, of the whole axis. */
+const ANEW: Partial<Record<Tried, object>> = { preload: { pullBeforeN: null }, drag: { half: 'whole' } }
 
 /** Something that can be supposed, and whether the sheet is one that should find it. */
 export interface Supposable {

@@ -85,3 +85,16 @@ test('there is none before anything was measured, nor of what was read before th
     twinOf(demo, { ...axis, touched: { at: LATER, what: 'the locknut' } as Axis['touched'] }, LATER),
   ).toBeNull()
 })
+
+test('the drag of the demo saddle is foretold for the whole axis, whatever its last round was to be read with', () => {
+  const { job } = skarrow()
+  const twin = twinOf(job, job.axes[1] as Axis, LATER) as Twin
+  const drag = twin.measured.filter(({ id }) => id.startsWith('drag.') && id !== 'drag.ways')
+  expect(drag).toHaveLength(3)
+  for (const { id } of drag)
+    for (const { sizes } of [...twin.faults, { sizes: [twin.sound] }])
+      for (const { reads } of sizes) expect(reads[id]).toBeGreaterThan(0.02)
+  // It binds near its fixed block: that goes with the readings better than a nut with play.
+  const off = (id: FaultId) => offOf(twin, id).length
+  expect(off('fixed-block-off')).toBeLessThanOrEqual(off('nut-play'))
+})

@@ -67,11 +67,13 @@ export function twinOf(
     ...instead,
     ...Object.assign({}, ...sources.map(source => attempt(() => readWith(source, whatIf)).value ?? {})),
   })
-  const nothing = Object.fromEntries(measured.map(({ id }) => [id, 0]))
-  const sound = predict(null, nothing)
+  const sound = predict(null, {})
+  // What the simulation does not come to is held against nothing.
+  const foretold = measured.filter(({ id }) => sound[id] !== undefined)
+  if (foretold.length === 0) return null
   // Each figure is weighed in what it can be foretold to.
   const scales = Object.fromEntries(
-    measured.map(({ id, least }) => [id, Math.hypot(least, OF_SOUND * (sound[id] ?? 0))]),
+    foretold.map(({ id, least }) => [id, Math.hypot(least, OF_SOUND * (sound[id] ?? 0))]),
   )
   const sizeWith = (size: number, reads: Predicted, share: number): TwinSize => {
     const effects = Object.entries(scales).map(([id, scale]) => ((reads[id] ?? 0) - (sound[id] ?? 0)) / scale)
@@ -88,5 +90,5 @@ export function twinOf(
       sizes: sizes.map(size => sizeWith(size, predict({ id: name, size }, sound), 1 / sizes.length)),
     }
   })
-  return { measured, scales, sound: sizeWith(0, sound, 1), faults }
+  return { measured: foretold, scales, sound: sizeWith(0, sound, 1), faults }
 }

@@ -129,8 +129,14 @@ function Bar({
         />
       </chakra.div>
       <chakra.span fontFamily="mono" fontSize="13px">
-        {said(value)} ± {said(2 * standard)}, would be {said(would)}
+        <Whole>
+          {said(value)} ± {said(2 * standard)},
+        </Whole>{' '}
+        <Whole>would be {said(would)}</Whole>
       </chakra.span>
     </Stated>
   )
 }
+
+/** A figure with its unit, on one line. */
+const Whole = chakra('span', { base: { whiteSpace: 'nowrap' } })
