@@ -2,7 +2,6 @@ import { attempt } from '../evaluation/attempt'
 import type { EvaluationContext } from '../evaluation/context'
 import type { CheckId, SheetId } from '../evaluation/ids'
 import { readingsOf, stepNmOf, wholeRound } from '../sheets/drag/rounds'
-import type { CheckName } from '../sheets/findFault/words'
 import { gibRounds, playsOf } from '../sheets/gib/rounds'
 import { returnRounds, stepsLost } from '../sheets/lostSteps/rounds'
 import { pushedPlay, pushRounds } from '../sheets/pushPull/rounds'
@@ -26,8 +25,6 @@ export interface MeasuredFigure {
   readonly standard: number
   /** Better than this nobody foretells it. */
   readonly least: number
-  /** The check of the table of faults that it answers better than a word. */
-  readonly answers: CheckName | null
 }
 
 /** A sheet whose readings come to figures. */
@@ -45,8 +42,7 @@ export interface FigureSource {
 }
 
 /** Lengths are foretold to some micrometres, and turning to what a hand feels. */
-const LENGTH = { quantity: 'smallLength', least: 3 } as const
-const TORQUE = { quantity: 'torque', least: 0.01 } as const
+const [LEAST_UM, LEAST_NM] = [3, 0.01]
 
 /** A single reading is not known better than to its step. */
 const ofStep = (stepUm: number) => stepUm / Math.sqrt(12)
@@ -59,15 +55,16 @@ const isJudged = (t: EvaluationContext, check: CheckId): boolean => {
   return finding !== null && finding.state !== 'unknown'
 }
 
-const ANSWERED_BY_SHARE: Readonly<Record<Share, CheckName | null>> = {
-  motor: null,
-  coupler: 'hub-rock',
-  bearing: 'screw-end',
-  nut: 'nut-screw',
-  bracket: 'nut-flange',
-}
+const ofLength = (id: string, label: string, value: number, standard: number): MeasuredFigure => ({
+  id,
+  label,
+  quantity: 'smallLength',
+  value,
+  standard,
+  least: LEAST_UM,
+})
 
-export const FIGURE_SOURCES: readonly FigureSource[] = [
+const FIGURE_SOURCES: readonly FigureSource[] = [
   {
     sheet: 'reversal',
     at: axis => axis.tests.at(-1)?.startedAt ?? null,
@@ -76,16 +73,7 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const judged = test && judgeOf(t, test)
       if (!judged) return []
       const { reversalUm, standardUncertaintyUm } = judged.figures
-      return [
-        {
-          id: 'reversal',
-          label: 'Lost at a reversal',
-          ...LENGTH,
-          value: Math.abs(reversalUm),
-          standard: standardUncertaintyUm,
-          answers: 'reversal',
-        },
-      ]
+      return [ofLength('reversal', 'Lost at a reversal', Math.abs(reversalUm), standardUncertaintyUm)]
     },
     counts: t => isJudged(t, 'prove.reversal'),
   },
@@ -96,14 +84,14 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const stepUm = lastRound(lostRounds, t.axis)?.gaugeStepUm ?? null
       const found = stepUm === null ? null : lostShares(t, stepUm)
       if (!found) return []
-      return SHARES.map(share => ({
-        id: `share.${share}`,
-        label: `${SHARE_WORDS[share].label}, pushed and pulled`,
-        ...LENGTH,
-        value: found.shares[share].um,
-        standard: found.shares[share].standardUm,
-        answers: ANSWERED_BY_SHARE[share],
-      }))
+      return SHARES.map(share =>
+        ofLength(
+          `share.${share}`,
+          `${SHARE_WORDS[share].label}, pushed and pulled`,
+          found.shares[share].um,
+          found.shares[share].standardUm,
+        ),
+      )
     },
     counts: t => isJudged(t, 'prove.whereLost'),
   },
@@ -114,17 +102,7 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const round = lastRound(pushRounds, t.axis)
       const found = round?.gaugeStepUm == null ? null : pushedPlay(t, round.gaugeStepUm)
       if (!round || !found) return []
-      const answers = round.at === 'screw-end' ? 'screw-end' : round.at === 'block' ? 'block' : null
-      return [
-        {
-          id: 'play',
-          label: 'Play under push and pull',
-          ...LENGTH,
-          value: found.playUm,
-          standard: found.expandedUm / 2,
-          answers,
-        },
-      ]
+      return [ofLength('play', 'Play under push and pull', found.playUm, found.expandedUm / 2)]
     },
     counts: t => isJudged(t, 'prove.pushPull'),
   },
@@ -135,16 +113,7 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const round = lastRound(returnRounds, t.axis)
       const found = round?.gaugeStepUm == null ? null : stepsLost(t, round.gaugeStepUm)
       return found
-        ? [
-            {
-              id: 'return',
-              label: 'Off after fast moves',
-              ...LENGTH,
-              value: found.returnErrorUm,
-              standard: found.standardUncertaintyUm,
-              answers: 'fast-return',
-            },
-          ]
+        ? [ofLength('return', 'Off after fast moves', found.returnErrorUm, found.standardUncertaintyUm)]
         : []
     },
     counts: t => isJudged(t, 'prove.steps'),
@@ -156,16 +125,7 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const round = lastRound(scaleRounds, t.axis)
       const found = round?.gaugeStepUm == null ? null : measuredScale(t, round.gaugeStepUm)
       return found
-        ? [
-            {
-              id: 'scale',
-              label: 'Off over the travel',
-              ...LENGTH,
-              value: found.overTravelUm,
-              standard: found.uncertainUm / 2,
-              answers: 'long-move',
-            },
-          ]
+        ? [ofLength('scale', 'Off over the travel', found.overTravelUm, found.uncertainUm / 2)]
         : []
     },
     counts: t => isJudged(t, 'prove.scale'),
@@ -178,14 +138,12 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const plays = round ? playsOf(round).map(({ playUm }) => playUm) : []
       if (!round || plays.length === 0) return []
       return [
-        {
-          id: 'side',
-          label: 'Play to the side, where it is tightest',
-          ...LENGTH,
-          value: Math.min(...plays),
-          standard: ofStep(round.gaugeStepUm ?? 0),
-          answers: 'side-rock',
-        },
+        ofLength(
+          'side',
+          'Play to the side, where it is tightest',
+          Math.min(...plays),
+          ofStep(round.gaugeStepUm ?? 0),
+        ),
       ]
     },
     counts: t => t.finding('align.gib')?.state !== 'unknown',
@@ -203,14 +161,12 @@ export const FIGURE_SOURCES: readonly FigureSource[] = [
       const found = attempt(() => lastDrift(t)).value
       if (!found || (found.is !== 'grows' && found.is !== 'steady')) return []
       return [
-        {
-          id: 'growth',
-          label: 'Grown far from the fixed block',
-          ...LENGTH,
-          value: found.growthFarUm ?? found.growthNearUm ?? 0,
-          standard: Math.max(found.residualUm, 1) / Math.sqrt(CURVE_READINGS),
-          answers: 'warm-return',
-        },
+        ofLength(
+          'growth',
+          'Grown far from the fixed block',
+          found.growthFarUm ?? found.growthNearUm ?? 0,
+          Math.max(found.residualUm, 1) / Math.sqrt(CURVE_READINGS),
+        ),
       ]
     },
     counts: t => isJudged(t, 'prove.zeroTime'),
@@ -231,12 +187,7 @@ function dragFigures(t: EvaluationContext): MeasuredFigure[] {
   if (!(last > first)) return []
   const shareOf = (mm: number) => (mm - first) / (last - first)
   const stepNm = stepNmOf(round, t.shop)
-  const of = (
-    id: string,
-    label: string,
-    all: readonly number[],
-    answers: CheckName | null,
-  ): MeasuredFigure[] => {
+  const of = (id: string, label: string, all: readonly number[]): MeasuredFigure[] => {
     if (all.length === 0) return []
     const value = all.reduce((sum, one) => sum + one, 0) / all.length
     const ofHand = HAND_SHARE * Math.abs(value)
@@ -244,10 +195,10 @@ function dragFigures(t: EvaluationContext): MeasuredFigure[] {
       {
         id,
         label,
-        ...TORQUE,
+        quantity: 'torque',
         value,
         standard: Math.hypot(ofStep(stepNm), ofHand) / Math.sqrt(all.length),
-        answers,
+        least: LEAST_NM,
       },
     ]
   }
@@ -261,25 +212,32 @@ function dragFigures(t: EvaluationContext): MeasuredFigure[] {
     return direction === 1 && other !== undefined ? [torqueNm - other] : []
   })
   return [
-    ...of('drag.near', 'Drag near the fixed block', within(0, NEAR), null),
-    ...of('drag.middle', 'Drag in the middle', within(NEAR, 1 - NEAR), null),
-    ...of('drag.far', 'Drag at the far end', within(1 - NEAR, 1), 'drag-along'),
-    ...of('drag.ways', 'More away than towards', more, 'drag-ways'),
+    ...of('drag.near', 'Drag near the fixed block', within(0, NEAR)),
+    ...of('drag.middle', 'Drag in the middle', within(NEAR, 1 - NEAR)),
+    ...of('drag.far', 'Drag at the far end', within(1 - NEAR, 1)),
+    ...of('drag.ways', 'More away than towards', more),
   ]
 }
 const NEAR = 0.25
 const HAND_SHARE = 0.03
 
+/** What the readings of one sheet come to. */
+export interface Measured {
+  readonly source: FigureSource
+  readonly figures: readonly MeasuredFigure[]
+}
+
 /**
- * The figures that the readings of an axis come to.
+ * The figures that the readings of an axis come to, sheet by sheet; none of a sheet that has no figure.
  *
  * @param since readings that were begun before this moment say nothing of the axis as it is
  */
-export const measuredFigures = (t: EvaluationContext, since: string | null): MeasuredFigure[] =>
-  FIGURE_SOURCES.flatMap(({ at, figures, counts }) => {
-    const readAt = at(t.axis)
-    if (readAt === null || (since !== null && readAt <= since) || !counts(t)) return []
-    return (attempt(() => figures(t)).value ?? []).filter(({ value, standard }) =>
+export const measuredIn = (t: EvaluationContext, since: string | null): Measured[] =>
+  FIGURE_SOURCES.flatMap(source => {
+    const readAt = source.at(t.axis)
+    if (readAt === null || (since !== null && readAt <= since) || !source.counts(t)) return []
+    const figures = (attempt(() => source.figures(t)).value ?? []).filter(({ value, standard }) =>
       Number.isFinite(value + standard),
     )
+    return figures.length > 0 ? [{ source, figures }] : []
   })

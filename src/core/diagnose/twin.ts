@@ -55,13 +55,7 @@ const OFF = 2
 const TOLD_TIMES = 3
 
 /** What was measured, and what would be read, in the scales of the figures. */
-export function inScales(
-  { measured, scales, sound, faults }: Twin,
-  answered: ReadonlySet<string> = new Set(),
-) {
-  const figures = measured.filter(
-    ({ id, answers }) => scales[id] !== undefined && !answered.has(answers ?? ''),
-  )
+function inScales({ measured: figures, scales, sound, faults }: Twin) {
   const scaleOf = (id: string) => scales[id] as number
   const sizesOf = (sizes: readonly TwinSize[]) =>
     sizes.map(({ share, size, spread, reads }) => ({
@@ -71,7 +65,6 @@ export function inScales(
       predicted: Object.fromEntries(figures.map(({ id }) => [id, (reads[id] ?? 0) / scaleOf(id)])),
     }))
   return {
-    figures,
     observed: figures.map(({ id, value, standard }) => ({
       testId: id,
       valueUm: value / scaleOf(id),
@@ -99,7 +92,7 @@ export function fitsOf(twin: Twin, of: readonly (FaultId | null)[]): Fit[] {
     return {
       faultId,
       size: fault ? toldSize(fault, weights) : null,
-      rows: scaled.figures.map(figure => {
+      rows: twin.measured.map(figure => {
         const would = mean(({ reads }) => reads[figure.id] ?? 0)
         const foretold = spread * (twin.scales[figure.id] as number)
         const isOff = Math.abs(figure.value - would) > OFF * Math.hypot(foretold, figure.standard)

@@ -32,9 +32,9 @@ const S_PER_MIN = 60
  * A simulated axis with a controller and an indicator.
  *
  * @example
- * const bench = new PracticeBench({ ...BLANK_BENCH, playUm: 20 })
+ * const bench = new PracticeBench({ ...blankRecord(BENCH_FIELDS), playUm: 20 })
  * bench.send('G21 G90\nG1 X100 F500') // ['ok', 'ok']
- * bench.read(true) // '+0.000 mm'
+ * bench.read(true) // '+0.0000 mm'
  */
 export class PracticeBench {
   private readonly axis: SimulatedAxis

@@ -1,4 +1,4 @@
-import { FIGURE_SOURCES, measuredFigures } from '../diagnose/measured'
+import { measuredIn } from '../diagnose/measured'
 import type { Twin, TwinFault, TwinSize } from '../diagnose/twin'
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
@@ -39,25 +39,16 @@ type Supposed = Pick<Job, 'ownParts' | 'shop' | 'units'>
  * What this axis would read with each fault, of every figure that was measured on it.
  *
  * @param at the present moment
- * @param onProgress told how much of it is done
  * @returns null where nothing was measured that comes to a figure, or the drive is not known
  */
-export function twinOf(
-  job: Supposed,
-  axis: Axis,
-  at: string,
-  onProgress: (share: number) => void = () => {},
-): Twin | null {
+export function twinOf(job: Supposed, axis: Axis, at: string): Twin | null {
   const catalogue = catalogueOf(job)
   const t = evaluateAxis(axis, catalogue, job.units)
-  const measured = measuredFigures(t, lastChange(axis)?.at ?? null)
-  const isMeasured = new Set(measured.map(({ id }) => id))
-  const sources = FIGURE_SOURCES.flatMap(source => {
-    const figures = source.at(axis) === null ? [] : (attempt(() => source.figures(t)).value ?? [])
+  const measured = measuredIn(t, lastChange(axis)?.at ?? null)
+  const sources = measured.flatMap(({ source }) => {
     const read = attempt(() => rehearsalOf(job, axis, source.sheet)).value
-    return read && figures.some(({ id }) => isMeasured.has(id)) ? [{ source, read }] : []
+    return read ? [{ source, read }] : []
   })
-  if (sources.length === 0) return null
   const readWith = ({ source, read }: (typeof sources)[number], whatIf: Rehearsal['whatIf']): Predicted => {
     const other = read({ whatIf, slip: null, seed: 1 }, at).axis
     const figures = source.figures(evaluateAxis(other, catalogue, job.units))
@@ -69,7 +60,7 @@ export function twinOf(
   })
   const sound = predict(null, {})
   // What the simulation does not come to is held against nothing.
-  const foretold = measured.filter(({ id }) => sound[id] !== undefined)
+  const foretold = measured.flatMap(({ figures }) => figures).filter(({ id }) => sound[id] !== undefined)
   if (foretold.length === 0) return null
   // Each figure is weighed in what it can be foretold to.
   const scales = Object.fromEntries(
@@ -79,8 +70,7 @@ export function twinOf(
     const effects = Object.entries(scales).map(([id, scale]) => ((reads[id] ?? 0) - (sound[id] ?? 0)) / scale)
     return { share, size, reads, spread: Math.hypot(1, OF_EFFECT * Math.max(...effects.map(Math.abs))) }
   }
-  const faults = FAULTS.map(({ id }, index): TwinFault => {
-    onProgress(index / FAULTS.length)
+  const faults = FAULTS.map(({ id }): TwinFault => {
     const name = SIMULATED_AS[id] ?? (id as WhatIfId)
     const sizes = sizesOf(WHAT_IFS[name])
     return {

@@ -19,10 +19,11 @@ import { PANELS } from '../sheets/panels.generated'
 
 const NONE = 'none'
 type OrNone<T extends string> = T | typeof NONE
-const SLIPS = [
+type Slip = NonNullable<Rehearsal['slip']>
+const SLIPS: readonly { value: OrNone<Slip>; label: string }[] = [
   { value: NONE, label: 'reads rightly' },
-  ...Object.entries(SLIP_WORDS).map(([value, label]) => ({ value, label })),
-] as const
+  ...(Object.keys(SLIP_WORDS) as Slip[]).map(value => ({ value, label: SLIP_WORDS[value] })),
+]
 
 /** The sheet once more, with a table that was read on the virtual axis: nothing of it goes into the job. */
 export function RehearsalBand({ sheet }: { sheet: SheetId }) {
@@ -97,13 +98,11 @@ function Supposed({ rehearsal, answer, onChange }: SupposedProps) {
           onValue={size => size !== null && onChange({ ...rehearsal, whatIf: { ...whatIf, size } })}
         />
       )}
-      <SelectField
+      <SelectField<OrNone<Slip>>
         label="And the hand that reads"
         value={slip ?? NONE}
-        options={SLIPS as unknown as { value: string; label: string }[]}
-        onChange={value =>
-          onChange({ ...rehearsal, slip: value === NONE ? null : (value as Rehearsal['slip']) })
-        }
+        options={SLIPS}
+        onChange={value => onChange({ ...rehearsal, slip: value === NONE ? null : value })}
       />
       <chakra.div alignSelf="end">
         <Button variant="outline" onClick={() => onChange({ ...rehearsal, seed: seed + 1 })}>
