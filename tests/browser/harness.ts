@@ -142,8 +142,10 @@ export class Bench {
 
   /** As a hand does: brings it into sight, waits until it stands still and nothing lies over it, and clicks. */
   private async pressOn(handle: ElementHandle<HTMLElement>, again = true): Promise<void> {
-    await handle.evaluate(async element => {
+    await handle.evaluate(async (element, isScripted) => {
       element.scrollIntoView({ block: 'center' })
+      // A sheet whose script is still on its way stands there and does not answer yet.
+      const answers = () => !isScripted || Object.keys(element).some(key => key.startsWith('__reactProps'))
       const place = () => JSON.stringify(element.getBoundingClientRect())
       const isInReach = () => {
         const { left, top, width, height } = element.getBoundingClientRect()
@@ -152,10 +154,10 @@ export class Bench {
         return hit?.closest('body > *') && (element.contains(hit) || hit.contains(element))
       }
       for (let before = '', still = 0, tries = 0; still < 3 && tries < 300; before = place(), tries += 1) {
-        still = place() === before && isInReach() ? still + 1 : 0
+        still = place() === before && isInReach() && answers() ? still + 1 : 0
         await new Promise(requestAnimationFrame)
       }
-    })
+    }, this.page.isJavaScriptEnabled())
     await handle.click().catch(error => {
       // It moved on between standing still and the click: a hand follows it once.
       if (!again || !String(error).includes('not clickable')) throw error
