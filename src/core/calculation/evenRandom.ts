@@ -20,3 +20,20 @@ export function evenRandom(seed: number): () => number {
  */
 export const normalFrom = (random: () => number) => (): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+
+/**
+ * Draws of several kinds from one seed.
+ *
+ * @example drawsFrom(1).between(2, 3) // one number from 2 up to 3, the same for the same seed
+ */
+export function drawsFrom(seed: number) {
+  const random = evenRandom(seed)
+  const between = (low: number, high: number) => low + (high - low) * random()
+  return {
+    random,
+    between,
+    oneOf: <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T,
+    sign: () => (random() < 0.5 ? -1 : 1),
+    whole: (low: number, high: number) => Math.round(between(low, high)),
+  }
+}

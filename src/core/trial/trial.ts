@@ -1,4 +1,4 @@
-import { evenRandom } from '../calculation/evenRandom'
+import { drawsFrom } from '../calculation/evenRandom'
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
 import { MACHINE_KINDS, type PART_KINDS, SCREW_ENDS } from '../document/kinds'
@@ -80,18 +80,7 @@ const UPRIGHT_DEG = 45
 const ROOM = 1.6
 const TENS_UM = 10
 
-type Draw = ReturnType<typeof drawsOf>
-const drawsOf = (seed: number) => {
-  const random = evenRandom(seed)
-  const between = (low: number, high: number) => low + (high - low) * random()
-  return {
-    random,
-    between,
-    oneOf: <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T,
-    sign: () => (random() < 0.5 ? -1 : 1),
-    whole: (low: number, high: number) => Math.round(between(low, high)),
-  }
-}
+type Draw = ReturnType<typeof drawsFrom>
 
 /** Nobody drives so long a screw of its diameter; one with a free end is short. */
 const isSlender = ({ ends, spanMm, rootDiameterMm }: AxisFigures): boolean =>
@@ -295,7 +284,7 @@ function flawed(
  * @example drawTrial(7).faults.length <= 1 // true
  */
 export function drawTrial(seed: number, atOnce: 1 | 2 = 1): Trial {
-  const draw = drawsOf(seed)
+  const draw = drawsFrom(seed)
   return flawed(draw, atOnce, { seed, catalogue: CATALOGUE, ...drawnJob(draw, seed) })
 }
 
@@ -307,5 +296,5 @@ export function drawTrial(seed: number, atOnce: 1 | 2 = 1): Trial {
 export function trialOf(job: Job, axis: Axis, seed: number, atOnce: 1 | 2 = 1): Trial {
   const catalogue = catalogueOf(job)
   const figures = axisFigures(evaluateAxis(axis, catalogue, job.units))
-  return flawed(drawsOf(seed), atOnce, { seed, job, axis, catalogue, figures })
+  return flawed(drawsFrom(seed), atOnce, { seed, job, axis, catalogue, figures })
 }

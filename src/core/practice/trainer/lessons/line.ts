@@ -1,0 +1,152 @@
+import { drawsFrom } from '../../../calculation/evenRandom'
+import { smallLength } from '../../../field/field'
+import type { Causes } from '../../../simulate/axis/figures'
+import { TABLE } from '../../../simulate/axis/table'
+import { say } from '../../../units/print'
+import { type Entry, entriesOf, isNear, lesson, meanOf, point } from '../lesson'
+import type { Act, Settings } from '../trainingBench'
+
+const ENDS = [
+  { place: 'nearLine', shim: 'nearShim', words: 'fixed block' },
+  { place: 'farLine', shim: 'farShim', words: 'far block' },
+] as const
+const WANTED_UM = 25
+const MOST_ROUNDS = 3
+const SMALLEST_SHIM_UM = 10
+
+interface Truth {
+  near: number
+  far: number
+  bowUm: number
+}
+
+const causesOf =
+  ({ near, far, bowUm }: Truth) =>
+  ({ nearShim, farShim }: Pick<Settings, 'nearShim' | 'farShim'>): Causes => ({
+    fixedBlock: { heightUm: near + nearShim, sideUm: 0 },
+    farBlock: { heightUm: far + farShim, sideUm: 0 },
+    bow: { um: bowUm, atDeg: 0 },
+  })
+
+/** Both half turns were read at an end with the shims as they are. */
+const readAt = (all: readonly Entry[], place: Entry['place'], setting: number) => {
+  const here = all.filter(one => one.place === place && one.setting === setting)
+  const half = (isTurned: boolean) => here.filter(one => one.isTurned === isTurned)
+  return { here, isBoth: half(false).length > 0 && half(true).length > 0 }
+}
+/** How many times one went to the shims: what is set without a reading in between is one round. */
+const roundsOf = (all: readonly Entry[]) => new Set(all.map(({ setting }) => setting)).size - 1
+
+export const LINE = lesson({
+  id: 'line',
+  title: 'A line in two rounds',
+  learns:
+    'You can bring both blocks to the height of the nut in two rounds of shims, and are not led astray by a bent screw.',
+  task: (_: Truth, units) =>
+    `The nut is clamped in the middle. A tip that the slide carries reads the height of the screw near each block against the nut: more is higher. Shim both blocks until the screw lies within ${say(WANTED_UM, 'smallLength', units)} of the nut’s height at both, in as few rounds as you can. The screw is not quite straight.`,
+  how: [
+    'Read near the one block, turn the screw by half a turn, read again: the mean is the line, the difference is the bend.',
+    'The same near the other block. Then shim both, each by what was read and a little more: the screw gives way between the nut and the block.',
+    'Read both again, at both half turns. A second round of shims takes what is left.',
+  ],
+  tools: [
+    { tool: 'put', places: ['nearLine', 'farLine'] },
+    { tool: 'halfTurn' },
+    { tool: 'note' },
+    { tool: 'set', what: 'nearShim', steps: [10, 50, 200] },
+    { tool: 'set', what: 'farShim', steps: [10, 50, 200] },
+  ],
+  draw: (seed): Truth => {
+    const { between, sign } = drawsFrom(seed)
+    return { near: sign() * between(60, 250), far: sign() * between(80, 300), bowUm: between(25, 60) }
+  },
+  setup: truth => ({
+    figures: TABLE,
+    causes: causesOf(truth),
+    gaugesAtMm: [],
+    startsAtMm: 200,
+    stepUm: 1,
+  }),
+  answers: {
+    bendUm: smallLength('The needle goes by, over half a turn near the far block', [0, 1000], {
+      orNone: true,
+    }),
+  },
+  judge: (truth, bench, { bendUm }, units) => {
+    const um = (value: number) => say(value, 'smallLength', units)
+    const all = entriesOf(bench).filter(
+      ({ by, place }) => by === 'note' && ENDS.some(end => end.place === place),
+    )
+    const last = Math.max(0, ...all.map(({ setting }) => setting))
+    const first = ENDS.map(({ place }) => readAt(all, place, 0))
+    const again = ENDS.map(({ place }) => readAt(all, place, last))
+    const rounds = roundsOf(all)
+    const { nearShim, farShim } = bench.settings
+    const left = [truth.near + nearShim, truth.far + farShim] as const
+    const worst = Math.abs(left[0]) > Math.abs(left[1]) ? 0 : 1
+    const bent = readAt(all, 'farLine', 0).here
+    const bend = Math.abs(
+      meanOf(bent.filter(one => one.isTurned)) - meanOf(bent.filter(one => !one.isTurned)),
+    )
+    return [
+      point(
+        'Both ends first',
+        first.every(({ here }) => here.length > 0),
+        'Both ends were read before the first shim.',
+        'Read near both blocks before the first shim: one block alone does not tell which of them is off.',
+        first.flatMap(({ here }) => here),
+      ),
+      point(
+        'Both half turns',
+        first.every(({ isBoth }) => isBoth) && again.every(({ isBoth }) => isBoth),
+        'Each was read at two half turns: the bend of the screw fell out of the mean.',
+        'Near each block the screw is read, turned by half, and read again, before and after: what it is bent by else goes into the shims.',
+        [...first, ...again].filter(({ isBoth }) => !isBoth).flatMap(({ here }) => here),
+      ),
+      point(
+        'Rounds',
+        rounds >= 1 && rounds <= MOST_ROUNDS,
+        `${rounds} ${rounds === 1 ? 'round' : 'rounds'} of shims.`,
+        rounds < 1
+          ? 'Nothing was shimmed and read again.'
+          : `${rounds} rounds of shims: read both ends, shim both by what was read, and read again. Two are enough.`,
+      ),
+      point(
+        'How it lies',
+        Math.abs(left[worst]) <= WANTED_UM,
+        `Both blocks stand within ${um(WANTED_UM)} of the nut’s height.`,
+        `The ${ENDS[worst].words} stands ${um(Math.abs(left[worst]))} too ${left[worst] > 0 ? 'high' : 'low'}.`,
+        again.flatMap(({ here }) => here),
+      ),
+      point(
+        'The bend',
+        bent.length > 0 && isNear(bendUm, bend, 4),
+        'That is what the screw is bent by there, to and fro: no shim takes it out.',
+        bent.length > 0 && Number.isFinite(bend)
+          ? `Near the far block it went by ${um(bend)} from one half turn to the other.`
+          : 'Near the far block it was not read at both half turns before the first shim.',
+        bent,
+      ),
+    ]
+  },
+  best: truth => {
+    const readAll = ENDS.flatMap(({ place }): Act[] => [
+      { do: 'put', at: place },
+      { do: 'note' },
+      { do: 'halfTurn' },
+      { do: 'note' },
+      { do: 'halfTurn' },
+    ])
+    const shims = ENDS.map(({ shim }, index): Act => {
+      const by = -Math.round((index === 0 ? truth.near : truth.far) / SMALLEST_SHIM_UM) * SMALLEST_SHIM_UM
+      return { do: 'set', what: shim, by }
+    })
+    return [...readAll, ...shims, ...readAll]
+  },
+  reckoned: (_, bench) => {
+    const bent = readAt(entriesOf(bench), 'farLine', 0).here
+    return {
+      bendUm: Math.abs(meanOf(bent.filter(one => one.isTurned)) - meanOf(bent.filter(one => !one.isTurned))),
+    }
+  },
+})
