@@ -1,6 +1,7 @@
 import { Dexie } from 'dexie'
 import { type JobFile, writeBackup } from '@/core/formats/writeJobFile'
 import type { HistoryRow, JobRow } from './database'
+import { practisersOf } from './practisers'
 
 /**
  * Every job that is not deleted as one text, as a newer app wrote it and for a newer app to read: nothing is looked into,
@@ -26,7 +27,10 @@ export async function backUpAsItIs(name = 'dusk-bench'): Promise<string> {
           history: history.filter(({ jobId }) => jobId === id).map(({ sequence: _, ...change }) => change),
         }),
       )
-    return writeBackup(jobs, new Date().toISOString())
+    return writeBackup(
+      { jobs, practisers: await practisersOf({ settings: found.table('settings') }) },
+      new Date().toISOString(),
+    )
   } finally {
     found.close()
   }

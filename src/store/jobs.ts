@@ -4,12 +4,13 @@ import { type Edit, runEdit } from '@/core/document/edit'
 import { archiveJob, renameJob } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
 import type { Job, LogEntry } from '@/core/document/job'
-import type { JobFile } from '@/core/formats/writeJobFile'
+import type { Backup, JobFile } from '@/core/formats/writeJobFile'
 import type { TakeOver } from '@/core/sheets/sisterJob'
 import { calendarsOf } from './calendars'
 import { commitChange } from './commit'
 import { type DuskDatabase, historyOf, present } from './database'
 import { collect } from './exportJob'
+import { putPractisers } from './practisers'
 
 const now = () => new Date().toISOString()
 
@@ -171,7 +172,7 @@ export const importJob = (db: DuskDatabase, file: JobFile, mode: 'both' | 'repla
 export type RestoreMode = 'missing' | 'both' | 'replace'
 
 /**
- * Puts the jobs of a backup in, all or none.
+ * Puts the jobs of a backup in, all or none, and with them what those who practise have done.
  *
  * @param mode "missing" leaves what is here as it is, "both" puts the ones of the backup beside them, "replace" puts the ones
  *   that are here among the deleted
@@ -179,16 +180,17 @@ export type RestoreMode = 'missing' | 'both' | 'replace'
  */
 export const restoreJobs = (
   db: DuskDatabase,
-  files: readonly JobFile[],
+  { jobs, practisers }: Backup,
   mode: RestoreMode,
 ): Promise<string[]> =>
   inOne(db, async () => {
     const ids: string[] = []
-    for (const file of files) {
+    for (const file of jobs) {
       const here = await db.jobs.get(file.job.id)
       if (mode === 'missing' && here && !here.deletedAt) continue
       // One that is deleted here is no job that could stand beside another.
       ids.push(await importJob(db, file, mode === 'both' && !here?.deletedAt ? 'both' : 'replace'))
     }
+    await putPractisers(db, practisers)
     return ids
   })

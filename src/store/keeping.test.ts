@@ -42,7 +42,7 @@ test('a backup holds every job that is not deleted, and puts all of them back as
   const exported = await exportJob(db, job.id)
   const text = await backUp(db, day('2026-11-26'))
   const files = readFileOfJobs(text)
-  expect(files).toHaveLength(2)
+  expect(files.jobs).toHaveLength(2)
   const other = new DuskDatabase(`other-${newId()}`)
   await restoreJobs(other, files, 'both')
   expect(await exportJob(other, job.id)).toBe(exported)
@@ -64,9 +64,10 @@ test('what is here stays, is joined or replaced, as it is asked; what is deleted
 
 test('a backup that is put back half-way changes nothing', async () => {
   const files = readFileOfJobs(await backUp(db, day('2026-11-26')))
-  const broken = files.map((file, index) =>
+  const jobs = files.jobs.map((file, index) =>
     index === 1 ? { ...file, entries: [{ ...entries[0], id: undefined }] } : file,
-  ) as unknown as typeof files
+  ) as unknown as typeof files.jobs
+  const broken = { ...files, jobs }
   const before = await names()
   await expect(restoreJobs(db, broken, 'replace')).rejects.toThrow()
   expect(await names()).toEqual(before)

@@ -2,6 +2,7 @@ import { type JobFile, writeBackup } from '@/core/formats/writeJobFile'
 import { daysBetween, nowOf } from '@/core/planning/days'
 import type { DuskDatabase, JobRow } from './database'
 import { collect } from './exportJob'
+import { practisersOf } from './practisers'
 
 const DAY_MS = 24 * 3600 * 1000
 /** So many days of use a deleted job is kept before one is asked whether it is to go for good. */
@@ -47,12 +48,12 @@ export const keepOn = (db: DuskDatabase, ids: string[]) =>
 /** What the file of a backup is called. @example backupName(new Date('2026-12-01')) // 'dusk-bench-backup-2026-12-01.json' */
 export const backupName = (now: Date): string => `dusk-bench-backup-${now.toISOString().slice(0, 10)}.json`
 
-/** Every job that is not deleted, as one text; and that it was made is noted. */
+/** Every job that is not deleted, and what those who practise have done, as one text; and that it was made is noted. */
 export async function backUp(db: DuskDatabase, now: Date): Promise<string> {
   const ids = await db.jobs.filter(({ deletedAt }) => deletedAt === null).primaryKeys()
   const jobs: JobFile[] = []
   for (const id of ids) jobs.push(await collect(db, id))
-  const text = writeBackup(jobs, now.toISOString())
+  const text = writeBackup({ jobs, practisers: await practisersOf(db) }, now.toISOString())
   await db.settings.put({ key: LAST_BACKUP, value: now.toISOString() })
   return text
 }

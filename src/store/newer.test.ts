@@ -71,8 +71,8 @@ describe('a newer app, in another tab, has opened what is kept here', () => {
     keep(session)
     await until(() => session.getState().problem?.isOvertaken === true)
     expect(session.getState().status).toBe('loading')
-    const [file] = readFileOfJobs(await backUpAsItIs(now.db.name))
-    expect(file).toEqual(readFileOfJobs(sound)[0])
+    const [file] = readFileOfJobs(await backUpAsItIs(now.db.name)).jobs
+    expect(file).toEqual(readFileOfJobs(sound).jobs[0])
     late.close()
   })
 })

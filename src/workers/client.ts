@@ -5,7 +5,7 @@ import type { DaysOffFile, DaysWindow } from '@/core/formats/daysOff'
 import { LARGEST_BACKUP_BYTES, refuseLarge } from '@/core/formats/jobFileError'
 import type { PartsFile } from '@/core/formats/partsCsv'
 import type { Table } from '@/core/formats/workbook'
-import type { JobFile } from '@/core/formats/writeJobFile'
+import type { Backup } from '@/core/formats/writeJobFile'
 import type { Planned, PlannedJob } from '@/core/planning/plan'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchOutcome } from '@/core/search/outcome'
@@ -179,8 +179,8 @@ const fileWorker = () =>
   reach<FileWorker>(new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }))
 
 /** Reads and checks a chosen file: one job, or a backup of many. */
-export const startRead = (file: File, onProgress: OnProgress): Running<JobFile[]> =>
-  running<FileWorker, JobFile[]>(
+export const startRead = (file: File, onProgress: OnProgress): Running<Backup> =>
+  running<FileWorker, Backup>(
     fileWorker(),
     async (remote, progress) => {
       refuseLarge(file.size, LARGEST_BACKUP_BYTES)

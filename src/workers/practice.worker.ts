@@ -4,6 +4,7 @@ import { askFor } from '@/core/evaluation/check'
 import { NotKnown } from '@/core/evaluation/notKnown'
 import { rehearsalOf, supposable } from '@/core/practice/rehearse'
 import { readingOf } from '@/core/practice/sheets'
+import { madeChecks, searchExercise, searchVerdict } from '@/core/practice/trainer/findIt'
 import { twinOf } from '@/core/practice/twin'
 import type { PracticeWorker } from './protocol'
 
@@ -22,5 +23,8 @@ const worker: PracticeWorker = {
     }
   },
   twin: ({ axis, ...job }, at) => twinOf(job, axis, at),
+  search: searchExercise,
+  made: madeChecks,
+  searchVerdict,
 }
 expose(worker)

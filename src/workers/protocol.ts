@@ -9,12 +9,13 @@ import type { Remedy } from '@/core/evaluation/remedy'
 import type { DaysOffFile, DaysWindow } from '@/core/formats/daysOff'
 import type { PartsFile } from '@/core/formats/partsCsv'
 import type { Table } from '@/core/formats/workbook'
-import type { JobFile } from '@/core/formats/writeJobFile'
+import type { Backup } from '@/core/formats/writeJobFile'
 import type { ShopTexts } from '@/core/machine/parts/shopParts'
 import type { Now } from '@/core/planning/days'
 import type { Standing } from '@/core/planning/next'
 import type { Planned, PlannedJob, WhatIf } from '@/core/planning/plan'
 import type { Rehearsal, Rehearsed, Supposable } from '@/core/practice/rehearse'
+import type { SearchExercise, SearchVerdict, StepTold } from '@/core/practice/trainer/findIt'
 import type { DrivePoint } from '@/core/search/field'
 import type { SearchOutcome } from '@/core/search/outcome'
 import type { SearchedKind, WhyNot } from '@/core/search/whyNot'
@@ -22,6 +23,7 @@ import type { Supply } from '@/core/search/within'
 import type { CheckId, SheetId } from '@/core/sheets'
 import type { Contributor } from '@/core/sheets/chain/calculation'
 import type { Spread } from '@/core/sheets/chain/monteCarlo'
+import type { CheckName, FaultId } from '@/core/sheets/findFault/words'
 import type { PartVerdict } from '@/core/sheets/judgeParts'
 import type { UnitSystem } from '@/core/units/quantity'
 
@@ -67,7 +69,7 @@ export interface PlanWorker {
 
 /** A worker that reads files. */
 export interface FileWorker {
-  read: (bytes: Uint8Array, onProgress: (share: number) => void) => JobFile[]
+  read: (bytes: Uint8Array, onProgress: (share: number) => void) => Backup
   parts: (text: string, before: OwnParts, onProgress: (share: number) => void) => PartsFile
   workbook: (tables: readonly Table[]) => Promise<Uint8Array>
   daysOff: (text: string, window: DaysWindow) => DaysOffFile
@@ -88,6 +90,11 @@ export interface PracticeWorker {
   rehearse: (task: RehearsalTask) => RehearsalAnswer
   /** What this axis would read with each fault; null where nothing was measured that comes to a figure. */
   twin: (task: AxisTask, at: string) => Twin | null
+  /** A hidden fault to be found, by its seed. */
+  search: (seed: number) => SearchExercise
+  /** How the checks come out that were asked for, in their order. */
+  made: (seed: number, checks: readonly CheckName[]) => StepTold[]
+  searchVerdict: (seed: number, checks: readonly CheckName[], named: FaultId) => SearchVerdict
 }
 
 /** A chain of dimensions to be drawn many times over. */

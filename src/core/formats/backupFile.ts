@@ -1,9 +1,11 @@
-import { gotAndTakes } from '../field/schema'
-import { isObject, parseFile, readJob } from './jobFile'
+import { PRACTISERS, type Practiser } from '../document/practiser'
+import { gotAndTakes, schemaOf } from '../field/schema'
+import { check, isObject, parseFile, readJob } from './jobFile'
 import { JobFileError, LARGEST_BACKUP_BYTES, refuseLargeText } from './jobFileError'
 import { decodeText, UnsureTextError } from './textFile'
-import type { JobFile } from './writeJobFile'
+import type { Backup, JobFile } from './writeJobFile'
 
+const PRACTISER_LIST = schemaOf(PRACTISERS)
 /** Most jobs of one backup. */
 const MOST_JOBS = 1000
 
@@ -26,17 +28,17 @@ export function unicodeOf(bytes: Uint8Array): string {
  * @param onProgress told now and then which share has been checked
  * @throws JobFileError that names what is wrong and where
  */
-export function readFileOfJobs(text: string, onProgress: (share: number) => void = () => {}): JobFile[] {
+export function readFileOfJobs(text: string, onProgress: (share: number) => void = () => {}): Backup {
   refuseLargeText(text, LARGEST_BACKUP_BYTES)
   const file = parseFile(text)
   if (!isObject(file) || file.format !== 'dusk-bench-backup') {
     refuseLargeText(text)
-    return [readJob(file, onProgress)]
+    return { jobs: [readJob(file, onProgress)], practisers: [] }
   }
   const { jobs } = file
   if (!Array.isArray(jobs) || jobs.length > MOST_JOBS)
     throw new JobFileError(gotAndTakes(`a list of at most ${MOST_JOBS} jobs`)({ path: 'jobs', value: jobs }))
-  const read = jobs.map((job, index) => {
+  const read = jobs.map((job, index): JobFile => {
     onProgress(index / jobs.length)
     try {
       return readJob(job)
@@ -46,5 +48,7 @@ export function readFileOfJobs(text: string, onProgress: (share: number) => void
   })
   const ids = new Set(read.map(({ job }) => job.id))
   if (ids.size < read.length) throw new JobFileError('jobs: two jobs have the same id')
-  return read
+  // Backups of older versions have none.
+  const practisers = check<Practiser[]>('practisers', PRACTISER_LIST, file.practisers ?? [])
+  return { jobs: read, practisers }
 }

@@ -171,7 +171,8 @@ function rows<T extends { id: string; jobId: string }>(
   })
 }
 
-function check<T>(path: string, schema: Schema, value: unknown): T {
+/** A value that a schema takes. @throws JobFileError that names what is wrong and where */
+export function check<T>(path: string, schema: Schema, value: unknown): T {
   // Wrapped, so that every message carries the place in the file.
   const wrapped = guard(() => object({ [path]: schema }).validateSync({ [path]: value }, { strict: true }))
   return (wrapped as Record<string, T>)[path] as T

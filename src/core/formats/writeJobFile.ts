@@ -1,5 +1,6 @@
 import type { Change } from '../document/edit'
 import type { Job, LogEntry } from '../document/job'
+import type { Practiser } from '../document/practiser'
 import { bytesOf, LARGEST_BACKUP_BYTES, LARGEST_FILE_BYTES, MOST_ROWS, refuseLarge } from './jobFileError'
 
 /** Everything that belongs to a job, as it is stored and as it is exported. */
@@ -8,6 +9,12 @@ export interface JobFile {
   job: Job
   entries: LogEntry[]
   history: Change[]
+}
+
+/** What a backup holds: jobs, and how far whoever practises here has come. */
+export interface Backup {
+  jobs: JobFile[]
+  practisers: Practiser[]
 }
 
 /** Up to this size a file is laid out for people to read; a larger one is not looked through, and layout would double it. */
@@ -35,12 +42,13 @@ export const writeJobFile = ({ job, entries, history }: JobFile): string =>
  * @param madeAt when, as it is asked for when it is put back
  * @throws JobFileError when jobs and logs alone are larger than a backup may be
  */
-export const writeBackup = (jobs: readonly JobFile[], madeAt: string): string =>
+export const writeBackup = ({ jobs, practisers }: Backup, madeAt: string): string =>
   written(
     share => ({
       format: 'dusk-bench-backup',
       madeAt,
       jobs: jobs.map(job => ({ ...job, history: lastOf(job.history, share) })),
+      practisers,
     }),
     LARGEST_BACKUP_BYTES,
   )

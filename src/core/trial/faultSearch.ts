@@ -1,8 +1,8 @@
-import { diagnosis } from '../diagnose/diagnosis'
-import type { Axis } from '../document/axis'
+import { type Diagnosis, diagnosis, type Suspect } from '../diagnose/diagnosis'
 import type { EvaluationContext } from '../evaluation/context'
 import { evaluateAxis } from '../sheets/evaluateAxis'
-import type { CheckName } from '../sheets/findFault/words'
+import { minutesOf } from '../sheets/findFault/table'
+import type { CheckName, FaultId } from '../sheets/findFault/words'
 import { SimulatedAxis } from '../simulate/axis/axis'
 import type { AxisFigures, Causes } from '../simulate/axis/figures'
 import { type Fault, isSearchedFor, type Trial } from './trial'
@@ -130,6 +130,63 @@ function grownUm(figures: AxisFigures, causes: Causes): number {
 }
 const HALF_AN_HOUR = 30
 
+/** A check that was made, and what is likeliest after it. */
+export interface SearchStep {
+  readonly check: CheckName
+  readonly outcome: string
+  readonly minutes: number
+  readonly likeliest: FaultId
+  readonly probability: number
+}
+
+/** A search as it is made: what was asked so far, and what the table makes of it. */
+export class Search {
+  readonly steps: SearchStep[] = []
+  private readonly answers: Record<CheckName, string>
+  private readonly said: { id: string; check: CheckName; outcome: string; at: string }[] = []
+  private readonly t: EvaluationContext
+  /** What the table says now. */
+  diagnosis: Diagnosis
+
+  constructor(private readonly trial: Trial) {
+    this.answers = seen(trial, trial.causes)
+    this.t = evaluateAxis(trial.axis, trial.catalogue, trial.job.units)
+    this.diagnosis = this.say('complaint')
+  }
+
+  get complaint(): string {
+    return this.answers.complaint
+  }
+  /** Minutes of all checks so far; a complaint costs none. */
+  get minutes(): number {
+    return this.steps.reduce((sum, { minutes }) => sum + minutes, 0)
+  }
+
+  /** Makes a check. */
+  make(check: CheckName): void {
+    this.diagnosis = this.say(check)
+    const { faultId, probability } = this.diagnosis.suspects[0] as Suspect
+    const outcome = this.answers[check]
+    this.steps.push({ check, outcome, minutes: minutesOf(check), likeliest: faultId, probability })
+  }
+
+  private say(check: CheckName): Diagnosis {
+    this.said.push({ id: check, check, outcome: this.answers[check], at: this.trial.job.createdAt })
+    return diagnosis(this.t, { answers: this.said })
+  }
+}
+
+/** A search by what the sheet asks for next, until a fault is as good as found or nothing is left to check. */
+export function searchByTheSheet(trial: Trial): Search {
+  const search = new Search(trial)
+  for (;;) {
+    const { found, next } = search.diagnosis
+    const [first] = next
+    if (found || !first || search.steps.length >= MOST_CHECKS) return search
+    search.make(first.check)
+  }
+}
+
 /** What became of a search. */
 export interface SearchOutcome {
   readonly seed: number
@@ -142,22 +199,11 @@ export interface SearchOutcome {
 
 /** A search for the fault of a trial, from the complaint on; null for a sound axis, of which nobody complains. */
 export function searchFor(trial: Trial): SearchOutcome | null {
-  const { faults, causes, seed } = trial
-  const [fault] = faults
+  const {
+    faults: [fault],
+    seed,
+  } = trial
   if (!fault || !isSearchedFor(fault)) return null
-  const answers = seen(trial, causes)
-  const said: { id: string; check: CheckName; outcome: string; at: string }[] = []
-  const axis: Axis = trial.axis
-  const t: EvaluationContext = evaluateAxis(axis, trial.catalogue, trial.job.units)
-  let minutes = 0
-  const say = (check: CheckName) =>
-    said.push({ id: check, check, outcome: answers[check], at: trial.job.createdAt })
-  say('complaint')
-  for (let checks = 1; ; checks++) {
-    const { found, next } = diagnosis(t, { answers: said })
-    const [first] = next
-    if (found || !first || checks > MOST_CHECKS) return { seed, fault, found, minutes, checks }
-    say(first.check)
-    minutes += first.minutes
-  }
+  const { diagnosis, minutes, steps } = searchByTheSheet(trial)
+  return { seed, fault, found: diagnosis.found, minutes, checks: steps.length }
 }

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
-import type { JobFile } from '@/core/formats/writeJobFile'
+import type { Backup } from '@/core/formats/writeJobFile'
 import { getDatabase } from '@/store/database'
 import { type RestoreMode, restoreJobs, standingHere } from '@/store/jobs'
 import { describeProblem } from '@/store/problem'
@@ -9,8 +9,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { Modal } from '@/ui/Modal'
 import { startRead } from '@/workers/client'
 
-interface Read {
-  files: JobFile[]
+interface Read extends Backup {
   /** The names of jobs that stand here already under the same ids. */
   standing: string[]
 }
@@ -32,7 +31,7 @@ export function ImportDialog({ file, onClose, onImported }: Props) {
     let current = true
     const reading = startRead(file, setShare)
     reading.done
-      .then(async files => ({ files, standing: await standingHere(getDatabase(), files) }))
+      .then(async backup => ({ ...backup, standing: await standingHere(getDatabase(), backup.jobs) }))
       .then(
         next => current && setRead(next),
         error => current && setFailure(messageOf(error)),
@@ -46,7 +45,7 @@ export function ImportDialog({ file, onClose, onImported }: Props) {
   const put = async (mode: RestoreMode) => {
     if (!read) return
     try {
-      onImported(await restoreJobs(getDatabase(), read.files, mode))
+      onImported(await restoreJobs(getDatabase(), read, mode))
     } catch (error) {
       setFailure(describeProblem(error).title)
     }
@@ -75,7 +74,13 @@ export function ImportDialog({ file, onClose, onImported }: Props) {
   )
 }
 
-function Ways({ read: { files, standing }, onPut }: { read: Read; onPut: (mode: RestoreMode) => void }) {
+function Ways({
+  read: { jobs: files, standing },
+  onPut,
+}: {
+  read: Read
+  onPut: (mode: RestoreMode) => void
+}) {
   const many = files.length > 1
   if (standing.length === 0)
     return (
@@ -98,7 +103,7 @@ function Ways({ read: { files, standing }, onPut }: { read: Read; onPut: (mode: 
   )
 }
 
-function Content({ read: { files, standing } }: { read: Read }) {
+function Content({ read: { jobs: files, practisers, standing } }: { read: Read }) {
   const here = standing.map(name => `“${name}”`).join(', ')
   return (
     <>
@@ -110,6 +115,11 @@ function Content({ read: { files, standing } }: { read: Read }) {
           </li>
         ))}
       </chakra.ul>
+      {practisers.length > 0 && (
+        <chakra.p mt="2">
+          What {practisers.map(({ name }) => name).join(', ')} practised comes along, joined to what is here.
+        </chakra.p>
+      )}
       {standing.length > 0 && (
         <chakra.p mt="2">
           {standing.length === 1 ? `Here already, as ${here}.` : `Here already: ${here}.`} What is replaced
