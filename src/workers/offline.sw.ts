@@ -9,6 +9,7 @@ declare const BUILD: { id: string; files: string[] }
 const PAGES = {
   '/': '/?kept',
   '/week': '/week?kept',
+  '/practice': '/practice?kept',
   '/reference': '/reference?kept',
   '/job': '/job/kept',
 } as const

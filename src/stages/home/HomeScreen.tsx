@@ -100,6 +100,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
               Open a demo job
             </Button>
             {live.length > 0 && <LinkButton href="/week">This week</LinkButton>}
+            <LinkButton href="/practice">Practise</LinkButton>
             <FilePicker label="Job file" accept=".json,application/json" onFile={setFile}>
               <Upload size={16} aria-hidden /> Import a job file
             </FilePicker>

@@ -4,6 +4,7 @@ import { setUnits } from '@/core/document/edits'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
 import { type SheetId, sheetOf } from '@/core/sheets'
 import type { JobSession } from '@/store/session'
+import { LinkButton } from '@/ui/controls'
 import { Frame } from '@/ui/frame/Frame'
 import { Header } from '@/ui/frame/Header'
 import { SavedNote } from '@/ui/frame/SavedNote'
@@ -176,6 +177,11 @@ function JobHeader({ session, place, onOverlay, onAtMachine }: HeaderProps) {
     <Header
       jobName={jobName}
       places={<Places {...place} />}
+      beside={
+        <LinkButton href="/practice" variant="quiet" flexShrink={0}>
+          Practise
+        </LinkButton>
+      }
       onAddAxis={() => onOverlay('axis')}
       units={units}
       onUnits={next => session.edit(setUnits(next))}

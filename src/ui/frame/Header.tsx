@@ -10,6 +10,8 @@ interface Props {
   jobName: string
   /** The place for the whole machine, and the axes: links. */
   places: ReactNode
+  /** What is beside them and of no axis. */
+  beside: ReactNode
   onAddAxis: () => void
   units: UnitSystem
   onUnits: (units: UnitSystem) => void
@@ -29,6 +31,7 @@ export function Header(props: Props) {
   const {
     jobName,
     places,
+    beside,
     onAddAxis,
     units,
     onUnits,
@@ -67,6 +70,7 @@ export function Header(props: Props) {
         <Button variant="quiet" onClick={onAddAxis} aria-label="Add an axis" title="Add an axis" px="2">
           <Plus size={18} aria-hidden />
         </Button>
+        {beside}
       </chakra.nav>
       {saved}
       <chakra.div display="flex" gap="1" flexWrap="wrap">

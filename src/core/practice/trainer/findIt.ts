@@ -83,7 +83,8 @@ export function searchExercise(seed: number): SearchExercise {
     seed,
     kind: trial.kind,
     complaint: outcomeWords('complaint', best.complaint),
-    checks: [...all].map(check => {
+    // In the order of the table: which tells most is for the learner to find.
+    checks: CHECKS.filter(check => all.has(check)).map(check => {
       const { title, how } = CHECK_WORDS[check]
       return { check, title, how, minutes: minutesOf(check) }
     }),
@@ -92,6 +93,8 @@ export function searchExercise(seed: number): SearchExercise {
       .toSorted((a, b) => a.name.localeCompare(b.name)),
   }
 }
+
+const CHECKS = Object.keys(CHECK_WORDS) as CheckName[]
 
 /** How checks come out on the machine of an exercise, one after the other. */
 export const madeChecks = (seed: number, checks: readonly CheckName[]): StepTold[] =>

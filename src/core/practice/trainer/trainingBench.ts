@@ -160,6 +160,10 @@ export class TrainingBench {
   get slideMm(): number {
     return this.moving.standsAtMm
   }
+  /** How far the table stands from where its nut was sent, um. */
+  get tableOffUm(): number {
+    return this.pushedWay === 0 ? this.moving.offUm : this.pushedUm('slide')
+  }
   get settings(): Settings {
     return this.set
   }
@@ -171,6 +175,9 @@ export class TrainingBench {
   }
   get isSlack(): boolean {
     return this.slack
+  }
+  get halfTurned(): number {
+    return this.halfTurns
   }
   get isTurned(): boolean {
     return this.halfTurns % 2 === 1
@@ -279,9 +286,7 @@ export class TrainingBench {
       case 'farLine':
         return crept + it.lineUm('heightUm', spanMm - LINE_FROM_BLOCK_MM, nutMm, angleDeg)
       case 'slide':
-        return (
-          crept + (this.pushedWay === 0 ? this.slideMm : this.commandMm) * UM_PER_MM + this.pushedUm('slide')
-        )
+        return crept + this.commandMm * UM_PER_MM + this.tableOffUm
       default:
         return crept + this.pushedUm(this.at)
     }
@@ -289,7 +294,6 @@ export class TrainingBench {
 
   /** What a push does to a place: it moves through the play, gives, and once let go stays on the side it was pushed to. */
   private pushedUm(place: Place): number {
-    if (this.pushedWay === 0 && place === 'slide') return 0
     const it = this.still()
     // What was driven up stands as if its friction held it down.
     const pushedWay = this.pushedWay || (-this.way as 1 | -1)

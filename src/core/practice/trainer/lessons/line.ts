@@ -17,15 +17,16 @@ const SMALLEST_SHIM_UM = 10
 interface Truth {
   near: number
   far: number
-  bowUm: number
+  /** What the fixed block carries the screw off its middle by. */
+  runsOutUm: number
 }
 
 const causesOf =
-  ({ near, far, bowUm }: Truth) =>
+  ({ near, far, runsOutUm }: Truth) =>
   ({ nearShim, farShim }: Pick<Settings, 'nearShim' | 'farShim'>): Causes => ({
     fixedBlock: { heightUm: near + nearShim, sideUm: 0 },
     farBlock: { heightUm: far + farShim, sideUm: 0 },
-    bow: { um: bowUm, atDeg: 0 },
+    journal: { at: 'fixed', um: runsOutUm },
   })
 
 /** Both half turns were read at an end with the shims as they are. */
@@ -41,11 +42,11 @@ export const LINE = lesson({
   id: 'line',
   title: 'A line in two rounds',
   learns:
-    'You can bring both blocks to the height of the nut in two rounds of shims, and are not led astray by a bent screw.',
+    'You can bring both blocks to the height of the nut in two rounds of shims, and are not led astray by a screw that runs out.',
   task: (_: Truth, units) =>
-    `The nut is clamped in the middle. A tip that the slide carries reads the height of the screw near each block against the nut: more is higher. Shim both blocks until the screw lies within ${say(WANTED_UM, 'smallLength', units)} of the nut’s height at both, in as few rounds as you can. The screw is not quite straight.`,
+    `The nut is clamped in the middle. A tip that the slide carries reads the height of the screw near each block against the nut: more is higher. Shim both blocks until the screw lies within ${say(WANTED_UM, 'smallLength', units)} of the nut’s height at both, in as few rounds as you can. The screw runs out a little.`,
   how: [
-    'Read near the one block, turn the screw by half a turn, read again: the mean is the line, the difference is the bend.',
+    'Read near the one block, turn the screw by half a turn, read again: the mean is the line, the difference is what it runs out by.',
     'The same near the other block. Then shim both, each by what was read and a little more: the screw gives way between the nut and the block.',
     'Read both again, at both half turns. A second round of shims takes what is left.',
   ],
@@ -58,7 +59,7 @@ export const LINE = lesson({
   ],
   draw: (seed): Truth => {
     const { between, sign } = drawsFrom(seed)
-    return { near: sign() * between(60, 250), far: sign() * between(80, 300), bowUm: between(25, 60) }
+    return { near: sign() * between(60, 250), far: sign() * between(80, 300), runsOutUm: between(15, 40) }
   },
   setup: truth => ({
     figures: TABLE,
@@ -68,11 +69,11 @@ export const LINE = lesson({
     stepUm: 1,
   }),
   answers: {
-    bendUm: smallLength('The needle goes by, over half a turn near the far block', [0, 1000], {
+    runOutUm: smallLength('Over half a turn, near the fixed block, it goes by', [0, 1000], {
       orNone: true,
     }),
   },
-  judge: (truth, bench, { bendUm }, units) => {
+  judge: (truth, bench, { runOutUm }, units) => {
     const um = (value: number) => say(value, 'smallLength', units)
     const all = entriesOf(bench).filter(
       ({ by, place }) => by === 'note' && ENDS.some(end => end.place === place),
@@ -84,9 +85,9 @@ export const LINE = lesson({
     const { nearShim, farShim } = bench.settings
     const left = [truth.near + nearShim, truth.far + farShim] as const
     const worst = Math.abs(left[0]) > Math.abs(left[1]) ? 0 : 1
-    const bent = readAt(all, 'farLine', 0).here
-    const bend = Math.abs(
-      meanOf(bent.filter(one => one.isTurned)) - meanOf(bent.filter(one => !one.isTurned)),
+    const turned = readAt(all, 'nearLine', 0).here
+    const runsOut = Math.abs(
+      meanOf(turned.filter(one => one.isTurned)) - meanOf(turned.filter(one => !one.isTurned)),
     )
     return [
       point(
@@ -99,8 +100,8 @@ export const LINE = lesson({
       point(
         'Both half turns',
         first.every(({ isBoth }) => isBoth) && again.every(({ isBoth }) => isBoth),
-        'Each was read at two half turns: the bend of the screw fell out of the mean.',
-        'Near each block the screw is read, turned by half, and read again, before and after: what it is bent by else goes into the shims.',
+        'Each was read at two half turns: what it runs out by fell out of the mean.',
+        'Near each block the screw is read, turned by half, and read again, before and after: what it runs out by else goes into the shims.',
         [...first, ...again].filter(({ isBoth }) => !isBoth).flatMap(({ here }) => here),
       ),
       point(
@@ -119,13 +120,13 @@ export const LINE = lesson({
         again.flatMap(({ here }) => here),
       ),
       point(
-        'The bend',
-        bent.length > 0 && isNear(bendUm, bend, 4),
-        'That is what the screw is bent by there, to and fro: no shim takes it out.',
-        bent.length > 0 && Number.isFinite(bend)
-          ? `Near the far block it went by ${um(bend)} from one half turn to the other.`
-          : 'Near the far block it was not read at both half turns before the first shim.',
-        bent,
+        'What it runs out by',
+        turned.length > 0 && isNear(runOutUm, runsOut, 4),
+        'That is what it runs out by there, to and fro: no shim takes it out.',
+        turned.length > 0 && Number.isFinite(runsOut)
+          ? `Near the fixed block it went by ${um(runsOut)} from one half turn to the other.`
+          : 'Near the fixed block it was not read at both half turns before the first shim.',
+        turned,
       ),
     ]
   },
@@ -144,9 +145,11 @@ export const LINE = lesson({
     return [...readAll, ...shims, ...readAll]
   },
   reckoned: (_, bench) => {
-    const bent = readAt(entriesOf(bench), 'farLine', 0).here
+    const turned = readAt(entriesOf(bench), 'nearLine', 0).here
     return {
-      bendUm: Math.abs(meanOf(bent.filter(one => one.isTurned)) - meanOf(bent.filter(one => !one.isTurned))),
+      runOutUm: Math.abs(
+        meanOf(turned.filter(one => one.isTurned)) - meanOf(turned.filter(one => !one.isTurned)),
+      ),
     }
   },
 })

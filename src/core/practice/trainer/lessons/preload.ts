@@ -9,6 +9,7 @@ import type { Act, Settings } from '../trainingBench'
 /** What the thread of the locknut goes by in one turn. */
 const PITCH_MM = 1
 const PUSH_N = 100
+const [SMALL_DEG, LARGE_DEG] = [2, 10]
 const [LEAST, MOST] = [0.7, 1.35]
 /** So much of the end goes by itself: bearings and block give. */
 const MOVES_UM = 6
@@ -54,7 +55,7 @@ export const PRELOAD = lesson({
   tools: [
     { tool: 'push', sizesN: [PUSH_N] },
     { tool: 'note' },
-    { tool: 'set', what: 'locknut', steps: [2, 10] },
+    { tool: 'set', what: 'locknut', steps: [SMALL_DEG, LARGE_DEG] },
     { tool: 'feel' },
   ],
   draw: (seed): Truth => {
@@ -122,19 +123,19 @@ export const PRELOAD = lesson({
       { do: 'push', newtons },
       { do: 'note' },
     ])
-    const steps = Math.ceil(truth.endsDeg / 2) + 1
-    const by = truth.needsDeg - (2 * steps - truth.endsDeg)
+    // In large steps as long as there is much play, in small ones up to two past where it ends.
+    const large = Math.max(0, Math.floor(truth.endsDeg / LARGE_DEG) - 1)
+    const small = Math.ceil((truth.endsDeg - LARGE_DEG * large) / SMALL_DEG) + 1
+    const by = truth.needsDeg - (LARGE_DEG * large + SMALL_DEG * small - truth.endsDeg)
+    const turn = (deg: number): Act => ({ do: 'set', what: 'locknut', by: deg })
     return [
       { do: 'feel', way: 1 },
       ...pushedAndPulled,
-      ...Array.from({ length: steps }, (): Act[] => [
-        { do: 'set', what: 'locknut', by: 2 },
+      ...[...Array(large).fill(LARGE_DEG), ...Array(small).fill(SMALL_DEG)].flatMap((deg: number): Act[] => [
+        turn(deg),
         ...pushedAndPulled,
-      ]).flat(),
-      ...Array.from(
-        { length: Math.abs(by) / 2 },
-        (): Act => ({ do: 'set', what: 'locknut', by: 2 * Math.sign(by) }),
-      ),
+      ]),
+      ...Array.from({ length: Math.abs(by) / SMALL_DEG }, () => turn(SMALL_DEG * Math.sign(by))),
       { do: 'feel', way: 1 },
       ...pushedAndPulled,
     ]
