@@ -54,6 +54,7 @@ import {
   firstPaint,
   fullTestKeyTimes,
   homeOpens,
+  lessonsOpen,
   longestFrameWhileSearching,
   longestTaskOnSize,
   percentile,
@@ -491,6 +492,11 @@ try {
   const many = await homeOpens(browser, app.url, 50)
   console.log(
     `the list of jobs, each of 6 axes: 5 jobs ${few.toFixed(0)} ms, 50 jobs ${many.toFixed(0)} ms, ${(many / few).toFixed(2)} x (limit 1.5 x)`,
+  )
+  const lessons = await lessonsOpen(browser, app.url)
+  const slowest = lessons.reduce((most, one) => (one.ms > most.ms ? one : most))
+  console.log(
+    `a lesson opens, 4x slower processor: ${slowest.ms.toFixed(0)} ms at most, ${slowest.lesson} (limit 300 ms); the first, with its script, ${lessons[0]?.ms.toFixed(0)} ms`,
   )
   const { longestMs, searchMs } = await longestFrameWhileSearching(browser, app.url)
   console.log(

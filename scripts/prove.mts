@@ -6,6 +6,7 @@ import { appendFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 import { parseArgs } from 'node:util'
 import { isMainThread, parentPort, Worker } from 'node:worker_threads'
+import { byFiguresTable, type FigureSearch, searchedByFigures } from '@/core/practice/searchByFigures'
 import { type Outcome, sheetsFor, tryAll, tryOn, type WholeOutcome } from '@/core/trial/builder'
 import { type SearchOutcome, searchFor } from '@/core/trial/faultSearch'
 import { heldTo, isKept, limitsTable, type Told } from '@/core/trial/limits'
@@ -18,9 +19,12 @@ interface TriedSeed {
   search: SearchOutcome | null
   ofTwo: Outcome[]
   whole: WholeOutcome
+  byFigures: FigureSearch | null
 }
 /** Two faults at once are tried on every fifth axis. */
 const EVERY_TWO = 5
+/** A search by figures simulates each fault in many sizes: it is made on every fourth. */
+const EVERY_BY_FIGURES = 4
 
 function trySeed(seed: number): TriedSeed {
   const trial = drawTrial(seed)
@@ -34,6 +38,7 @@ function trySeed(seed: number): TriedSeed {
     search: searchFor(trial),
     ofTwo: two ? sheetsFor(two).map(sheet => tryOn(two, sheet).outcome) : [],
     whole: tryAll(trial).outcome,
+    byFigures: seed % EVERY_BY_FIGURES === 0 ? searchedByFigures(trial) : null,
   }
 }
 
@@ -113,6 +118,7 @@ async function main() {
     process.stdout.write(
       `${one.sheet}: ${wrongWords(one)}; ${one.kind}; ${one.faults[0] ?? 'sound'}${one.slip ? `, ${one.slip}` : ''}: dusk axis --seed ${one.seed} --sheet ${one.sheet} > job.json\n`,
     )
+  process.stdout.write(`\n${asMarkdown(byFiguresTable(tried.flatMap(({ byFigures }) => byFigures ?? [])))}`)
   const held = heldTo(outcomes)
   process.stdout.write(`\n${asMarkdown(limitsTable(held))}`)
   const broken = held.filter(one => !isKept(one))

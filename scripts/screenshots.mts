@@ -24,7 +24,7 @@ const VIEWS: [name: string, path: string, scheme: 'dusk' | 'day'][] = [
   ['parts', at('parts'), 'dusk'],
   ['schools', at('schools'), 'day'],
   ['charts', at('figures'), 'dusk'],
-  ['working', at('parts'), 'dusk'],
+  ['practise', '/practice?lesson=reversal&seed=8', 'dusk'],
   ['travel', at('travel'), 'day'],
   ['section', at('nutRoom', 'skarrow-y'), 'day'],
   ['build', at('steps', 'skarrow-y'), 'dusk'],
@@ -44,12 +44,32 @@ async function search(page: Page) {
   await page.waitForSelector('[aria-label="A handful of drives"]', { timeout: 60_000 })
 }
 
+/** Reads a reversal as its lesson asks, answers half of it, and is told. */
+async function readReversal(page: Page) {
+  await page.waitForSelector('[data-dial]')
+  await press(page, 'To 200 mm')
+  await press(page, 'Set it to zero')
+  for (const [there, back] of Array(3)
+    .fill([
+      ['up', 'down'],
+      ['down', 'up'],
+    ])
+    .flat()) {
+    await press(page, `Drive ${there} by 5 mm`)
+    await press(page, `Drive ${back} by 5 mm`)
+    await press(page, 'Note the needle')
+  }
+  const answer = await accessible(page, 'textbox', 'Lost when it turns round')
+  await answer?.type('12\n')
+  await press(page, 'Look at it')
+}
+
 /** What is done on a view before its picture is taken. */
 const PREPARE: Record<string, (page: Page) => Promise<unknown>> = {
   search,
   charts: page => page.waitForSelector('.recharts-legend-item'),
   schedule: page => page.waitForSelector('[aria-label^="Chart of the plan"] title'),
-  working: page => press(page, 'Working: Motor torque'),
+  practise: readReversal,
   prove: page => page.waitForSelector('.recharts-line'),
   fault: async page => {
     await press(page, 'Start a search')

@@ -257,7 +257,7 @@ test('axe finds nothing on a rehearsal, nor on the figures beside the ranking of
   expect(found).toEqual([])
 })
 
-test('axe finds nothing on the folded frame, at the machine and on the week, in both schemes', async () => {
+test('axe finds nothing on the folded frame, at the machine, on the week and where one practises, in both schemes', async () => {
   const bench = await app.openDemo()
   const found: string[] = []
   const place = new URL(bench.page.url()).pathname.split('/').slice(0, 4).join('/')
@@ -280,6 +280,17 @@ test('axe finds nothing on the folded frame, at the machine and on the week, in 
     await bench.page.waitForSelector('[data-day]')
     await bench.page.waitForSelector('progress', { hidden: true })
     found.push(...(await violations(bench, `week, ${scheme}`)))
+    for (const [path, stands] of [
+      ['/practice', '[data-lesson-line]'],
+      ['/practice?lesson=own-slip&seed=2', '[data-notebook]'],
+      ['/practice?lesson=gantry&seed=2', '[data-dial]'],
+      ['/practice?lesson=find-it&seed=2', '[data-find-it]'],
+    ] as const) {
+      await bench.load(path)
+      await bench.page.waitForSelector(stands)
+      if (path.includes('own-slip')) await bench.click('button', 'Look at it')
+      found.push(...(await violations(bench, `${path}, ${scheme}`)))
+    }
   }
   expect(found).toEqual([])
 })

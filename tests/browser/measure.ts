@@ -437,6 +437,42 @@ export const DEMO_AXES: [job: string, axis: string][] = [
   ...['x', 'y', 'z'].map((axis): [string, string] => ['demo-long-tom-2400', `long-tom-${axis}`]),
 ]
 
+/** Milliseconds from the press on a lesson in the list until its machine is drawn, lesson by lesson, on a slower processor. */
+export async function lessonsOpen(browser: Browser, url: string): Promise<{ lesson: string; ms: number }[]> {
+  const context = await browser.createBrowserContext()
+  try {
+    const page = await context.newPage()
+    await page.setViewport({ width: 1280, height: 800 })
+    const found: { lesson: string; ms: number }[] = []
+    await page.goto(`${url}/practice`, { waitUntil: 'networkidle0' })
+    await page.emulateCPUThrottling(SLOW)
+    const lessons = await page.$$eval('[data-lesson-line]', lines =>
+      lines.map(line => line.getAttribute('data-lesson-line') as string),
+    )
+    for (const lesson of lessons) {
+      const ms = await page.evaluate(
+        id =>
+          new Promise<number>(done => {
+            const begun = performance.now()
+            new MutationObserver((_, observer) => {
+              if (!document.querySelector(`[data-lesson="${id}"] [data-machine]`)) return
+              observer.disconnect()
+              requestAnimationFrame(() => done(performance.now() - begun))
+            }).observe(document, { subtree: true, childList: true })
+            document.querySelector<HTMLElement>(`[data-lesson-line="${id}"] a`)?.click()
+          }),
+        lesson,
+      )
+      found.push({ lesson, ms })
+      await page.goBack()
+      await page.waitForSelector('[data-lesson-line]')
+    }
+    return found
+  } finally {
+    await context.close()
+  }
+}
+
 const SLOW = 4
 const median = (times: number[]): number =>
   percentile(

@@ -2,6 +2,7 @@ import { searchVerdict } from '@/core/practice/trainer/findIt'
 import { LESSONS, lessonOf } from '@/core/practice/trainer/lessons'
 import { FAULTS } from '@/core/sheets/findFault/table'
 import { FAULT_WORDS } from '@/core/sheets/findFault/words'
+import { downloads, pickFile } from './files'
 import { type Bench, withApp } from './harness'
 
 const app = withApp()
@@ -60,7 +61,7 @@ test('who never held an indicator reads a reversal, is told what was missed, see
   await bench.click('button', 'Look at it')
   await bench.sees('One thing was missed', VERDICT)
   await bench.sees('That is half of it', VERDICT)
-  await bench.click('button', 'Show the readings: The figure')
+  await bench.click('button', 'Show it: The figure')
   expect(await bench.page.$$eval(`${NOTEBOOK} [data-marked]`, rows => rows.length)).toBe(6)
   await bench.fill('Lost when it turns round', String(Math.round(lost)))
   await bench.click('button', 'Look at it')
@@ -199,13 +200,13 @@ test('a hidden fault: checks cost their minutes, and the way taken is laid besid
   const { best, bestMinutes } = verdictOf(fault)
   const bench = await app.open(`/practice?lesson=find-it&seed=${seed}`)
   await bench.sees('0 min on the clock')
-  const offered = await bench.page.$$eval('[data-find-it] button[aria-label^="Make the check"]', all =>
+  const offered = await bench.page.$$eval('[data-check-asked]', all =>
     all.map(one => one.getAttribute('aria-label')),
   )
   // Which check tells most is not given away by their order.
   expect(offered[0]).not.toContain(best[0]?.title)
   for (const { title, minutes, outcome } of best) {
-    await bench.click('button', `Make the check: ${title}, ${minutes} minutes`)
+    await bench.click('button', `${title}, ${minutes} min`)
     await bench.sees(outcome, '[data-made]')
   }
   await bench.sees(`${bestMinutes} min on the clock`)
@@ -239,11 +240,23 @@ test('whoever is forgotten is asked about first; what was practised comes back f
   await bench.sees('missed', VERDICT)
   await bench.click('button', 'All lessons')
   await bench.sees('tried once', '[data-lesson-line="gantry"]')
+  // Somebody who has no job has something to back up all the same.
+  const saved = await downloads(bench.page)
+  await bench.load('/')
+  await bench.click('button', 'Back up all jobs')
+  const { path } = await saved()
+  await bench.load('/practice')
   await bench.click('button', 'Forget Builder')
   await bench.click('button', 'Keep it')
   await bench.sees('tried once', '[data-lesson-line="gantry"]')
   await bench.click('button', 'Forget Builder')
   await bench.click('button', 'Forget it for good')
   await bench.sees('not tried yet', '[data-lesson-line="gantry"]')
+  await bench.load('/')
+  await pickFile(bench.page, path)
+  await bench.sees('What Builder practised comes along')
+  await bench.click('button', 'Import it')
+  await bench.load('/practice')
+  await bench.sees('tried once', '[data-lesson-line="gantry"]')
   expect(bench.errors).toEqual([])
 })

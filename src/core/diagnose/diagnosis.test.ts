@@ -267,3 +267,54 @@ test('going by information is right as often as the others, in fewer minutes', (
   expect(of.information.minutes).toBeLessThan(of.likeliest.minutes)
   expect(of.information.minutes).toBeLessThan(of.checklist.minutes)
 })
+
+describe('a sound axis', () => {
+  /** Each check as it mostly comes out where nothing is wrong. */
+  const usual = Object.fromEntries(
+    FAULT_TABLE.tests.map(({ id, outcomes }) => [
+      id,
+      outcomes.reduce((most, one) => (one.usual > most.usual ? one : most)).id,
+    ]),
+  )
+
+  test('of which every check comes out as it should is told that nothing shows, and names no fault', () => {
+    for (const complaint of outcomesOf('complaint')) {
+      const found = diagnosis(evaluated(bare), search({ ...usual, complaint }))
+      expect(found).toMatchObject({ found: null, next: [], nothingShows: true })
+      expect(found.soundProbability).toBeGreaterThan(0.5)
+    }
+  })
+  test('is not told so while there is a check left to make, nor where one speaks of a fault', () => {
+    const { complaint, reversal, 'screw-end': end, ...others } = usual
+    const begun = diagnosis(evaluated(bare), search({ complaint: 'reverses-short' }))
+    expect(begun).toMatchObject({ nothingShows: false })
+    expect(begun.soundProbability).toBeLessThan(0.5)
+    const moved = diagnosis(
+      evaluated(bare),
+      search({ ...others, complaint: 'reverses-short', reversal: 'large', 'screw-end': 'moves' }),
+    )
+    expect(moved).toMatchObject({ nothingShows: false })
+    expect(moved.soundProbability).toBeLessThan(0.05)
+  })
+  test('whatever is answered, faults share one among them and soundness is a share of all', () => {
+    const answers = fc.record(
+      Object.fromEntries(
+        FAULT_TABLE.tests.map(({ id, outcomes }) => [id, fc.constantFrom(...outcomes.map(one => one.id))]),
+      ),
+      { requiredKeys: [] },
+    )
+    fc.assert(
+      fc.property(answers, given => {
+        const { suspects, soundProbability } = diagnosis(
+          evaluated(bare),
+          search(given as Record<string, string>),
+        )
+        const sum = suspects.reduce((of, { probability }) => of + probability, 0)
+        expect(sum).toBeCloseTo(1, 9)
+        expect(soundProbability).toBeGreaterThanOrEqual(0)
+        expect(soundProbability).toBeLessThanOrEqual(1)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})

@@ -3,11 +3,21 @@ import { isBelted } from '../machine/drive/transmission'
 import { rankFaults } from '../sheets/findFault/calculation'
 import { openSearch } from '../sheets/findFault/edits'
 import type { FaultSearch } from '../sheets/findFault/model'
-import { FAULT_TABLE, FAULTS, isKnown, likelihoodOf, minutesOf, outcomesOf } from '../sheets/findFault/table'
+import {
+  FAULT_TABLE,
+  FAULTS,
+  type Fault,
+  isKnown,
+  likelihoodOf,
+  minutesOf,
+  outcomesOf,
+  usualLikelihood,
+} from '../sheets/findFault/table'
 import type { CheckName, FaultId } from '../sheets/findFault/words'
 import { lastChange } from '../sheets/shared/proofs/age'
 import type { Observed } from './observed'
 import { observedIn } from './observed'
+import { type Twin, type Weighed, weighedByFigures } from './twin'
 
 /** An outcome that the ranking rests on. */
 export interface Answered {
@@ -45,8 +55,14 @@ export interface Diagnosis {
   suspects: Suspect[]
   /** The checks that are left, the one that tells most in a minute first; empty where none can tell anything. */
   next: NextCheck[]
+  /** Checks to which the figures leave nothing, and the words do: what the builder sees may be said all the same. */
+  besides: NextCheck[]
   /** The fault that is as good as found; null while none is. */
   found: FaultId | null
+  /** How likely it is that nothing is wrong; the faults share what is left, as if one of them were at work. */
+  soundProbability: number
+  /** Whether no check is left to make, and by all of them it is likelier sound than not: nothing is to be loosened. */
+  nothingShows: boolean
   /** The check that could still clear the likeliest fault before its part is slackened; null where none is left to make. */
   clearing: CheckName | null
   /** Answers that no single fault gives: two are at work, or one was put down wrongly. */
@@ -91,10 +107,12 @@ function impossible(t: EvaluationContext): Set<FaultId> {
  * reasons, and the checks that would tell most in a minute. What the builder says goes before what readings say.
  *
  * @param search what was answered; the one that is going on if no other
+ * @param twin what this axis would read with each fault: figures weigh by it, besides what they say in words
  */
 export function diagnosis(
   t: EvaluationContext,
   search: Pick<FaultSearch, 'answers'> | undefined = openSearch(t.axis),
+  twin: Twin | null = null,
 ): Diagnosis {
   const said = (search?.answers ?? [])
     .filter(isKnown)
@@ -109,7 +127,19 @@ export function diagnosis(
   ])
   const faults = FAULTS.filter(({ id }) => !without.has(id))
   const observed = answered.map(({ check, outcome }) => ({ testId: check, outcomeId: outcome }))
-  const { posteriors, gains } = rankFaults({ faults, tests: FAULT_TABLE.tests, observed })
+  const ranked = rankFaults({ faults, tests: FAULT_TABLE.tests, observed })
+  const { posteriors, sound } = ofOne(
+    twin ? weighedByFigures(twin, withSound(faults, answered, ranked)) : withSound(faults, answered, ranked),
+  )
+  // What a check would tell is asked of what all of them make likely together.
+  const made = new Set<string>(answered.map(({ check }) => check))
+  const gains = twin
+    ? rankFaults({
+        faults: posteriors.map(({ faultId, probability }) => ({ id: faultId, prior: probability })),
+        tests: FAULT_TABLE.tests,
+        observed: [],
+      }).gains.filter(({ testId }) => !made.has(testId))
+    : ranked.gains
   const probabilityOf = new Map(posteriors.map(({ faultId, probability }) => [faultId, probability]))
   const suspects = faults
     .map(({ id }): Suspect => {
@@ -137,24 +167,78 @@ export function diagnosis(
     !answered.some(({ check }) => check === clears)
       ? clears
       : null
+  const found = top.probability >= FOUND_FROM && clearing === null ? top.faultId : null
+  const asCheck = ({ testId, bitsPerMinute }: (typeof gains)[number]) =>
+    nextCheck(faults, probabilityOf, testId as CheckName, bitsPerMinute, t.axis.ends === 'fixed-free')
+  const next = gains
+    .filter(({ informationBits, testId }) => informationBits > LEAST_BITS || testId === clearing)
+    // What could still clear a part comes before that part is taken out.
+    .toSorted(
+      (a, b) =>
+        Number(b.testId === clearing) - Number(a.testId === clearing) || b.bitsPerMinute - a.bitsPerMinute,
+    )
+    .map(asCheck)
+  const besides = ranked.gains
+    .filter(
+      ({ informationBits, testId }) =>
+        informationBits > LEAST_BITS && !next.some(({ check }) => check === testId),
+    )
+    .map(asCheck)
   return {
     answered,
     suspects,
-    found: top.probability >= FOUND_FROM && clearing === null ? top.faultId : null,
+    found,
+    soundProbability: sound,
+    nothingShows: found === null && next.length === 0 && sound >= LIKELIER_THAN_NOT,
     clearing,
     contradictory: answered.some(
       ({ check, outcome }) => check !== 'complaint' && likelihoodOf(check, outcome, top.faultId) < RARE,
     ),
-    next: gains
-      .filter(({ informationBits, testId }) => informationBits > LEAST_BITS || testId === clearing)
-      // What could still clear a part comes before that part is taken out.
-      .toSorted(
-        (a, b) =>
-          Number(b.testId === clearing) - Number(a.testId === clearing) || b.bitsPerMinute - a.bitsPerMinute,
-      )
-      .map(({ testId, bitsPerMinute }) =>
-        nextCheck(faults, probabilityOf, testId as CheckName, bitsPerMinute, t.axis.ends === 'fixed-free'),
-      ),
+    next,
+    besides,
+  }
+}
+
+/** Of those who complain of an axis so many have a sound one. */
+const SOUND_PRIOR = 0.1
+/** A complaint says of a sound axis no more than chance: it is one of so many words. */
+const COMPLAINTS = 6
+const LIKELIER_THAN_NOT = 0.5
+
+/** A sound axis beside the faults of the table: every check comes out on it as it usually does. */
+function withSound(
+  faults: readonly Fault[],
+  answered: readonly Answered[],
+  { posteriors }: { posteriors: Weighed['posteriors'] },
+): Weighed {
+  const all = (likelihood: (check: string, outcome: string) => number) =>
+    answered.reduce((product, { check, outcome }) => product * likelihood(check, outcome), 1)
+  const sound =
+    SOUND_PRIOR *
+    all((check, outcome) => (check === 'complaint' ? 1 / COMPLAINTS : usualLikelihood(check, outcome)))
+  const withFault = faults.reduce(
+    (sum, { id, prior }) => sum + prior * all((check, outcome) => likelihoodOf(check, outcome, id)),
+    0,
+  )
+  const share = sound / (sound + withFault)
+  return {
+    posteriors: posteriors.map(({ faultId, probability }) => ({
+      faultId,
+      probability: probability * (1 - share),
+    })),
+    sound: share,
+  }
+}
+
+/** The faults as if one of them were at work, and how likely it is that none is. */
+function ofOne({ posteriors, sound }: Weighed): Weighed {
+  const sum = posteriors.reduce((of, { probability }) => of + probability, 0)
+  return {
+    posteriors: posteriors.map(({ faultId, probability }) => ({
+      faultId,
+      probability: sum > 0 ? probability / sum : 1 / posteriors.length,
+    })),
+    sound,
   }
 }
 

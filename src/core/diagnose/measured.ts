@@ -174,7 +174,9 @@ const FIGURE_SOURCES: readonly FigureSource[] = [
 ]
 
 /**
- * What the screw takes to turn near, in the middle and far, and how much more away than towards.
+ * What the screw takes to turn in the middle, how much more near the fixed block and at the far end, and how much more away than
+ * towards. What a drive takes as a whole is known from catalogues alone; how much more it takes at one place than at another is
+ * read in one go by one hand, and so is foretold much better.
  *
  * A hand that turns feels a share of what it turns: no reading of it is known better.
  */
@@ -187,37 +189,51 @@ function dragFigures(t: EvaluationContext): MeasuredFigure[] {
   if (!(last > first)) return []
   const shareOf = (mm: number) => (mm - first) / (last - first)
   const stepNm = stepNmOf(round, t.shop)
-  const of = (id: string, label: string, all: readonly number[]): MeasuredFigure[] => {
-    if (all.length === 0) return []
+  /** A mean with what it is uncertain by; null where nothing was read. */
+  const meanOf = (all: readonly number[]): Known | null => {
+    if (all.length === 0) return null
     const value = all.reduce((sum, one) => sum + one, 0) / all.length
-    const ofHand = HAND_SHARE * Math.abs(value)
-    return [
-      {
-        id,
-        label,
-        quantity: 'torque',
-        value,
-        standard: Math.hypot(ofStep(stepNm), ofHand) / Math.sqrt(all.length),
-        least: LEAST_NM,
-      },
-    ]
+    return { value, standard: Math.hypot(ofStep(stepNm), HAND_SHARE * value) / Math.sqrt(all.length) }
   }
   const within = (from: number, to: number) =>
-    read.flatMap(({ positionMm, torqueNm }) =>
-      shareOf(positionMm) >= from && shareOf(positionMm) <= to ? [torqueNm] : [],
+    meanOf(
+      read.flatMap(({ positionMm, torqueNm }) =>
+        shareOf(positionMm) >= from && shareOf(positionMm) <= to ? [torqueNm] : [],
+      ),
     )
-  const towards = new Map(read.flatMap(one => (one.direction === -1 ? [[one.positionMm, one.torqueNm]] : [])))
-  const more = read.flatMap(({ positionMm, direction, torqueNm }) => {
-    const other = towards.get(positionMm)
-    return direction === 1 && other !== undefined ? [torqueNm - other] : []
+  const going = (way: 1 | -1) =>
+    meanOf(read.flatMap(({ direction, torqueNm }) => (direction === way ? [torqueNm] : [])))
+  const middle = within(NEAR, 1 - NEAR)
+  if (!middle) return []
+  const leastMore = Math.hypot(LEAST_NM, UNEVEN_SHARE * middle.value)
+  const torque = (id: string, label: string, known: Known, least: number): MeasuredFigure => ({
+    id,
+    label,
+    quantity: 'torque',
+    ...known,
+    least,
   })
+  const more = (id: string, label: string, one: Known | null, other: Known | null): MeasuredFigure[] =>
+    one && other
+      ? [
+          torque(
+            id,
+            label,
+            { value: one.value - other.value, standard: Math.hypot(one.standard, other.standard) },
+            leastMore,
+          ),
+        ]
+      : []
   return [
-    ...of('drag.near', 'Drag near the fixed block', within(0, NEAR)),
-    ...of('drag.middle', 'Drag in the middle', within(NEAR, 1 - NEAR)),
-    ...of('drag.far', 'Drag at the far end', within(1 - NEAR, 1)),
-    ...of('drag.ways', 'More away than towards', more),
+    torque('drag.middle', 'Drag in the middle', middle, LEAST_NM),
+    ...more('drag.near', 'More drag near the fixed block', within(0, NEAR), middle),
+    ...more('drag.far', 'More drag at the far end', within(1 - NEAR, 1), middle),
+    ...more('drag.ways', 'More away than towards', going(1), going(-1)),
   ]
 }
+type Known = Pick<MeasuredFigure, 'value' | 'standard'>
+/** A sound drive is as even as this along its travel. */
+const UNEVEN_SHARE = 0.07
 const NEAR = 0.25
 const HAND_SHARE = 0.03
 

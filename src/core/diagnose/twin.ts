@@ -1,4 +1,4 @@
-import { sizeWeights } from '../sheets/findFault/weigh'
+import { sizeWeights, weighFaults } from '../sheets/findFault/weigh'
 import type { FaultId } from '../sheets/findFault/words'
 import type { QuantityKind } from '../units/quantity'
 import type { MeasuredFigure } from './measured'
@@ -74,6 +74,37 @@ function inScales({ measured: figures, scales, sound, faults }: Twin) {
     sizesOf: new Map(faults.map(({ id, sizes }) => [id as string, sizesOf(sizes)])),
   }
 }
+
+/** What faults are taken for, and a sound axis beside them: all together one. */
+export interface Weighed {
+  readonly posteriors: readonly { readonly faultId: string; readonly probability: number }[]
+  readonly sound: number
+}
+
+/**
+ * Faults as the table ranks them, and a sound axis, weighed by the figures that were read (`diagnose.weigh`).
+ *
+ * @param before what answers in words make of them
+ */
+export function weighedByFigures(twin: Twin, { posteriors, sound }: Weighed): Weighed {
+  const { observed, sizesOf, sound: soundSizes } = inScales(twin)
+  const weighed = weighFaults({
+    faults: [
+      ...posteriors.map(({ faultId, probability }) => ({
+        id: faultId,
+        prior: probability,
+        sizes: sizesOf.get(faultId) ?? soundSizes,
+      })),
+      { id: SOUND, prior: sound, sizes: soundSizes },
+    ],
+    observed,
+  }).posteriors
+  return {
+    posteriors: weighed.filter(({ faultId }) => faultId !== SOUND),
+    sound: weighed.find(({ faultId }) => faultId === SOUND)?.probability ?? 0,
+  }
+}
+const SOUND = 'sound'
 
 /**
  * What was measured beside what this axis would read with some faults, and sound.

@@ -13,23 +13,32 @@ import { WHAT_IFS, type WhatIf, type WhatIfId } from './whatIfs'
 
 // What this axis would read with each fault of the table, in several sizes: the axis of the job, simulated.
 
-/** Sizes that are tried of each fault, as shares of what it usually is. */
-const TRIED = Array.from({ length: 13 }, (_, index) => 0.4 * 1.3 ** index)
+/** Sizes that are simulated of each fault, as multiples of what it usually is: from hardly felt to what nobody overlooks. */
+const TRIED = Array.from({ length: 15 }, (_, index) => 0.4 * 1.4 ** index)
+/** Between two of them so many more are reckoned, so that the next one is never further off than a reading tells. */
+const STEPS = 4
 /** What a sound drive loses is reckoned from catalogues, and what a fault does is reckoned from a size: to such shares. */
 const OF_SOUND = 0.3
-const OF_EFFECT = 0.15
+const OF_EFFECT = 0.05
 
-/** A slack belt shows as a coupler that has play. */
-const SIMULATED_AS: Partial<Record<FaultId, WhatIfId>> = { 'belt-slack': 'coupler-play' }
+/** What each fault of the table is simulated as, where that is not what it is called, or is one of several things. */
+const SIMULATED_AS: Partial<Record<FaultId, readonly WhatIfId[]>> = {
+  // A slack belt shows as a coupler that has play.
+  'belt-slack': ['coupler-play'],
+  'gib-tight': ['gib-tight', 'gib-tight-low', 'gib-tight-high'],
+}
 
-function sizesOf({ size }: WhatIf): number[] {
+/** The sizes that are simulated of a fault, to each side where it has two, each from small to large. */
+function chainsOf({ size }: WhatIf): number[][] {
   const usual = Math.abs(size.blank as number)
-  const signed = TRIED.flatMap(times => (size.min < 0 ? [times * usual, -times * usual] : [times * usual]))
-  const taken = signed.map(one => {
-    const within = Math.min(Math.max(one, size.min), size.max)
-    return size.whole ? Math.max(1, Math.round(within)) : within
+  const signs = (size.min ?? 0) < 0 ? [1, -1] : [1]
+  return signs.map(sign => {
+    const taken = TRIED.map(times => {
+      const within = Math.min(Math.max(sign * times * usual, size.min as number), size.max as number)
+      return size.whole ? Math.max(1, Math.round(within)) : within
+    })
+    return [...new Set(taken)]
   })
-  return [...new Set(taken)]
 }
 
 type Predicted = Record<string, number>
@@ -71,14 +80,42 @@ export function twinOf(job: Supposed, axis: Axis, at: string): Twin | null {
     return { share, size, reads, spread: Math.hypot(1, OF_EFFECT * Math.max(...effects.map(Math.abs))) }
   }
   const faults = FAULTS.map(({ id }): TwinFault => {
-    const name = SIMULATED_AS[id] ?? (id as WhatIfId)
-    const sizes = sizesOf(WHAT_IFS[name])
+    const names = SIMULATED_AS[id] ?? [id as WhatIfId]
+    const chains = names.flatMap(name =>
+      chainsOf(WHAT_IFS[name]).map(sizes => {
+        const read = sizes.map(size => ({ size, reads: predict({ id: name, size }, sound) }))
+        return WHAT_IFS[name].size.whole ? read : between(read)
+      }),
+    )
+    const share = 1 / chains.reduce((sum, chain) => sum + chain.length, 0)
+    const { label, quantity } = WHAT_IFS[names[0] as WhatIfId].size
     return {
       id,
-      label: WHAT_IFS[name].size.label,
-      quantity: WHAT_IFS[name].size.quantity,
-      sizes: sizes.map(size => sizeWith(size, predict({ id: name, size }, sound), 1 / sizes.length)),
+      label,
+      quantity,
+      sizes: chains.flat().map(({ size, reads }) => sizeWith(size, reads, share)),
     }
   })
   return { measured: foretold, scales, sound: sizeWith(0, sound, 1), faults }
 }
+
+interface ReadAt {
+  readonly size: number
+  readonly reads: Predicted
+}
+/** Further sizes between those that were simulated: what is read goes evenly from one to the next. */
+const between = (read: readonly ReadAt[]): ReadAt[] =>
+  read.flatMap((one, index) => {
+    const next = read[index + 1]
+    if (!next) return [one]
+    return Array.from({ length: STEPS }, (_, step): ReadAt => {
+      const to = step / STEPS
+      const mixed = (a: number, b: number) => a + (b - a) * to
+      return {
+        size: mixed(one.size, next.size),
+        reads: Object.fromEntries(
+          Object.entries(one.reads).map(([id, value]) => [id, mixed(value, next.reads[id] ?? value)]),
+        ),
+      }
+    })
+  })

@@ -28,6 +28,8 @@ const um = (label: string, blank: number, most = 1000) => smallLength(label, [0,
 const HIGHEST_UM = 3000
 const shifted = (label: string) =>
   smallLength(label, [-HIGHEST_UM, HIGHEST_UM], { blank: -100, help: 'Below the line is less than nothing.' })
+const toOneEnd = (label: string, blank: number) =>
+  numberOf('pull')(label, [-2000, 2000], { blank, help: 'At the low end it is less than nothing.' })
 const newtons = (label: string, blank: number) => numberOf('pull')(label, [0, 2000], { blank })
 /** From so much of its top speed on something slips or loses steps. */
 const FAST_SHARE = 0.45
@@ -153,6 +155,16 @@ export const WHAT_IFS = {
     size: newtons('More to push the slide', 60),
     causes: size => ({ gib: { playUm: -8, tightN: size } }),
   },
+  'gib-tight-low': {
+    label: 'the gib was tight at the low end',
+    size: newtons('More to push the slide there', 60),
+    causes: size => ({ gib: { endN: size, end: 'low' } }),
+  },
+  'gib-tight-high': {
+    label: 'the gib was tight at the high end',
+    size: newtons('More to push the slide there', 60),
+    causes: size => ({ gib: { endN: size, end: 'high' } }),
+  },
   'gib-walks': {
     label: 'the gib walked with the slide',
     size: newtons('More to push one way, as much less the other', 30),
@@ -165,7 +177,7 @@ export const WHAT_IFS = {
   },
   'ways-not-parallel': {
     label: 'the ways closed in towards one end',
-    size: newtons('More to push the slide there', 40),
+    size: toOneEnd('More to push the slide at the high end', 40),
     causes: size => ({ waysN: size }),
   },
   'rail-not-straight': {
@@ -191,7 +203,10 @@ export const WHAT_IFS = {
   },
   'compensation-wrong': {
     label: 'the controller took out play that is not there',
-    size: um('What it adds at each reversal', 30),
+    size: smallLength('What it adds at each reversal', [-1000, 1000], {
+      blank: 30,
+      help: 'Less than nothing where it takes away.',
+    }),
     causes: size => ({ compensatedUm: size }),
   },
   'wave-in-screw': {

@@ -1,4 +1,6 @@
 import { type Diagnosis, diagnosis, type Suspect } from '../diagnose/diagnosis'
+import type { Twin } from '../diagnose/twin'
+import type { Axis } from '../document/axis'
 import type { EvaluationContext } from '../evaluation/context'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { minutesOf } from '../sheets/findFault/table'
@@ -139,6 +141,12 @@ export interface SearchStep {
   readonly probability: number
 }
 
+/** What a search begins from. */
+export interface Read {
+  readonly axis: Axis
+  readonly twin: Twin | null
+}
+
 /** A search as it is made: what was asked so far, and what the table makes of it. */
 export class Search {
   readonly steps: SearchStep[] = []
@@ -148,9 +156,13 @@ export class Search {
   /** What the table says now. */
   diagnosis: Diagnosis
 
-  constructor(private readonly trial: Trial) {
+  /** @param read the axis with what was read on it before, and what it would read with each fault */
+  constructor(
+    private readonly trial: Trial,
+    private readonly read: Read = { axis: trial.axis, twin: null },
+  ) {
     this.answers = seen(trial, trial.causes)
-    this.t = evaluateAxis(trial.axis, trial.catalogue, trial.job.units)
+    this.t = evaluateAxis(read.axis, trial.catalogue, trial.job.units)
     this.diagnosis = this.say('complaint')
   }
 
@@ -172,13 +184,13 @@ export class Search {
 
   private say(check: CheckName): Diagnosis {
     this.said.push({ id: check, check, outcome: this.answers[check], at: this.trial.job.createdAt })
-    return diagnosis(this.t, { answers: this.said })
+    return diagnosis(this.t, { answers: this.said }, this.read.twin)
   }
 }
 
 /** A search by what the sheet asks for next, until a fault is as good as found or nothing is left to check. */
-export function searchByTheSheet(trial: Trial): Search {
-  const search = new Search(trial)
+export function searchByTheSheet(trial: Trial, read?: Read): Search {
+  const search = new Search(trial, read)
   for (;;) {
     const { found, next } = search.diagnosis
     const [first] = next

@@ -8,6 +8,7 @@ import { DEMOS } from '@/core/demo/demos'
 import { getDatabase, type JobRow } from '@/store/database'
 import { useJobRows } from '@/store/hooks'
 import { countDay, noteFirstUse } from '@/store/keeping'
+import { usePractisers } from '@/store/practisers'
 import { describeProblem, type Problem } from '@/store/problem'
 import { Button, LinkButton } from '@/ui/controls'
 import { DropAnywhere } from '@/ui/DropAnywhere'
@@ -37,6 +38,7 @@ const ImportDialog = dynamic(() => import('./ImportDialog').then(module => modul
 /** The list of jobs, each with what it needs next. */
 export function HomeScreen({ demo }: { demo: boolean }) {
   const stored = useJobRows()
+  const hasPractised = (usePractisers() ?? []).length > 0
   const router = useRouter()
   const [creating, setCreating] = useState(false)
   const [file, setFile] = useState<File | null>(null)
@@ -157,7 +159,7 @@ export function HomeScreen({ demo }: { demo: boolean }) {
         )}
         {stored && !stored.problem && <LeftBehind ids={[...rows.map(({ id }) => id), ...stored.hidden]} />}
         {deleted.length > 0 && <Deleted rows={deleted} attempt={attempt} onGoing={setGoing} />}
-        {stored && !stored.problem && rows.length > 0 && <Keeping attempt={attempt} />}
+        {stored && !stored.problem && (rows.length > 0 || hasPractised) && <Keeping attempt={attempt} />}
       </chakra.main>
       <DropAnywhere takes="a job file or a backup" onFile={drop} />
       {going && (

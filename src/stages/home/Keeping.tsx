@@ -107,8 +107,8 @@ export function Keeping({ attempt }: Props) {
             </Button>
           }
         >
-          {made ? `Last backup on ${dayWords(made)}.` : 'No backup yet.'} One file with every job; “Import a
-          job file” puts it back.
+          {made ? `Last backup on ${dayWords(made)}.` : 'No backup yet.'} One file with every job and what was
+          practised; “Import a job file” puts it back.
         </Line>
         {room && (
           <Line

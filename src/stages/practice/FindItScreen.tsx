@@ -84,8 +84,9 @@ export function FindItScreen({ seed, onFound }: Props) {
                   <Button
                     variant="outline"
                     flex="none"
+                    data-check-asked={check}
                     onClick={() => setChecks([...checks, check])}
-                    aria-label={`Make the check: ${title}, ${minutes} minutes`}
+                    aria-label={`${title}, ${minutes} min`}
                   >
                     {minutes} min
                   </Button>

@@ -46,7 +46,7 @@ export function VerdictList({ points, minutes, bestMinutes, onShow }: Props) {
               <b>{what}.</b> {said}
             </chakra.div>
             {!isRight && shows.length > 0 && (
-              <Button variant="quiet" onClick={() => onShow(shows)} aria-label={`Show the readings: ${what}`}>
+              <Button variant="quiet" onClick={() => onShow(shows)} aria-label={`Show it: ${what}`}>
                 Show it
               </Button>
             )}

@@ -1,5 +1,5 @@
 import type { Noted, Setting, Settings } from '@/core/practice/trainer/trainingBench'
-import { printNumber, say } from '@/core/units/print'
+import { say } from '@/core/units/print'
 import type { UnitSystem } from '@/core/units/quantity'
 
 // What stands on the bench and in the notebook, in words.
@@ -50,7 +50,11 @@ export const valueWords = ({ value, quantity }: Noted, units: UnitSystem): strin
   value === null ? 'off its dial' : say(value, quantity, units)
 
 const EIGHTHS = 8
-const turnsWords = (eighths: number) => `${printNumber(Math.abs(eighths) / EIGHTHS)} of a turn`
+/** Eighths of a turn as a fitter says them. @example eighthsWords(11) // '1 3/8' */
+function eighthsWords(eighths: number): string {
+  const [whole, rest] = [Math.floor(eighths / EIGHTHS), eighths % EIGHTHS]
+  return [whole > 0 ? `${whole}` : null, rest > 0 ? `${rest}/${EIGHTHS}` : null].filter(Boolean).join(' ')
+}
 const moved = (um: number, more: string, less: string, units: UnitSystem) =>
   `${say(Math.abs(um), 'smallLength', units)} ${um > 0 ? more : less}`
 
@@ -58,7 +62,9 @@ const moved = (um: number, more: string, less: string, units: UnitSystem) =>
 export function setWords(what: Setting, { [what]: by }: Settings, units: UnitSystem): string {
   switch (what) {
     case 'gib':
-      return by === 0 ? 'Gib as it was' : `Gib ${turnsWords(by)} ${by > 0 ? 'in' : 'out'}`
+      return by === 0
+        ? 'Gib as it was'
+        : `Gib ${eighthsWords(Math.abs(by))} of a turn ${by > 0 ? 'in' : 'out'}`
     case 'locknut':
       return `Locknut at ${say(by, 'angle', units, 0)}`
     case 'nearShim':
@@ -81,7 +87,7 @@ export const SET_TITLES: Record<Setting, string> = {
 /** One press that sets something. */
 export function stepWords(what: Setting, by: number, units: UnitSystem): string {
   const size = Math.abs(by)
-  if (what === 'gib') return `${by > 0 ? 'In' : 'Out'} ${printNumber(size / EIGHTHS)}`
+  if (what === 'gib') return `${by > 0 ? 'In' : 'Out'} ${eighthsWords(size)}`
   if (what === 'locknut') return `${by > 0 ? '+' : '−'}${say(size, 'angle', units, 0)}`
   return `${by > 0 ? 'Up' : 'Down'} ${say(size, 'smallLength', units)}`
 }

@@ -26,8 +26,15 @@ export const outcomesOf = (check: CheckName): string[] =>
 export const isKnown = ({ check, outcome }: { check: string; outcome: string }): boolean =>
   Object.hasOwn(CHECK_WORDS, check) && outcomesOf(check as CheckName).includes(outcome)
 
+const outcomeOf = (check: string, outcome: string) =>
+  FAULT_TABLE.tests.find(({ id }) => id === check)?.outcomes.find(({ id }) => id === outcome)
+
+/** How often a check comes out so where none of the faults that show in it is at work. */
+export const usualLikelihood = (check: string, outcome: string): number =>
+  outcomeOf(check, outcome)?.usual ?? 0
+
 /** How often a check comes out so while a fault is at work. */
 export function likelihoodOf(check: string, outcome: string, faultId: string): number {
-  const found = FAULT_TABLE.tests.find(({ id }) => id === check)?.outcomes.find(({ id }) => id === outcome)
+  const found = outcomeOf(check, outcome)
   return found?.unless.find(one => one.faultId === faultId)?.likelihood ?? found?.usual ?? 0
 }

@@ -1,39 +1,36 @@
 import { chakra } from '@chakra-ui/react'
-import { useCallback, useMemo } from 'react'
+import { useMemo } from 'react'
 import type { Diagnosis } from '@/core/diagnose/diagnosis'
-import { type Fit, type FitRow, fitsOf, type Twin } from '@/core/diagnose/twin'
+import { type Fit, type FitRow, fitsOf } from '@/core/diagnose/twin'
 import { FAULT_WORDS } from '@/core/sheets/findFault/words'
 import { say } from '@/core/units/print'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useUnits } from '../../job/JobContext'
-import { useSettledAxis } from '../../job/useAxis'
-import { useTask } from '../../job/useEvaluation'
-import { useAnswer } from '../../job/useRun'
+import type { TwinRead } from './useTwin'
 
 /** So many of the likeliest are held against the readings, and a sound axis after them. */
 const SHOWN = 3
 
 /** What was measured beside what this very axis would read with the likeliest faults, and with none. */
-export function ByFigures({ found: { suspects } }: { found: Diagnosis }) {
-  const task = useTask(useSettledAxis())
-  const ask = useCallback(async (): Promise<{ twin: Twin | null }> => {
-    const { askPractice } = await import('@/workers/client')
-    return { twin: await askPractice(practice => practice.twin(task, new Date().toISOString())) }
-  }, [task])
-  const answer = useAnswer(ask, task.axis.id)
-  const twin = answer?.twin ?? null
+export function ByFigures({
+  found: { suspects },
+  read: { twin, isKnown },
+}: {
+  found: Diagnosis
+  read: TwinRead
+}) {
   const fits = useMemo(
     () => (twin ? fitsOf(twin, [...suspects.slice(0, SHOWN).map(({ faultId }) => faultId), null]) : []),
     [twin, suspects],
   )
-  if (answer && !twin) return null
+  if (isKnown && !twin) return null
   return (
     <Panel
       title="By the figures of this axis"
       note="A virtual axis made from this job is read with each fault in many sizes. A bar is what was measured, the mark what it would be: where they stand together, the fault goes with it."
     >
-      {answer ? (
+      {isKnown ? (
         <chakra.div display="grid" gap="4">
           {fits.filter(fitsAll).length > 1 && (
             <Stated>

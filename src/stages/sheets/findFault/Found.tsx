@@ -11,14 +11,18 @@ import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisNow } from '../../job/useAxis'
 
 /** Where the search stands, and once a fault is as good as found, what is done about it. */
-export function Found({ found: { found, clearing, contradictory, next, suspects } }: { found: Diagnosis }) {
+export function Found({
+  found: { found, clearing, contradictory, next, nothingShows, soundProbability, suspects },
+}: {
+  found: Diagnosis
+}) {
   const jobId = useJob(job => job.id)
   const { axisId } = useJobContext()
   const edit = useEdit()
   const axisNow = useAxisNow()
   const close = (mended: typeof found) => edit(closeSearch(axisNow(), mended, new Date().toISOString()))
-  // Without a check left that tells anything, the likeliest is what is looked at first.
-  const likeliest = found ?? (next.length === 0 ? (suspects[0]?.faultId ?? null) : null)
+  // Without a check left that tells anything, the likeliest is what is looked at first; where nothing shows, nothing is.
+  const likeliest = found ?? (next.length === 0 && !nothingShows ? (suspects[0]?.faultId ?? null) : null)
   const words = likeliest && FAULT_WORDS[likeliest]
   const redo = likeliest && REDO_OF_FAULT[likeliest]
   return (
@@ -30,7 +34,18 @@ export function Found({ found: { found, clearing, contradictory, next, suspects 
         </Button>
       }
     >
-      {words ? (
+      {nothingShows ? (
+        <chakra.div data-nothing-shows>
+          <p>
+            <strong>Nothing that was checked shows a fault</strong> ({percent(soundProbability)}). Nothing is
+            to be loosened by this. If it is still wrong at work, note when it is: warm or cold, at which end,
+            at which feed, under which cut. Then read the sheet that asks for just that.
+          </p>
+          <Button variant="lamp" mt="2" onClick={() => close(null)}>
+            Close the search: nothing was wrong
+          </Button>
+        </chakra.div>
+      ) : words ? (
         <chakra.div data-found={likeliest}>
           <p>
             <strong>

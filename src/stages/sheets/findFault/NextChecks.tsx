@@ -14,31 +14,38 @@ import { useAxisNow } from '../../job/useAxis'
 import { percent } from './Found'
 
 /** The check that tells most in a minute, with what each answer would mean; the others folded beneath it. */
-export function NextChecks({ found: { next, answered } }: { found: Diagnosis }) {
+export function NextChecks({ found: { next, besides, answered } }: { found: Diagnosis }) {
   // What is wrong is asked first, whatever readings say: it costs nothing.
   const complaint = next.find(({ check }) => check === 'complaint')
   const asked = answered.some(({ check }) => check === 'complaint')
   const first = !asked && complaint ? complaint : next[0]
-  if (!first) return null
-  const others = next.filter(one => one !== first)
+  const others = [...next.filter(one => one !== first), ...besides]
+  if (!first)
+    return others.length === 0 ? null : (
+      <Panel title="Other checks">
+        <Others checks={others} />
+      </Panel>
+    )
   return (
     <Panel title={`Next: ${lower(CHECK_WORDS[first.check].title)}`}>
       <Check next={first} />
-      {others.length > 0 && (
-        <Fold name={`Or another check: ${others.length} are left`}>
-          <chakra.ul display="grid" gap="3" mt="2">
-            {others.map(one => (
-              <chakra.li key={one.check} borderTopWidth="1px" pt="2">
-                <strong>{CHECK_WORDS[one.check].title}</strong>
-                <Check next={one} />
-              </chakra.li>
-            ))}
-          </chakra.ul>
-        </Fold>
-      )}
+      {others.length > 0 && <Others checks={others} />}
     </Panel>
   )
 }
+
+const Others = ({ checks }: { checks: readonly NextCheck[] }) => (
+  <Fold name={`Or another check: ${checks.length} are left`}>
+    <chakra.ul display="grid" gap="3" mt="2">
+      {checks.map(one => (
+        <chakra.li key={one.check} borderTopWidth="1px" pt="2">
+          <strong>{CHECK_WORDS[one.check].title}</strong>
+          <Check next={one} />
+        </chakra.li>
+      ))}
+    </chakra.ul>
+  </Fold>
+)
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 

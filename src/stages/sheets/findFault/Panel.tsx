@@ -22,19 +22,24 @@ import { ByFigures } from './ByFigures'
 import { Found, percent } from './Found'
 import { NextChecks } from './NextChecks'
 import { Suspects } from './Suspects'
+import { useTwin } from './useTwin'
 
 /** What is wrong with an axis, from a complaint to a mending by the checks that tell most in a minute. */
 export function FindFaultPanel() {
   const context = useSettledEvaluation()
   const search = openSearch(context.axis)
-  const found = useMemo(() => (search ? diagnosis(context, search) : null), [context, search])
+  const twin = useTwin(search !== undefined)
+  const found = useMemo(
+    () => (search ? diagnosis(context, search, twin.twin) : null),
+    [context, search, twin.twin],
+  )
   if (!search || !found) return <Begin />
   return (
     <>
       <Found found={found} />
       <NextChecks found={found} />
       <Suspects found={found} />
-      <ByFigures found={found} />
+      <ByFigures found={found} read={twin} />
       <Answers found={found} />
     </>
   )

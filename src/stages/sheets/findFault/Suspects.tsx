@@ -13,10 +13,14 @@ import { percent } from './Found'
 const SHOWN = 4
 
 /** The faults, likeliest first, each with what points to it and what speaks against it. */
-export function Suspects({ found: { suspects } }: { found: Diagnosis }) {
+export function Suspects({ found: { suspects, soundProbability } }: { found: Diagnosis }) {
   return (
     <Panel title="What it may be">
       <List suspects={suspects.slice(0, SHOWN)} />
+      <Stated mt="3" data-sound>
+        <b>Nothing is wrong</b>: {percent(soundProbability)}. The figures above are those of one of them being
+        at work.
+      </Stated>
       <Fold name={`The other ${suspects.length - SHOWN}`}>
         <List suspects={suspects.slice(SHOWN)} />
       </Fold>

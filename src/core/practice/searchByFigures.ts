@@ -1,0 +1,92 @@
+import { attempt } from '../evaluation/attempt'
+import { Hand } from '../simulate/axis/hand'
+import { handSize, readOnce, SHEETS_TRIED, type Tried } from '../trial/builder'
+import { type Search, searchByTheSheet } from '../trial/faultSearch'
+import type { Read } from '../trial/read'
+import type { Sheet } from '../trial/sheetTried'
+import type { SummaryTable } from '../trial/summary'
+import { isSearchedFor, TRIAL_DAY, type Trial } from '../trial/trial'
+import { twinOf } from './twin'
+
+/** What somebody who searches for a fault has read on an axis before. */
+const READ_BEFORE = ['reversal', 'whereLost', 'drag'] as const satisfies readonly Tried[]
+
+/**
+ * A search on an axis of known truth on which some sheets were read before, by what they would read with each fault.
+ *
+ * @param withTwin false goes by the table alone, on the same readings
+ */
+function searchByFigures(trial: Trial, withTwin = true): Search {
+  let { axis } = trial
+  for (const name of READ_BEFORE) {
+    const sheet = SHEETS_TRIED[name] as unknown as Sheet<Read>
+    if (sheet.fits && !sheet.fits(trial)) continue
+    const by = new Hand(trial.seed, null, handSize(sheet, trial), sheet.readings)
+    const at = { causes: trial.causes, axis }
+    axis = attempt(() => readOnce(trial, sheet, at, sheet.plan(axis, trial), by)).value ?? axis
+  }
+  return searchByTheSheet(trial, { axis, twin: withTwin ? twinOf(trial.job, axis, TRIAL_DAY) : null })
+}
+
+/** What became of two searches on the same readings. */
+export interface FigureSearch {
+  /** Null on a sound axis. */
+  readonly fault: string | null
+  readonly byTable: Came
+  readonly byFigures: Came
+}
+interface Came {
+  /** The fault that was as good as found. */
+  readonly found: string | null
+  readonly nothingShows: boolean
+  readonly minutes: number
+}
+
+const came = ({ diagnosis: { found, nothingShows }, minutes }: Search): Came => ({
+  found,
+  nothingShows,
+  minutes,
+})
+
+/** Both searches on the axis of a trial, which no slip of a hand touches; null where nobody searches for its fault. */
+export function searchedByFigures(slipped: Trial): FigureSearch | null {
+  const trial = { ...slipped, slip: null }
+  const fault = trial.faults[0] ?? null
+  if (fault && !isSearchedFor(fault)) return null
+  return {
+    fault,
+    byTable: came(searchByFigures(trial, false)),
+    byFigures: came(searchByFigures(trial)),
+  }
+}
+
+/** A slack belt reads as a coupler that has play. */
+const isNamed = (fault: string, found: string | null) =>
+  found === fault || (fault === 'coupler-play' && found === 'belt-slack')
+
+/** What searches came to, by the table alone and by figures too. */
+export function byFiguresTable(all: readonly FigureSearch[]): SummaryTable {
+  const faulty = all.filter(({ fault }) => fault !== null)
+  const sound = all.filter(({ fault }) => fault === null)
+  const row = (title: string, of: (one: FigureSearch) => Came): string[] => {
+    const share = (list: readonly FigureSearch[], is: (one: FigureSearch) => boolean) =>
+      list.length === 0
+        ? '–'
+        : `${list.filter(is).length} of ${list.length} (${((100 * list.filter(is).length) / list.length).toFixed(1)} %)`
+    const minutes = faulty.reduce((sum, one) => sum + of(one).minutes, 0) / Math.max(1, faulty.length)
+    return [
+      title,
+      share(faulty, one => isNamed(one.fault as string, of(one).found)),
+      share(faulty, one => of(one).found !== null && !isNamed(one.fault as string, of(one).found)),
+      share(faulty, one => of(one).nothingShows),
+      minutes.toFixed(1),
+      share(sound, one => of(one).found !== null),
+      share(sound, one => of(one).nothingShows),
+    ]
+  }
+  return {
+    title: 'Search on an axis with three sheets read',
+    heads: ['By', 'Named', 'Another named', 'Nothing shows', 'Minutes', 'Sound: one named', 'Sound: told so'],
+    rows: [row('the table', ({ byTable }) => byTable), row('figures too', ({ byFigures }) => byFigures)],
+  }
+}
