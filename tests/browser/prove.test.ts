@@ -1,3 +1,4 @@
+import { FAULT_TABLE } from '@/core/sheets/findFault/table'
 import { addressOf } from '@/stages/job/place'
 import { type Bench, withApp } from './harness'
 
@@ -259,5 +260,28 @@ test('compensation is refused while something is loose, and is a table once it i
   await bench.fill('A correction every', '50', 'Tab')
   await bench.sees('and 8 corrections', '[data-backlash]')
   await bench.sees(/5\.000\s+0\.0014/, '[aria-label="Table of corrections"]')
+  expect(bench.errors).toEqual([])
+})
+
+test('where every check comes out as it should, it is said that nothing shows, and nothing is offered to be loosened', async () => {
+  const bench = await app.open()
+  await bench.startJob('Sound enough')
+  await bench.stage('Prove')
+  await bench.sheet('Find the fault')
+  await bench.click('button', 'Start a search')
+  await bench.answer('complaint', 'reverses-short')
+  for (let asked = 0; asked < FAULT_TABLE.tests.length; asked++) {
+    await bench.stands()
+    const check = await bench.page.evaluate(
+      () => document.querySelector('[data-next-check]')?.getAttribute('data-next-check') ?? null,
+    )
+    if (check === null) break
+    const outcomes = FAULT_TABLE.tests.find(({ id }) => id === check)?.outcomes ?? []
+    await bench.answer(check, outcomes.reduce((most, one) => (one.usual > most.usual ? one : most)).id)
+  }
+  await bench.sees('Nothing that was checked shows a fault', '[data-nothing-shows]')
+  expect(await bench.page.$('[data-found]')).toBeNull()
+  await bench.click('button', 'Close the search: nothing was wrong')
+  await bench.sees('Start a search')
   expect(bench.errors).toEqual([])
 })
