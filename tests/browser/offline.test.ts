@@ -97,6 +97,9 @@ test('with the server gone the app opens, reloads, edits, saves and exports', as
   await bench.click('button', 'Search')
   await bench.sees('are beaten by nothing')
 
+  await bench.load('/practice?lesson=gantry&seed=2')
+  await bench.click('button', 'As the square lies')
+  await bench.sees('Along the square', '[data-notebook]')
   await bench.load('/reference')
   await bench.sees('Life')
   await bench.load('/')

@@ -92,7 +92,8 @@ export function supposable(job: Supposed, axis: Axis, name: Tried): Supposable[]
   const sheet = SHEETS_TRIED[name] as unknown as Sheet<Read>
   const { figures } = soundTrial(job, axis)
   const about: readonly string[] = [...sheet.about, ...(sheet.stopsAt ?? [])]
-  const isAbout = (id: WhatIfId) => about.includes(id) || about.includes(id.replace(/-aside$/, '-off'))
+  const isAbout = (id: WhatIfId) =>
+    about.includes(id) || about.includes(id.replace(/-aside$/, '-off').replace(/-(low|high)$/, ''))
   const all = whatIfsOf(figures, axis).map(id => ({ id, isAbout: isAbout(id) }))
   return [...all.filter(one => one.isAbout), ...all.filter(one => !one.isAbout)]
 }

@@ -61,7 +61,9 @@ export function twinOf(job: Supposed, axis: Axis, at: string): Twin | null {
   const readWith = ({ source, read }: (typeof sources)[number], whatIf: Rehearsal['whatIf']): Predicted => {
     const other = read({ whatIf, slip: null, seed: 1 }, at).axis
     const figures = source.figures(evaluateAxis(other, catalogue, job.units))
-    return Object.fromEntries(figures.map(({ id, value }) => [id, value]))
+    return Object.fromEntries(
+      figures.flatMap(({ id, value }) => (Number.isFinite(value) ? [[id, value]] : [])),
+    )
   }
   const predict = (whatIf: Rehearsal['whatIf'], instead: Predicted): Predicted => ({
     ...instead,

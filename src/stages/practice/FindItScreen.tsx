@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { useCallback, useEffect, useState } from 'react'
 import type { SearchExercise, SearchVerdict, StepTold } from '@/core/practice/trainer/findIt'
-import type { CheckName, FaultId } from '@/core/sheets/findFault/words'
+import { CHECK_WORDS, type CheckName, type FaultId } from '@/core/sheets/findFault/words'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Note, Stated } from '@/ui/Note'
@@ -21,15 +21,16 @@ const minutesOf = (steps: readonly { minutes: number }[]) =>
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const NOBODY = ''
 
+/** Checks that were kept as text, as far as there are such. */
+const checksOf = (kept: unknown): CheckName[] =>
+  `${kept ?? ''}`.split(' ').filter((one): one is CheckName => Object.hasOwn(CHECK_WORDS, one))
+
 /** A hidden fault: checks that cost their minutes, a name for it, and the way taken beside a good one. */
 export function FindItScreen({ seed, onFound }: Props) {
   const of = `${FIND_IT} ${seed}`
   const ask = useCallback(() => askPractice<SearchExercise>(async practice => practice.search(seed)), [seed])
   const exercise = useAnswer(ask, of)
-  const [checks, setChecks] = useState<readonly CheckName[]>(
-    () =>
-      ((keptOf(of)?.answers.checks as string | undefined)?.split(' ').filter(Boolean) as CheckName[]) ?? [],
-  )
+  const [checks, setChecks] = useState<readonly CheckName[]>(() => checksOf(keptOf(of)?.answers.checks))
   const [named, setNamed] = useState<FaultId | typeof NOBODY>(NOBODY)
   const [verdict, setVerdict] = useState<SearchVerdict | null>(null)
   useEffect(() => keep({ of, acts: [], answers: { checks: checks.join(' ') } }), [of, checks])

@@ -32,6 +32,10 @@ export function LessonList({ lessons, who }: { lessons: readonly Lesson[]; who: 
         </chakra.ol>
       </Panel>
       <Searches who={who} />
+      <Note>
+        On a real machine stand clear while it moves, and switch it off and lock it out before a hand goes in.
+        Where local rules or a licensed electrician are asked for, they come first.
+      </Note>
     </>
   )
 }

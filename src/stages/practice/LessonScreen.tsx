@@ -11,7 +11,7 @@ import { FieldInput } from '@/ui/fields/FieldInput'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { BenchDrawing } from './BenchDrawing'
-import { keep, keptOf } from './kept'
+import { keep, keptOf, usable } from './kept'
 import { Notebook } from './Notebook'
 import { anySeed, goPractise } from './place'
 import { Tools } from './Tools'
@@ -34,8 +34,9 @@ const LONGEST_SHOW_MS = 24_000
 export function LessonScreen({ lesson, seed, units, onJudged }: Props) {
   const of = `${lesson.id} ${seed}`
   const exercise = useMemo(() => lesson.of(seed), [lesson, seed])
-  const [acts, setActs] = useState<readonly Act[]>(() => keptOf(of)?.acts ?? [])
-  const [answers, setAnswers] = useState<Answers>(() => ({ ...blank(lesson), ...keptOf(of)?.answers }))
+  const [begun] = useState(() => usable(keptOf(of), lesson, exercise))
+  const [acts, setActs] = useState<readonly Act[]>(begun.acts)
+  const [answers, setAnswers] = useState<Answers>({ ...blank(lesson), ...begun.answers })
   const [points, setPoints] = useState<Point[] | null>(null)
   const [marked, setMarked] = useState<readonly number[]>([])
   /** How far a good way has been shown; null while none is. */
