@@ -10,7 +10,7 @@ export interface TwinSize {
   readonly size: number
   /** What that is uncertain by, in the scale of each figure. */
   readonly spread: number
-  /** By the ids of the measured figures, each in its base unit. */
+  /** By the ids of the measured figures, each in its base unit; none of one that cannot be had with this fault. */
   readonly reads: Readonly<Record<string, number>>
 }
 export interface TwinFault {
@@ -51,6 +51,8 @@ export interface Fit {
 
 /** Readings lie within two standard uncertainties of what they should be, but for one in twenty. */
 const OFF = 2
+/** A figure is compared where so much of the sizes that it may have come to it. */
+const MOSTLY = 0.5
 /** A size that may as well be three times as large is not told. */
 const TOLD_TIMES = 3
 
@@ -62,7 +64,10 @@ function inScales({ measured: figures, scales, sound, faults }: Twin) {
       share,
       sizeUm: size,
       spreadUm: spread,
-      predicted: Object.fromEntries(figures.map(({ id }) => [id, (reads[id] ?? 0) / scaleOf(id)])),
+      // A figure that cannot be had with it says nothing for it: it is held against that of a sound axis.
+      predicted: Object.fromEntries(
+        figures.map(({ id }) => [id, (reads[id] ?? (sound.reads[id] as number)) / scaleOf(id)]),
+      ),
     }))
   return {
     observed: figures.map(({ id, value, standard }) => ({
@@ -123,11 +128,18 @@ export function fitsOf(twin: Twin, of: readonly (FaultId | null)[]): Fit[] {
     return {
       faultId,
       size: fault ? toldSize(fault, weights) : null,
-      rows: twin.measured.map(figure => {
-        const would = mean(({ reads }) => reads[figure.id] ?? 0)
+      rows: twin.measured.flatMap(figure => {
+        const read = sizes.flatMap(({ reads }, index) => {
+          const value = reads[figure.id]
+          return value === undefined ? [] : [{ value, weight: weights[index] as number }]
+        })
+        const weight = read.reduce((sum, one) => sum + one.weight, 0)
+        // What the likely sizes do not come to is nothing that could be compared.
+        if (weight < MOSTLY) return []
+        const would = read.reduce((sum, one) => sum + one.value * one.weight, 0) / weight
         const foretold = spread * (twin.scales[figure.id] as number)
         const isOff = Math.abs(figure.value - would) > OFF * Math.hypot(foretold, figure.standard)
-        return { ...figure, would, isOff }
+        return [{ ...figure, would, isOff }]
       }),
     }
   })

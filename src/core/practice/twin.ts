@@ -65,11 +65,9 @@ export function twinOf(job: Supposed, axis: Axis, at: string): Twin | null {
       figures.flatMap(({ id, value }) => (Number.isFinite(value) ? [[id, value]] : [])),
     )
   }
-  const predict = (whatIf: Rehearsal['whatIf'], instead: Predicted): Predicted => ({
-    ...instead,
-    ...Object.assign({}, ...sources.map(source => attempt(() => readWith(source, whatIf)).value ?? {})),
-  })
-  const sound = predict(null, {})
+  const predict = (whatIf: Rehearsal['whatIf']): Predicted =>
+    Object.assign({}, ...sources.map(source => attempt(() => readWith(source, whatIf)).value ?? {}))
+  const sound = predict(null)
   // What the simulation does not come to is held against nothing.
   const foretold = measured.flatMap(({ figures }) => figures).filter(({ id }) => sound[id] !== undefined)
   if (foretold.length === 0) return null
@@ -78,14 +76,16 @@ export function twinOf(job: Supposed, axis: Axis, at: string): Twin | null {
     foretold.map(({ id, least }) => [id, Math.hypot(least, OF_SOUND * (sound[id] ?? 0))]),
   )
   const sizeWith = (size: number, reads: Predicted, share: number): TwinSize => {
-    const effects = Object.entries(scales).map(([id, scale]) => ((reads[id] ?? 0) - (sound[id] ?? 0)) / scale)
+    const effects = Object.entries(scales).map(([id, scale]) =>
+      reads[id] === undefined ? 0 : (reads[id] - (sound[id] as number)) / scale,
+    )
     return { share, size, reads, spread: Math.hypot(1, OF_EFFECT * Math.max(...effects.map(Math.abs))) }
   }
   const faults = FAULTS.map(({ id }): TwinFault => {
     const names = SIMULATED_AS[id] ?? [id as WhatIfId]
     const chains = names.flatMap(name =>
       chainsOf(WHAT_IFS[name]).map(sizes => {
-        const read = sizes.map(size => ({ size, reads: predict({ id: name, size }, sound) }))
+        const read = sizes.map(size => ({ size, reads: predict({ id: name, size }) }))
         return WHAT_IFS[name].size.whole ? read : between(read)
       }),
     )
