@@ -128,9 +128,8 @@ export function diagnosis(
   const faults = FAULTS.filter(({ id }) => !without.has(id))
   const observed = answered.map(({ check, outcome }) => ({ testId: check, outcomeId: outcome }))
   const ranked = rankFaults({ faults, tests: FAULT_TABLE.tests, observed })
-  const { posteriors, sound } = ofOne(
-    twin ? weighedByFigures(twin, withSound(faults, answered, ranked)) : withSound(faults, answered, ranked),
-  )
+  const byWords = withSound(faults, answered, ranked.posteriors)
+  const { posteriors, sound } = ofOne(twin ? weighedByFigures(twin, byWords) : byWords)
   // What a check would tell is asked of what all of them make likely together.
   const made = new Set<string>(answered.map(({ check }) => check))
   const gains = twin
@@ -202,14 +201,14 @@ export function diagnosis(
 /** Of those who complain of an axis so many have a sound one. */
 const SOUND_PRIOR = 0.1
 /** A complaint says of a sound axis no more than chance: it is one of so many words. */
-const COMPLAINTS = 6
+const COMPLAINTS = outcomesOf('complaint').length
 const LIKELIER_THAN_NOT = 0.5
 
 /** A sound axis beside the faults of the table: every check comes out on it as it usually does. */
 function withSound(
   faults: readonly Fault[],
   answered: readonly Answered[],
-  { posteriors }: { posteriors: Weighed['posteriors'] },
+  posteriors: Weighed['posteriors'],
 ): Weighed {
   const all = (likelihood: (check: string, outcome: string) => number) =>
     answered.reduce((product, { check, outcome }) => product * likelihood(check, outcome), 1)

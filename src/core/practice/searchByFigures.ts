@@ -1,3 +1,4 @@
+import type { Axis } from '../document/axis'
 import { attempt } from '../evaluation/attempt'
 import { Hand } from '../simulate/axis/hand'
 import { handSize, readOnce, SHEETS_TRIED, type Tried } from '../trial/builder'
@@ -11,12 +12,8 @@ import { twinOf } from './twin'
 /** What somebody who searches for a fault has read on an axis before. */
 const READ_BEFORE = ['reversal', 'whereLost', 'drag'] as const satisfies readonly Tried[]
 
-/**
- * A search on an axis of known truth on which some sheets were read before, by what they would read with each fault.
- *
- * @param withTwin false goes by the table alone, on the same readings
- */
-function searchByFigures(trial: Trial, withTwin = true): Search {
+/** The axis of a trial with these sheets read on it by a hand that does not slip. */
+function readBefore(trial: Trial): Axis {
   let { axis } = trial
   for (const name of READ_BEFORE) {
     const sheet = SHEETS_TRIED[name] as unknown as Sheet<Read>
@@ -25,7 +22,7 @@ function searchByFigures(trial: Trial, withTwin = true): Search {
     const at = { causes: trial.causes, axis }
     axis = attempt(() => readOnce(trial, sheet, at, sheet.plan(axis, trial), by)).value ?? axis
   }
-  return searchByTheSheet(trial, { axis, twin: withTwin ? twinOf(trial.job, axis, TRIAL_DAY) : null })
+  return axis
 }
 
 /** What became of two searches on the same readings. */
@@ -53,10 +50,11 @@ export function searchedByFigures(slipped: Trial): FigureSearch | null {
   const trial = { ...slipped, slip: null }
   const fault = trial.faults[0] ?? null
   if (fault && !isSearchedFor(fault)) return null
+  const axis = readBefore(trial)
   return {
     fault,
-    byTable: came(searchByFigures(trial, false)),
-    byFigures: came(searchByFigures(trial)),
+    byTable: came(searchByTheSheet(trial, { axis, twin: null })),
+    byFigures: came(searchByTheSheet(trial, { axis, twin: twinOf(trial.job, axis, TRIAL_DAY) })),
   }
 }
 

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { useCallback, useEffect, useState } from 'react'
 import type { SearchExercise, SearchVerdict, StepTold } from '@/core/practice/trainer/findIt'
 import { CHECK_WORDS, type CheckName, type FaultId } from '@/core/sheets/findFault/words'
+import { percent } from '@/core/units/percent'
 import { Button } from '@/ui/controls'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Note, Stated } from '@/ui/Note'
@@ -18,7 +19,6 @@ interface Props {
 
 const minutesOf = (steps: readonly { minutes: number }[]) =>
   steps.reduce((sum, { minutes }) => sum + minutes, 0)
-const percent = (share: number) => `${Math.round(100 * share)} %`
 const NOBODY = ''
 
 /** Checks that were kept as text, as far as there are such. */

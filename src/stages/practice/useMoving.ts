@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react'
+import { GAUGE_RANGE_UM } from '@/core/practice/trainer/trainingBench'
 
 /** How the machine stands in the picture. */
 export interface Pose {
@@ -14,7 +15,6 @@ export interface Pose {
 
 /** A move is drawn within this time, however long it takes on the machine. */
 const [SHORT_MS, LONG_MS, LONG_MM] = [260, 900, 200]
-const OFF_DIAL_UM = 1000
 const UM_PER_MM = 1000
 
 /** Between two poses: the nut goes evenly, the table stays until its play is taken up. */
@@ -39,7 +39,7 @@ export function poseBetween(from: Pose, to: Pose, share: number): Pose {
     commandMm,
     tableOffUm,
     halfTurns,
-    needleUm: shown === null || Math.abs(shown) > OFF_DIAL_UM ? null : shown,
+    needleUm: shown === null || Math.abs(shown) > GAUGE_RANGE_UM ? null : shown,
   }
 }
 

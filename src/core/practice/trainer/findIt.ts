@@ -58,8 +58,13 @@ const MOST_DRAWS = 200
 /** Draws of one exercise do not run into those of the next. */
 const APART = 1000
 
+interface Drawn {
+  readonly trial: Trial
+  readonly best: Search
+}
+
 /** The machine of an exercise, with the way that the sheet goes. @throws RangeError where none can be drawn */
-function drawn(seed: number): { trial: Trial; best: Search } {
+function draw(seed: number): Drawn {
   for (let tries = 0; tries < MOST_DRAWS; tries++) {
     const trial: Trial = { ...drawTrial(APART * seed + tries), slip: null }
     if (trial.faults.length !== 1) continue
@@ -70,6 +75,13 @@ function drawn(seed: number): { trial: Trial; best: Search } {
 }
 /** A fault that the complaint alone gives away is no exercise. */
 const LEAST_CHECKS = 2
+
+/** The exercise in hand is asked after each check: it is drawn once. */
+const drawn = (seed: number): Drawn => {
+  if (last?.seed !== seed) last = { seed, ...draw(seed) }
+  return last
+}
+let last: (Drawn & { readonly seed: number }) | undefined
 
 /** A hidden fault, the same for the same seed. */
 export function searchExercise(seed: number): SearchExercise {

@@ -142,7 +142,8 @@ export class TrainingBench {
     this.commandMm = setup.startsAtMm
     this.moving.moveTo(setup.startsAtMm, SLOW_MM_PER_MIN)
     this.hand = new Hand(seed, setup.slip?.is ?? null, setup.slip?.sizeUm, setup.slip?.among)
-    for (const index of setup.gaugesAtMm.keys()) this.zeros.set(`slide ${index}`, this.ownZeroUm(index))
+    // An indicator on the base begins with its zero at its very place.
+    for (const [index, mm] of setup.gaugesAtMm.entries()) this.zeros.set(`slide ${index}`, mm * UM_PER_MM)
   }
 
   /** From here on the hand reads rightly. */
@@ -252,11 +253,6 @@ export class TrainingBench {
     if (key === null) return
     this.zeros.set(key, this.tipUm())
     this.zeroCount += 1
-  }
-
-  /** Where an indicator on the base stands to begin with: as it was put there, at its place come from below. */
-  private ownZeroUm(index: number): number {
-    return (this.setup.gaugesAtMm[index] as number) * UM_PER_MM
   }
 
   /** The gauge whose needle is looked at; null where the slide is at none. */

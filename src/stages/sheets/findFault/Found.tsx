@@ -3,6 +3,7 @@ import type { Diagnosis } from '@/core/diagnose/diagnosis'
 import { closeSearch } from '@/core/sheets/findFault/edits'
 import { REDO_OF_FAULT } from '@/core/sheets/findFault/redo'
 import { FAULT_WORDS } from '@/core/sheets/findFault/words'
+import { percent } from '@/core/units/percent'
 import { Button } from '@/ui/controls'
 import { Panel } from '@/ui/Panel'
 import { RedoButton } from '../../job/build/RedoButton'
@@ -83,7 +84,3 @@ export function Found({
     </Panel>
   )
 }
-
-/** A probability in whole percent, never quite nothing and never quite sure. */
-export const percent = (probability: number): string =>
-  probability > 0.99 ? 'over 99 %' : probability < 0.01 ? 'under 1 %' : `${Math.round(100 * probability)} %`

@@ -4,6 +4,7 @@ import { newId } from '@/core/document/id'
 import { sheetOf } from '@/core/sheets'
 import { setAnswer } from '@/core/sheets/findFault/edits'
 import { CHECK_WORDS, FAULT_WORDS, outcomeWords } from '@/core/sheets/findFault/words'
+import { percent } from '@/core/units/percent'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
 import { Note } from '@/ui/Note'
@@ -11,7 +12,6 @@ import { Panel } from '@/ui/Panel'
 import { useEdit, useJob, useJobContext } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useAxisNow } from '../../job/useAxis'
-import { percent } from './Found'
 
 /** The check that tells most in a minute, with what each answer would mean; the others folded beneath it. */
 export function NextChecks({ found: { next, besides, answered } }: { found: Diagnosis }) {

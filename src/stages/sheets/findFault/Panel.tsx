@@ -10,6 +10,7 @@ import {
   type FaultId,
   outcomeWords,
 } from '@/core/sheets/findFault/words'
+import { percent } from '@/core/units/percent'
 import { Button } from '@/ui/controls'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
@@ -19,7 +20,7 @@ import { useAxisNow } from '../../job/useAxis'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 import { Answers } from './Answers'
 import { ByFigures } from './ByFigures'
-import { Found, percent } from './Found'
+import { Found } from './Found'
 import { NextChecks } from './NextChecks'
 import { Suspects } from './Suspects'
 import { useTwin } from './useTwin'

@@ -2,13 +2,13 @@ import { chakra } from '@chakra-ui/react'
 import type { Diagnosis, Reason, Suspect } from '@/core/diagnose/diagnosis'
 import { closeSearch } from '@/core/sheets/findFault/edits'
 import { checkName, FAULT_WORDS, type FaultId, outcomeWords } from '@/core/sheets/findFault/words'
+import { percent } from '@/core/units/percent'
 import { Button } from '@/ui/controls'
 import { Fold } from '@/ui/Fold'
 import { Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { useEdit } from '../../job/JobContext'
 import { useAxisNow } from '../../job/useAxis'
-import { percent } from './Found'
 
 const SHOWN = 4
 

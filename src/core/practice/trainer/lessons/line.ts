@@ -35,6 +35,9 @@ const readAt = (all: readonly Entry[], place: Entry['place'], setting: number) =
   const half = (isTurned: boolean) => here.filter(one => one.isTurned === isTurned)
   return { here, isBoth: half(false).length > 0 && half(true).length > 0 }
 }
+/** What the needle goes by from one half turn to the other. */
+const runsOutUm = (here: readonly Entry[]) =>
+  Math.abs(meanOf(here.filter(one => one.isTurned)) - meanOf(here.filter(one => !one.isTurned)))
 /** How many times one went to the shims: what is set without a reading in between is one round. */
 const roundsOf = (all: readonly Entry[]) => new Set(all.map(({ setting }) => setting)).size - 1
 
@@ -86,9 +89,7 @@ export const LINE = lesson({
     const left = [truth.near + nearShim, truth.far + farShim] as const
     const worst = Math.abs(left[0]) > Math.abs(left[1]) ? 0 : 1
     const turned = readAt(all, 'nearLine', 0).here
-    const runsOut = Math.abs(
-      meanOf(turned.filter(one => one.isTurned)) - meanOf(turned.filter(one => !one.isTurned)),
-    )
+    const runsOut = runsOutUm(turned)
     return [
       point(
         'Both ends first',
@@ -144,12 +145,5 @@ export const LINE = lesson({
     })
     return [...readAll, ...shims, ...readAll]
   },
-  reckoned: (_, bench) => {
-    const turned = readAt(entriesOf(bench), 'nearLine', 0).here
-    return {
-      runOutUm: Math.abs(
-        meanOf(turned.filter(one => one.isTurned)) - meanOf(turned.filter(one => !one.isTurned)),
-      ),
-    }
-  },
+  reckoned: (_, bench) => ({ runOutUm: runsOutUm(readAt(entriesOf(bench), 'nearLine', 0).here) }),
 })
