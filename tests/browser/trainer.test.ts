@@ -178,6 +178,13 @@ test('by the keyboard alone, in inches', async () => {
   const bench = await app.open('/practice')
   await bench.fill('Your name', 'Ines', 'Enter')
   await bench.choose('Reads in', 'inch')
+  // It shows what is kept, once it is kept.
+  await bench.stands()
+  await bench.page.waitForFunction(() =>
+    [...document.querySelectorAll<HTMLSelectElement>('[data-who] select')].some(
+      ({ value }) => value === 'inch',
+    ),
+  )
   await bench.go('/practice?lesson=gantry&seed=5')
   const press = async (name: string) => {
     const button = await bench.find('button', name)
