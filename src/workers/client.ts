@@ -152,23 +152,29 @@ export const startWhyNot = (
   )
 
 /** So long a calendar is looked through; one of many years takes a moment. */
-const CALENDAR_MS = 10_000
+const CALENDAR_MS = 30_000
 
 /** Looks through a calendar for the days off in a window. @throws Error where it takes longer than any real one */
 export function startDaysOff(text: string, window: DaysWindow): Running<DaysOffFile> {
   const reading = running<FileWorker, DaysOffFile>(fileWorker(), remote => remote.daysOff(text, window))
+  let timer: ReturnType<typeof setTimeout>
+  // What was called off says nothing any more, however long ago.
+  const cancel = () => {
+    clearTimeout(timer)
+    reading.cancel()
+  }
   const late = new Promise<never>((_, reject) => {
-    const timer = setTimeout(() => {
-      reading.cancel()
+    timer = setTimeout(() => {
+      cancel()
       reject(
         new Error(
           `It was not looked through after ${CALENDAR_MS / 1000} seconds: it has rules that lead nowhere.`,
         ),
       )
     }, CALENDAR_MS)
-    void reading.done.finally(() => clearTimeout(timer)).catch(() => undefined)
   })
-  return { done: Promise.race([reading.done, late]), cancel: reading.cancel }
+  void reading.done.finally(() => clearTimeout(timer)).catch(() => undefined)
+  return { done: Promise.race([reading.done, late]), cancel }
 }
 
 /** Writes tables as a workbook. */

@@ -126,10 +126,12 @@ export class Bench {
     await this.pressOn((await this.page.waitForSelector(selector)) as ElementHandle<HTMLElement>)
   }
 
-  /** Gives an answer of Find the fault: what is asked comes anew after each, so one is given when they stand still. */
+  /** Gives an answer of Find the fault, and waits until what is asked has come anew. */
   async answer(check: string, outcome: string) {
+    const asked = `[data-next-check="${check}"]`
     await this.stands()
-    await this.press(`[data-next-check="${check}"] [data-outcome="${outcome}"]`)
+    await this.press(`${asked} [data-outcome="${outcome}"]`)
+    await this.page.waitForFunction(selector => !document.querySelector(selector), {}, asked)
   }
 
   /** Opens folds of the sheet whose name begins so, where they are not open. */
