@@ -1,9 +1,12 @@
 import { runs } from '../calculation/fixtures/runs'
 import { ostrey } from '../demo/ostrey'
 import { skarrow } from '../demo/skarrow'
+import { measuredIn } from '../diagnose/measured'
 import { fitsOf, type Twin } from '../diagnose/twin'
 import type { Axis } from '../document/axis'
 import type { Job } from '../document/job'
+import { catalogueOf } from '../machine/parts'
+import { evaluateAxis } from '../sheets/evaluateAxis'
 import type { FaultId } from '../sheets/findFault/words'
 import { newJob } from '../sheets/newJob'
 import { rehearsalOf } from './rehearse'
@@ -102,4 +105,46 @@ test('the drag of the demo saddle is foretold for the whole axis, whatever its l
   // It binds near its fixed block: that goes with the readings better than a nut with play.
   const off = (id: FaultId) => offOf(twin, id).length
   expect(off('fixed-block-off')).toBeLessThanOrEqual(off('nut-play'))
+})
+
+test.each([
+  ['nut-play', 60],
+  ['coupler-play', 35],
+  ['preload-high', 2.2],
+  ['fixed-block-off', 260],
+  ['bent-screw', 170],
+] as const)('%s reads between simulated sizes as it does where it is simulated', (id, planted) => {
+  const [job] = [skarrow().job]
+  const [axis] = job.axes as [Axis]
+  const read = readWith(job, axis, { id, size: planted })
+  const twin = twinOf(job, read, LATER) as Twin
+  const simulated = (size: number) => {
+    const tables = READ.map(name => {
+      const { axis: of, table } = rehearsalOf(
+        job,
+        read,
+        name,
+      )({ whatIf: { id, size }, slip: null, seed: 1 }, LATER)
+      return [table, of[table]]
+    })
+    const now: Axis = { ...read, ...Object.fromEntries(tables) }
+    return measuredIn(evaluateAxis(now, catalogueOf(job), job.units), null).flatMap(({ figures }) => figures)
+  }
+  // What does not go with the readings at all need not be known that well.
+  const goesWith = twin.faults
+    .find(one => one.id === id)
+    ?.sizes.filter(({ reads }) =>
+      twin.measured.every(
+        ({ id: of, value }) => Math.abs((reads[of] ?? value) - value) < 10 * (twin.scales[of] as number),
+      ),
+    )
+  const off = (goesWith ?? [])
+    .filter((_, index) => index % 4 === 1)
+    .flatMap(({ size, reads }) =>
+      simulated(size).flatMap(({ id: of, value }) =>
+        reads[of] === undefined ? [] : [Math.abs(reads[of] - value) / (twin.scales[of] as number)],
+      ),
+    )
+  expect(off.length).toBeGreaterThan(15)
+  expect(Math.max(...off)).toBeLessThan(0.75)
 })

@@ -309,12 +309,22 @@ export class SimulatedAxis {
 
   /** The force across the screw on the nut at a place, N. */
   sideForceN(nutMm: number, angleDeg = 0): number {
+    const { bow, kink, journal } = this.causes
+    // A straight screw lies as it lies, however far it is turned.
+    const turnedDeg = bow || kink || journal?.at === 'fixed' ? angleDeg : 0
+    const key = `${nutMm} ${turnedDeg}`
+    const known = this.sideForces.get(key)
+    if (known !== undefined) return known
     const of = (plane: Plane) => {
-      const { forcesN } = this.lies(plane, nutMm, angleDeg, 'both')
+      const { forcesN } = this.lies(plane, nutMm, turnedDeg, 'both')
       return forcesN[1] as number
     }
-    return Math.hypot(of('heightUm'), of('sideUm'))
+    const forceN = Math.hypot(of('heightUm'), of('sideUm'))
+    this.sideForces.set(key, forceN)
+    return forceN
   }
+  /** What was worked out already: drag is read at one place in both ways and at four turns of the screw. */
+  private readonly sideForces = new Map<string, number>()
 
   /**
    * What it takes to turn the screw by hand, Nm.
