@@ -207,6 +207,11 @@ describe('rails', () => {
     })),
   })
 
+  const readTwice = (values: number[], positionMm: number, againUm: number) => {
+    const { stations } = read(values)
+    return { stations: [...stations, { id: 'again', positionMm, readingUm: againUm, slopeUmPerM: null }] }
+  }
+
   test('a second rail that leans is tapped at its end; one that is bowed is pushed where it stands out', () => {
     expect(at({})?.sentence).toContain('tap its end at 2,300 mm back')
     expect(at(read([0, 40, 90, 50, 0]))?.sentence).toContain('bowed')
@@ -216,11 +221,31 @@ describe('rails', () => {
   test('one place that stands proud is pushed back, and makes no other look low; an end only where all others lie on a line', () => {
     // What was read on a rail with a chip under it at 900 mm.
     expect(at(read([2, 0, 34, 82, 20, 0]))?.sentence).toMatch(/proud at 900 mm.*push it back/)
-    expect(at(read([0, -2, 3, 90, 1, 0]))?.sentence).toMatch(/[89]\d µm proud at 900 mm/)
-    expect(at(read([0, -2, 3, -90, 1, 0]))?.sentence).toMatch(/[89]\d µm low at 900 mm/)
+    expect(at(readTwice([0, -2, 3, 90, 1, 0], 900, 88))?.sentence).toMatch(/[89]\d µm proud at 900 mm/)
+    expect(at(readTwice([0, -2, 3, -90, 1, 0], 900, -92))?.sentence).toMatch(/[89]\d µm low at 900 mm/)
     // A bow is pushed in its middle, and no end is tapped for what is left of it.
     expect(at(read([0, 84, 140, 138, 86, -2]))?.sentence).toMatch(/proud at 600 mm/)
     expect(at(read([0, -32, -40, -40, -52, -2]))?.sentence).not.toContain('not parallel')
+  })
+
+  test('what one reading alone decides is read once more before anything is slackened', () => {
+    const lone = at(read([0, -2, 3, 90, 1, 0]))
+    expect(lone?.state).toBe('unknown')
+    expect(lone?.sentence).toMatch(/at 900 mm alone stands 90 µm off.*Read it once more/)
+    // One end of a rail as well: nothing beside it tells a lost minus from a rail that bends away.
+    expect(at(read([0, 2, 0, 0, 0, -60]))?.sentence).toContain('at 1,500 mm alone')
+    // The first place is read again at the end.
+    expect(at(readTwice([-60, 0, 2, 0, 0, 2], 0, -58))?.state).toBe('fails')
+    // Read again and not alike, it is said which rows do not go together.
+    expect(at(readTwice([0, -2, 3, 90, 1, 0], 900, 2))?.sentence).toMatch(/read twice.*90 µm and 2 µm/)
+    // The round before may have shown it already.
+    const before = { ...round, ...read([0, -2, 3, 84, 1, 0]) }
+    const rounds = (first: typeof before) => [first, { ...round, ...read([0, -2, 3, 90, 1, 0]) }]
+    expect(find({ ...gantry, railRounds: rounds(before) }, 'align.rails')?.state).toBe('fails')
+    const other = { ...before, ...read([0, -2, 3, -9, 1, 0]) }
+    expect(find({ ...gantry, railRounds: rounds(other) }, 'align.rails')?.state).toBe('unknown')
+    // Where what is left would not hold well, it is not one reading that decides.
+    expect(at(read([0, -12, 14, 90, 1, 0]))?.state).toBe('fails')
   })
 
   test('a level is stepped along: a gap ends the line, and a straight rail off level is straight', () => {
@@ -380,27 +405,32 @@ test('what a long screw hangs by near its block is no block off its line', () =>
 
 test('friction goes to Survey; columns that were swapped and a pull that slipped are asked about', () => {
   const [round] = X.waysRounds as [Axis['waysRounds'][number]]
-  const at = (pulls: [number, number][]) =>
-    find(
-      {
-        ...X,
-        waysRounds: [
-          {
-            ...round,
-            stations: pulls.map(([addedMassKg, pullN], index) => ({ id: `p-${index}`, addedMassKg, pullN })),
-          },
-        ],
-      },
-      'align.waysFriction',
-    )
+  const pulled = (pulls: [number, number][]) => ({
+    ...round,
+    stations: pulls.map(([addedMassKg, pullN], index) => ({ id: `p-${index}`, addedMassKg, pullN })),
+  })
+  const at = (pulls: [number, number][], axis: Axis = X) =>
+    find({ ...axis, waysRounds: [pulled(pulls)] }, 'align.waysFriction')
   expect(find(X, 'align.waysFriction')?.state).toBe('holds')
-  expect(
-    at([
-      [0, 200],
-      [20, 220],
-      [40, 240],
-    ])?.sentence,
-  ).toContain('Put them into Survey')
+  const HARD: [number, number][] = [
+    [0, 200],
+    [20, 220],
+    [40, 240],
+  ]
+  const from = (provenance: 'measured' | 'assumed'): Axis => ({
+    ...X,
+    dimensions: {
+      ...X.dimensions,
+      frictionCoefficient: { ...X.dimensions.frictionCoefficient, provenance },
+    },
+  })
+  expect(at(HARD, from('assumed'))?.sentence).toContain('Put them into Survey')
+  // What was measured before is not written over by one round that says something else, but by two.
+  const measured = from('measured')
+  expect(at(HARD, measured)?.state).toBe('unknown')
+  expect(at(HARD, measured)?.sentence).toContain('hang a known mass')
+  const twice = { ...measured, waysRounds: [pulled(HARD), { ...pulled(HARD), id: 'again' }] }
+  expect(find(twice, 'align.waysFriction')?.sentence).toContain('Put them into Survey')
   expect(
     at([
       [0, 105],

@@ -1,9 +1,12 @@
+import { groupBy, mean } from 'es-toolkit'
 import { defineChecks } from '../../evaluation/check'
+import { median } from '../../readings/plausible'
 import { judgeRounds } from '../shared/rounds/judgeRounds'
 import { notMeant } from '../shared/rounds/meant'
 import { against, noAdvice, stepOf } from '../shared/rounds/roundFinding'
 import { boltSequence } from '../shared/steps/boltSequence'
 import { narrowestStrip, oddPlace, offMiddle, type Station, straightness } from './calculation'
+import type { RailRound } from './model'
 import { heightsOf, railRounds, widthOf } from './rounds'
 
 /** Most of a second rail's range that is a straight slope: it leans, it is not bowed. */
@@ -43,6 +46,14 @@ export const RAILS_CHECKS = defineChecks({
         return noAdvice(
           `${small(widthUm)} along the rail against ${small(acceptedUm)} accepted, read in steps of ${small(stepUm)}: a finer gauge would tell.`,
         )
+      const lone = how === 'level' ? null : loneReading(round, heights)
+      const before = railRounds.pick(t.axis)[railRounds.pick(t.axis).indexOf(round) - 1]
+      if (lone && !(before && confirms(before, lone)))
+        return noAdvice(
+          lone.againUm === null
+            ? `All but one place lie within ${small(lone.othersUm)}; that at ${at(lone.positionMm)} alone stands ${small(Math.abs(lone.offUm))} off. Read it once more, in a row of its own: a figure that was put down wrongly looks so. Nothing is slackened before.`
+            : `At ${at(lone.positionMm)} it was read twice, and not alike: ${small(lone.readingUm)} and ${small(lone.againUm)}. Take out the row that was put down wrongly. Nothing is slackened before.`,
+        )
       const lengthMm =
         Math.max(...heights.map(({ positionMm }) => positionMm)) -
         Math.min(...heights.map(({ positionMm }) => positionMm))
@@ -78,6 +89,53 @@ export const RAILS_CHECKS = defineChecks({
   },
 })
 
+/** A reading that alone decides. */
+interface LoneReading extends Station {
+  /** How far it stands off the others. */
+  offUm: number
+  /** How wide all others are. */
+  othersUm: number
+  /** What else was read at its place; null where it was read once. */
+  againUm: number | null
+}
+/** Without it all must lie within such a share of what is accepted, of so many places at least. */
+const WELL_WITHIN = 0.5
+const FEWEST_OTHERS = 3
+/** A second reading comes to the first within such a share of it. */
+const COMES_AGAIN = 0.3
+
+/** The one reading without which the rail would hold well; null where there is none, as where it was read twice alike. */
+function loneReading(round: RailRound, heights: readonly Station[]): LoneReading | null {
+  const found = heights.flatMap(place => {
+    const others = heights.filter(one => one !== place)
+    const othersUm = widthOf(round, others)
+    return othersUm === null || others.length < FEWEST_OTHERS || othersUm > WELL_WITHIN * round.acceptedUm
+      ? []
+      : [{ place, others, othersUm }]
+  })
+  const [least] = found.toSorted((a, b) => a.othersUm - b.othersUm)
+  if (!least) return null
+  const { place, others, othersUm } = least
+  const offUm = place.readingUm - median(others.map(({ readingUm }) => readingUm))
+  // The first place is read again as the last, which is none of the heights.
+  const there = round.stations.flatMap(({ positionMm, readingUm }) =>
+    positionMm === place.positionMm && readingUm !== null ? [readingUm] : [],
+  )
+  const again = there.toSpliced(there.indexOf(place.readingUm), 1)
+  if (again.some(readingUm => comesAgain(readingUm - place.readingUm, offUm))) return null
+  return { ...place, offUm, othersUm, againUm: again[0] ?? null }
+}
+const comesAgain = (apartUm: number, offUm: number) => Math.abs(apartUm) <= COMES_AGAIN * Math.abs(offUm)
+
+/** Whether another round of the rail has the same place off alike. */
+function confirms(other: RailRound, { positionMm, offUm }: LoneReading): boolean {
+  const heights = heightsOf(other)
+  const middleUm = median(heights.map(({ readingUm }) => readingUm))
+  return heights.some(
+    one => one.positionMm === positionMm && comesAgain(one.readingUm - middleUm - offUm, offUm),
+  )
+}
+
 /** What is pushed: the one place that stands off all others, or else what bows furthest between the ends. */
 function farthest(heights: readonly Station[]): { positionMm: number; offUm: number } {
   const strip = narrowestStrip(heights)
@@ -94,7 +152,7 @@ function farthest(heights: readonly Station[]): { positionMm: number; offUm: num
 
 /** How a rail stands off the line through its ends, at the places between them. */
 function offEnds(heights: readonly Station[]): { positionMm: number; offUm: number }[] {
-  const along = heights.toSorted((a, b) => a.positionMm - b.positionMm)
+  const along = eachOnce(heights).toSorted((a, b) => a.positionMm - b.positionMm)
   const [first, last] = [along[0], along.at(-1)]
   if (!first || !last || last.positionMm === first.positionMm) return []
   const slope = (last.readingUm - first.readingUm) / (last.positionMm - first.positionMm)
@@ -103,6 +161,13 @@ function offEnds(heights: readonly Station[]): { positionMm: number; offUm: numb
     offUm: readingUm - first.readingUm - slope * (positionMm - first.positionMm),
   }))
 }
+
+/** A place that was read several times stands where its readings do on average. */
+const eachOnce = (heights: readonly Station[]): Station[] =>
+  Object.entries(groupBy(heights, ({ positionMm }) => positionMm)).map(([, read]) => ({
+    positionMm: (read[0] as Station).positionMm,
+    readingUm: mean(read.map(({ readingUm }) => readingUm)),
+  }))
 
 /** What is done about a rail that is not straight: the place that is pushed, and what a second one leans by. */
 export function railOrder(heights: readonly Station[]): {
@@ -117,7 +182,7 @@ export function railOrder(heights: readonly Station[]): {
   const places = heights.map(({ positionMm }) => positionMm)
   const lengthMm = Math.max(...places) - Math.min(...places)
   const { slopeUmPerM, leastSquaresUm, rangeUm } = straightness({ stations: [...heights] })
-  const one = oddPlace(heights)
+  const one = oddPlace(eachOnce(heights))
   return {
     worst: one ?? farthest(heights),
     isOne: one !== null,

@@ -17,8 +17,7 @@ export function heightsOf(round: RailRound): Station[] {
 }
 
 /** The figure that is held against what is accepted: the strip of one rail, the range of the second against the first. */
-export function widthOf(round: RailRound): number | null {
-  const heights = heightsOf(round)
+export function widthOf(round: RailRound, heights: readonly Station[] = heightsOf(round)): number | null {
   if (new Set(heights.map(({ positionMm }) => positionMm)).size < 2) return null
   if (round.how !== 'second') return narrowestStrip(heights)?.heightUm ?? null
   const values = heights.map(({ readingUm }) => readingUm)

@@ -75,12 +75,15 @@ const alignCheck = (plane: Plane): Check => ({
       const target = small(targetUm)
       if (advice.kind === 'unsure') {
         const { block, moveUm, uncertainUm, sagUm } = advice.unsure
-        const more =
-          block === 'far' && advice.bends && !isUpright(t.axis) && sagUm <= uncertainUm / 2
-            ? `With both blocks tight and the nut clamped near the fixed one, the screw bends between them and shows little of the far one. Run the nut up to the far block, slack the screws of that block, let it settle on the screw, and tighten it evenly while the gauge beside it stays; then read again.`
-            : sagUm > uncertainUm / 2
-              ? `Most of that is the sag of the screw by its own weight, which is known no better. Leave the block where it is, and read Drag along the travel: one that is off binds as the nut comes near it.`
-              : `Read at places further apart, ${setting.ends === 'fixed-free' ? 'from the fixed block on' : 'near both blocks'}, or at more of them.`
+        const settles = block === 'far' && advice.bends && !isUpright(t.axis) && sagUm <= uncertainUm / 2
+        // A block that settles on a bent screw stands off by its bend.
+        const bent = settles && isAsked(round) ? bentSaid(round, plane, targetUm, say) : null
+        if (bent) return noAdvice(bent)
+        const more = settles
+          ? `With both blocks tight and the nut clamped near the fixed one, the screw bends between them and shows little of the far one. Run the nut up to the far block, slack the screws of that block, let it settle on the screw, and tighten it evenly while the gauge beside it stays; then read again.`
+          : sagUm > uncertainUm / 2
+            ? `Most of that is the sag of the screw by its own weight, which is known no better. Leave the block where it is, and read Drag along the travel: one that is off binds as the nut comes near it.`
+            : `Read at places further apart, ${setting.ends === 'fixed-free' ? 'from the fixed block on' : 'near both blocks'}, or at more of them.`
         return {
           ...none,
           state: 'unknown',

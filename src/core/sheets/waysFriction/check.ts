@@ -10,8 +10,9 @@ import { frictionOf, frictionRead, pullsOf, waysRounds } from './rounds'
 
 /** Dry cast iron rubs no harder; what does is a slip of typing, or a slide that binds. */
 const MOST_FRICTION = 0.6
-/** So far from what Survey has, it is said. */
+/** So far from what Survey has, it is said; so many times as much or less, it is pulled once more before. */
 const OTHERWISE = 0.2
+const FAR_TIMES = 1.6
 
 /** A drag is known to this share of what the bare slide takes. */
 const NOTHING_SHARE = 0.2
@@ -57,13 +58,19 @@ export const WAYS_FRICTION_CHECKS = defineChecks({
         (survey.dragN.value ?? 0) + (survey.frictionCoefficient.value ?? 0) * GRAVITY_M_PER_S2 * round.massKg
       const readN = dragN + frictionCoefficient * GRAVITY_M_PER_S2 * round.massKg
       const times = readN / Math.max(reckonedN, 1e-9)
-      const factor = survey.frictionCoefficient.value !== null && factorWords(times)
+      const { value, provenance } = survey.frictionCoefficient
+      const factor = value !== null && factorWords(times)
       const before = t.axis.waysRounds.at(-2)
       // Read twice alike it is so: then the figure of Survey is what was wrong.
       const isAgain = before !== undefined && isLike(t, before, readN)
       if (factor && !isAgain)
         return noAdvice(
           `It takes ${say(readN, 'force', 0)} to move the slide, and by Survey ${say(reckonedN, 'force', 0)}: ${say(times >= 1 ? times : 1 / times, 'ratio', 1)} times ${times >= 1 ? 'as much' : 'less'}. ${sentenceCase(factor)}? Look at the scale and at Survey; if both are right, pull once more in another round.`,
+        )
+      // An estimate may be that far off; two measurements seldom are.
+      if (value !== null && provenance === 'measured' && !isAgain && Math.max(times, 1 / times) > FAR_TIMES)
+        return noAdvice(
+          `It takes ${say(readN, 'force', 0)} to move the slide, where Survey has ${say(reckonedN, 'force', 0)}. A scale that reads otherwise, or a figure that was put down wrongly, looks so: hang a known mass on the scale (1 kg pulls ${say(GRAVITY_M_PER_S2, 'force', 1)}), and pull once more in another round. If it comes again, it is so.`,
         )
       const otherwise = Math.abs(readN - reckonedN) > OTHERWISE * readN
       const said = `Friction ${say(frictionCoefficient, 'ratio', 3)}, drag of gib and wipers ${say(Math.max(0, dragN), 'force', 0)}`
