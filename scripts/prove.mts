@@ -6,7 +6,12 @@ import { appendFileSync, existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 import { parseArgs } from 'node:util'
 import { isMainThread, parentPort, Worker } from 'node:worker_threads'
-import { byFiguresTable, type FigureSearch, searchedByFigures } from '@/core/practice/searchByFigures'
+import {
+  byFiguresTable,
+  type FigureSearch,
+  figuresHeldTo,
+  searchedByFigures,
+} from '@/core/practice/searchByFigures'
 import { type Outcome, sheetsFor, tryAll, tryOn, type WholeOutcome } from '@/core/trial/builder'
 import { type SearchOutcome, searchFor } from '@/core/trial/faultSearch'
 import { heldTo, isKept, limitsTable, type Told } from '@/core/trial/limits'
@@ -23,8 +28,8 @@ interface TriedSeed {
 }
 /** Two faults at once are tried on every fifth axis. */
 const EVERY_TWO = 5
-/** A search by figures simulates each fault in many sizes: it is made on every fourth. */
-const EVERY_BY_FIGURES = 4
+/** A search by figures simulates each fault in many sizes: it is made on every other. */
+const EVERY_BY_FIGURES = 2
 
 function trySeed(seed: number): TriedSeed {
   const trial = drawTrial(seed)
@@ -118,8 +123,9 @@ async function main() {
     process.stdout.write(
       `${one.sheet}: ${wrongWords(one)}; ${one.kind}; ${one.faults[0] ?? 'sound'}${one.slip ? `, ${one.slip}` : ''}: dusk axis --seed ${one.seed} --sheet ${one.sheet} > job.json\n`,
     )
-  process.stdout.write(`\n${asMarkdown(byFiguresTable(tried.flatMap(({ byFigures }) => byFigures ?? [])))}`)
-  const held = heldTo(outcomes)
+  const searches = tried.flatMap(({ byFigures }) => byFigures ?? [])
+  process.stdout.write(`\n${asMarkdown(byFiguresTable(searches))}`)
+  const held = [...heldTo(outcomes), ...figuresHeldTo(searches)]
   process.stdout.write(`\n${asMarkdown(limitsTable(held))}`)
   const broken = held.filter(one => !isKept(one))
   if (broken.length > 0) process.exitCode = 1

@@ -1,5 +1,5 @@
 import type { EvaluationContext } from '../evaluation/context'
-import { isBelted } from '../machine/drive/transmission'
+import { isBelted, isClosedLoop } from '../machine/drive/transmission'
 import { rankFaults } from '../sheets/findFault/calculation'
 import { openSearch } from '../sheets/findFault/edits'
 import type { FaultSearch } from '../sheets/findFault/model'
@@ -77,13 +77,15 @@ const REASON_TIMES = 1.5
 const LEAST_BITS = 0.002
 
 /**
- * What could still clear a part that is slackened or taken out for a fault: a gib that is tight at one end feels like a block
- * or a nut off its line. A table on rails has none.
+ * What could still clear a part that is slackened, shimmed or taken out for a fault: a gib that is tight at one end feels like
+ * a block or a nut off its line, or ways that are not parallel; a bent screw is heavy all along, as too much preload is.
  */
 const CLEARED_BY: Partial<Record<FaultId, CheckName>> = {
   'fixed-block-off': 'gib-slack',
   'far-block-off': 'gib-slack',
   'nut-off-line': 'gib-slack',
+  'ways-not-parallel': 'gib-slack',
+  'preload-high': 'nut-off',
 }
 
 /** The searches that the present one goes on from, oldest first, without it. */
@@ -98,7 +100,7 @@ function before(searches: readonly FaultSearch[]): FaultSearch[] {
 function impossible(t: EvaluationContext): Set<FaultId> {
   const none = new Set<FaultId>(isBelted(t) ? ['coupler-play'] : ['belt-slack'])
   if (t.axis.ends === 'fixed-free') none.add('far-block-off')
-  if (t.catalogue.motor.get(t.axis.parts.motor ?? '')?.loop === 'closed') none.add('lost-steps')
+  if (isClosedLoop(t)) none.add('lost-steps')
   return none
 }
 
@@ -162,7 +164,8 @@ export function diagnosis(
   const clearing =
     clears &&
     top.probability >= FOUND_FROM &&
-    t.axis.railRounds.length === 0 &&
+    // A table on rails has no gib.
+    (clears !== 'gib-slack' || t.axis.railRounds.length === 0) &&
     !answered.some(({ check }) => check === clears)
       ? clears
       : null

@@ -3,9 +3,10 @@ import { diagnosis } from '../diagnose/diagnosis'
 import type { Axis } from '../document/axis'
 import { catalogueOf } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
+import { isKept } from '../trial/limits'
 import { drawTrial } from '../trial/trial'
 import { rehearsalOf } from './rehearse'
-import { byFiguresTable, searchedByFigures } from './searchByFigures'
+import { byFiguresTable, type FigureSearch, figuresHeldTo, searchedByFigures } from './searchByFigures'
 import { twinOf } from './twin'
 import type { WhatIfId } from './whatIfs'
 
@@ -92,4 +93,27 @@ test('both searches of a trial are told in a table, of faulty and of sound axes'
   for (const row of rows) expect(row).toHaveLength(heads.length)
   const faulty = all.filter(({ fault }) => fault !== null).length
   expect(rows[1]?.[1]).toContain(`of ${faulty} `)
+})
+
+test('a fault counts as named where a check shows it, and a sound axis as touched where one is named', () => {
+  const came = { found: 'nut-play', nothingShows: false, minutes: 20 }
+  const one = (fault: string | null, byFigures: typeof came | object): FigureSearch => ({
+    fault,
+    byTable: came,
+    byFigures: { ...came, ...byFigures },
+  })
+  const held = figuresHeldTo([
+    one('nut-play', {}),
+    one('gib-loose', { minutes: 40 }),
+    one('bent-screw', { found: null, nothingShows: true, minutes: 90 }),
+    one(null, {}),
+    one(null, { found: null, nothingShows: true }),
+  ])
+  expect(held.map(({ part, of }) => [part, of])).toEqual([
+    [1, 2],
+    [150, 3],
+    [1, 2],
+  ])
+  expect(held.some(isKept)).toBe(false)
+  expect(figuresHeldTo([]).every(isKept)).toBe(true)
 })

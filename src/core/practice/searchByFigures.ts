@@ -3,6 +3,7 @@ import { attempt } from '../evaluation/attempt'
 import { Hand } from '../simulate/axis/hand'
 import { handSize, readOnce, SHEETS_TRIED, type Tried } from '../trial/builder'
 import { type Search, searchByTheSheet } from '../trial/faultSearch'
+import type { Held } from '../trial/limits'
 import type { Read } from '../trial/read'
 import type { Sheet } from '../trial/sheetTried'
 import type { SummaryTable } from '../trial/summary'
@@ -87,4 +88,36 @@ export function byFiguresTable(all: readonly FigureSearch[]): SummaryTable {
     heads: ['By', 'Named', 'Another named', 'Nothing shows', 'Minutes', 'Sound: one named', 'Sound: told so'],
     rows: [row('the table', ({ byTable }) => byTable), row('figures too', ({ byFigures }) => byFigures)],
   }
+}
+
+/** What searches by figures are held to: faults that no check shows at their size are told as such, and named by nobody. */
+export function figuresHeldTo(all: readonly FigureSearch[]): Held[] {
+  const faulty = all.filter(({ fault }) => fault !== null)
+  const shown = faulty.filter(({ byFigures }) => !byFigures.nothingShows)
+  const sound = all.filter(({ fault }) => fault === null)
+  const count = (of: readonly FigureSearch[], is: (one: FigureSearch) => boolean) => of.filter(is).length
+  return [
+    {
+      what: 'Searches: fault named, of those that a check shows',
+      part: count(shown, ({ fault, byFigures }) => isNamed(fault as string, byFigures.found)),
+      of: shown.length,
+      limit: 0.95,
+      least: true,
+    },
+    {
+      what: 'Searches: minutes on average',
+      part: faulty.reduce((sum, { byFigures }) => sum + byFigures.minutes, 0),
+      of: faulty.length,
+      limit: 30,
+      least: false,
+      unit: 'min',
+    },
+    {
+      what: 'Searches: sound axes on which a fault was named',
+      part: count(sound, ({ byFigures }) => byFigures.found !== null),
+      of: sound.length,
+      limit: 0.02,
+      least: false,
+    },
+  ]
 }

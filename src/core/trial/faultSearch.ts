@@ -31,11 +31,15 @@ function seen({ figures, axis }: Trial, causes: Causes): Record<CheckName, strin
   const drag = dragOf(it, sound, figures)
   const wave = waveOf(it, figures)
   const isRough = causes.track !== undefined
-  const heavy = (apart: { gibSlack?: boolean; nutOff?: boolean }) => {
-    const middle = figures.nutAtZeroMm + figures.travelMm / 2
-    const at = causes.track?.atMm ?? middle
-    return it.torqueNm(at, 1, 0, apart) / Math.max(sound.torqueNm(at, 1, 0, apart), LEAST_NM) - 1
-  }
+  const more = (atMm: number, apart: Apart) =>
+    it.torqueNm(atMm, 1, 0, apart) / Math.max(sound.torqueNm(atMm, 1, 0, apart), LEAST_NM) - 1
+  // Drag is felt along the travel: what is taken apart is felt again where it was heaviest.
+  const heaviestMm = [
+    causes.track?.atMm ?? figures.nutAtZeroMm + figures.travelMm / 2,
+    figures.nutAtZeroMm,
+    figures.nutAtZeroMm + figures.travelMm,
+  ].reduce((most, atMm) => (more(atMm, {}) > more(most, {}) ? atMm : most))
+  const heavy = (apart: Apart) => more(heaviestMm, apart)
   const returned = returnOf(figures, causes)
   const off = (_: boolean, yes: string, no: string) => (_ ? yes : no)
   return {
@@ -61,6 +65,8 @@ function seen({ figures, axis }: Trial, causes: Causes): Record<CheckName, strin
     'compensation-off': off(causes.compensatedUm !== undefined, 'other', 'as-before'),
   }
 }
+/** What is taken apart for a check. */
+type Apart = { gibSlack?: boolean; nutOff?: boolean }
 const PUSH_N = 400
 const LEAST_NM = 0.02
 

@@ -27,3 +27,8 @@ test('the table says which limit is broken', () => {
   const { rows } = limitsTable([{ what: 'Orders', part: 3, of: 100, limit: 0.01, least: false }])
   expect(rows).toEqual([['Orders', '3 of 100 (3.0 %)', 'at most 1.0 %', 'NO']])
 })
+
+test('minutes are held to minutes', () => {
+  const minutes = { what: 'Minutes', part: 60, of: 2, limit: 25, least: false, unit: 'min' } as const
+  expect(limitsTable([minutes]).rows).toEqual([['Minutes', '30.0 min, of 2', 'at most 25.0 min', 'NO']])
+})

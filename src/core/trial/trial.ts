@@ -5,6 +5,7 @@ import { MACHINE_KINDS, type PART_KINDS, SCREW_ENDS } from '../document/kinds'
 import type { Catalogue } from '../document/parts/types'
 import { attempt } from '../evaluation/attempt'
 import { lostMotionBudget } from '../machine/drive/stiffness'
+import { isClosedLoop } from '../machine/drive/transmission'
 import { CATALOGUE, catalogueOf } from '../machine/parts'
 import { evaluateAxis } from '../sheets/evaluateAxis'
 import { newJob } from '../sheets/newJob'
@@ -195,7 +196,7 @@ function drawnCauses(fault: Fault, draw: Draw, { goals }: Axis, figures: AxisFig
     case 'fixed-block-off':
       return { fixedBlock: off() }
     case 'far-block-off':
-      return figures.ends === 'fixed-free' ? { fixedBlock: off() } : { farBlock: off() }
+      return { farBlock: off() }
     case 'nut-off-line':
       return { nut: off() }
     case 'bent-screw':
@@ -267,7 +268,13 @@ function flawed(
 ): Trial {
   const { job, axis, figures } = given
   const isSound = atOnce === 1 && draw.random() < SOUND_SHARE
-  const faults = isSound ? [] : [...new Set(Array.from({ length: atOnce }, () => draw.oneOf(FAULTS)))]
+  const drawn = isSound ? [] : Array.from({ length: atOnce }, () => draw.oneOf(FAULTS))
+  // A free end has no block that could be off, and a motor that knows where it stands loses no steps: it is what is like it.
+  const instead: Partial<Record<Fault, Fault>> = {
+    ...(figures.ends === 'fixed-free' && { 'far-block-off': 'fixed-block-off' }),
+    ...(isClosedLoop(given) && { 'lost-steps': 'coupler-slip' }),
+  }
+  const faults = [...new Set(drawn.map(one => instead[one] ?? one))]
   return {
     ...given,
     faults,

@@ -72,3 +72,7 @@ export const beltPlayUm = (t: EvaluationContext): number => {
   const { toothPlayUm, pitchMm, teethScrew } = t.part('belt')
   return (toothPlayUm * t.part('screw').leadMm) / (pitchMm * teethScrew)
 }
+
+/** Whether the motor knows where it stands, and loses no steps; false while none is chosen. */
+export const isClosedLoop = ({ axis, catalogue }: Pick<EvaluationContext, 'axis' | 'catalogue'>): boolean =>
+  catalogue.motor.get(axis.parts.motor ?? '')?.loop === 'closed'
