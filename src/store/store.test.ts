@@ -4,8 +4,8 @@ import { skarrow } from '@/core/demo/skarrow'
 import { type Edit, runEdit } from '@/core/document/edit'
 import { setGoal, setUnits } from '@/core/document/edits'
 import { newId } from '@/core/document/id'
-import type { Job } from '@/core/document/job'
-import { addNote, deleteEntry } from '@/core/document/logEdits'
+import type { Job, LogEntry } from '@/core/document/job'
+import { addNote, deleteLine } from '@/core/document/logEdits'
 import { readJobFile } from '@/core/formats/jobFile'
 import { writeJobFile } from '@/core/formats/writeJobFile'
 import { commitChange, reach, redo, undo } from './commit'
@@ -84,7 +84,7 @@ test('typing in one field is taken back in one go, but not with the field before
 
 test('a deleted note comes back by undo', async () => {
   const note = (await visible()).find(entry => entry.kind === 'fix')
-  await commit(deleteEntry(note?.id ?? ''))
+  await commit(deleteLine({ entry: note as LogEntry, before: [] }))
   expect((await visible()).some(entry => entry.id === note?.id)).toBe(false)
   await undo(db, job.id)
   expect((await visible()).some(entry => entry.id === note?.id)).toBe(true)

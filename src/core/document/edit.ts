@@ -114,6 +114,8 @@ export const undoingChange = (change: Change, stamp: { id: string; at: string })
 })
 /** Most characters of a label of the history. */
 export const LONGEST_LABEL = 300
+/** Most lines of the log that a change brings, or takes out. */
+export const MOST_LINES = 100
 
 /** Joins a change to the one before it when both are one act of typing. */
 export const mergeChanges = (before: Change, after: Change): Change => ({

@@ -67,7 +67,7 @@ export const LOG_ENTRY = record('Line of the log', {
   at: moment('When'),
   kind: choice('Kind', ['note', 'part', 'step', 'round', 'test', 'fix', 'mended', 'job']),
   text: words('Text', LONGEST_LINE),
-  /** The temporary fix that this line ends, by its id. */
+  /** The temporary fix that this line ends, or the line that it words otherwise, by its id. */
   closes: wordsOrNone('Ends', 40),
   hidden: flag('Hidden'),
 })

@@ -1,5 +1,6 @@
-import type { Edit } from './edit'
+import { type Edit, MOST_LINES } from './edit'
 import { LONGEST_LINE, type LogEntry } from './job'
+import type { LogLine } from './logLines'
 import { isAboutDrive, touch } from './touched'
 
 export const addNote = (axisId: string | null, text: string, kind: 'note' | 'fix'): Edit => ({
@@ -26,8 +27,19 @@ export const mendFix = (fix: LogEntry): Edit => ({
   },
 })
 
-export const deleteEntry = (entryId: string): Edit => ({
+/** Words a line otherwise: what it said stays beneath it. */
+export const correctLine = (line: LogEntry, text: string): Edit => ({
+  label: 'Log entry worded otherwise',
+  run: (job, at) => {
+    const axis = job.axes.find(({ id }) => id === line.axisId)
+    if (axis && isAboutDrive(text) && !isAboutDrive(line.text)) touch(axis, at, text)
+  },
+  entry: { axisId: line.axisId, kind: line.kind, text, closes: line.id },
+})
+
+/** Takes a line out, with what it said before. */
+export const deleteLine = ({ entry, before }: LogLine): Edit => ({
   label: 'Log entry deleted',
   run: () => {},
-  hides: [entryId],
+  hides: [entry.id, ...before.map(({ id }) => id)].slice(0, MOST_LINES),
 })

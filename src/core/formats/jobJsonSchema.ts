@@ -1,4 +1,5 @@
 import { AXIS_FIELDS, OWN_LIMITS } from '../document/axis'
+import { MOST_LINES } from '../document/edit'
 import { LOG_ENTRY } from '../document/job'
 import { PART_KINDS } from '../document/kinds'
 import { fieldsOf } from '../document/parts/fields'
@@ -13,7 +14,7 @@ import {
 } from '../field/jsonSchema'
 import { MOST_OWN_PARTS } from '../machine/parts'
 import { SHEETS } from '../sheets'
-import { CHANGE, JOB_FIELDS, MOST_AXES, MOST_LINES, MOST_PATCHES } from '../sheets/schema'
+import { CHANGE, JOB_FIELDS, MOST_AXES, MOST_PATCHES } from '../sheets/schema'
 import { MOST_ROWS } from './jobFileError'
 
 const axis = jsonObject({

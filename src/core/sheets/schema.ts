@@ -1,7 +1,7 @@
 import { mixed, type Schema, type TestContext } from 'yup'
 import { ACCEPTANCE } from '../document/acceptance'
 import { AXIS_FIELDS, OWN_LIMITS } from '../document/axis'
-import { LONGEST_LABEL } from '../document/edit'
+import { LONGEST_LABEL, MOST_LINES } from '../document/edit'
 import { LOG_ENTRY, ORDERS } from '../document/job'
 import { MACHINE_KINDS, PART_KINDS, type PartKind } from '../document/kinds'
 import { checkPart } from '../document/parts/checkPart'
@@ -134,7 +134,6 @@ export const CHANGE = {
   mergeKey: wordsOrNone('Act of typing', 200),
   undone: flag('Undone'),
 }
-export const MOST_LINES = 100
 const LINE_ID = words('Line', 41)
 const areLines = (value: unknown) =>
   Array.isArray(value) && value.length <= MOST_LINES && value.every(one => fits(LINE_ID, one))

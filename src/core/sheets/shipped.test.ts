@@ -3,7 +3,7 @@ import type { Axis } from '../document/axis'
 import { type Edit, runEdit } from '../document/edit'
 import type { LogEntry } from '../document/job'
 import type { PartKind } from '../document/kinds'
-import { addNote, deleteEntry, mendFix } from '../document/logEdits'
+import { addNote, deleteLine, mendFix } from '../document/logEdits'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import { EvaluationContext } from '../evaluation/context'
 import { remedied } from '../evaluation/remedy'
@@ -44,7 +44,7 @@ describe('temporary fixes', () => {
     const lines = linesOfAxis([...demo.entries, other, whole], X.id)
     expect(lines).toContain(whole)
     expect(lines).not.toContain(other)
-    expect(deleteEntry(foil.id).hides).toEqual([foil.id])
+    expect(deleteLine({ entry: foil, before: [] }).hides).toEqual([foil.id])
   })
 
   test('a line that is as long as can be is still a line when it is mended', () => {

@@ -1,0 +1,151 @@
+import fc from 'fast-check'
+import { runs } from '../calculation/fixtures/runs'
+import { skarrow } from '../demo/skarrow'
+import { runEdit } from './edit'
+import type { Job, LogEntry } from './job'
+import { addNote, correctLine, deleteLine, mendFix } from './logEdits'
+import { findLines, linesOfAxis, logLines, openFixes, writtenAt } from './logLines'
+
+const { job } = skarrow()
+const X = job.axes[0]?.id as string
+const ALL = { words: '', axisId: null, kind: null, fromDay: '', toDay: '' } as const
+
+/** A log as it grows: each edit brings its line, and takes out those that it deletes. */
+class Log {
+  entries: LogEntry[] = []
+  job: Job = job
+  private made = 0
+  do(
+    edit: Parameters<typeof runEdit>[1],
+    at = `2026-12-02T10:00:${String(this.made).padStart(2, '0')}.000Z`,
+  ) {
+    this.made += 1
+    const { job: next, change, entry } = runEdit(this.job, edit, { id: `c-${this.made}`, at })
+    this.job = next
+    this.entries = this.entries.map(one => (change.hides.includes(one.id) ? { ...one, hidden: true } : one))
+    if (entry) this.entries.push(entry)
+    return entry as LogEntry
+  }
+  get texts() {
+    return logLines(this.entries).map(({ entry, before }) => [entry.text, ...before.map(({ text }) => text)])
+  }
+}
+
+test('a line that is worded otherwise stays in its place, and what it said beneath it', () => {
+  const log = new Log()
+  const first = log.do(addNote(X, 'Gib at 0.02', 'note'))
+  log.do(addNote(X, 'Oiled the ways', 'note'))
+  const second = log.do(correctLine(first, 'Gib at 0.03'))
+  log.do(correctLine(second, 'Gib at 0.04, far end'))
+  expect(log.texts).toEqual([['Oiled the ways'], ['Gib at 0.04, far end', 'Gib at 0.03', 'Gib at 0.02']])
+  const [, line] = logLines(log.entries)
+  expect(line && writtenAt(line)).toBe(first.at)
+  // On paper and in the acceptance it says what it says now.
+  expect(linesOfAxis(log.entries, X).map(({ text }) => text)).toEqual([
+    'Oiled the ways',
+    'Gib at 0.04, far end',
+  ])
+  // Nothing that it said comes back when it is taken out.
+  log.do(deleteLine(line as NonNullable<typeof line>))
+  expect(log.texts).toEqual([['Oiled the ways']])
+})
+
+test('a temporary fix that is worded otherwise is open once, and its mending is no wording', () => {
+  const log = new Log()
+  const foil = log.do(addNote(X, 'Foil under the far block', 'fix'))
+  const better = log.do(correctLine(foil, 'Foil of 0.05 under the far block'))
+  const open = () => openFixes(linesOfAxis(log.entries, X)).map(({ text }) => text)
+  expect(open()).toEqual(['Foil of 0.05 under the far block'])
+  log.do(mendFix(better))
+  expect(open()).toEqual([])
+  expect(log.texts.map(([text]) => text)).toEqual([
+    'Mended for good: Foil of 0.05 under the far block',
+    'Foil of 0.05 under the far block',
+  ])
+})
+
+test('a fix that loosens the drive, worded so later, is a change of it', () => {
+  const log = new Log()
+  const line = log.do(addNote(X, 'Looked at it', 'note'))
+  expect(log.job.axes[0]?.touched).toEqual(job.axes[0]?.touched)
+  log.do(correctLine(line, 'Slackened the locknut and set it anew'))
+  expect(log.job.axes[0]?.touched?.what).toContain('locknut')
+})
+
+test('lines are found by all words, in any order, whatever their accents and capitals', () => {
+  const log = new Log()
+  log.do(addNote(X, 'Foil under the far block', 'fix'))
+  log.do(addNote(null, 'Führung geölt', 'note'))
+  log.do(addNote(job.axes[1]?.id ?? '', 'Far limit switch moved', 'note'))
+  const found = (sought: Partial<Parameters<typeof findLines>[1]>) =>
+    findLines(logLines(log.entries), { ...ALL, ...sought }).map(({ entry }) => entry.text)
+  expect(found({ words: 'FAR foil' })).toEqual(['Foil under the far block'])
+  expect(found({ words: 'fuhrung' })).toEqual(['Führung geölt'])
+  expect(found({ axisId: X })).toEqual(['Führung geölt', 'Foil under the far block'])
+  expect(found({ kind: 'fix' })).toEqual(['Foil under the far block'])
+  expect(found({ words: 'far', kind: 'note' })).toEqual(['Far limit switch moved'])
+  expect(found({ words: 'no such' })).toEqual([])
+})
+
+test('days count as the builder has them, to the end of the last', () => {
+  const log = new Log()
+  const at = (day: string) => new Date(`${day}T23:30:00`).toISOString()
+  for (const day of ['2026-11-30', '2026-12-01', '2026-12-02']) log.do(addNote(X, day, 'note'), at(day))
+  const found = (fromDay: string, toDay: string) =>
+    findLines(logLines(log.entries), { ...ALL, fromDay, toDay }).map(({ entry }) => entry.text)
+  expect(found('2026-12-01', '2026-12-01')).toEqual(['2026-12-01'])
+  expect(found('', '2026-12-01')).toEqual(['2026-12-01', '2026-11-30'])
+  expect(found('2026-12-02', '')).toEqual(['2026-12-02'])
+})
+
+test('in whatever order lines are written, worded otherwise, mended and taken out, none is shown twice and none that stands is lost', () => {
+  const step = fc.record({ what: fc.constantFrom('note', 'fix', 'word', 'mend', 'out'), which: fc.nat(30) })
+  fc.assert(
+    fc.property(fc.array(step, { maxLength: 40 }), steps => {
+      const log = new Log()
+      /** What every line that stands should say, by the id of the entry that says it. */
+      const stands = new Map<string, string>()
+      for (const [index, { what, which }] of steps.entries()) {
+        const lines = logLines(log.entries)
+        const line = lines[which % Math.max(1, lines.length)]
+        const written = line && (line.entry.kind === 'note' || line.entry.kind === 'fix') ? line : null
+        if (what === 'note' || what === 'fix') {
+          const entry = log.do(addNote(X, `line ${index}`, what))
+          stands.set(entry.id, entry.text)
+        } else if (what === 'word' && written) {
+          const entry = log.do(correctLine(written.entry, `line ${index}`))
+          stands.delete(written.entry.id)
+          stands.set(entry.id, entry.text)
+        } else if (what === 'mend' && written?.entry.kind === 'fix') {
+          const entry = log.do(mendFix(written.entry))
+          stands.set(entry.id, entry.text)
+        } else if (what === 'out' && written) {
+          log.do(deleteLine(written))
+          stands.delete(written.entry.id)
+        }
+        const shown = logLines(log.entries).map(({ entry }) => entry)
+        expect(new Map(shown.map(({ id, text }) => [id, text]))).toEqual(stands)
+        expect(shown).toHaveLength(stands.size)
+      }
+    }),
+    { numRuns: runs(300, 40) },
+  )
+})
+
+test('a file whose lines name each other in a ring is shown all the same', () => {
+  const line = (id: string, closes: string): LogEntry => ({
+    id,
+    jobId: job.id,
+    axisId: X,
+    at: '2026-12-02T10:00:00.000Z',
+    kind: 'note',
+    text: id,
+    closes,
+    hidden: false,
+  })
+  const shown = logLines([line('a', 'b'), line('b', 'a'), line('c', 'c')])
+  expect(shown.map(({ entry, before }) => [entry.id, ...before.map(({ id }) => id)])).toEqual([
+    ['b', 'a'],
+    ['c'],
+  ])
+})
