@@ -1,7 +1,9 @@
 import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core'
 import { STAGE_WORDS, type Stage } from '@/core/document/stages'
+import { type JobFile, writeJobFile } from '@/core/formats/writeJobFile'
 import { SHEETS } from '@/core/sheets'
 import { accessible, SEEN_WITHIN_MS } from './accessible'
+import { onDisk } from './files'
 import { type AppOptions, startApp, startBrowser } from './server'
 import { type Shared, WITH_DEMO } from './setup'
 
@@ -323,6 +325,18 @@ export class Bench {
   /** A fresh demo job, opened on its X axis. */
   async openDemo() {
     await this.click('button', 'Open a demo job')
+    await this.standsOnTheBench()
+  }
+
+  /** A job from a file, imported from the first page and opened. */
+  async importJob(file: JobFile) {
+    const path = onDisk('job.json', writeJobFile(file))
+    const [chooser] = await Promise.all([
+      this.page.waitForFileChooser(),
+      this.click('button', 'Import a job file'),
+    ])
+    await chooser.accept([path])
+    await this.click('button', 'Import it')
     await this.standsOnTheBench()
   }
 

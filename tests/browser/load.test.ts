@@ -1,12 +1,8 @@
-import { writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { runs } from '@/core/calculation/fixtures/runs'
 import { skarrow } from '@/core/demo/skarrow'
 import type { Axis } from '@/core/document/axis'
 import { SCREW_ENDS } from '@/core/document/kinds'
 import { STAGE_WORDS, STAGES } from '@/core/document/stages'
-import { writeJobFile } from '@/core/formats/writeJobFile'
 import { CATALOGUE } from '@/core/machine/parts'
 import { sheetsOf } from '@/core/sheets'
 import { evaluateAxis } from '@/core/sheets/evaluateAxis'
@@ -64,17 +60,8 @@ function trials() {
   return { ...job, axes: [built, { ...(held[0] as Axis), name: 'Gantry' }, ...held.slice(1)] }
 }
 
-async function imported(bench: Bench) {
-  const file = join(tmpdir(), `dusk-trials-${process.pid}.json`)
-  writeFileSync(file, writeJobFile({ format: 'dusk-bench-job', job: trials(), entries: [], history: [] }))
-  const [chooser] = await Promise.all([
-    bench.page.waitForFileChooser(),
-    bench.click('button', 'Import a job file'),
-  ])
-  await chooser.accept([file])
-  await bench.click('button', 'Import it')
-  await bench.standsOnTheBench()
-}
+const imported = (bench: Bench) =>
+  bench.importJob({ format: 'dusk-bench-job', job: trials(), entries: [], history: [] })
 const AT = '/job/trials'
 
 test('a coupler that is done up again on a head: supported first, proved after, whatever is undone between', async () => {

@@ -1,8 +1,4 @@
-import { writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import type { LogEntry } from '@/core/document/job'
-import { writeJobFile } from '@/core/formats/writeJobFile'
 import { newJob } from '@/core/sheets/newJob'
 import { type Bench, withApp } from './harness'
 
@@ -34,15 +30,7 @@ const lines = (bench: Bench) => bench.page.$$eval('[data-line]', all => all.map(
 
 test('a log of 100,000 lines is drawn a screen at a time, and one line of it is found', async () => {
   const bench = await app.open()
-  const file = join(tmpdir(), `dusk-long-log-${process.pid}.json`)
-  writeFileSync(file, writeJobFile(longLog()))
-  const [chooser] = await Promise.all([
-    bench.page.waitForFileChooser(),
-    bench.click('button', 'Import a job file'),
-  ])
-  await chooser.accept([file])
-  await bench.click('button', 'Import it')
-  await bench.standsOnTheBench()
+  await bench.importJob(longLog())
   await bench.stage('Log')
   await bench.sees('100,000 lines', '#sheet')
   const first = await lines(bench)

@@ -1,3 +1,5 @@
+import { skarrow } from '@/core/demo/skarrow'
+import type { Axis } from '@/core/document/axis'
 import { FAULT_TABLE } from '@/core/sheets/findFault/table'
 import { addressOf } from '@/stages/job/place'
 import { type Bench, withApp } from './harness'
@@ -260,6 +262,55 @@ test('compensation is refused while something is loose, and is a table once it i
   await bench.fill('A correction every', '50', 'Tab')
   await bench.sees('and 8 corrections', '[data-backlash]')
   await bench.sees(/5\.000\s+0\.0014/, '[aria-label="Table of corrections"]')
+  expect(bench.errors).toEqual([])
+})
+
+test('the play of a machine that runs is followed: how fast it grows, and when it passes what is wanted', async () => {
+  const bench = await app.open()
+  const { job } = skarrow()
+  const [axis] = job.axes as [Axis]
+  const WEEK_MS = 7 * 86_400_000
+  const read = (weeks: number, lostUm: number) => ({
+    ...(axis.tests[0] as Axis['tests'][number]),
+    id: `week-${weeks}`,
+    label: `Week ${weeks}`,
+    startedAt: new Date(Date.parse('2026-06-01T09:00:00.000Z') + weeks * WEEK_MS).toISOString(),
+    stations: [
+      {
+        id: `s-${weeks}`,
+        positionMm: 100,
+        approachPositiveUm: [0, 1, 0, 1],
+        approachNegativeUm: [lostUm, lostUm + 1, lostUm, lostUm + 1],
+      },
+    ],
+  })
+  const worn: Axis = {
+    ...axis,
+    touched: null,
+    faultSearches: [],
+    fullTests: [],
+    lube: { ...axis.lube, hoursPerWeek: null },
+    goals: { ...axis.goals, backlashTargetUm: 40 },
+    tests: [read(0, 10), read(5, 15), read(10, 20)],
+  }
+  await bench.importJob({
+    format: 'dusk-bench-job',
+    job: { ...job, id: 'worn', axes: [worn] },
+    entries: [],
+    history: [],
+  })
+  await bench.stage('Prove')
+  await bench.sheet('Trend of the play')
+  await bench.sees('say how many it runs a week', '[data-trend="unknown"]')
+  await bench.click('link', 'Say how many hours a week it runs')
+  await bench.fill('Hours of running a week', '10')
+  await bench.stage('Prove')
+  await bench.sheet('Trend of the play')
+  await bench.sees(/It grows by 100 µm\/1000 h .* It passes the 40 µm wanted about/, '[data-trend="grows"]')
+  await bench.page.waitForSelector('[aria-label^="Chart of the play"] svg path')
+  await bench.sees('Week 10', '[aria-label="Tests of the trend"]')
+  await bench.click('button', 'Working of the trend of the play')
+  await bench.sees('Trend as it runs', '[role=dialog]')
   expect(bench.errors).toEqual([])
 })
 

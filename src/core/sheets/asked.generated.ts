@@ -21,6 +21,7 @@ import { nutRoomOutcome } from './nutRoom/outcome'
 import { oneTurnOutcome } from './oneTurn/outcome'
 import { overhangOutcome } from './overhang/outcome'
 import { partsOutcome } from './parts/outcome'
+import { playTrendOutcome } from './playTrend/outcome'
 import { preloadOutcome } from './preload/outcome'
 import { pushPullOutcome } from './pushPull/outcome'
 import { railsOutcome } from './rails/outcome'
@@ -73,6 +74,7 @@ export const OUTCOMES: readonly (Outcome & { readonly id: SheetId })[] = [
   { ...reversalOutcome, id: 'reversal' },
   { ...fullTestOutcome, id: 'fullTest' },
   { ...zeroTimeOutcome, id: 'zeroTime' },
+  { ...playTrendOutcome, id: 'playTrend' },
   { ...slowFastOutcome, id: 'slowFast' },
   { ...pushPullOutcome, id: 'pushPull' },
   { ...whereLostOutcome, id: 'whereLost' },

@@ -38,6 +38,7 @@ import { overhang } from './overhang'
 import { overview } from './overview'
 import { ownParts } from './ownParts'
 import { parts } from './parts'
+import { playTrend } from './playTrend'
 import { preload } from './preload'
 import { pushPull } from './pushPull'
 import { rails } from './rails'
@@ -116,6 +117,7 @@ export const LISTED = [
   fullTest,
   zeroTime,
   beforeAfter,
+  playTrend,
   slowFast,
   pushPull,
   whereLost,
@@ -183,6 +185,7 @@ declare module '../evaluation/ids' {
     fullTest: true
     zeroTime: true
     beforeAfter: true
+    playTrend: true
     slowFast: true
     pushPull: true
     whereLost: true

@@ -153,6 +153,13 @@ export const QUANTITIES = {
       'in/ft': (1000 * MM_PER_INCH) / M_PER_FOOT,
     },
   },
+  /** How fast something wears, in a thousand hours of running. */
+  wear: {
+    base: 'um/1000 h',
+    mm: { unit: 'µm/1000 h', perUnit: 1, decimals: 0 },
+    inch: { unit: 'thou/1000 h', perUnit: MM_PER_INCH, decimals: 2 },
+    accepts: { 'um/1000 h': 1, 'thou/1000 h': MM_PER_INCH },
+  },
   pressure: {
     base: 'MPa',
     mm: { unit: 'MPa', perUnit: 1, decimals: 1 },

@@ -58,6 +58,7 @@ export const PANELS: Readonly<Record<SheetId, ComponentType>> = {
   fullTest: withChecks(() => import('./fullTest/Panel').then(module => module.FullTestPanel)),
   zeroTime: withChecks(() => import('./zeroTime/Panel').then(module => module.ZeroTimePanel)),
   beforeAfter: withChecks(() => import('./beforeAfter/Panel').then(module => module.BeforeAfterPanel)),
+  playTrend: withChecks(() => import('./playTrend/Panel').then(module => module.PlayTrendPanel)),
   slowFast: withChecks(() => import('./slowFast/Panel').then(module => module.SlowFastPanel)),
   pushPull: withChecks(() => import('./pushPull/Panel').then(module => module.PushPullPanel)),
   whereLost: withChecks(() => import('./whereLost/Panel').then(module => module.WhereLostPanel)),

@@ -1,36 +1,17 @@
 import { chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import type { Axis } from '@/core/document/axis'
-import { counted } from '@/core/sheets/fullTest/counted'
-import { compareTests, reversalsOf, type Tested } from '@/core/sheets/shared/proofs/compare'
+import { compareTests } from '@/core/sheets/shared/proofs/compare'
 import { dayWords } from '@/core/units/dateWords'
 import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { Compared } from '../../job/gauge/Compared'
+import { type ReversalTested, reversalTests } from '../../job/gauge/reversalTests'
 import { useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useSettledAxis } from '../../job/useAxis'
 
-interface Listed extends Tested {
-  id: string
-  label: string
-  startedAt: string
-}
-
-/** Every test that has reversals in it, oldest first. */
-const testsOf = ({ tests, fullTests }: Axis): Listed[] =>
-  [
-    ...tests,
-    ...fullTests.map(test => ({
-      id: test.id,
-      label: test.label,
-      startedAt: test.startedAt,
-      ...reversalsOf(counted(test)),
-    })),
-  ].toSorted((a, b) => a.startedAt.localeCompare(b.startedAt))
-
 /** The last test and the one before it of the same places: what a comparison begins with. */
-function lastPair(tests: readonly Listed[]): [Listed, Listed] | null {
+function lastPair(tests: readonly ReversalTested[]): [ReversalTested, ReversalTested] | null {
   const after = tests.at(-1)
   const before = tests.slice(0, -1)
   const first =
@@ -46,7 +27,7 @@ export function BeforeAfterPanel() {
   const jobId = useJob(job => job.id)
   const [beforeId, setBeforeId] = useState<string | null>(null)
   const [afterId, setAfterId] = useState<string | null>(null)
-  const tests = testsOf(axis)
+  const tests = reversalTests(axis)
   const pair = lastPair(tests)
   const before = tests.find(({ id }) => id === beforeId) ?? pair?.[0]
   const after = tests.find(({ id }) => id === afterId) ?? pair?.[1]

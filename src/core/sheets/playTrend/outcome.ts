@@ -1,0 +1,4 @@
+import { defineOutcome } from '../outcome'
+import { upkeepTrend } from './calculation'
+
+export const playTrendOutcome = defineOutcome({ calculations: [upkeepTrend] })
