@@ -192,6 +192,7 @@ const ENDINGS: Record<string, RegExp> = {
   'rad/s2': /RadPerS2$/,
   'N/um': /NPerUm$/,
   'um/m': /UmPerM$/,
+  'um/1000 h': /UmPer1000H$/,
   'um/mm': /UmPerMm$/,
   A: /A$/,
   V: /V$/,
