@@ -33,6 +33,8 @@ const keptIn = (page: Page): Promise<string> =>
 
 /** Opens the rehearsal of the sheet in hand. */
 async function rehearse(bench: Bench) {
+  // The sheet gone to may still be taking the place of the one before, with a button of its own.
+  await bench.stands()
   await bench.click('button', 'What would I read if …')
   await bench.page.waitForSelector(`${BAND} section`)
 }

@@ -96,7 +96,9 @@ test('a search carried on without what was mended; an answer is taken back; one 
   const bench = await at('findFault')
   await bench.click('button', 'Start a search')
   await bench.answer('complaint', 'drifts-or-jumps')
-  await bench.sees('Next: lines across hubs and shafts')
+  // By the words alone it would be the hubs; the figures, once they are known, speak of play.
+  await bench.page.waitForSelector('[data-fit="sound"]')
+  await bench.sees('Next: indicator on the fixed block')
   await others(bench)
   await bench.answer('fast-return', 'whole-cycles')
   await bench.page.waitForSelector('[data-found="lost-steps"], [data-suspect="lost-steps"]')
