@@ -58,6 +58,7 @@ test('the fault of the demo mill: from the complaint over the five places to a l
   // The readings that are there already have their say.
   await bench.sees(/Slow reversal in the middle\s+More than is accepted\s+readings: Reversal test/)
   await bench.answer('complaint', 'reverses-short')
+  await bench.page.waitForSelector('[data-fit="sound"]')
   await bench.sees('Next: indicator on the end of the screw')
   await bench.sees(/It moves along\s+Then likeliest: the fixed bearings give along the screw/)
   await bench.click('link', 'Or read it: Where it is lost')
@@ -69,6 +70,8 @@ test('the fault of the demo mill: from the complaint over the five places to a l
   await bench.page.waitForSelector('[aria-label^="Chart of what each part loses"] svg')
   await bench.sees(/Fixed bearings\s+34 µm ± .*yes/s)
   await bench.sheet('Find the fault')
+  await bench.page.waitForSelector('[data-fit="sound"]')
+  await bench.stands()
   await bench.sees('Next: indicator on the fixed block')
   await bench.answer('block', 'still')
   await bench.page.waitForSelector('[data-found="fixed-bearing-play"]')
