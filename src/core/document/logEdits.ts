@@ -38,7 +38,7 @@ export const correctLine = (line: LogEntry, text: string): Edit => ({
 })
 
 /** Takes a line out, with what it said before. */
-export const deleteLine = ({ entry, before }: LogLine): Edit => ({
+export const deleteLine = ({ entry, before }: Pick<LogLine, 'entry' | 'before'>): Edit => ({
   label: 'Log entry deleted',
   run: () => {},
   hides: [entry.id, ...before.map(({ id }) => id)].slice(0, MOST_LINES),

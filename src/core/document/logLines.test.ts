@@ -105,6 +105,8 @@ test('in whatever order lines are written, worded otherwise, mended and taken ou
       const log = new Log()
       /** What every line that stands should say, by the id of the entry that says it. */
       const stands = new Map<string, string>()
+      /** Which of them are temporary fixes that nobody has mended. */
+      const open = new Set<string>()
       for (const [index, { what, which }] of steps.entries()) {
         const lines = logLines(log.entries)
         const line = lines[which % Math.max(1, lines.length)]
@@ -112,20 +114,25 @@ test('in whatever order lines are written, worded otherwise, mended and taken ou
         if (what === 'note' || what === 'fix') {
           const entry = log.do(addNote(X, `line ${index}`, what))
           stands.set(entry.id, entry.text)
-        } else if (what === 'word' && written) {
+          if (what === 'fix') open.add(entry.id)
+        } else if (what === 'word' && line?.mayBeWorded && written) {
           const entry = log.do(correctLine(written.entry, `line ${index}`))
           stands.delete(written.entry.id)
           stands.set(entry.id, entry.text)
+          if (open.delete(written.entry.id)) open.add(entry.id)
         } else if (what === 'mend' && written?.entry.kind === 'fix') {
           const entry = log.do(mendFix(written.entry))
           stands.set(entry.id, entry.text)
+          open.delete(written.entry.id)
         } else if (what === 'out' && written) {
           log.do(deleteLine(written))
           stands.delete(written.entry.id)
+          open.delete(written.entry.id)
         }
         const shown = logLines(log.entries).map(({ entry }) => entry)
         expect(new Map(shown.map(({ id, text }) => [id, text]))).toEqual(stands)
         expect(shown).toHaveLength(stands.size)
+        expect(new Set(openFixes(linesOfAxis(log.entries, X)).map(({ id }) => id))).toEqual(open)
       }
     }),
     { numRuns: runs(300, 40) },

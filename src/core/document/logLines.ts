@@ -45,12 +45,17 @@ export function openFixes(lines: readonly LogEntry[]): LogEntry[] {
 export interface LogLine {
   readonly entry: LogEntry
   readonly before: readonly LogEntry[]
+  /** Whether the builder may word it otherwise: a fix that was mended would be open again under new words. */
+  readonly mayBeWorded: boolean
 }
 
 /** The whole log as it stands, newest first: a line that was worded otherwise stays where it was written. */
 export function logLines(entries: readonly LogEntry[]): LogLine[] {
   const byId = new Map(entries.map(entry => [entry.id, entry]))
   const worded = wordedOtherwise(entries)
+  const mended = new Set(
+    entries.flatMap(({ kind, hidden, closes }) => (kind === 'mended' && !hidden ? closes : [])),
+  )
   const before = (entry: LogEntry): LogEntry[] => {
     const chain: LogEntry[] = []
     for (let one = entry; one.closes !== null; ) {
@@ -63,14 +68,21 @@ export function logLines(entries: readonly LogEntry[]): LogLine[] {
   }
   const lines = entries
     .filter(({ hidden, id }) => !hidden && !worded.has(id))
-    .map((entry): LogLine => ({ entry, before: before(entry) }))
+    .map(
+      (entry): LogLine => ({
+        entry,
+        before: before(entry),
+        mayBeWorded: isWritten(entry) && !mended.has(entry.id),
+      }),
+    )
   return lines.toSorted((a, b) => {
     const [one, other] = [writtenAt(a), writtenAt(b)]
     return one < other ? 1 : one > other ? -1 : 0
   })
 }
 /** When a line was first written. */
-export const writtenAt = ({ entry, before }: LogLine): string => before.at(-1)?.at ?? entry.at
+export const writtenAt = ({ entry, before }: Pick<LogLine, 'entry' | 'before'>): string =>
+  before.at(-1)?.at ?? entry.at
 
 /** What of a log is looked for. */
 export interface LogSought {
@@ -86,7 +98,7 @@ export interface LogSought {
 }
 
 /** A text without accents and capitals, as one looks for it. @example plainWords('Führung') // 'fuhrung' */
-export const plainWords = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+const plainWords = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 
 const dayStarts = (day: string, daysOn: number): string | null => {
   const at = new Date(`${day}T00:00:00`)
@@ -98,7 +110,6 @@ const dayStarts = (day: string, daysOn: number): string | null => {
 /**
  * The lines of a log that go with what is looked for, in their order.
  *
- * @param words the words of each line, where they are known already
  * @example findLines(logLines(entries), { words: 'foil far', axisId: null, kind: null, fromDay: '', toDay: '' })
  */
 export function findLines(

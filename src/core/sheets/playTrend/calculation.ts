@@ -1,9 +1,10 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
+import { coverageFactor } from '../../calculation/studentLaw'
 import { flag, hours, list, record, smallLength, wearRate } from '../../field/field'
 
-/** From so many standard errors on a slope is one, at 95 %. */
-const TOLD = 1.959964
+/** So many standard deviations hold 19 in 20; from so many standard errors on a slope is one. */
+export const AT_95 = coverageFactor(0.95, null)
 const PER = 1000
 
 /** A figure after so many hours of running. */
@@ -54,7 +55,7 @@ export function onTrend(line: TrendLine, at: number): { valueUm: number; expande
   const away = at - line.middleHours
   return {
     valueUm: line.middleUm + line.slopeUmPerHour * away,
-    expandedUm: TOLD * Math.hypot(line.middleStandardUm, line.standardUmPerHour * away),
+    expandedUm: AT_95 * Math.hypot(line.middleStandardUm, line.standardUmPerHour * away),
   }
 }
 
@@ -94,7 +95,7 @@ export const upkeepTrend = calculation({
   compute({ points, targetUm }) {
     const line = trendLine(points)
     if (!line) throw new InputError('points', points, 'tests at two different times at least')
-    const grows = line.slopeUmPerHour > TOLD * line.standardUmPerHour
+    const grows = line.slopeUmPerHour > AT_95 * line.standardUmPerHour
     return {
       slopeUmPer1000H: line.slopeUmPerHour * PER,
       standardUmPer1000H: line.standardUmPerHour * PER,

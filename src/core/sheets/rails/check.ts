@@ -47,8 +47,9 @@ export const RAILS_CHECKS = defineChecks({
           `${small(widthUm)} along the rail against ${small(acceptedUm)} accepted, read in steps of ${small(stepUm)}: a finer gauge would tell.`,
         )
       const lone = how === 'level' ? null : loneReading(round, heights)
-      const before = railRounds.pick(t.axis)[railRounds.pick(t.axis).indexOf(round) - 1]
-      if (lone && !(before && confirms(before, lone)))
+      const rounds = railRounds.pick(t.axis)
+      const before = rounds[rounds.indexOf(round) - 1]
+      if (lone && !(before?.how === how && confirms(before, lone)))
         return noAdvice(
           lone.againUm === null
             ? `All but one place lie within ${small(lone.othersUm)}; that at ${at(lone.positionMm)} alone stands ${small(Math.abs(lone.offUm))} off. Read it once more, in a row of its own: a figure that was put down wrongly looks so. Nothing is slackened before.`

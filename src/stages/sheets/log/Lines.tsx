@@ -161,20 +161,20 @@ function Line({ line, of, onWord }: { line: LogLine; of: string | undefined; onW
         ))}
       </chakra.div>
       <chakra.span display="inline-flex">
+        {line.mayBeWorded && (
+          <Button variant="quiet" px="2" aria-label={`Word otherwise: ${entry.text}`} onClick={onWord}>
+            <Pencil size={16} aria-hidden />
+          </Button>
+        )}
         {isWritten(entry) && (
-          <>
-            <Button variant="quiet" px="2" aria-label={`Word otherwise: ${entry.text}`} onClick={onWord}>
-              <Pencil size={16} aria-hidden />
-            </Button>
-            <Button
-              variant="quiet"
-              px="2"
-              aria-label={`Delete: ${entry.text}`}
-              onClick={() => edit(deleteLine(line))}
-            >
-              <Trash2 size={16} aria-hidden />
-            </Button>
-          </>
+          <Button
+            variant="quiet"
+            px="2"
+            aria-label={`Delete: ${entry.text}`}
+            onClick={() => edit(deleteLine(line))}
+          >
+            <Trash2 size={16} aria-hidden />
+          </Button>
         )}
       </chakra.span>
     </Stated>

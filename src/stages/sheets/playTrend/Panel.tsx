@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react'
-import { onTrend } from '@/core/sheets/playTrend/calculation'
+import { nowOf } from '@/core/planning/days'
+import { AT_95, onTrend } from '@/core/sheets/playTrend/calculation'
 import { type PlayTrend, playTrendOf, type TrendTest } from '@/core/sheets/playTrend/trend'
 import { dayWords } from '@/core/units/dateWords'
 import { say } from '@/core/units/print'
@@ -15,8 +16,6 @@ import { useJob } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { useSettledEvaluation } from '../../job/useEvaluation'
 
-/** Of a normal law 19 in 20 lie within so many standard deviations. */
-const AT_95 = 1.959964
 /** The line is drawn on so far beyond the last test, and no further than so many times what was run. */
 const [BEYOND, MOST] = [1.25, 4]
 const STEPS = 24
@@ -96,7 +95,11 @@ function said({ tests, found, changedAt }: PlayTrend, targetUm: number, units: U
   return `It grows by ${growth}. ${
     reaches.at === null
       ? `It has passed ${target}: see Find the fault for what wears, and mend it.`
-      : `It passes ${target} about ${dayWords(reaches.at)}, at the earliest ${dayWords(reaches.earliest)}: prove it again before then.`
+      : `It passes ${target} about ${dayWords(reaches.at)}, ${
+          reaches.earliest.slice(0, 10) <= nowOf(new Date()).day
+            ? 'and may have by now: prove it again.'
+            : `at the earliest ${dayWords(reaches.earliest)}: prove it again before then.`
+        }`
   }${few}`
 }
 
