@@ -14,6 +14,10 @@ const DEMO_X = '/job/demo-skarrow-8/skarrow-x/survey/geometry'
 export const withoutScrews = (text: string): string =>
   text.replace(/M\d+ screws of \d+ mm|Take \d+ mm|[\d.]+ mm \([\d.]+ in\)/g, '')
 
+/** Whether the last click that was meant for an element, which is still there, went elsewhere. */
+const isMissed = (element: HTMLElement) =>
+  element.isConnected && !(element as HTMLElement & { pressed?: { hit: boolean } }).pressed?.hit
+
 /** A page on which nothing changed for so long stands; one that is never quiet is looked at after the longest. */
 const QUIET_MS = 200
 const LONGEST_MS = 5000
@@ -145,7 +149,8 @@ export class Bench {
   }
 
   /** As a hand does: brings it into sight, waits until it stands still and nothing lies over it, and clicks. */
-  private async pressOn(handle: ElementHandle<HTMLElement>, again = true): Promise<void> {
+  private async pressOn(handle: ElementHandle<HTMLElement>, tries = 3): Promise<void> {
+    const isScripted = this.page.isJavaScriptEnabled()
     await handle.evaluate(async (element, isScripted) => {
       element.scrollIntoView({ block: 'center' })
       // A sheet whose script is still on its way stands there and does not answer yet.
@@ -161,12 +166,22 @@ export class Bench {
         still = place() === before && isInReach() && answers() ? still + 1 : 0
         await new Promise(requestAnimationFrame)
       }
-    }, this.page.isJavaScriptEnabled())
-    await handle.click().catch(error => {
-      // It moved on between standing still and the click: a hand follows it once.
-      if (!again || !String(error).includes('not clickable')) throw error
-      return this.pressOn(handle, false)
-    })
+      const hit = { hit: false }
+      element.addEventListener('click', () => Object.assign(hit, { hit: true }), {
+        capture: true,
+        once: true,
+      })
+      Object.assign(element, { pressed: hit })
+    }, isScripted)
+    const missed = await handle.click().then(
+      // It went from under the finger, as something above it grew: whoever meant it presses again.
+      () => isScripted && handle.evaluate(isMissed).catch(() => false),
+      error => {
+        if (tries === 1 || !String(error).includes('not clickable')) throw error
+        return true
+      },
+    )
+    if (missed && tries > 1) await this.pressOn(handle, tries - 1)
   }
 
   /** Types into a field in place of what it holds, and leaves it with Enter. */
