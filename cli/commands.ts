@@ -1,5 +1,6 @@
 import { formatISO as format8601 } from 'date-fns'
 import { acceptanceOf } from '@/core/acceptance/acceptanceOf'
+import { dueEntries, duesOfJob } from '@/core/acceptance/dues'
 import { compensable } from '@/core/diagnose/compensable'
 import { diagnosis } from '@/core/diagnose/diagnosis'
 import type { Catalogue } from '@/core/document/parts/types'
@@ -19,7 +20,7 @@ import { writeJobFile } from '@/core/formats/writeJobFile'
 import { CATALOGUE, catalogueOf, NO_OWN_PARTS } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { dateAt, nowOf } from '@/core/planning/days'
-import { entriesOf, greaseEntries, nameOf, placedTasks } from '@/core/planning/entries'
+import { entriesOf, nameOf, placedTasks } from '@/core/planning/entries'
 import { windowsFrom } from '@/core/planning/hours'
 import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
@@ -190,7 +191,10 @@ function plan(path: string, { format }: Options): Outcome {
   if (format === 'ics') {
     const windows = windowsFrom(job.plan, now.day, now.minute)
     const stamp = `${date.toISOString().slice(0, 19)}Z`
-    const entries = [...entriesOf(job.id, placed, windows, now.day), ...greaseEntries(job, catalogue)]
+    const entries = [
+      ...entriesOf(job.id, placed, windows, now.day),
+      ...dueEntries(job, duesOfJob(job, catalogue)),
+    ]
     return { out: writeCalendar(job.name, entries, stamp) }
   }
   const local = (minute: number) => format8601(dateAt(now.day, minute))

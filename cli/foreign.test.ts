@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import DxfParser from 'dxf-parser'
 import ICAL from 'ical.js'
 import Papa from 'papaparse'
+import { dueEntries, duesOfJob } from '@/core/acceptance/dues'
 import { runs } from '@/core/calculation/fixtures/runs'
 import { demoJobs } from '@/core/demo'
 import { skarrow } from '@/core/demo/skarrow'
@@ -25,7 +26,7 @@ import { writeWorkbook } from '@/core/formats/workbook'
 import { catalogueOf } from '@/core/machine/parts'
 import { orderList } from '@/core/orders/orders'
 import { nowOf } from '@/core/planning/days'
-import { entriesOf, greaseEntries, placedTasks } from '@/core/planning/entries'
+import { entriesOf, placedTasks } from '@/core/planning/entries'
 import { windowsFrom } from '@/core/planning/hours'
 import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
@@ -166,7 +167,7 @@ describe.each(JOBS)('%s', (_, job) => {
             now.day,
           )
         : []),
-      ...greaseEntries(job, catalogue),
+      ...dueEntries(job, duesOfJob(job, catalogue)),
       { uid: 'a', title: job.name, note: job.name, from: '2026-12-02', to: '2026-12-03', isCalledOff: true },
     ]
     const text = writeCalendar(job.name, entries, '2026-12-01T18:00:00Z')

@@ -47,7 +47,7 @@ export function recordHtml({ job, entries }: JobFile, axisNames: readonly string
     .map(axis => {
       const context = evaluateAxis(axis, catalogue, job.units)
       return `<article><header><h1>${safe(recordTitle(job, context))}</h1><span>${day}</span></header>
-${recordOf(context, entries).map(section).join('\n')}
+${recordOf(context, entries, job).map(section).join('\n')}
 <p><small>${safe(RECORD_CAUTION)}</small></p></article>`
     })
   return `<!doctype html>

@@ -31,10 +31,14 @@ const copyOf = (file: JobFile, name: string): JobFile =>
 function renumbered({ job, entries, history }: JobFile): JobFile {
   const { id } = job
   const renamed = new Map(entries.map(entry => [entry.id, newId()]))
-  const ids = (old: string[]) => old.map(one => renamed.get(one) ?? one)
+  const idNow = (old: string) => renamed.get(old) ?? old
+  const ids = (old: string[]) => old.map(idNow)
   return {
     format: 'dusk-bench-job',
-    job,
+    job: {
+      ...job,
+      fixes: Object.fromEntries(Object.entries(job.fixes).map(([lineId, terms]) => [idNow(lineId), terms])),
+    },
     entries: entries.map(entry => ({
       ...entry,
       id: renamed.get(entry.id) ?? newId(),
@@ -47,6 +51,10 @@ function renumbered({ job, entries, history }: JobFile): JobFile {
       jobId: id,
       shows: ids(change.shows),
       hides: ids(change.hides),
+      // What is asked of a fix stands in the job by the id of its line.
+      patches: change.patches.map(patch =>
+        patch.path[0] === 'fixes' ? { ...patch, path: ids(patch.path) } : patch,
+      ),
     })),
   }
 }

@@ -1,5 +1,7 @@
 import './locale'
 import { expose } from 'comlink'
+import { askedOn } from '@/core/acceptance/asked'
+import { duesOfJob } from '@/core/acceptance/dues'
 import { catalogueOf } from '@/core/machine/parts'
 import { nowOf } from '@/core/planning/days'
 import { standings } from '@/core/planning/next'
@@ -10,6 +12,7 @@ import type { JudgeWorker } from './protocol'
 
 const worker: JudgeWorker = {
   standings: job => standings(job, catalogueOf(job), nowOf(new Date())),
+  asked: job => askedOn(duesOfJob(job, catalogueOf(job)), nowOf(new Date()).day),
   later: ({ axis, units, ...job }) => laterFindings(axis, catalogueOf(job), units),
   remedies: ({ axis, units, ...supply }, checkId) =>
     waysOut(axis, catalogueOf(supply), supply, units, checkId),

@@ -1,3 +1,4 @@
+import type { Asked } from '@/core/acceptance/asked'
 import type { Twin } from '@/core/diagnose/twin'
 import type { Axis } from '@/core/document/axis'
 import type { Job } from '@/core/document/job'
@@ -39,6 +40,8 @@ export interface AxisTask {
 export interface JudgeWorker {
   /** Where each axis of a job stands. */
   standings: (job: Job) => Standing[]
+  /** What a job asks for today, and within a week. */
+  asked: (job: Job) => Asked[]
   /** What the checks find that come later. */
   later: (task: AxisTask) => Finding[]
   remedies: (task: SupplyTask, checkId: CheckId) => Remedy[]

@@ -14,9 +14,16 @@ import { jobSchema } from '../sheets/schema'
 import { NOTHING_NOTED } from '../sheets/shared/proofs/conditions'
 import { acceptanceJson, acceptanceTable } from './acceptanceFiles'
 import { acceptanceOf } from './acceptanceOf'
-import { dayOfHours, reproofEntries, reproofsOf } from './reproofs'
+import { dueEntries, duesOfJob } from './dues'
+import { dayOfHours, reproofsOf } from './reproofs'
 
 const { job: demo, entries } = skarrow()
+/** The proofs of a whole machine in its calendar. */
+const reproofEntries = (job: Job) =>
+  dueEntries(
+    job,
+    duesOfJob(job, catalogueOf(job)).filter(({ kind, axisId }) => kind === 'proof' && axisId === null),
+  )
 const of = (job: Job, lines = entries) =>
   acceptanceOf(job, axis => evaluateAxis(axis, catalogueOf(job), job.units), lines)
 const edited = (job: Job, ...edits: Edit[]): Job =>
@@ -229,8 +236,8 @@ describe('proved again', () => {
     expect(reproofsOf(silent)[0]?.dueDay).toBeNull()
     expect(reproofEntries(silent).map(({ from }) => from)).toEqual(['2027-06-01'])
     expect(reproofEntries(accepted).map(({ title, from, to }) => [title, from, to])).toEqual([
-      ['Proof after ten hours of running: Skarrow 8', '2026-12-15', '2026-12-16'],
-      ['Proof after half a year: Skarrow 8', '2027-06-01', '2027-06-02'],
+      ['Skarrow 8: Proof after ten hours of running', '2026-12-15', '2026-12-16'],
+      ['Skarrow 8: Proof after half a year', '2027-06-01', '2027-06-02'],
     ])
   })
 
@@ -240,7 +247,7 @@ describe('proved again', () => {
       'DTSTART;VALUE=DATE:20261215',
       'DTSTART;VALUE=DATE:20270601',
     ])
-    expect(file).toContain('Reversal on every axis: X\\, Y\\, Z')
+    expect(file).toContain('Axes X\\, Y\\, Z')
   })
 
   test('is done when every axis was tested since; then it is off the calendar and the next one asks for tests of its own', () => {

@@ -37,7 +37,15 @@ const shown = (value: number, { quantity }: Measure, units: UnitSystem): number 
 }
 
 /** The results and what is open as a table, in the units of the job. */
-export function acceptanceTable({ machine, axes, open, terms, reproofs, units }: AcceptanceSheet): Table {
+export function acceptanceTable({
+  machine,
+  axes,
+  open,
+  terms,
+  reproofs,
+  upkeep,
+  units,
+}: AcceptanceSheet): Table {
   const blank = (axis: string, what: string, said: string) => [
     axis,
     what,
@@ -96,8 +104,12 @@ export function acceptanceTable({ machine, axes, open, terms, reproofs, units }:
           : []),
         ...points.map(point => blank(name, 'open point', point)),
       ]),
+      ...(terms.serialNumber ? [blank('', 'serial number', terms.serialNumber)] : []),
       ...open.map(point => blank('', 'open point', point)),
       ...(terms.acceptedDay ? [blank('', 'accepted on', terms.acceptedDay)] : []),
+      ...upkeep.map(({ what, every, next }) =>
+        blank('', 'upkeep', `${what}; every ${every}; ${next ?? 'no day yet'}`),
+      ),
       ...reproofs.map(({ kind, dueDay, doneDay }) =>
         blank('', REPROOF_WORDS[kind].toLowerCase(), doneDay ? `done ${doneDay}` : (dueDay ?? 'no day yet')),
       ),

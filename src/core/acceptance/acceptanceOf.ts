@@ -1,5 +1,6 @@
 import type { Acceptance } from '../document/acceptance'
 import type { Axis } from '../document/axis'
+import { type Fixes, NO_TERMS, termsWords } from '../document/fixes'
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import type { EvaluationContext } from '../evaluation/context'
@@ -15,6 +16,7 @@ import { sameManner } from '../sheets/shared/proofs/manner'
 import { isPractice } from '../sheets/shared/proofs/practice'
 import { say } from '../units/print'
 import { type Reproof, reproofsOf } from './reproofs'
+import { type PlanLine, upkeepPlan } from './upkeepPlan'
 
 // What is handed over with a machine: what was wanted of each axis, what it came to and how sure that is, and what is open.
 
@@ -84,6 +86,9 @@ export interface AcceptanceSheet {
   /** What concerns the machine as a whole and is not settled. */
   open: string[]
   reproofs: Reproof[]
+  upkeep: PlanLine[]
+  /** Fixes for the time being that concern safety: nobody takes the machine over while there are any. */
+  blockedBy: string[]
   /** Whether every axis holds what it must and nothing is open. */
   isComplete: boolean
 }
@@ -221,6 +226,7 @@ function openOf(
   results: readonly AcceptedResult[],
   others: readonly Finding[],
   entries: LogEntry[],
+  fixes: Fixes,
 ): string[] {
   const practised = [axis.tests.at(-1), axis.fullTests.at(-1)].flatMap(test =>
     test && isPractice(test)
@@ -235,12 +241,18 @@ function openOf(
     ...practised,
     ...openFixes(linesOfAxis(entries, axis.id))
       .filter(({ axisId }) => axisId === axis.id)
-      .map(({ text }) => `For the time being: ${text}`),
+      .map(fix => forNow(fix, fixes)),
   ]
 }
 
+/** An open fix among the open points, with when it is to be mended. */
+function forNow({ id, text }: LogEntry, fixes: Fixes): string {
+  const until = termsWords(fixes[id] ?? NO_TERMS)
+  return `For the time being: ${text}${until && ` (${until})`}`
+}
+
 /** An axis as it is handed over. */
-function acceptedAxis(context: EvaluationContext, entries: LogEntry[]): AcceptedAxis {
+function acceptedAxis(context: EvaluationContext, entries: LogEntry[], fixes: Fixes): AcceptedAxis {
   const { axis, units } = context
   const since = lastChange(axis)?.at ?? null
   const results = HELD_TO.flatMap(({ checkId, sheet, must }): AcceptedResult[] => {
@@ -286,7 +298,7 @@ function acceptedAxis(context: EvaluationContext, entries: LogEntry[]): Accepted
     results,
     full: fullOf(context),
     change: changeOf(axis),
-    open: openOf(axis, results, others, entries),
+    open: openOf(axis, results, others, entries, fixes),
   }
 }
 
@@ -298,23 +310,22 @@ function acceptedAxis(context: EvaluationContext, entries: LogEntry[]): Accepted
  * @param entries the log of the job, oldest first
  */
 export function acceptanceOf(
-  job: Pick<Job, 'name' | 'machineKind' | 'units' | 'acceptance' | 'axes'>,
+  job: Pick<Job, 'name' | 'machineKind' | 'units' | 'acceptance' | 'axes' | 'fixes' | 'upkeep'>,
   evaluate: (axis: Axis) => EvaluationContext,
   entries: LogEntry[],
 ): AcceptanceSheet {
-  const axes = job.axes.map(axis => acceptedAxis(evaluate(axis), entries))
+  const axes = job.axes.map(axis => acceptedAxis(evaluate(axis), entries, job.fixes))
   const measured = axes.flatMap(({ results }) =>
     results.filter(({ checkId }) => SQUARENESS.includes(checkId)),
   )
+  const fixes = openFixes(entries.filter(({ hidden }) => !hidden))
   const open = [
     ...(axes.length > 1 && !measured.some(({ figure }) => figure !== null)
       ? [
           'How square the axes stand to each other is not measured: Square under Align, or Circle and square under Prove.',
         ]
       : []),
-    ...openFixes(entries.filter(({ hidden }) => !hidden))
-      .filter(({ axisId }) => axisId === null)
-      .map(({ text }) => `For the time being: ${text}`),
+    ...fixes.filter(({ axisId }) => axisId === null).map(fix => forNow(fix, job.fixes)),
     ...agreedPoints(job.acceptance),
   ]
   return {
@@ -325,6 +336,8 @@ export function acceptanceOf(
     axes,
     open,
     reproofs: reproofsOf(job),
+    upkeep: upkeepPlan(job, evaluate),
+    blockedBy: fixes.filter(({ id }) => job.fixes[id]?.isSafety).map(({ text }) => text),
     isComplete: openPoints({ axes, open }).length === 0,
   }
 }

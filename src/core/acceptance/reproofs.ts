@@ -1,8 +1,6 @@
 import { addMonths, formatISO, parseISO } from 'date-fns'
 import { REPROOFS, type ReproofKind } from '../document/acceptance'
-import { REPROOF_WORDS } from '../document/acceptanceEdits'
 import type { Job } from '../document/job'
-import type { CalendarEntry } from '../formats/calendarFile'
 import { dayAfter } from '../planning/days'
 import { reversalsOf, stationReversal, type Tested } from '../sheets/shared/proofs/compare'
 import { isPractice } from '../sheets/shared/proofs/practice'
@@ -56,19 +54,3 @@ export function reproofsOf({ acceptance, axes }: Pick<Job, 'acceptance' | 'axes'
     return { kind, dueDay, doneDay, untested: doneDay === null ? untested : [] }
   })
 }
-
-/** The proofs that are still to come, for a calendar. */
-export const reproofEntries = (job: Job): CalendarEntry[] =>
-  reproofsOf(job).flatMap(({ kind, dueDay, doneDay }): CalendarEntry[] =>
-    dueDay === null || doneDay !== null
-      ? []
-      : [
-          {
-            uid: `${kind}@${job.id}.dusk-bench`,
-            title: `${REPROOF_WORDS[kind]}: ${job.name}`,
-            note: `Reversal on every axis: ${job.axes.map(({ name }) => name).join(', ')}. Screws of joints first.`,
-            from: dueDay,
-            to: dayAfter(dueDay, 1),
-          },
-        ],
-  )

@@ -1,6 +1,6 @@
-import type { Axis } from '@/core/document/axis'
-import { counted } from '@/core/sheets/fullTest/counted'
-import { reversalsOf, type Tested } from '@/core/sheets/shared/proofs/compare'
+import type { Axis } from '../document/axis'
+import { counted } from '../sheets/fullTest/counted'
+import { reversalsOf, type Tested } from '../sheets/shared/proofs/compare'
 
 /** A test that has reversals in it: a reversal test, or a full one. */
 export interface ReversalTested extends Tested {

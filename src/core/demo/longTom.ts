@@ -1,6 +1,7 @@
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Job, LogEntry } from '../document/job'
 import { SHOP_TO_START } from '../document/shop'
+import { NO_UPKEEP } from '../document/upkeep'
 import { SCHEMA_VERSION } from '../document/version.generated'
 import { NO_OWN_PARTS } from '../machine/parts'
 
@@ -115,6 +116,8 @@ export const longTom = (): { job: Job; entries: LogEntry[] } => ({
     orders: ORDERS_LONG_TOM,
     plan: PLAN_LONG_TOM,
     acceptance: NOT_ACCEPTED,
+    fixes: {},
+    upkeep: NO_UPKEEP,
     axes: [X(), Y(), Z()],
   },
   entries: [

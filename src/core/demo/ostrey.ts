@@ -1,6 +1,7 @@
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Job, LogEntry } from '../document/job'
 import { SHOP_TO_START_INCH } from '../document/shop'
+import { NO_UPKEEP } from '../document/upkeep'
 import { SCHEMA_VERSION } from '../document/version.generated'
 import { NO_OWN_PARTS } from '../machine/parts'
 
@@ -100,6 +101,8 @@ export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
     orders: ORDERS_OSTREY,
     plan: PLAN_OSTREY,
     acceptance: NOT_ACCEPTED,
+    fixes: {},
+    upkeep: NO_UPKEEP,
     axes: [Z(), X()],
   },
   entries: [

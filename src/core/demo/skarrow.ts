@@ -4,6 +4,7 @@ import type { DimensionKey, GoalKey } from '../document/dimensions'
 import type { Job, LogEntry } from '../document/job'
 import type { Provenance } from '../document/kinds'
 import { SHOP_TO_START } from '../document/shop'
+import { NO_UPKEEP } from '../document/upkeep'
 import { SCHEMA_VERSION } from '../document/version.generated'
 import { allGoalsFrom } from '../document/work'
 import { numbered } from '../field/field'
@@ -324,6 +325,8 @@ const SKARROW: Job = {
   orders: ORDERS_SKARROW,
   plan: PLAN_SKARROW,
   acceptance: NOT_ACCEPTED,
+  fixes: {},
+  upkeep: NO_UPKEEP,
   axes: [X, Y, Z],
 }
 

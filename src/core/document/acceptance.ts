@@ -24,6 +24,7 @@ export type ReproofKind = (typeof REPROOFS)[number]
 
 /** Who hands a machine over to whom, in what state, and when it is proved again. */
 export const ACCEPTANCE = record('Acceptance', {
+  serialNumber: wordsOrNone('Serial number', 60),
   customer: wordsOrNone('Made for', 80),
   place: wordsOrNone('Where it stands', 80),
   testedBy: wordsOrNone('Tested by', 60),

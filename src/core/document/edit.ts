@@ -10,8 +10,11 @@ export interface Edit {
   mergeKey?: string
   /** One of many readings that follow each other: each is taken back by itself, and what is not looked at meanwhile waits. */
   reading?: true
-  /** @param at the moment at which it is made */
-  run: (job: Job, at: string) => void
+  /**
+   * @param at the moment at which it is made
+   * @param lineId the id of the line of the log that comes with it
+   */
+  run: (job: Job, at: string, lineId: string) => void
   /** A line for the log. */
   entry?: Pick<LogEntry, 'axisId' | 'kind' | 'text'> & Partial<Pick<LogEntry, 'closes'>>
   /** Lines of the log that this edit deletes. */
@@ -42,11 +45,12 @@ export function runEdit(
   edit: Edit,
   stamp: { id: string; at: string },
 ): { job: Job; change: Change; entry: LogEntry | null } {
+  const lineId = `${stamp.id}e`
   const next = produce(job, draft => {
-    edit.run(draft, stamp.at)
+    edit.run(draft, stamp.at, lineId)
   })
   const entry = edit.entry
-    ? { id: `${stamp.id}e`, jobId: job.id, at: stamp.at, closes: null, hidden: false, ...edit.entry }
+    ? { id: lineId, jobId: job.id, at: stamp.at, closes: null, hidden: false, ...edit.entry }
     : null
   return {
     job: next,

@@ -84,6 +84,8 @@ export const removeAxis = (axis: Axis): Edit => ({
   label: `Axis ${axis.name} removed`,
   run: job => {
     job.axes = job.axes.filter(({ id }) => id !== axis.id)
+    job.fixes = Object.fromEntries(Object.entries(job.fixes).filter(([, fix]) => fix.axisId !== axis.id))
+    job.upkeep.tasks = job.upkeep.tasks.filter(({ axisId }) => axisId !== axis.id)
   },
   entry: { axisId: null, kind: 'job', text: `Axis ${axis.name} removed: ${axis.title}.` },
 })

@@ -13,10 +13,12 @@ import {
 import type { UnitSystem } from '../units/quantity'
 import type { Acceptance } from './acceptance'
 import type { Axis } from './axis'
+import type { Fixes } from './fixes'
 import type { MachineKind } from './kinds'
 import type { OwnParts } from './parts/types'
 import type { Plan } from './plan'
 import type { Shop } from './shop'
+import type { Upkeep } from './upkeep'
 import type { SCHEMA_VERSION } from './version.generated'
 
 export const ORDER_STATES = ['open', 'ordered', 'arrived', 'missing'] as const
@@ -53,6 +55,9 @@ export interface Job {
   orders: Orders
   plan: Plan
   acceptance: Acceptance
+  /** What is asked of temporary fixes that are open, by their lines of the log. */
+  fixes: Fixes
+  upkeep: Upkeep
   axes: Axis[]
 }
 
@@ -65,7 +70,7 @@ export const LOG_ENTRY = record('Line of the log', {
   /** None when it is about the whole machine. */
   axisId: wordsOrNone('Axis', 40),
   at: moment('When'),
-  kind: choice('Kind', ['note', 'part', 'step', 'round', 'test', 'fix', 'mended', 'job']),
+  kind: choice('Kind', ['note', 'part', 'step', 'round', 'test', 'fix', 'mended', 'upkeep', 'job']),
   text: words('Text', LONGEST_LINE),
   /** The temporary fix that this line ends, or the line that it words otherwise, by its id. */
   closes: wordsOrNone('Ends', 40),

@@ -1,9 +1,12 @@
 import fc from 'fast-check'
 import { runs } from '../calculation/fixtures/runs'
 import { skarrow } from '../demo/skarrow'
-import { runEdit } from './edit'
+import type { Axis } from './axis'
+import { applyChange, type Change, runEdit, takeBack } from './edit'
+import { removeAxis } from './edits'
+import { isAboutSafety, NO_TERMS } from './fixes'
 import type { Job, LogEntry } from './job'
-import { addNote, correctLine, deleteLine, mendFix } from './logEdits'
+import { addNote, correctLine, deleteLine, mendFix, setFixTerms } from './logEdits'
 import { findLines, linesOfAxis, logLines, openFixes, writtenAt } from './logLines'
 
 const { job } = skarrow()
@@ -22,9 +25,15 @@ class Log {
     this.made += 1
     const { job: next, change, entry } = runEdit(this.job, edit, { id: `c-${this.made}`, at })
     this.job = next
+    this.last = change
     this.entries = this.entries.map(one => (change.hides.includes(one.id) ? { ...one, hidden: true } : one))
     if (entry) this.entries.push(entry)
     return entry as LogEntry
+  }
+  private last: Change | null = null
+  /** Takes the last change back, and does it again. */
+  redo() {
+    if (this.last) this.job = applyChange(takeBack(this.job, this.last), this.last)
   }
   get texts() {
     return logLines(this.entries).map(({ entry, before }) => [entry.text, ...before.map(({ text }) => text)])
@@ -98,8 +107,52 @@ test('days count as the builder has them, to the end of the last', () => {
   expect(found('2026-12-02', '')).toEqual(['2026-12-02'])
 })
 
-test('in whatever order lines are written, worded otherwise, mended and taken out, none is shown twice and none that stands is lost', () => {
-  const step = fc.record({ what: fc.constantFrom('note', 'fix', 'word', 'mend', 'out'), which: fc.nat(30) })
+const TERMS = { untilDay: '2026-12-20', untilHours: null, isSafety: true }
+test('what is asked of a fix goes with it: into other words, back from its mending, and out with it', () => {
+  const log = new Log()
+  const guard = log.do(addNote(X, 'Guard taped on', 'fix', TERMS))
+  expect(log.job.fixes).toEqual({ [guard.id]: { axisId: X, text: 'Guard taped on', ...TERMS } })
+  const better = log.do(correctLine(guard, 'Guard of the belt taped on'))
+  expect(log.job.fixes).toEqual({
+    [better.id]: { axisId: X, text: 'Guard of the belt taped on', ...TERMS },
+  })
+  const { job: mended, change } = runEdit(log.job, mendFix(better), {
+    id: 'm',
+    at: '2026-12-02T11:00:00.000Z',
+  })
+  expect(mended.fixes).toEqual({})
+  expect(takeBack(mended, change).fixes).toEqual(log.job.fixes)
+  log.do(setFixTerms(better, { ...TERMS, untilDay: null, untilHours: 50 }, 'Guard: after 50 h.'))
+  expect(log.job.fixes[better.id]).toMatchObject({ untilDay: null, untilHours: 50, isSafety: true })
+  expect(log.texts[0]).toEqual(['Guard: after 50 h.'])
+  // Nothing asked is nothing kept; a note is asked nothing.
+  log.do(setFixTerms(better, NO_TERMS, 'Nothing.'))
+  log.do(addNote(X, 'Oiled', 'note', TERMS))
+  expect(log.job.fixes).toEqual({})
+  // With its axis it goes too.
+  log.do(addNote(X, 'Foil', 'fix', TERMS))
+  log.do(removeAxis(log.job.axes[0] as Axis))
+  expect(log.job.fixes).toEqual({})
+})
+
+test('a fix is likely to be about safety where its words are', () => {
+  const about = [
+    'Guard of the belt is taped on',
+    'E-stop bridged',
+    'brake held by a clamp',
+    'fuse of 10 A for now',
+  ]
+  const not = ['Foil under the nut', 'Printed strip under the far block', 'Discover later what clicks']
+  expect(about.map(isAboutSafety)).toEqual(about.map(() => true))
+  expect(not.map(isAboutSafety)).toEqual(not.map(() => false))
+})
+
+test('in whatever order lines are written, worded otherwise, mended and taken out, none is shown twice, none that stands is lost, and what was asked of an open fix is asked', () => {
+  const step = fc.record({
+    what: fc.constantFrom('note', 'fix', 'word', 'mend', 'out', 'terms', 'back'),
+    which: fc.nat(30),
+    isSafety: fc.boolean(),
+  })
   fc.assert(
     fc.property(fc.array(step, { maxLength: 40 }), steps => {
       const log = new Log()
@@ -107,28 +160,45 @@ test('in whatever order lines are written, worded otherwise, mended and taken ou
       const stands = new Map<string, string>()
       /** Which of them are temporary fixes that nobody has mended. */
       const open = new Set<string>()
-      for (const [index, { what, which }] of steps.entries()) {
+      /** What was asked of those, in the order in which it was. */
+      const asked = new Map<string, boolean>()
+      for (const [index, { what, which, isSafety }] of steps.entries()) {
         const lines = logLines(log.entries)
         const line = lines[which % Math.max(1, lines.length)]
         const written = line && (line.entry.kind === 'note' || line.entry.kind === 'fix') ? line : null
         if (what === 'note' || what === 'fix') {
-          const entry = log.do(addNote(X, `line ${index}`, what))
+          const entry = log.do(addNote(X, `line ${index}`, what, { ...NO_TERMS, isSafety }))
           stands.set(entry.id, entry.text)
           if (what === 'fix') open.add(entry.id)
+          if (what === 'fix' && isSafety) asked.set(entry.id, true)
         } else if (what === 'word' && line?.mayBeWorded && written) {
           const entry = log.do(correctLine(written.entry, `line ${index}`))
           stands.delete(written.entry.id)
           stands.set(entry.id, entry.text)
           if (open.delete(written.entry.id)) open.add(entry.id)
+          if (asked.delete(written.entry.id)) asked.set(entry.id, true)
+        } else if (what === 'terms' && written && open.has(written.entry.id)) {
+          const entry = log.do(setFixTerms(written.entry, { ...NO_TERMS, isSafety }, `line ${index}`))
+          stands.set(entry.id, entry.text)
+          asked.delete(written.entry.id)
+          if (isSafety) asked.set(written.entry.id, true)
         } else if (what === 'mend' && written?.entry.kind === 'fix') {
           const entry = log.do(mendFix(written.entry))
           stands.set(entry.id, entry.text)
           open.delete(written.entry.id)
+          asked.delete(written.entry.id)
+        } else if (what === 'back') {
+          // Taken back and done again, whatever it was: as if nothing had been.
+          const before = log.job
+          log.redo()
+          expect(log.job).toEqual(before)
         } else if (what === 'out' && written) {
           log.do(deleteLine(written))
           stands.delete(written.entry.id)
           open.delete(written.entry.id)
+          asked.delete(written.entry.id)
         }
+        expect(new Set(Object.keys(log.job.fixes))).toEqual(new Set(asked.keys()))
         const shown = logLines(log.entries).map(({ entry }) => entry)
         expect(new Map(shown.map(({ id, text }) => [id, text]))).toEqual(stands)
         expect(shown).toHaveLength(stands.size)

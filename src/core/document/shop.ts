@@ -88,8 +88,8 @@ export const setReadingUnit = (readingUnit: Shop['readingUnit']): Edit => ({
 /** An edit that names the step of a gauge, which is then the builder's gauge: what is read next starts with it. */
 export const withGauge = (edit: Edit, gaugeStepUm: number | null): Edit => ({
   ...edit,
-  run: (job, at) => {
-    edit.run(job, at)
+  run: (job, ...stamp) => {
+    edit.run(job, ...stamp)
     job.shop = { ...job.shop, gaugeStepUm }
   },
 })

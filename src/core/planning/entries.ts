@@ -1,9 +1,5 @@
-import type { Job } from '../document/job'
-import type { Catalogue } from '../document/parts/types'
 import type { CalendarEntry } from '../formats/calendarFile'
 import type { Window } from '../schedule/calendar'
-import { evaluateAxis } from '../sheets/evaluateAxis'
-import { nextGreasing } from '../sheets/grease/due'
 import { clockWords } from '../units/clock'
 import { DAY_MINUTES, dayAfter } from './days'
 import type { PlannedTask } from './plan'
@@ -80,21 +76,4 @@ export const entriesOf = (
       from: localTime(firstDay, fromMinute),
       to: localTime(firstDay, toMinute),
     }))
-  })
-
-/** When each axis is greased next, for a calendar: those that were greased at least once. */
-export const greaseEntries = (job: Job, catalogue: Catalogue): CalendarEntry[] =>
-  job.axes.flatMap((axis): CalendarEntry[] => {
-    const due = nextGreasing(evaluateAxis(axis, catalogue, job.units))
-    return due
-      ? [
-          {
-            uid: `${axis.id}.grease@${job.id}.dusk-bench`,
-            title: `Grease: ${job.name}, axis ${axis.name}`,
-            note: axis.lubePoints.map(({ what }) => what).join(', '),
-            from: due.day,
-            to: dayAfter(due.day, 1),
-          },
-        ]
-      : []
   })

@@ -540,7 +540,7 @@ describe('rounds', () => {
 
   test('a change of one that was deleted meanwhile does nothing', () => {
     const job = structuredClone(skarrow().job)
-    changeRound(gibRounds, X, 'gone', { targetUm: 99 }).run(job, '2026-11-30T08:00:00.000Z')
+    changeRound(gibRounds, X, 'gone', { targetUm: 99 }).run(job, '2026-11-30T08:00:00.000Z', 'line')
     expect(job).toEqual(skarrow().job)
   })
 

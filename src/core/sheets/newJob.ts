@@ -15,6 +15,7 @@ import type { Job } from '../document/job'
 import type { MachineKind } from '../document/kinds'
 import { PLAN_TO_START } from '../document/plan'
 import { SHOP_TO_START, SHOP_TO_START_INCH } from '../document/shop'
+import { NO_UPKEEP } from '../document/upkeep'
 import { SCHEMA_VERSION } from '../document/version.generated'
 import { allGoalsFrom } from '../document/work'
 import { blankOf } from '../field/field'
@@ -249,6 +250,8 @@ export function newJob(name: string, machineKind: MachineKind, units: Job['units
     orders: {},
     plan: PLAN_TO_START,
     acceptance: NOT_ACCEPTED,
+    fixes: {},
+    upkeep: NO_UPKEEP,
     axes: TEMPLATES[machineKind].map(template => asSpoken(newAxis(template), units)),
   }
 }

@@ -1,5 +1,6 @@
 import { turnsNut } from '../document/axis'
 import { DIMENSION_KEYS, DIMENSIONS, GOALS } from '../document/dimensions'
+import { NO_TERMS, termsWords } from '../document/fixes'
 import type { Job, LogEntry } from '../document/job'
 import { linesOfAxis, openFixes } from '../document/logLines'
 import { WORK_WORDS } from '../document/work'
@@ -36,8 +37,13 @@ export const recordTitle = (job: Pick<Job, 'name'>, { axis }: EvaluationContext)
  * open, and the last of its log.
  *
  * @param entries of the whole job, oldest first
+ * @param job what is asked of the fixes that are open
  */
-export function recordOf(context: EvaluationContext, entries: LogEntry[]): PaperBlock[] {
+export function recordOf(
+  context: EvaluationContext,
+  entries: LogEntry[],
+  job: Pick<Job, 'fixes'>,
+): PaperBlock[] {
   const { axis, catalogue, units, findings } = context
   const own = linesOfAxis(entries, axis.id)
   const fixes = openFixes(own)
@@ -124,7 +130,10 @@ export function recordOf(context: EvaluationContext, entries: LogEntry[]): Paper
     ...read.filter(({ half }) => !half),
     block(
       `Temporary fixes still open: ${fixes.length}`,
-      fixes.map(({ at, text }) => [dayWords(at), text]),
+      fixes.map(({ id, at, text }) => {
+        const until = termsWords(job.fixes[id] ?? NO_TERMS)
+        return [dayWords(at), until ? `${text} (${until})` : text]
+      }),
       'None.',
     ),
     block(

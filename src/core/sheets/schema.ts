@@ -2,11 +2,13 @@ import { mixed, type Schema, type TestContext } from 'yup'
 import { ACCEPTANCE } from '../document/acceptance'
 import { AXIS_FIELDS, OWN_LIMITS } from '../document/axis'
 import { LONGEST_LABEL, MOST_LINES } from '../document/edit'
+import { FIXES } from '../document/fixes'
 import { LOG_ENTRY, ORDERS } from '../document/job'
 import { MACHINE_KINDS, PART_KINDS, type PartKind } from '../document/kinds'
 import { checkPart } from '../document/parts/checkPart'
 import { PLAN } from '../document/plan'
 import { SHOP } from '../document/shop'
+import { UPKEEP } from '../document/upkeep'
 import { SCHEMA_VERSION } from '../document/version.generated'
 import { limitsProblem } from '../evaluation/limits'
 import { choice, flag, moment, words, wordsOrNone } from '../field/field'
@@ -70,6 +72,8 @@ export const JOB_FIELDS = {
   orders: ORDERS,
   plan: PLAN,
   acceptance: ACCEPTANCE,
+  fixes: FIXES,
+  upkeep: UPKEEP,
   shop: SHOP,
 }
 export const MOST_AXES = 12

@@ -60,6 +60,7 @@ import { template } from './template'
 import { toMeasure } from './toMeasure'
 import { travel } from './travel'
 import { uncertainty } from './uncertainty'
+import { upkeep } from './upkeep'
 import { waysFriction } from './waysFriction'
 import { whereLost } from './whereLost'
 import { zeroTime } from './zeroTime'
@@ -72,6 +73,7 @@ export const LISTED = [
   orders,
   ownParts,
   acceptance,
+  upkeep,
   machineRecord,
   geometry,
   loads,
@@ -140,6 +142,7 @@ declare module '../evaluation/ids' {
     orders: true
     ownParts: true
     acceptance: true
+    upkeep: true
     machineRecord: true
     geometry: true
     loads: true

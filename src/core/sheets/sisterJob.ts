@@ -103,6 +103,17 @@ const sisterOrders = (orders: Orders): Job['orders'] =>
       .map(([key, { priceEur, leadDays }]) => [key, { priceEur, leadDays, state: 'open', dueDay: null }]),
   )
 
+/** What is kept up on a machine of its kind, none of it done yet. */
+const sisterUpkeep = ({ tasks }: Job['upkeep'], idOf: ReadonlyMap<string, string>): Job['upkeep'] => ({
+  readings: [],
+  tasks: tasks.map(task => ({
+    ...task,
+    axisId: task.axisId === null ? null : (idOf.get(task.axisId) ?? null),
+    doneDay: null,
+    doneHours: null,
+  })),
+})
+
 /**
  * The plan of the next machine: the same hours and tasks of one's own, and for each task the minutes that it took on this one,
  * or that its kind took where it was timed elsewhere.
@@ -164,6 +175,8 @@ export function sisterJob(
       archived: false,
       orders: take.choices ? sisterOrders(job.orders) : {},
       acceptance: NOT_ACCEPTED,
+      fixes: {},
+      upkeep: sisterUpkeep(job.upkeep, idOf),
       plan: sisterPlan(job.plan, idOf, learned),
       axes: job.axes.map(axis => ({
         ...sisterAxis(axis, job.name.slice(0, 80), take),

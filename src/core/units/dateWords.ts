@@ -16,13 +16,17 @@ const print = (at: Date, options: Intl.DateTimeFormatOptions) => {
 }
 const TIME = { timeStyle: 'short' } as const
 
+/** A day by itself is that day wherever one lives; the language would take it for a midnight in Greenwich. */
+const asDate = (at: string) => new Date(at.includes('T') ? at : `${at}T00:00:00`)
+
 /**
- * A moment as a day, in the builder's own time zone.
+ * A moment as a day in the builder's own time zone, or a day of the calendar.
  *
+ * @example dayWords('2026-11-02') // '2 Nov 2026'
  * @example dayWords('2026-11-02T18:30:00.000Z') // '2 Nov 2026'
  */
 export const dayWords = (at: string): string =>
-  print(new Date(at), { day: 'numeric', month: 'short', year: 'numeric' })
+  print(asDate(at), { day: 'numeric', month: 'short', year: 'numeric' })
 
 /**
  * A moment as a day and a time, in the builder's own time zone.

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import dynamic from 'next/dynamic'
 import { useCallback, useState } from 'react'
+import type { Asked } from '@/core/acceptance/asked'
 import { fileName } from '@/core/formats/fileName'
 import { momentWords } from '@/core/units/dateWords'
 import { getDatabase, type JobRow } from '@/store/database'
@@ -25,7 +26,7 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
   const { job } = row
   const [renaming, setRenaming] = useState(false)
   const [duplicating, setDuplicating] = useState(false)
-  const next = useNext(job, onProblem)
+  const { next, asked } = useNext(job, onProblem)
   const attempt = (work: (db: ReturnType<typeof getDatabase>) => Promise<unknown>) =>
     work(getDatabase()).catch(error => onProblem(describeProblem(error)))
   const address = addressAsKnown({ jobId: job.id, axisId: job.axes[0]?.id ?? null, stage: 'survey' })
@@ -62,6 +63,7 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
             {job.machineKind}, axes {job.axes.map(axis => axis.name).join(', ')}; saved{' '}
             {momentWords(row.savedAt)}
           </Note>
+          <AskedList job={job} asked={asked} />
           <Stated as="h3" fontWeight={700} mt="2">
             {next === null
               ? 'What is next is being worked out …'
@@ -137,18 +139,53 @@ export function JobCard({ row, onProblem }: { row: JobRow; onProblem: (problem: 
   )
 }
 
-/** What each axis of a job needs next, worked out beside the screen; null until it is. */
+/** What the machine asks for today and within a week: fixes for the time being, upkeep, proofs. */
+function AskedList({ job, asked }: { job: JobRow['job']; asked: readonly Asked[] }) {
+  if (asked.length === 0) return null
+  return (
+    <chakra.ul fontSize="15px" mt="2" aria-label={`What ${job.name} asks for`}>
+      {asked.map(({ due, words, when }) => (
+        <li key={due.key} data-asked={when}>
+          <chakra.a
+            href={addressAsKnown({
+              jobId: job.id,
+              axisId: due.axisId ?? job.axes[0]?.id ?? null,
+              stage: due.stage,
+              sheet: due.sheet,
+            })}
+            display="inline-flex"
+            alignItems="center"
+            minH={{ base: '44px', xl: '28px' }}
+            overflowWrap="anywhere"
+            color={ASKED_COLOR[when]}
+            fontWeight={when === 'soon' ? undefined : 700}
+          >
+            {words}
+          </chakra.a>
+        </li>
+      ))}
+    </chakra.ul>
+  )
+}
+/** Nothing is said of it until it is worked out. */
+const UNKNOWN = { next: null, asked: [] }
+const ASKED_COLOR = { safety: 'fails', now: 'close', soon: undefined } as const
+
+/** What each axis of a job needs next, worked out beside the screen, null until it is; and what the machine asks for. */
 function useNext(job: JobRow['job'], onProblem: (problem: Problem) => void) {
   const ask = useCallback(async () => {
     try {
       const { askJudge } = await import('@/workers/client')
-      const standings = await askJudge(judge => judge.standings(job))
-      return standings.flatMap(({ next }) => next ?? [])
+      const [standings, asked] = await Promise.all([
+        askJudge(judge => judge.standings(job)),
+        askJudge(judge => judge.asked(job)),
+      ])
+      return { next: standings.flatMap(({ next }) => next ?? []), asked }
     } catch (error) {
       const advice = errorWords(error)
       onProblem({ title: `What ${job.name} needs next was not worked out`, advice })
       return null
     }
   }, [job, onProblem])
-  return useAnswer(ask, job.id)
+  return useAnswer(ask, job.id) ?? UNKNOWN
 }

@@ -1,4 +1,5 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo } from 'react'
+import type { Asked } from '@/core/acceptance/asked'
 import type { Job } from '@/core/document/job'
 import type { Standing } from '@/core/planning/next'
 import { useJobContext } from './JobContext'
@@ -21,6 +22,16 @@ function useJobOfAxis(): Job {
   const { orders, plan, ownParts, shop, units } = job
   // biome-ignore lint/correctness/useExhaustiveDependencies: what else the job holds says nothing of where this axis stands
   return useMemo(() => ({ ...job, axes: [axis] }), [job.id, axis, orders, plan, ownParts, shop, units])
+}
+
+/** What the job asks for today and within a week; null until that is worked out. */
+export function useAsked(): Asked[] | null {
+  const job = useSettledJob()
+  const ask = useCallback(async () => {
+    const { askJudge } = await import('@/workers/client')
+    return askJudge(judge => judge.asked(job))
+  }, [job])
+  return useAnswer(ask, job.id)
 }
 
 /** Works out where the axis at work stands beside the screen, once for all who say it. */

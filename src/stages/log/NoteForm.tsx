@@ -1,14 +1,17 @@
 import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
+import { useEffect } from 'react'
 import { useForm } from 'react-hook-form'
-import { object, string } from 'yup'
+import { string } from 'yup'
+import { isAboutSafety, NO_TERMS } from '@/core/document/fixes'
 import { LONGEST_LINE } from '@/core/document/job'
 import { addNote } from '@/core/document/logEdits'
 import { Button } from '@/ui/controls'
 import { LongTextField } from '@/ui/fields/LongTextField'
 import { useEdit } from '../job/JobContext'
+import { FixTermsFields, termsSchema, termsTyped, typedTerms } from './FixTerms'
 
-const noteSchema = object({
+const noteSchema = termsSchema.shape({
   text: string()
     .trim()
     .required(`Type what happened: got nothing, takes 1 to ${LONGEST_LINE} characters.`)
@@ -16,15 +19,22 @@ const noteSchema = object({
   kind: string<'note' | 'fix'>().oneOf(['note', 'fix']).required(),
 })
 
-/** A note of one's own, or a temporary fix that must not be forgotten. */
+/** A note of one's own, or a temporary fix that must not be forgotten: it asks. */
 export function NoteForm({ axisId, onDone }: { axisId: string; onDone?: () => void }) {
   const edit = useEdit()
-  const { register, handleSubmit, reset, formState } = useForm({
+  const { register, handleSubmit, reset, watch, setValue, formState } = useForm({
     resolver: yupResolver(noteSchema),
-    defaultValues: { text: '', kind: 'note' as const },
+    defaultValues: { text: '', kind: 'note' as const, ...typedTerms(NO_TERMS) },
   })
-  const submit = handleSubmit(({ text, kind }) => {
-    edit(addNote(axisId, text, kind))
+  const isFix = watch('kind') === 'fix'
+  const soundsLikeSafety = isAboutSafety(watch('text'))
+  const isSaid = formState.dirtyFields.isSafety === true
+  useEffect(() => {
+    // Ticked beforehand where the words say so; whoever unticks it has the last word.
+    if (!isSaid) setValue('isSafety', soundsLikeSafety)
+  }, [soundsLikeSafety, isSaid, setValue])
+  const submit = handleSubmit(({ text, kind, ...terms }) => {
+    edit(addNote(axisId, text, kind, termsTyped(terms)))
     reset()
     onDone?.()
   })
@@ -45,10 +55,22 @@ export function NoteForm({ axisId, onDone }: { axisId: string; onDone?: () => vo
             {kind === 'note' ? 'a note' : 'a temporary fix, still open'}
           </chakra.label>
         ))}
-        <Button type="submit" variant="lamp">
-          Enter it
-        </Button>
+        {!isFix && (
+          <Button type="submit" variant="lamp">
+            Enter it
+          </Button>
+        )}
       </chakra.div>
+      {isFix && (
+        <>
+          <FixTermsFields register={register} errors={formState.errors} />
+          <chakra.div>
+            <Button type="submit" variant="lamp">
+              Enter it
+            </Button>
+          </chakra.div>
+        </>
+      )}
     </chakra.form>
   )
 }

@@ -33,10 +33,11 @@ export function AcceptanceScreen({ onBack }: { onBack: () => void }) {
 
 function Acceptance({ entries, onBack }: { entries: LogEntry[]; onBack: () => void }) {
   const sheet = useAcceptance(entries)
-  const { machine, machineKind, terms, axes, reproofs, isComplete } = sheet
+  const { machine, machineKind, terms, axes, reproofs, isComplete, blockedBy, upkeep } = sheet
   const points = openPoints(sheet)
   const facts: [string, string][] = [
     ['Machine', `${machine}, ${machineKind}`],
+    ['Serial number', terms.serialNumber ?? ''],
     ['Made for', terms.customer ?? ''],
     ['Where it stands', terms.place ?? ''],
     ['Accepted on', terms.acceptedDay ? dayWords(terms.acceptedDay) : ''],
@@ -61,7 +62,9 @@ function Acceptance({ entries, onBack }: { entries: LogEntry[]; onBack: () => vo
       <chakra.p mt="2" fontWeight={700} data-whole>
         {isComplete
           ? 'Every axis holds what it must, and nothing is open.'
-          : `Handed over with ${points.length === 1 ? '1 open point' : `${points.length} open points`}, listed below.`}
+          : blockedBy.length > 0
+            ? 'Not to be taken over or run: something that concerns safety is mended for the time being only.'
+            : `Handed over with ${points.length === 1 ? '1 open point' : `${points.length} open points`}, listed below.`}
       </chakra.p>
       {axes.map(axis => (
         <OneAxis key={axis.axisId} axis={axis} />
@@ -82,6 +85,32 @@ function Acceptance({ entries, onBack }: { entries: LogEntry[]; onBack: () => vo
           <chakra.p whiteSpace="pre-line">{terms.remarks}</chakra.p>
         </Block>
       )}
+      <Block title="Grease and upkeep">
+        {upkeep.length === 0 ? (
+          <p>As the makers of its parts say.</p>
+        ) : (
+          <table>
+            <thead>
+              <tr>
+                {['What', 'Every', 'Next'].map(head => (
+                  <Th key={head} scope="col">
+                    {head}
+                  </Th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {upkeep.map(({ what, every, next }) => (
+                <tr key={what}>
+                  <Td>{what}</Td>
+                  <Td width="26%">{every}</Td>
+                  <Td width="16%">{next ? dayWords(next) : ''}</Td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Block>
       <Block title="Proved again">
         {reproofs.length === 0 ? (
           <p>After ten hours of running, and after half a year, from the day it is accepted.</p>

@@ -18,7 +18,7 @@ export function RecordScreen({ onBack }: { onBack: () => void }) {
           printLabel="Print the record"
           onBack={onBack}
         >
-          <PaperBlocks blocks={recordOf(context, entries)} />
+          <PaperBlocks blocks={recordOf(context, entries, job)} />
           <chakra.p mt="2" fontSize="11px">
             {RECORD_CAUTION}
           </chakra.p>

@@ -13,6 +13,7 @@ export const PANELS: Readonly<Record<SheetId, ComponentType>> = {
   orders: whenAsked(() => import('./orders/Panel').then(module => module.OrdersPanel)),
   ownParts: whenAsked(() => import('./ownParts/Panel').then(module => module.OwnPartsPanel)),
   acceptance: withChecks(() => import('./acceptance/Panel').then(module => module.AcceptancePanel)),
+  upkeep: withChecks(() => import('./upkeep/Panel').then(module => module.UpkeepPanel)),
   machineRecord: whenAsked(() => import('./machineRecord/Panel').then(module => module.MachineRecordPanel)),
   geometry: GeometryPanel,
   loads: whenAsked(() => import('./loads/Panel').then(module => module.LoadsPanel)),

@@ -12,6 +12,7 @@ import { changeFromV12 } from './v12'
 import { changeFromV13 } from './v13'
 import { changeFromV14 } from './v14'
 import { changeFromV15 } from './v15'
+import { changeFromV16 } from './v16'
 
 /** What brings a change of one version up to the next; before these its rows were found by their places. */
 export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [
@@ -26,4 +27,5 @@ export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain
   { from: 13, up: changeFromV13 },
   { from: 14, up: changeFromV14 },
   { from: 15, up: changeFromV15 },
+  { from: 16, up: changeFromV16 },
 ]

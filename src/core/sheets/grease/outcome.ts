@@ -15,7 +15,7 @@ export const greaseOutcome = defineOutcome({
     return [
       {
         on: 'build',
-        title: due ? `Grease, next on ${dayWords(`${due.day}T12:00:00.000Z`)}` : 'Grease',
+        title: due ? `Grease, next on ${dayWords(due.day)}` : 'Grease',
         empty: 'No point entered.',
         rows: lubePoints.map(({ what, access, lubricant, amount }) => [
           '☐',

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { CalendarDays } from 'lucide-react'
 import { useState } from 'react'
 import { type AcceptanceSheet, openPoints } from '@/core/acceptance/acceptanceOf'
-import { reproofEntries, reproofsOf } from '@/core/acceptance/reproofs'
+import { reproofsOf } from '@/core/acceptance/reproofs'
 import { ACCEPTANCE } from '@/core/document/acceptance'
 import { acceptMachine, REPROOF_WORDS, setAcceptance, setReproved } from '@/core/document/acceptanceEdits'
 import { LONGEST_LINE } from '@/core/document/job'
@@ -13,7 +13,9 @@ import { FieldInput } from '@/ui/fields/FieldInput'
 import { TextField } from '@/ui/fields/TextField'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useJob, useJobContext, useUnits } from '../../job/JobContext'
+import { PlaceButton } from '../../job/PlaceLink'
 import { saveCalendar } from '../../job/saveCalendar'
+import { evaluationOf, useCatalogue } from '../../job/useEvaluation'
 
 const today = () => nowOf(new Date()).day
 
@@ -27,9 +29,11 @@ const openWords = (sheet: AcceptanceSheet): string => {
 
 /** The day of the acceptance, and the proofs that come after it. */
 export function Accepted({ sheet }: { sheet: AcceptanceSheet }) {
-  const { session } = useJobContext()
+  const { session, axisId } = useJobContext()
+  const jobId = useJob(job => job.id)
   const terms = useJob(job => job.acceptance)
   const units = useUnits()
+  const catalogue = useCatalogue()
   const edit = useEdit()
   const [day, setDay] = useState(today)
   const accept = () => {
@@ -46,7 +50,12 @@ export function Accepted({ sheet }: { sheet: AcceptanceSheet }) {
   }
   const save = async () => {
     const { job } = session.getState()
-    if (job) await saveCalendar(job, 'proofs', reproofEntries(job))
+    if (!job) return
+    const { dueEntries, duesOf } = await import('@/core/acceptance/dues')
+    const proofs = duesOf(job, axis => evaluationOf(axis, catalogue, units)).filter(
+      ({ kind }) => kind === 'proof',
+    )
+    await saveCalendar(job, 'proofs', dueEntries(job, proofs))
   }
   return (
     <Panel
@@ -77,7 +86,7 @@ export function Accepted({ sheet }: { sheet: AcceptanceSheet }) {
               value={day}
               onChange={event => setDay(event.currentTarget.value || today())}
             />
-            <Button variant="lamp" onClick={accept}>
+            <Button variant="lamp" onClick={accept} disabled={sheet.blockedBy.length > 0}>
               {sheet.isComplete ? 'It is accepted' : 'It is accepted with its open points'}
             </Button>
           </>
@@ -88,6 +97,21 @@ export function Accepted({ sheet }: { sheet: AcceptanceSheet }) {
           </Button>
         )}
       </chakra.div>
+      {sheet.blockedBy.length > 0 && (
+        <chakra.div role="alert" data-blocked mt="3" color="fails" fontWeight={700}>
+          {terms.acceptedDay
+            ? 'Not to be run, though it was accepted: something that concerns safety is mended for the time being only.'
+            : 'Nobody can take it over yet: something that concerns safety is mended for the time being only.'}
+          <chakra.ul pl="5" listStyleType="disc" fontWeight={400}>
+            {sheet.blockedBy.map(text => (
+              <li key={text}>{text}</li>
+            ))}
+          </chakra.ul>
+          <PlaceButton variant="outline" place={{ jobId, axisId, stage: 'log' }}>
+            To the temporary fixes
+          </PlaceButton>
+        </chakra.div>
+      )}
       {sheet.reproofs.map(({ kind, dueDay, doneDay, untested }) => (
         <chakra.div
           key={kind}

@@ -31,7 +31,7 @@ import { useJobRows } from '../../job/useRows'
 import { WithLog } from '../../job/WithLog'
 import { Accepted } from './Accepted'
 
-const TERMS = ['customer', 'place', 'testedBy', 'acceptedBy'] as const
+const TERMS = ['serialNumber', 'customer', 'place', 'testedBy', 'acceptedBy'] as const
 const pointsOf = (job: Job) => job.acceptance.points
 
 /** The whole machine as it is handed over: how each axis stands, what is open, who takes it over, and when it is proved again. */

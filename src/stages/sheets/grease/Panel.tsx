@@ -29,7 +29,6 @@ const worked = (evaluation: EvaluationContext) => ({
   interval: attempt(() => intervalOf(evaluation), evaluation.units),
   due: nextGreasing(evaluation),
 })
-const atNoon = (day: string) => `${day}T12:00:00.000Z`
 const round = (value: number) => (value >= 10 ? Math.round(value) : Math.round(value * 10) / 10)
 
 /** Where the axis is greased, with what, how much, and when next. */
@@ -50,7 +49,7 @@ export function GreasePanel() {
       <Panel
         title={
           due
-            ? `Grease: ${due.day < today ? 'was due on' : 'next on'} ${dayWords(atNoon(due.day))}`
+            ? `Grease: ${due.day < today ? 'was due on' : 'next on'} ${dayWords(due.day)}`
             : 'Grease: not greased yet'
         }
       >

@@ -9,5 +9,6 @@ export const KIND_WORDS: Record<LogEntry['kind'], string> = {
   test: 'test',
   fix: 'temporary fix',
   mended: 'fix mended',
+  upkeep: 'upkeep',
   job: 'job',
 }

@@ -1,27 +1,23 @@
 import { chakra } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { reproofsOf } from '@/core/acceptance/reproofs'
-import { REPROOF_WORDS } from '@/core/document/acceptanceEdits'
 import type { Axis } from '@/core/document/axis'
-import type { Job } from '@/core/document/job'
 import { STAGE_WORDS, STAGES } from '@/core/document/stages'
 import { driveLine } from '@/core/drawing/driveLine'
 import { countWords, STATE_WORDS, stageState } from '@/core/evaluation/finding'
 import { stateCounts } from '@/core/evaluation/verdictGroups'
 import { stillToMeasure } from '@/core/machine/stillToMeasure'
-import { nowOf } from '@/core/planning/days'
 import type { Standing } from '@/core/planning/next'
-import { dayWords } from '@/core/units/dateWords'
 import { money } from '@/core/units/print'
 import { DriveStrip } from '@/ui/driveline/DriveStrip'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
 import { StateShape } from '@/ui/verdicts/StateMark'
-import { useJob, useJobDigest, useUnits } from '../../job/JobContext'
+import { DueNow } from '../../job/DueNow'
+import { useJob, useUnits } from '../../job/JobContext'
 import { PlaceButton } from '../../job/PlaceLink'
 import { whenWords, workWords } from '../../job/plan/planWords'
 import { usePlan } from '../../job/plan/usePlan'
-import { useStandings } from '../../job/standing'
+import { useAsked, useStandings } from '../../job/standing'
 import { useSettledJob } from '../../job/useAxis'
 import { evaluationOf, useCatalogue } from '../../job/useEvaluation'
 
@@ -50,7 +46,7 @@ export function OverviewPanel() {
       note="The drives are drawn at one scale. What is dashed is not chosen or not measured yet."
     >
       <EndDay />
-      <DueProofs />
+      <DueNow asked={useAsked()} />
       <chakra.ul display="grid" gap="3">
         {rows.map(({ axis, context, line }) => (
           <chakra.li
@@ -155,28 +151,6 @@ function Progress({ standing }: { standing: Standing | undefined }) {
     </Stated>
   )
 }
-
-/** Proofs of an accepted machine that are due. */
-function DueProofs() {
-  const jobId = useJob(job => job.id)
-  const due = useJobDigest(dueProofs)
-  if (due.length === 0) return null
-  return (
-    <chakra.div data-due mb="3" display="flex" gap="3" flexWrap="wrap" alignItems="center">
-      <chakra.strong color="close">
-        {due.map(({ kind, dueDay }) => `${REPROOF_WORDS[kind]}: due since ${dayWords(dueDay)}.`).join(' ')}
-      </chakra.strong>
-      <PlaceButton variant="outline" place={{ jobId, axisId: null, stage: 'machine', sheet: 'acceptance' }}>
-        To the acceptance
-      </PlaceButton>
-    </chakra.div>
-  )
-}
-
-const dueProofs = (job: Job) =>
-  reproofsOf(job).flatMap(({ kind, dueDay, doneDay }) =>
-    doneDay === null && dueDay !== null && dueDay <= nowOf(new Date()).day ? [{ kind, dueDay }] : [],
-  )
 
 function Counts({ context }: { context: ReturnType<typeof evaluationOf> }) {
   return (

@@ -1,8 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { CalendarDays } from 'lucide-react'
-import { reproofEntries } from '@/core/acceptance/reproofs'
 import type { Job } from '@/core/document/job'
-import { entriesOf, greaseEntries, nameOf, type Placed } from '@/core/planning/entries'
+import { entriesOf, nameOf, type Placed } from '@/core/planning/entries'
 import type { Window } from '@/core/schedule/calendar'
 import { Button } from '@/ui/controls'
 import { Note, Stated } from '@/ui/Note'
@@ -29,12 +28,13 @@ export function Standing({ job, planning, placed, windows, notes }: Props) {
   const { axisId } = useJobContext()
   const catalogue = useCatalogue()
   const next = placed.find(({ way }) => !way.waits)
-  const save = () =>
-    saveCalendar(job, 'schedule', [
+  const save = async () => {
+    const { dueEntries, duesOfJob } = await import('@/core/acceptance/dues')
+    await saveCalendar(job, 'schedule', [
       ...entriesOf(job.id, placed, windows, now.day),
-      ...greaseEntries(job, catalogue),
-      ...reproofEntries(job),
+      ...dueEntries(job, duesOfJob(job, catalogue)),
     ])
+  }
   return (
     <Panel
       title="Schedule"
