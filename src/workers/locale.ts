@@ -1,9 +1,11 @@
+import { setDateLocale } from '@/core/units/dateWords'
 import { marksOf, setMarks } from '@/core/units/marks'
 import { currencyFrom, setCurrency } from '@/core/units/money'
 import { tellAlive } from './alive'
 
-// A worker says numbers as the page does that asks it.
+// A worker says numbers and days as the page does that asks it.
 setMarks(marksOf())
+setDateLocale()
 // And it is missed when it ends by itself.
 tellAlive()
 

@@ -166,7 +166,7 @@ test('acceptance: open points, the day, its calendar, table and JSON; proved aga
   expect(await again.evaluate(element => (element as unknown as HTMLButtonElement).disabled)).toBe(true)
   await bench.click('button', 'Save the dates as a calendar')
   const calendar = (await saved()).text
-  expect(calendar).toContain('SUMMARY:Proof after ten hours of running: Skarrow 8')
+  expect(calendar).toContain('SUMMARY:Skarrow 8: Proof after ten hours of running')
   expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(2)
   await bench.isSaved()
   await bench.page.reload()

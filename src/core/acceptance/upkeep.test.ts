@@ -237,7 +237,7 @@ describe('what a machine asks for', () => {
         ['Skarrow 8: X: grease it', '2026-11-21'],
         ['Skarrow 8: Proof after ten hours of running', '2026-12-15'],
         ['Skarrow 8: X: mend for good: Foil', '2026-12-20'],
-        ['Skarrow 8: Reversal test on every axis, at the same places', '2027-12-01'],
+        ['Skarrow 8: Reversal test, every axis', '2027-12-01'],
       ]),
     )
     expect(writeCalendar('Upkeep', events, '2026-12-01T10:00:00Z').match(/BEGIN:VEVENT/g)).toHaveLength(

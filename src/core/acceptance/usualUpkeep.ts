@@ -25,7 +25,7 @@ export const usualUpkeep = ({
       {
         ...on,
         kind: 'screws',
-        what: 'Screws of nut, blocks and motor: gone over with the torque of their sheets',
+        what: 'Screws of nut, blocks, motor: torque',
         everyDays: YEAR,
         everyHours: SCREWS_HOURS,
       },
@@ -35,18 +35,18 @@ export const usualUpkeep = ({
             {
               ...on,
               kind: 'gib' as const,
-              what: 'Gib: play to the side felt for, drag over the whole travel',
+              what: 'Gib: play to the side, drag',
               everyDays: YEAR,
             },
           ]),
       {
         ...on,
         kind: 'locknut',
-        what: 'Locknut and bearing: pushed and pulled with an indicator on the end of the screw',
+        what: 'Locknut: screw pushed and pulled',
         everyDays: YEAR,
       },
       ...(hasBelt(axis.drive)
-        ? [{ ...on, kind: 'belt' as const, what: 'Belt: tension and teeth', everyDays: HALF_A_YEAR }]
+        ? [{ ...on, kind: 'belt' as const, what: 'Belt: tension, teeth', everyDays: HALF_A_YEAR }]
         : []),
     ]
   }),
@@ -54,7 +54,7 @@ export const usualUpkeep = ({
     ...NOT_DONE,
     axisId: null,
     kind: 'proof',
-    what: 'Reversal test on every axis, at the same places',
+    what: 'Reversal test, every axis',
     everyDays: YEAR,
   },
 ]

@@ -8,6 +8,7 @@ import { isAboutSafety, NO_TERMS } from './fixes'
 import type { Job, LogEntry } from './job'
 import { addNote, correctLine, deleteLine, mendFix, setFixTerms } from './logEdits'
 import { findLines, linesOfAxis, logLines, openFixes, writtenAt } from './logLines'
+import { isAboutDrive } from './touched'
 
 const { job } = skarrow()
 const X = job.axes[0]?.id as string
@@ -133,6 +134,13 @@ test('what is asked of a fix goes with it: into other words, back from its mendi
   log.do(addNote(X, 'Foil', 'fix', TERMS))
   log.do(removeAxis(log.job.axes[0] as Axis))
   expect(log.job.fixes).toEqual({})
+})
+
+test('a guard over a part of the drive is none of the drive', () => {
+  for (const text of ['Guard of the belt is taped on', 'Belt cover left off', 'cover over the coupler'])
+    expect([text, isAboutDrive(text)]).toEqual([text, false])
+  for (const text of ['Belt is taped', 'Belt cover off, belt slackened', 'Foil under the far block'])
+    expect([text, isAboutDrive(text)]).toEqual([text, true])
 })
 
 test('a fix is likely to be about safety where its words are', () => {

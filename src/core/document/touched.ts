@@ -6,6 +6,10 @@ import type { Axis } from './axis'
 const TOUCHES =
   /\b(bearings?|blocks?|nuts?|locknuts?|couplers?|couplings?|hubs?|belts?|pulleys?|gibs?|motors?|ways|rails?|screws?|shims?|bolts?|spacers?|preload)\b/i
 
+/** What stands over a part of the drive is none of it: "guard of the belt", "belt cover". */
+const GUARDS =
+  /\b(?:guards?|covers?|shields?|lids?)\s+(?:of|on|over|for)\s+(?:the\s+)?\w+|\b\w+\s+(?:guards?|covers?|shields?|lids?)\b/gi
+
 /** What was changed, in a few words. */
 const LONGEST = 200
 
@@ -23,5 +27,10 @@ export function touch(axis: Axis, at: string, what: string): void {
   axis.touched = { at, what: what.trim().replace(/\.$/, '').slice(0, LONGEST) || 'changed' }
 }
 
-/** Whether a line that somebody writes into the log is about what readings of an axis rest on. */
-export const isAboutDrive = (text: string): boolean => TOUCHES.test(text)
+/**
+ * Whether a line that somebody writes into the log is about what readings of an axis rest on.
+ *
+ * @example isAboutDrive('Foil under the far block') // true
+ * @example isAboutDrive('Guard of the belt is taped on') // false
+ */
+export const isAboutDrive = (text: string): boolean => TOUCHES.test(text.replace(GUARDS, ''))

@@ -14,6 +14,7 @@ import { nowOf } from '@/core/planning/days'
 import { dayWords } from '@/core/units/dateWords'
 import { sentenceCase } from '@/core/units/sentenceCase'
 import { Button } from '@/ui/controls'
+import { Fold } from '@/ui/Fold'
 import { FieldInput } from '@/ui/fields/FieldInput'
 import { Note, Stated } from '@/ui/Note'
 import { Panel } from '@/ui/Panel'
@@ -46,6 +47,8 @@ export function UpkeepPanel() {
 
 /** All that is asked for, by its days. */
 function Asked({ job, dues }: { job: Job; dues: readonly Due[] }) {
+  const onDays = dues.filter(({ day, isSafety }) => day !== null || isSafety)
+  const others = dues.filter(one => !onDays.includes(one))
   return (
     <Panel
       title="What is due, and when"
@@ -61,15 +64,26 @@ function Asked({ job, dues }: { job: Job; dues: readonly Due[] }) {
       {dues.length === 0 ? (
         <Note>Nothing yet: put the usual upkeep in below, and take out what your machine does not have.</Note>
       ) : (
-        <chakra.ul aria-label="What is due">
-          {dues.map(due => (
-            <OneDue key={due.key} job={job} due={due} />
-          ))}
-        </chakra.ul>
+        <>
+          <DueList name="What is due" job={job} dues={onDays} />
+          {others.length > 0 && (
+            <Fold name={`${others.length} more without a day yet`}>
+              <DueList name="Without a day yet" job={job} dues={others} />
+            </Fold>
+          )}
+        </>
       )}
     </Panel>
   )
 }
+
+const DueList = ({ name, job, dues }: { name: string; job: Job; dues: readonly Due[] }) => (
+  <chakra.ul aria-label={name}>
+    {dues.map(due => (
+      <OneDue key={due.key} job={job} due={due} />
+    ))}
+  </chakra.ul>
+)
 
 function OneDue({ job, due }: { job: Job; due: Due }) {
   const { axisId } = useJobContext()
@@ -79,14 +93,18 @@ function OneDue({ job, due }: { job: Job; due: Due }) {
     <chakra.li
       data-due-on={due.day ?? 'no day'}
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '118px 1fr auto' }}
+      gridTemplateColumns={{ base: '1fr', md: '150px 1fr auto' }}
       columnGap="3"
       alignItems="center"
       borderTopWidth="1px"
       py="1"
     >
-      <Stated as="span" fontWeight={700} color={isDue || due.isSafety ? 'close' : undefined}>
-        {due.day === null ? 'no day yet' : `${isDue ? 'since ' : ''}${dayWords(due.day)}`}
+      <Stated as="span" fontWeight={700} color={due.isSafety ? 'fails' : isDue ? 'close' : undefined}>
+        {due.isSafety
+          ? 'now'
+          : due.day === null
+            ? 'no day yet'
+            : `${isDue ? 'since ' : ''}${dayWords(due.day)}`}
       </Stated>
       <chakra.div minW="0" overflowWrap="anywhere">
         {sentenceCase(due.title)}
@@ -207,7 +225,7 @@ function Tasks({ job }: { job: Job }) {
   const isMissing = usual.some(({ axisId, kind }) => !known.has(`${axisId} ${kind}`))
   const options = {
     axisId: [
-      { value: MACHINE, label: 'the machine' },
+      { value: MACHINE, label: 'machine' },
       ...job.axes.map(({ id, name }) => ({ value: id, label: name })),
     ],
   }
