@@ -493,6 +493,18 @@ describe('version 14', () => {
   })
 })
 
+test('version 16 has no serial number and no upkeep, and nothing is asked of the fixes in its log', () => {
+  const { job: now, entries, history } = readJobFile(readFileSync(join(FIXTURES, 'job-v16.json'), 'utf8'))
+  expect([now.fixes, now.upkeep]).toEqual([{}, { readings: [], tasks: [] }])
+  expect(now.acceptance).toMatchObject({ serialNumber: null, acceptedDay: '2026-11-28', hoursAWeek: 12 })
+  expect(entries.filter(({ kind }) => kind === 'fix').map(({ text }) => text)).toContain(
+    'Guard of the belt is taped on',
+  )
+  expect(history.flatMap(({ patches }) => patches.map(({ path }) => path.join('.')))).toContain(
+    'acceptance.hoursAWeek',
+  )
+})
+
 describe('a change that was not saved before the app was newer', () => {
   test('comes up through every version to the present one', () => {
     expect(CHANGE_STEPS.map(({ from }) => from)).toEqual(
