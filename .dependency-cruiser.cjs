@@ -54,6 +54,13 @@ module.exports = {
       to: { path: '^src/core/', pathNot: folder(`core/(${CORE.join('|')})`) },
     },
     {
+      name: 'fields-stand-alone',
+      comment: 'The fields of every sheet come with the first screen: what works with them stands in a file beside.',
+      severity: 'error',
+      from: { path: '^src/core/.*[mM]odel\\.ts$', pathNot: TESTS },
+      to: { path: folder('core/(calculation|drawing|schedule)'), dependencyTypesNot: ['type-only'] },
+    },
+    {
       name: 'fixtures-are-for-tests',
       comment: 'Nothing that ships reads a fixture.',
       severity: 'error',

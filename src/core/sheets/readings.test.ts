@@ -10,7 +10,7 @@ import { lineSetting, sagUm } from './screwLine/judgePlane'
 import type { AlignRound } from './screwLine/model'
 import { NOTHING_NOTED } from './shared/proofs/conditions'
 import { UNCERTAINTY } from './shared/proofs/uncertaintyModel'
-import { ROUND } from './shared/rounds/rounds'
+import { ROUND } from './shared/rounds/model'
 
 // What is read from gauges, judged and put into words.
 

@@ -2,12 +2,12 @@ import { calculation } from '../../calculation/calculation'
 import { TOLERANCE_MM } from '../../calculation/constants'
 import { choice, flag, force, length as lengthField, plain, torque } from '../../field/field'
 import { MM_PER_INCH } from '../../units/quantity'
-import { isUnified, THREADS, type Thread, threadInput } from './thread'
+import { PROPERTY_CLASSES, type PropertyClass, TAPPED_MATERIALS, type TappedMaterial } from './model'
+import { threadInput } from './thread'
+import { isUnified, THREADS, type Thread } from './threadTable'
 
 const length = (label: string, symbol: string) => lengthField(label, { min: 0 }, { symbol })
 
-export const TAPPED_MATERIALS = ['steel', 'cast-iron', 'aluminium'] as const
-export type TappedMaterial = (typeof TAPPED_MATERIALS)[number]
 const materialInput = choice('tapped material', TAPPED_MATERIALS)
 
 /** Engagement that holds a screw, in diameters, and what the tapped thread bears in shear. */
@@ -16,9 +16,6 @@ const TAPPED: Record<TappedMaterial, { diameters: number; shearMpa: number }> = 
   'cast-iron': { diameters: 1.25, shearMpa: 150 },
   aluminium: { diameters: 2, shearMpa: 120 },
 }
-/** Metric classes, and those that unified screws are sold in. */
-export const PROPERTY_CLASSES = ['8.8', '10.9', '12.9', 'A2-70', 'Grade 5', 'Grade 8'] as const
-export type PropertyClass = (typeof PROPERTY_CLASSES)[number]
 /** ISO 898-1 and ISO 3506; SAE J429: 85,000 and 120,000 psi. */
 const PROOF_MPA: Record<PropertyClass, number> = {
   '8.8': 640,

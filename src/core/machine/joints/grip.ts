@@ -4,7 +4,7 @@ import { alongN, pullN } from '../drive/strength'
 import { JOINT_NEEDS, judgeJoint } from './joint'
 import { type BoltedJoint, JOINTS } from './model'
 import { dowelsBearN, jointSlip } from './slip'
-import { THREADS } from './thread'
+import { THREADS } from './threadTable'
 
 /** What a joint of the drive holds along the screw, and how. */
 export interface Grip {

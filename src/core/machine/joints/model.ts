@@ -1,6 +1,11 @@
 import { choice, choiceOrNone, flag, length, plain, type RowOf, rows, words } from '../../field/field'
-import { PROPERTY_CLASSES, TAPPED_MATERIALS } from './fastener'
-import { THREAD_NAMES } from './thread'
+import { THREAD_NAMES } from './threadTable'
+
+export const TAPPED_MATERIALS = ['steel', 'cast-iron', 'aluminium'] as const
+export type TappedMaterial = (typeof TAPPED_MATERIALS)[number]
+/** Metric classes, and those that unified screws are sold in. */
+export const PROPERTY_CLASSES = ['8.8', '10.9', '12.9', 'A2-70', 'Grade 5', 'Grade 8'] as const
+export type PropertyClass = (typeof PROPERTY_CLASSES)[number]
 
 /** The joints that every drive has. */
 export const JOINTS_OF_DRIVE = ['nut', 'fixedBlock', 'farBlock', 'screwHub', 'motorFace', 'motorHub'] as const

@@ -1,5 +1,5 @@
 import { length, maybe, type RowOf, record, rows, type ValueOf } from '../../field/field'
-import { HOLE_ABOUT_SCREW } from '../shared/cuts/holesAboutScrew'
+import { HOLE_ABOUT_SCREW } from '../shared/cuts/holesAboutScrewModel'
 
 const land = (label: string) => length(label, [0, 50], { orNone: true })
 

@@ -1,6 +1,6 @@
 import { angle, length, type RowOf, rows, slope, smallLength, wordsOrNone } from '../../field/field'
 import { GAUGE_STEP } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 export const DIAMETERS = rows(
   'Diameter',

@@ -1,4 +1,4 @@
-import { CONTROLLER } from '../shared/steps/controller'
+import { CONTROLLER } from '../shared/steps/controllerModel'
 import { defineSheet } from '../sheet'
 import { LIMITS } from './limits'
 

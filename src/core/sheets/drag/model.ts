@@ -1,6 +1,6 @@
 import { angle, choice, length, plain, type RowOf, rows } from '../../field/field'
 import { place } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 /** How the drag is read: what stands in the readings is a torque, the pull of a scale on a lever, or a setting of a drill's clutch. */
 export const READ_BY = choice('Read with', ['torque', 'scale', 'clutch'], {

@@ -1,6 +1,6 @@
 import type { BoltedJoint } from '../../machine/joints/model'
 import { DOWELS } from '../../machine/joints/slip'
-import { THREADS } from '../../machine/joints/thread'
+import { THREADS } from '../../machine/joints/threadTable'
 
 /** Dowels in joints that are to have them, by their size. */
 export const dowelOrders = (joints: readonly BoltedJoint[], screws: number) =>

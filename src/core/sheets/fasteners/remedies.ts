@@ -1,9 +1,9 @@
 import { mends, type Option, type Recipe, type RemedyFinder, type Trial } from '../../evaluation/remedy'
-import { PROPERTY_CLASSES, type PropertyClass } from '../../machine/joints/fastener'
 import { grips } from '../../machine/joints/grip'
 import { judgedJoints } from '../../machine/joints/joint'
 import type { BoltedJoint } from '../../machine/joints/model'
-import { THREAD_NAMES, THREADS, type Thread } from '../../machine/joints/thread'
+import { PROPERTY_CLASSES, type PropertyClass } from '../../machine/joints/model'
+import { THREAD_NAMES, THREADS, type Thread } from '../../machine/joints/threadTable'
 import { LIMITS } from './limits'
 
 /** Screws of the right length in every joint, in place of those that came with the part. */

@@ -1,6 +1,6 @@
 import { angle, choice, length, type RowOf, rows, smallLength } from '../../field/field'
 import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 /** A face swept by an indicator: seen from the motor, 0 up, clockwise. */
 export const FACE_ANGLES = rows(

@@ -4,7 +4,7 @@ import type { EvaluationContext } from '../../evaluation/context'
 import { travel } from '../../machine/travel/placement'
 import { say } from '../../units/print'
 import { MM_PER_INCH, type UnitSystem } from '../../units/quantity'
-import { CONTROLLER_LETTERS } from '../shared/steps/controller'
+import { CONTROLLER_LETTERS } from '../shared/steps/controllerModel'
 import { courseOf, wayWord } from './course'
 import type { FullTest } from './model'
 

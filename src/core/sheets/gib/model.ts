@@ -1,6 +1,6 @@
 import { choice, choiceOrNone, length, plain, type RowOf, rows, smallLength } from '../../field/field'
 import { GAUGE_STEP, place } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 /** What the slide gives to the side when it is pushed and pulled at a place. */
 export const GIB_PLACES = rows(

@@ -1,6 +1,6 @@
 import { numberOf, plain, type RowOf, rows } from '../../field/field'
 import { GAUGE_STEP, readingOrNone } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 const speed = numberOf('speed')
 

@@ -1,6 +1,6 @@
 import { type RowOf, rows } from '../../field/field'
 import { GAUGE_MORE, GAUGE_STEP, place, readingOrNone } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 export const WAVE_PLACES = rows(
   'Place',

@@ -1,6 +1,6 @@
 import { length, numberOf, type RowOf, rows } from '../../field/field'
 import { GAUGE_STEP, readingOrNone } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 export const OVERHANG_ROUNDS = rows('Round', {
   ...ROUND,

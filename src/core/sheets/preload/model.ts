@@ -1,6 +1,6 @@
 import { angle, choiceOrNone, length, numberOf, type RowOf, rows, smallLength } from '../../field/field'
 import { GAUGE_STEP } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 const pull = numberOf('pull')
 

@@ -1,6 +1,6 @@
 import { choice, numberOf, type RowOf, rows } from '../../field/field'
 import { GAUGE_STEP, readingOrNone } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 const pull = numberOf('pull')
 

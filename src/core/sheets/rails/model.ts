@@ -1,6 +1,6 @@
 import { choice, length, type RowOf, rows, slope, smallLength } from '../../field/field'
 import { GAUGE_STEP, place, readingOrNone, TIP_LIFTED } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 export const RAIL_PLACES = rows(
   'Place',

@@ -1,6 +1,6 @@
 import { choice, length, type RowOf, rows, smallLength } from '../../field/field'
 import { GAUGE_STEP } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 /** How far the needle goes over a whole turn of the screw, at places where it matters, and where it does not. */
 export const WOBBLES = rows(

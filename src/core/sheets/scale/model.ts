@@ -1,6 +1,6 @@
 import { length, type RowOf, rows, stepsPerLength } from '../../field/field'
 import { GAUGE_STEP } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 export const MOVES = rows(
   'Move',

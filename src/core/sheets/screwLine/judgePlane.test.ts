@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { blankRecord, numbered } from '../../field/field'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 import { screwLine } from './calculation'
 import { judgePlane, type LineSetting, sagUm, worstCorrectionUm } from './judgePlane'
 import type { AlignRound } from './model'

@@ -1,6 +1,6 @@
 import { choiceOrNone, type RowOf, rows } from '../../field/field'
 import { GAUGE_STEP, place, readingOrNone, TIP_LIFTED } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 /** Indicator readings of the screw at places along it. */
 export const ALIGN_STATIONS = rows(

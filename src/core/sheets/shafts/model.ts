@@ -1,6 +1,6 @@
 import { angle, length, type RowOf, rows, smallLength } from '../../field/field'
 import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 /** An indicator on the motor's hub, carried round on rim and face of the screw's hub. */
 export const HUB_ANGLES = rows(

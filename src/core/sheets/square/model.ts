@@ -1,6 +1,6 @@
 import { choice, length, type RowOf, rows, slope } from '../../field/field'
 import { GAUGE_STEP, readingOrNone, TIP_LIFTED } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 const ownReading = (label: string) => length(label, [1, 20_000], { orNone: true })
 

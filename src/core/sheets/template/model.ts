@@ -1,5 +1,5 @@
 import { type RowOf, rows } from '../../field/field'
-import { HOLE_ABOUT_SCREW } from '../shared/cuts/holesAboutScrew'
+import { HOLE_ABOUT_SCREW } from '../shared/cuts/holesAboutScrewModel'
 
 /** Holes of the nut bracket, from the screw axis: x to the right, y up, seen from the fixed end. */
 export const BRACKET_HOLES = rows('Bracket hole', HOLE_ABOUT_SCREW)

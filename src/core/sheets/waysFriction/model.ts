@@ -1,5 +1,5 @@
 import { numberOf, type RowOf, rows } from '../../field/field'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 const mass = numberOf('mass')
 const pull = numberOf('pull')

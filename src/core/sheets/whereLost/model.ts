@@ -1,6 +1,6 @@
 import { length, numberOf, type RowOf, rows } from '../../field/field'
 import { GAUGE_STEP, readingOrNone } from '../../readings/model'
-import { ROUND_OF_SCREW } from '../shared/rounds/rounds'
+import { ROUND_OF_SCREW } from '../shared/rounds/model'
 
 /** One push and pull, read at the five places one after another: how far the indicator goes from the one to the other. */
 export const PLACES_READ = rows(

@@ -1,6 +1,6 @@
 import { plain, type RowOf, rows } from '../../field/field'
 import { GAUGE_MORE, GAUGE_STEP, place, readingOrNone } from '../../readings/model'
-import { ROUND } from '../shared/rounds/rounds'
+import { ROUND } from '../shared/rounds/model'
 
 export const RETURNS_BY_TIME = rows(
   'Return',

@@ -1,5 +1,5 @@
 import { attempt } from '@/core/evaluation/attempt'
-import type { WhichScrew } from '@/core/sheets/shared/rounds/rounds'
+import type { WhichScrew } from '@/core/sheets/shared/rounds/model'
 import { procedure } from '@/core/sheets/shared/steps/procedure'
 import { type Redone, stepsToRedo } from '@/core/sheets/shared/steps/redo'
 import { openSteps } from '@/core/sheets/steps/edits'

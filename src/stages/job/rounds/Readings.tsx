@@ -3,12 +3,12 @@ import { isEqual } from 'es-toolkit'
 import { useMemo, useRef, useState } from 'react'
 import type { RowsField } from '@/core/field/field'
 import { closingNotes } from '@/core/sheets/shared/rounds/closing'
+import type { Round } from '@/core/sheets/shared/rounds/model'
 import { ODD_WORDS, oddReadings } from '@/core/sheets/shared/rounds/odd'
 import {
   type ColumnMove,
   moveColumn,
   movedColumn,
-  type Round,
   readingKeys,
   stationsOf,
   turnSigns,

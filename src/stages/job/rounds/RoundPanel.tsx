@@ -4,11 +4,11 @@ import { attempt } from '@/core/evaluation/attempt'
 import { type Finding, STATE_WORDS } from '@/core/evaluation/finding'
 import type { RowsField } from '@/core/field/field'
 import type { CheckId } from '@/core/sheets'
+import type { Round } from '@/core/sheets/shared/rounds/model'
 import {
   closingWith,
   finishRound,
   lastRound,
-  type Round,
   type Rounds,
   removeRound,
 } from '@/core/sheets/shared/rounds/rounds'

@@ -2,12 +2,12 @@ import { useCallback, useMemo } from 'react'
 import { newId } from '@/core/document/id'
 import { withGauge } from '@/core/document/shop'
 import { GAUGE_STEP } from '@/core/readings/model'
+import type { Round } from '@/core/sheets/shared/rounds/model'
 import {
   changeRound,
   lastRound,
   newRound,
   noteReadings,
-  type Round,
   type Rounds,
   startRound,
   stationsOf,

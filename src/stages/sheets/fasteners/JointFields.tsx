@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react'
 import { SLOT_NUT_MM } from '@/core/machine/joints/fastener'
 import { type BoltedJoint, JOINTS } from '@/core/machine/joints/model'
-import type { Thread } from '@/core/machine/joints/thread'
+import type { Thread } from '@/core/machine/joints/threadTable'
 import { Button } from '@/ui/controls'
 import { TighteningDrawing } from '@/ui/drawings/TighteningDrawing'
 import { FieldInput } from '@/ui/fields/FieldInput'

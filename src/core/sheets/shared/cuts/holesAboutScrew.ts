@@ -3,24 +3,9 @@ import { labelBeside } from '../../../drawing/label'
 import { textWidthMm } from '../../../drawing/letterWidths'
 import type { RoundHole } from '../../../drawing/solid'
 import { type Filled, isFilled } from '../../../evaluation/filled'
-import { length as lengthField, words as wordsField } from '../../../field/field'
+import type { HoleAboutScrew } from './holesAboutScrewModel'
 
 // Holes given from the axis of the screw, seen from the fixed end: in the bracket of the nut, in a bearing block.
-
-const from = (label: string) => lengthField(label, [-500, 500], { orNone: true })
-
-export const HOLE_ABOUT_SCREW = {
-  label: wordsField('Hole', 40),
-  xMm: from('To the right'),
-  yMm: from('Up'),
-  diameterMm: lengthField('Diameter', [0.5, 100], { orNone: true }),
-}
-export interface HoleAboutScrew {
-  label: string
-  xMm: number | null
-  yMm: number | null
-  diameterMm: number | null
-}
 
 /** What a hole that is added is called. */
 export const nextHole = (holes: readonly unknown[]) => ({ label: `${holes.length + 1}` })

@@ -6,7 +6,7 @@ import { weightAlongN } from '../../../machine/drive/load'
 import { CATALOGUE } from '../../../machine/parts'
 import { say as print } from '../../../units/print'
 import { evaluateAxis } from '../../evaluateAxis'
-import { ROUND } from '../rounds/rounds'
+import { ROUND } from '../rounds/model'
 import { notPushedThrough } from './pushes'
 
 const [X] = skarrow().job.axes as [Axis]

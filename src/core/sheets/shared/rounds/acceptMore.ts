@@ -2,7 +2,8 @@ import { setIn } from '../../../document/setIn'
 import { type Option, offered, type RemedyFinder } from '../../../evaluation/remedy'
 import type { NumberField } from '../../../field/field'
 import { say } from '../../../units/print'
-import { lastRound, type Round, type Rounds } from './rounds'
+import type { Round } from './model'
+import { lastRound, type Rounds } from './rounds'
 
 /** What is accepted grows by these, until the readings surely lie within it. */
 const STEPS = [1.02, 1.1, 1.25, 1.5, 2, 3]

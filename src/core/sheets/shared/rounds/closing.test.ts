@@ -9,8 +9,9 @@ import { heightsOf, railRounds } from '../../rails/rounds'
 import { screwRounds } from '../../screwLine/rounds'
 import { couplerRounds } from '../../shafts/rounds'
 import { closingNotes, openStations } from './closing'
+import type { Round } from './model'
 import { oddReadings } from './odd'
-import { newRound, type Round, type Rounds } from './rounds'
+import { newRound, type Rounds } from './rounds'
 
 const { job } = skarrow()
 const [X] = job.axes as [Axis]

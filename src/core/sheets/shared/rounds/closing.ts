@@ -2,8 +2,9 @@ import { attempt } from '../../../evaluation/attempt'
 import type { Judgement, Say } from '../../../evaluation/check'
 import type { EvaluationContext } from '../../../evaluation/context'
 import { minutesBetween, takenKey } from '../../../readings/taken'
+import type { Round } from './model'
 import { noAdvice } from './roundFinding'
-import type { Round, Rounds } from './rounds'
+import type { Rounds } from './rounds'
 
 // The closing reading: the first place once more, at the end of a table whose places are read once. Nothing else tells a base
 // that creeps, or a gauge that was touched, from what is measured.

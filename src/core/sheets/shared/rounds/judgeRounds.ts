@@ -3,9 +3,10 @@ import type { EvaluationContext } from '../../../evaluation/context'
 import type { QuantityKind } from '../../../units/quantity'
 import { asOld } from '../proofs/age'
 import { bySteadyBase } from './closing'
+import type { Round } from './model'
 import { oddAdvice } from './odd'
 import { against, noAdvice, told } from './roundFinding'
-import { lastRound, type Round, type Rounds } from './rounds'
+import { lastRound, type Rounds } from './rounds'
 import { eachScrew } from './screws'
 
 /** What is judged of a round: the axis, the last round, how a figure is said, and how a small length is. */

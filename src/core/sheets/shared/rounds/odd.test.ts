@@ -4,8 +4,8 @@ import { blankRecord, numbered } from '../../../field/field'
 import { say } from '../../../units/print'
 import { couplerRounds } from '../../shafts/rounds'
 import { waysRounds } from '../../waysFriction/rounds'
+import { ROUND } from './model'
 import { oddAdvice, oddReadings } from './odd'
-import { ROUND } from './rounds'
 
 type CouplerRound = Parameters<typeof couplerRounds.worst>[1]
 

@@ -3,8 +3,9 @@ import type { Judgement, Say } from '../../../evaluation/check'
 import type { NumberField } from '../../../field/field'
 import { finerThanGauge, finerThanMarks, offTheFit } from '../../../readings/plausible'
 import { openStations } from './closing'
+import type { Round } from './model'
 import { noAdvice } from './roundFinding'
-import { type ReadColumn, type Round, type Rounds, stationsOf } from './rounds'
+import { type ReadColumn, type Rounds, stationsOf } from './rounds'
 
 /** Why a reading cannot be as it stands. */
 export type Why = 'finer' | 'beside' | 'off' | 'swapped' | 'digit'

@@ -1,6 +1,6 @@
 import type { EvaluationContext } from '../../../evaluation/context'
+import type { Round } from './model'
 import { expanded } from './roundFinding'
-import type { Round } from './rounds'
 
 // What a gauge can tell at all, before anything is read with it: calipers read to two hundredths.
 

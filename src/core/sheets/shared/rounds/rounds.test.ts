@@ -7,6 +7,7 @@ import { catalogueOf } from '../../../machine/parts'
 import { evaluateAxis } from '../../evaluateAxis'
 import { flangeRounds } from '../../flange/rounds'
 import { screwRounds } from '../../screwLine/rounds'
+import type { Round } from './model'
 import {
   cameTo,
   closingWith,
@@ -15,7 +16,6 @@ import {
   movedColumn,
   newRound,
   noteReadings,
-  type Round,
   startRound,
   turnSigns,
 } from './rounds'

@@ -3,7 +3,8 @@ import type { EvaluationContext } from '../../../evaluation/context'
 import type { Field, Fields } from '../../../field/field'
 import { dayWords, momentWords } from '../../../units/dateWords'
 import { say } from '../../../units/print'
-import { cameTo, type Round, type Rounds, stationsOf } from './rounds'
+import type { Round } from './model'
+import { cameTo, type Rounds, stationsOf } from './rounds'
 
 /** What every round has beside what its own sheet reads. */
 const COMMON = ['startedAt', 'finishedAt', 'done', 'taken', 'closedWith', 'stations']

@@ -1,8 +1,8 @@
 import type { Axis } from '../../../document/axis'
 import { type Check, inWords, type Judgement } from '../../../evaluation/check'
 import type { State } from '../../../evaluation/finding'
+import { type Round, SCREWS, type WhichScrew } from './model'
 import { noAdvice } from './roundFinding'
-import { type Round, SCREWS, type WhichScrew } from './rounds'
 
 // Two screws that drive one axis: each is read and set by itself, before they are squared and coupled.
 

@@ -1,5 +1,5 @@
 import type { Axis } from '../../../document/axis'
-import type { WhichScrew } from '../rounds/rounds'
+import type { WhichScrew } from '../rounds/model'
 import { openedWith } from './load'
 import type { Step } from './step'
 

@@ -2,7 +2,7 @@ import type { Axis } from '../../../document/axis'
 import type { State } from '../../../evaluation/finding'
 import type { CheckId } from '../../../evaluation/ids'
 import { blankRecord } from '../../../field/field'
-import { ROUND } from '../rounds/rounds'
+import { ROUND } from '../rounds/model'
 
 /** How much better or worse an axis is made, aligned and tested: each sheet takes of it what suits its figures. */
 export interface Strain {
