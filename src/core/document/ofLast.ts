@@ -3,17 +3,25 @@ import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from './dimensions'
 
 type OrNone = Extract<Field, { is: 'number' }> & { readonly orNone: true; readonly blank: null }
 
-/** What was read and found on the last machine of the kind: shown beside what is empty on this one, and judged by nowhere. */
+const MACHINE = words('Machine', 80)
+/** What was read on a machine; none for what was not. */
+const READ = record(
+  'Dimensions that were read',
+  Object.fromEntries(
+    DIMENSION_KEYS.map(key => [key, { ...DIMENSIONS[key], orNone: true, blank: null }]),
+  ) as unknown as { readonly [K in DimensionKey]: OrNone },
+)
+
+/**
+ * What was read and found on the last machine of the kind, and what was read on those before it, newest first: shown beside
+ * what is empty on this one, and what its spread is expected by.
+ */
 export const OF_LAST = maybe(
   'Of the last one',
   record('Of the last one', {
-    machine: words('Machine', 80),
-    dimensions: record(
-      'Dimensions of the last one',
-      Object.fromEntries(
-        DIMENSION_KEYS.map(key => [key, { ...DIMENSIONS[key], orNone: true, blank: null }]),
-      ) as unknown as { readonly [K in DimensionKey]: OrNone },
-    ),
+    machine: MACHINE,
+    dimensions: READ,
+    before: rows('Machine before it', { machine: MACHINE, dimensions: READ }, { most: 30 }),
     mended: rows('Fault that was mended', { fault: words('Fault', 40) }, { most: 30 }),
   }),
 )

@@ -23,6 +23,8 @@ export interface Judgement {
   /** The margin that drives are ranked by, where it is another: null leaves the check out. */
   rankMargin?: number | null
   limitKey?: LimitKey | null
+  /** What is missing before it is known, where a judge says itself what can be said until then. */
+  missing?: Missing
   /** What, compared with what, because of what; a function where it is worth putting together only when it is read. */
   sentence: string | (() => string)
 }
@@ -89,9 +91,7 @@ export function judgeCheck(
   return judgement && new LazyFinding(t, check, judgement, axis, reads)
 }
 
-type Judged = Judgement & { missing?: Missing | null }
-
-function judgeOrAsk(t: EvaluationContext, check: Check): Judged | null {
+function judgeOrAsk(t: EvaluationContext, check: Check): Judgement | null {
   try {
     return check.judge(t, (value, quantity, decimals) => say(value, quantity, t.units, decimals))
   } catch (error) {
@@ -99,7 +99,7 @@ function judgeOrAsk(t: EvaluationContext, check: Check): Judged | null {
   }
 }
 
-function unknown(error: unknown, units: UnitSystem): Judged {
+function unknown(error: unknown, units: UnitSystem): Judgement {
   if (error instanceof NotKnown) {
     const { missing } = error
     return {
@@ -117,7 +117,6 @@ function unknown(error: unknown, units: UnitSystem): Judged {
       figure: null,
       limit: null,
       use: null,
-      missing: null,
       sentence: () => inputErrorWords(error, units),
     }
   throw error
@@ -133,7 +132,7 @@ export class LazyFinding implements Finding {
   constructor(
     private readonly t: EvaluationContext,
     private readonly check: ListedCheck,
-    private readonly judgement: Judged,
+    private readonly judgement: Judgement,
     private readonly axis: Axis,
     private readonly reads: Reads,
   ) {

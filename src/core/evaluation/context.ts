@@ -91,8 +91,13 @@ export class EvaluationContext {
     return Object.fromEntries(all.figures)
   }
 
+  /** A dimension as it stands, with where it comes from; it may not be known yet. */
+  dimensionAsItIs(key: DimensionKey): Axis['dimensions'][DimensionKey] {
+    return readDimension(this.axis, key, this.log.open)
+  }
+
   dimension(key: DimensionKey): number {
-    const { value } = readDimension(this.axis, key, this.log.open)
+    const { value } = this.dimensionAsItIs(key)
     if (value === null) throw new NotKnown({ dimension: key })
     return value
   }

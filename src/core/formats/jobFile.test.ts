@@ -505,6 +505,21 @@ test('version 16 has no serial number and no upkeep, and nothing is asked of the
   )
 })
 
+test('version 17 knows the last machine alone; nothing is made up of those before it', () => {
+  const { job: now, history } = readJobFile(readFileSync(join(FIXTURES, 'job-v17.json'), 'utf8'))
+  expect(now.axes[0]?.ofLast).toMatchObject({
+    machine: 'Kept from version 16',
+    dimensions: { wayTravelMm: 142.8 },
+    before: [],
+  })
+  // An axis that was taken out comes back whole.
+  const removed = history.flatMap(({ patches }) => patches.map(({ was }) => was as { ofLast?: object }))
+  expect(removed.find(was => was?.ofLast)?.ofLast).toMatchObject({
+    dimensions: { wayTravelMm: 486 },
+    before: [],
+  })
+})
+
 describe('a change that was not saved before the app was newer', () => {
   test('comes up through every version to the present one', () => {
     expect(CHANGE_STEPS.map(({ from }) => from)).toEqual(

@@ -1,4 +1,5 @@
 import type { CalculationFacts } from '../calculation/calculation'
+import { nextOfKind } from './castings'
 import {
   axisStiffness,
   dynamicGive,
@@ -97,4 +98,5 @@ export const MACHINE_CALCULATIONS: readonly CalculationFacts[] = [
   unpoweredDrop,
   travelBudget,
   counterweight,
+  nextOfKind,
 ]

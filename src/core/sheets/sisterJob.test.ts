@@ -2,6 +2,7 @@ import { demoJobs } from '../demo'
 import { NOT_ACCEPTED } from '../document/acceptance'
 import type { Axis } from '../document/axis'
 import { DIMENSION_KEYS } from '../document/dimensions'
+import { readBefore } from '../machine/castings'
 import { CATALOGUE } from '../machine/parts'
 import { isToBeMade } from '../machine/stillToMeasure'
 import { evaluateAxis } from './evaluateAxis'
@@ -83,5 +84,120 @@ describe.each(jobs.map(job => [job.name, job] as const))('the next machine like 
       expect([empty?.holes, empty?.joints, empty?.bracketHoles]).toEqual([[], [], []])
       expect(empty?.goals).toEqual(axis.goals)
     })
+  })
+})
+
+describe('the fourth machine of a kind', () => {
+  const [skarrow] = jobs as [(typeof jobs)[number]]
+  const first = { ...skarrow, axes: skarrow.axes.slice(0, 1) }
+  const [X] = first.axes as [Axis]
+  const key = 'wayTravelMm'
+  /** The next one after a job, with its way read, or not. */
+  const next = (job: typeof first, name: string, wayTravelMm: number | null) => {
+    const { job: made } = sisterJob(job, name, ALL, AT)
+    const [axis] = made.axes as [Axis]
+    return {
+      ...made,
+      axes: [
+        {
+          ...axis,
+          dimensions: {
+            ...axis.dimensions,
+            [key]: {
+              value: wayTravelMm,
+              provenance: wayTravelMm === null ? ('assumed' as const) : ('measured' as const),
+            },
+          },
+        },
+      ],
+    }
+  }
+  const read = X.dimensions[key].value as number
+  const fourth = next(next(next(first, 'Second', read + 0.8), 'Third, never measured', null), 'Fourth', null)
+  const [axis] = fourth.axes as [Axis]
+  const checked = (of: Axis, id: string) =>
+    evaluateAxis(of, CATALOGUE, 'mm').findings.find(({ checkId }) => checkId === id)
+  const assumed = (value: number) => ({
+    ...axis,
+    dimensions: { ...axis.dimensions, [key]: { value, provenance: 'assumed' as const } },
+  })
+  const withLinks: Axis = {
+    ...axis,
+    chain: {
+      lowerLimitMm: read - 30,
+      upperLimitMm: read + 30,
+      links: [
+        {
+          id: 'way',
+          label: 'Way',
+          dimension: key,
+          nominalMm: null,
+          plusMm: null,
+          minusMm: null,
+          direction: 1,
+          distribution: 'uniform',
+        },
+      ],
+    },
+  }
+
+  test('knows each that was measured, newest first, in a job that holds', () => {
+    expect(readBefore(axis, key)).toEqual([
+      { machine: 'Second', value: read + 0.8 },
+      { machine: first.name, value: read },
+    ])
+    expect(axis.ofLast?.machine).toBe('Third, never measured')
+    expect(axis.ofLast?.before.map(({ machine }) => machine)).toEqual(['Second', first.name])
+    expect(jobSchema.isValidSync(fourth, { strict: true })).toBe(true)
+  })
+
+  test('says what travel to expect, judges none before it is measured, and judges by the reading alone then', () => {
+    const unread = checked(axis, 'room.travel')
+    expect(unread).toMatchObject({ state: 'unknown', figure: null, missing: { dimension: key } })
+    expect(unread?.sentence).toMatch(
+      /^Measure first: .*\. By 2 machines before, which tell little yet, between .* and .* of travel would be left, against .* wanted\.$/,
+    )
+    const measured = {
+      ...axis,
+      dimensions: { ...axis.dimensions, [key]: { value: read, provenance: 'measured' as const } },
+    }
+    const judged = checked(measured, 'room.travel')
+    expect(judged?.state).not.toBe('unknown')
+    expect(judged?.sentence).not.toContain('machines before')
+    expect(JSON.stringify(judged)).toBe(JSON.stringify(checked({ ...measured, ofLast: null }, 'room.travel')))
+  })
+
+  test('what is only assumed does not hold where others had less', () => {
+    const { figure } = checked(assumed(read), 'room.travel') ?? {}
+    const left = figure?.value as number
+    const goals = { ...axis.goals, wantedTravelMm: left - 1 }
+    expect(checked({ ...assumed(read), goals, ofLast: null }, 'room.travel')?.state).toBe('holds')
+    expect(checked({ ...assumed(read), goals }, 'room.travel')).toMatchObject({ state: 'close' })
+    // Far from any limit their spread says nothing against it; nothing of theirs mends what fails.
+    expect(
+      checked({ ...assumed(read), goals: { ...goals, wantedTravelMm: left / 3 } }, 'room.travel')?.state,
+    ).toBe('holds')
+    expect(
+      checked({ ...assumed(read), goals: { ...goals, wantedTravelMm: left * 3 } }, 'room.travel')?.state,
+    ).toBe('fails')
+  })
+
+  test('a chain takes their spread until the dimension is read, and then asks how well it was read', () => {
+    expect(checked(withLinks, 'room.chain')).toMatchObject({
+      state: 'unknown',
+      missing: { dimension: key },
+      sentence: expect.stringMatching(
+        /^Measure first: .* By 2 machines before, which tell little yet, it comes to/,
+      ),
+    })
+    expect(checked({ ...withLinks, ofLast: null }, 'room.chain')?.sentence).not.toContain('machines')
+    const read3 = { ...withLinks, dimensions: assumed(read).dimensions }
+    expect(checked(read3, 'room.chain')?.sentence).toContain('By 2 machines before')
+    expect(
+      checked(
+        { ...read3, dimensions: { ...read3.dimensions, [key]: { value: read, provenance: 'measured' } } },
+        'room.chain',
+      ),
+    ).toMatchObject({ state: 'unknown', missing: { sheet: 'chain' } })
   })
 })

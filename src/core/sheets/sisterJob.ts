@@ -28,7 +28,19 @@ export const TAKE_OVER_WORDS: Record<keyof TakeOver, string> = {
 /** Which way an axis lies does not differ from casting to casting, and what can fall must be known before anything is measured. */
 const OF_THE_MODEL: readonly DimensionKey[] = ['inclineDeg']
 
-/** What was read on the machine before, and which faults it had. */
+/** So many machines before the last one say how castings spread; more say no more. */
+const MOST_BEFORE = 30
+
+/** What was read on the machines before this one, newest first. */
+const beforeLast = ({ ofLast: last }: Axis): OfLast['before'] =>
+  last
+    ? [{ id: newId(), machine: last.machine, dimensions: last.dimensions }, ...last.before].slice(
+        0,
+        MOST_BEFORE,
+      )
+    : []
+
+/** What was read on the machine that is done, and which faults it had. */
 function ofLast(axis: Axis, machine: string): OfLast {
   const mended = new Set(axis.faultSearches.flatMap(({ mended: fault }) => fault ?? []))
   return {
@@ -39,6 +51,7 @@ function ofLast(axis: Axis, machine: string): OfLast {
         return [key, isRead(provenance) ? value : null]
       }),
     ) as OfLast['dimensions'],
+    before: beforeLast(axis),
     mended: [...mended].map(fault => ({ id: newId(), fault })),
   }
 }

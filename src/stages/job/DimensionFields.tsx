@@ -1,17 +1,26 @@
 import { chakra } from '@chakra-ui/react'
 import { Fragment, memo, useCallback } from 'react'
+import type { Axis } from '@/core/document/axis'
 import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey, SOURCE } from '@/core/document/dimensions'
 import { setDimension } from '@/core/document/edits'
-import { isRough } from '@/core/document/kinds'
+import { isRead, isRough } from '@/core/document/kinds'
+import {
+  byMachines,
+  type Expected,
+  expectedUntilRead,
+  readBefore,
+  unlikeOthers,
+} from '@/core/machine/castings'
 import { inItsWord } from '@/core/machine/movingPart'
 import { isAsked, isPlanned, isToBeMade } from '@/core/machine/stillToMeasure'
 import { outsideField } from '@/core/sheets/dimensionPlace'
 import { say } from '@/core/units/print'
+import type { UnitSystem } from '@/core/units/quantity'
 import { Button } from '@/ui/controls'
 import { QuantityField } from '@/ui/fields/QuantityField'
 import { SelectField } from '@/ui/fields/SelectField'
 import { useEdit, useUnits } from './JobContext'
-import { useAxis, useAxisNow } from './useAxis'
+import { useAxis, useAxisDigest, useAxisNow } from './useAxis'
 
 /** A screw whose far end is free has no second block to measure to. */
 const FREE_SPAN = {
@@ -95,6 +104,21 @@ function FromOutside({ dimension: key }: { dimension: DimensionKey }) {
   )
 }
 
+/** What the machines before say of a dimension: within what this one is expected, or that what was read here is unlike them. */
+function othersHint(axis: Axis, key: DimensionKey, units: UnitSystem): string | null {
+  const { value, provenance } = axis.dimensions[key]
+  const { quantity, min } = DIMENSIONS[key]
+  const within = ({ mean, halfWidth }: Expected) =>
+    `${say(Math.max(min, mean - halfWidth), quantity, units)} to ${say(mean + halfWidth, quantity, units)}`
+  const expected = expectedUntilRead(axis, key)
+  if (expected) return `${byMachines([expected.machines])}: ${within(expected)}, 19 times in 20.`
+  const usual = value !== null && isRead(provenance) ? unlikeOthers(axis, key, value) : null
+  return (
+    usual &&
+    `Read it once more: by ${usual.machines} machines before, 99 in 100 lie within ${within(usual)}. If it is so, this casting is another.`
+  )
+}
+
 /** In an empty field it takes what was read on the last machine. */
 const TAKE_KEY = '='
 
@@ -109,12 +133,12 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
   const label = isFarFree ? FREE_SPAN.label : DIMENSIONS[key].label
   const help = isFarFree ? FREE_SPAN.help : usual
   const open = isRough(provenance) || value === null
-  const last = useAxis(axis =>
-    axis.dimensions[key].value === null ? (axis.ofLast?.dimensions[key] ?? null) : null,
+  const last = useAxisDigest(axis =>
+    axis.dimensions[key].value === null ? (readBefore(axis, key)[0] ?? null) : null,
   )
-  const machine = useAxis(axis => axis.ofLast?.machine ?? '')
+  const others = useAxisDigest(axis => othersHint(axis, key, units))
   /** A figure of another casting is no reading of this one: it stands as assumed until it is measured. */
-  const take = () => edit(setDimension(axisNow(), key, last, 'assumed'))
+  const take = () => edit(setDimension(axisNow(), key, last?.value ?? null, 'assumed'))
   const onValue = useCallback(
     (next: number | null, mergeKey: string) => {
       // What is not made yet cannot be measured: another figure is another plan.
@@ -146,11 +170,14 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         value={value}
         onValue={onValue}
         hint={
-          open
-            ? `To measure: ${inItsWord(help, { title })}`
-            : provenance === 'planned'
-              ? `As planned. Once it is made: ${inItsWord(help, { title })}`
-              : undefined
+          [
+            open
+              ? `To measure: ${inItsWord(help, { title })}`
+              : provenance === 'planned' && `As planned. Once it is made: ${inItsWord(help, { title })}`,
+            others,
+          ]
+            .filter(Boolean)
+            .join(' ') || undefined
         }
       >
         <SelectField
@@ -162,7 +189,7 @@ const DimensionField = memo(function DimensionField({ dimension: key }: { dimens
         />
         {last !== null && (
           <Button variant="outline" onClick={take} data-of-last={key} aria-keyshortcuts={TAKE_KEY}>
-            Of {machine}: {say(last, quantity, units)} ({TAKE_KEY})
+            Of {last.machine}: {say(last.value, quantity, units)} ({TAKE_KEY})
           </Button>
         )}
       </QuantityField>

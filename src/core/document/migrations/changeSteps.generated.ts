@@ -13,6 +13,7 @@ import { changeFromV13 } from './v13'
 import { changeFromV14 } from './v14'
 import { changeFromV15 } from './v15'
 import { changeFromV16 } from './v16'
+import { changeFromV17 } from './v17'
 
 /** What brings a change of one version up to the next; before these its rows were found by their places. */
 export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain }[] = [
@@ -28,4 +29,5 @@ export const CHANGE_STEPS: readonly { from: number; up: (change: Plain) => Plain
   { from: 14, up: changeFromV14 },
   { from: 15, up: changeFromV15 },
   { from: 16, up: changeFromV16 },
+  { from: 17, up: changeFromV17 },
 ]

@@ -16,6 +16,7 @@ import { fromV13 } from './v13'
 import { fromV14 } from './v14'
 import { fromV15 } from './v15'
 import { fromV16 } from './v16'
+import { fromV17 } from './v17'
 import type { Step } from '.'
 
 /** The step from each version to the next; there is none before version 1. */
@@ -36,4 +37,5 @@ export const STEPS: readonly { readonly from: number; readonly migrate: Step }[]
   { from: 14, migrate: fromV14 },
   { from: 15, migrate: fromV15 },
   { from: 16, migrate: fromV16 },
+  { from: 17, migrate: fromV17 },
 ]

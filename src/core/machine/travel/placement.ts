@@ -1,5 +1,7 @@
 import { InputError } from '../../calculation/inputError'
+import { DIMENSIONS } from '../../document/dimensions'
 import { type EvaluationContext, remembered } from '../../evaluation/context'
+import { expectedUntilRead } from '../castings'
 import { hubLengthMm, nutTurns } from '../drive/transmission'
 import { travelBudget } from './calculation'
 
@@ -14,18 +16,50 @@ export const nutReach = remembered((t: EvaluationContext) => {
     : { nutAheadMm: screw.nutFlangeThicknessMm, nutBehindMm: bodyMm }
 })
 
-/** The travel that is left, from the survey, the nut and what is chosen to make room. */
-export const travel = remembered((t: EvaluationContext) => {
+/** The travel that is left between blocks so far apart, on ways that allow so much of it. */
+export function travelOf(t: EvaluationContext, name: string, supportSpanMm: number, wayTravelMm: number) {
   const { recessFixedMm, recessFarMm, safetyFixedMm, safetyFarMm } = t.axis.recesses
-  return t.figure('travel', travelBudget, {
-    supportSpanMm: t.dimension('supportSpanMm'),
-    wayTravelMm: t.dimension('wayTravelMm'),
+  return t.figure(name, travelBudget, {
+    supportSpanMm,
+    wayTravelMm,
     ...nutReach(t),
     recessFixedMm,
     recessFarMm,
     safetyFixedMm,
     safetyFarMm,
   })
+}
+
+/** The travel that is left, from the survey, the nut and what is chosen to make room. */
+export const travel = remembered((t: EvaluationContext) =>
+  travelOf(t, 'travel', t.dimension('supportSpanMm'), t.dimension('wayTravelMm')),
+)
+
+/** What the travel follows from, of what is measured. */
+export const TRAVEL_BY = ['supportSpanMm', 'wayTravelMm'] as const
+
+/**
+ * The least and the most travel that the machines before make one expect, while what it follows from is not read here; null
+ * where it is, and where they say nothing of what is missing.
+ */
+export const expectedTravel = remembered((t: EvaluationContext) => {
+  const found = TRAVEL_BY.map(key => {
+    const { value } = t.dimensionAsItIs(key)
+    const expected = expectedUntilRead(t.axis, key)
+    return { value: value ?? expected?.mean ?? null, expected }
+  })
+  const machines = found.flatMap(({ expected }) => expected?.machines ?? [])
+  if (machines.length === 0) return null
+  const at = (name: string, side: 1 | -1) => {
+    const [spanMm, wayMm] = found.map(({ value, expected }, index) => {
+      const least = DIMENSIONS[TRAVEL_BY[index] as (typeof TRAVEL_BY)[number]].min
+      return value === null ? null : Math.max(least, value + side * (expected?.halfWidth ?? 0))
+    })
+    return spanMm == null || wayMm == null ? null : travelOf(t, name, spanMm, wayMm).travelMm
+  }
+  const leastMm = at('travelAtLeast', -1)
+  const mostMm = at('travelAtMost', 1)
+  return leastMm === null || mostMm === null ? null : { leastMm, mostMm, machines }
 })
 
 /** Where the bracket face stands at the two ends of what the screw allows, from the fixed block's face. */

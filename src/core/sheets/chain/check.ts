@@ -1,4 +1,5 @@
-import { defineChecks } from '../../evaluation/check'
+import { askFor, defineChecks } from '../../evaluation/check'
+import { byMachines, expectedUntilRead } from '../../machine/castings'
 import { MACHINE_TO_SIZE_FROM, stackupChain } from './calculation'
 import { contributors } from './inputs'
 
@@ -9,7 +10,9 @@ export const CHAIN_CHECKS = defineChecks({
     judge(t, say) {
       const { chain } = t.axis
       if (chain.links.length === 0) return null
-      for (const { dimension } of chain.links) if (dimension) t.dimension(dimension)
+      const measured = [...new Set(chain.links.flatMap(({ dimension }) => dimension ?? []))]
+      const expected = measured.flatMap(key => expectedUntilRead(t.axis, key) ?? [])
+      const unread = measured.find(key => t.dimensionAsItIs(key).value === null)
       const { probabilityWithin, advice, adjustmentRangeMm, worstMinMm, worstMaxMm } = t.figure(
         'chain',
         stackupChain,
@@ -19,7 +22,19 @@ export const CHAIN_CHECKS = defineChecks({
           upperLimitMm: chain.upperLimitMm,
         },
       )
-      const comesTo = `It comes to between ${say(worstMinMm, 'length')} and ${say(worstMaxMm, 'length')} at worst; ${say(probabilityWithin, 'share')} would fall within the limits`
+      const rests = expected.length > 0 ? byMachines(expected.map(({ machines }) => machines)) : null
+      const comesTo = `${rests ? `${rests}, it comes` : 'It comes'} to between ${say(worstMinMm, 'length')} and ${say(worstMaxMm, 'length')} at worst; ${say(probabilityWithin, 'share')} would fall within the limits`
+      const range = say(adjustmentRangeMm, 'length')
+      if (unread)
+        return {
+          state: 'unknown',
+          figure: null,
+          limit: null,
+          use: null,
+          missing: { dimension: unread },
+          sentence: () =>
+            `${askFor({ dimension: unread })} ${comesTo}.${advice === 'machine-to-size' ? '' : ` Until it is measured, think of slots or shims over ${range}.`}`,
+        }
       return {
         state: advice === 'machine-to-size' ? 'holds' : 'close',
         figure: { value: probabilityWithin, quantity: 'share' },
@@ -28,7 +43,7 @@ export const CHAIN_CHECKS = defineChecks({
         sentence: () =>
           advice === 'machine-to-size'
             ? `${comesTo}. Make the parts to size.`
-            : `${comesTo}. Leave it adjustable: slots or shims over ${say(adjustmentRangeMm, 'length')}.`,
+            : `${comesTo}. Leave it adjustable: slots or shims over ${range}.`,
       }
     },
   },

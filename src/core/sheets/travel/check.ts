@@ -1,7 +1,8 @@
-import { type Check, defineChecks, type Judgement } from '../../evaluation/check'
+import { askFor, type Check, defineChecks, type Judgement } from '../../evaluation/check'
 import { standing } from '../../evaluation/finding'
 import { NotKnown } from '../../evaluation/notKnown'
-import { travel } from '../../machine/travel/placement'
+import { byMachines } from '../../machine/castings'
+import { expectedTravel, TRAVEL_BY, travel } from '../../machine/travel/placement'
 import { RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
 import { LIMITS } from './limits'
 import { RECESS_METAL } from './model'
@@ -45,6 +46,22 @@ export const TRAVEL_CHECKS = defineChecks({
     subject: 'travel',
     ofDrive: true,
     judge(t, say) {
+      const expected = expectedTravel(t)
+      const length = (mm: number) => say(mm, 'length', 1)
+      const byThem = expected
+        ? `${byMachines(expected.machines)}, between ${length(expected.leastMm)} and ${length(expected.mostMm)} of travel would be left`
+        : null
+      const unread = TRAVEL_BY.find(key => t.dimensionAsItIs(key).value === null)
+      if (unread && byThem)
+        return {
+          state: 'unknown',
+          figure: null,
+          limit: null,
+          use: null,
+          missing: { dimension: unread },
+          sentence: () =>
+            `${askFor({ dimension: unread })} ${byThem}, against ${length(t.axis.goals.wantedTravelMm)} wanted.`,
+        }
       const { travelMm, lostMm, limitedBy, recessNeededMm } = travel(t)
       const wanted = t.axis.goals.wantedTravelMm
       const why =
@@ -56,15 +73,20 @@ export const TRAVEL_CHECKS = defineChecks({
             )} in all brings it back`
           : 'the ways end it, not the screw'
       const stood = standing(t, LIMITS['room.travel'], travelMm / wanted)
+      const mayFallShort =
+        expected !== null &&
+        standing(t, LIMITS['room.travel'], expected.leastMm / wanted).state !== stood.state
       return {
         ...stood,
+        // What stands here is only assumed, and other machines had less: it holds once it is measured.
+        state: stood.state === 'holds' && mayFallShort ? 'close' : stood.state,
         // Where the ways end the travel no other drive gives more of it.
         rankMargin: limitedBy === 'ways' ? null : stood.margin,
         figure: { value: travelMm, quantity: 'length' },
         limit: { value: wanted, quantity: 'length' },
         use: travelMm > 0 ? wanted / travelMm : null,
         sentence: () =>
-          `${say(travelMm, 'length', 1)} of travel is left, against ${say(wanted, 'length', 1)} wanted: ${why}.`,
+          `${say(travelMm, 'length', 1)} of travel is left, against ${say(wanted, 'length', 1)} wanted: ${why}.${byThem ? ` ${byThem}: measure before anything is cut.` : ''}`,
       }
     },
   },
