@@ -74,6 +74,46 @@ test('the next machine of a kind: what was read on the last one stands beside th
   expect(bench.errors).toEqual([])
 })
 
+test('the third machine of a kind says how far castings spread, and a slip that is unlike them', async () => {
+  const bench = await app.open()
+  const { page } = bench
+  await bench.openDemo()
+  await bench.isSaved()
+  const next = async (name: string) => {
+    await bench.load('/')
+    await bench.click('button', `Duplicate ${name}`)
+    await bench.click('button', 'Make the copy')
+    await bench.click('link', `Open ${name} (copy)`)
+    await page.waitForSelector('[data-field="wayTravelMm"] input')
+  }
+  await next('Skarrow 8')
+  await bench.lacks('machines before', '[data-field="wayTravelMm"]')
+  await bench.click('button', 'A lesson of this sheet')
+  await bench.click('button', 'Keep the lesson')
+  await bench.sees('got 0 characters, takes 1 to 500')
+  await bench.fill('Lesson of this sheet, for the next machine', 'Read the way with the wiper off', null)
+  await bench.click('button', 'Keep the lesson')
+  await bench.sees('Learned here: Read the way with the wiper off')
+  await bench.fill('Travel that the ways allow', '413.4')
+  await bench.isSaved()
+  await next('Skarrow 8 (copy)')
+  await bench.sees('Learned on Skarrow 8 (copy): Read the way with the wiper off')
+  const field = '[data-field="wayTravelMm"]'
+  await bench.sees('Of Skarrow 8 (copy): 413.4 mm', field)
+  await bench.sees(
+    'By 2 machines before, which tell little yet: 404.2 mm to 421.8 mm, 19 times in 20.',
+    field,
+  )
+  // The verdict waits for the reading, and says what to expect until then.
+  await bench.becomes('room.travel', 'unknown')
+  await bench.sees('By 2 machines before, which tell little yet, between', '[data-check="room.travel"]')
+  await bench.fill('Travel that the ways allow', '142.6')
+  await bench.sees('Read it once more: by 2 machines before', field)
+  await bench.fill('Travel that the ways allow', '412.9')
+  await bench.lacks('machines before', field)
+  expect(bench.errors).toEqual([])
+})
+
 test('the week of all machines stands on one page, and says where one pair of hands is not enough', async () => {
   const bench = await app.open()
   const { page } = bench

@@ -118,6 +118,7 @@ export const longTom = (): { job: Job; entries: LogEntry[] } => ({
     acceptance: NOT_ACCEPTED,
     fixes: {},
     upkeep: NO_UPKEEP,
+    lessons: [],
     axes: [X(), Y(), Z()],
   },
   entries: [

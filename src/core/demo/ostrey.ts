@@ -103,6 +103,7 @@ export const ostrey = (): { job: Job; entries: LogEntry[] } => ({
     acceptance: NOT_ACCEPTED,
     fixes: {},
     upkeep: NO_UPKEEP,
+    lessons: [],
     axes: [Z(), X()],
   },
   entries: [

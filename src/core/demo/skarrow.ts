@@ -327,6 +327,7 @@ const SKARROW: Job = {
   acceptance: NOT_ACCEPTED,
   fixes: {},
   upkeep: NO_UPKEEP,
+  lessons: [],
   axes: [X, Y, Z],
 }
 

@@ -15,6 +15,7 @@ import type { Acceptance } from './acceptance'
 import type { Axis } from './axis'
 import type { Fixes } from './fixes'
 import type { MachineKind } from './kinds'
+import type { Lesson } from './lessons'
 import type { OwnParts } from './parts/types'
 import type { Plan } from './plan'
 import type { Shop } from './shop'
@@ -58,6 +59,8 @@ export interface Job {
   /** What is asked of temporary fixes that are open, by their lines of the log. */
   fixes: Fixes
   upkeep: Upkeep
+  /** What this machine, and those before it, taught. */
+  lessons: Lesson[]
   axes: Axis[]
 }
 

@@ -512,6 +512,7 @@ test('version 17 knows the last machine alone; nothing is made up of those befor
     dimensions: { wayTravelMm: 142.8 },
     before: [],
   })
+  expect(now.lessons).toEqual([])
   // An axis that was taken out comes back whole.
   const removed = history.flatMap(({ patches }) => patches.map(({ was }) => was as { ofLast?: object }))
   expect(removed.find(was => was?.ofLast)?.ofLast).toMatchObject({

@@ -252,6 +252,7 @@ export function newJob(name: string, machineKind: MachineKind, units: Job['units
     acceptance: NOT_ACCEPTED,
     fixes: {},
     upkeep: NO_UPKEEP,
+    lessons: [],
     axes: TEMPLATES[machineKind].map(template => asSpoken(newAxis(template), units)),
   }
 }

@@ -5,6 +5,7 @@ import { LONGEST_LABEL, MOST_LINES } from '../document/edit'
 import { FIXES } from '../document/fixes'
 import { LOG_ENTRY, ORDERS } from '../document/job'
 import { MACHINE_KINDS, PART_KINDS, type PartKind } from '../document/kinds'
+import { LESSONS } from '../document/lessons'
 import { checkPart } from '../document/parts/checkPart'
 import { PLAN } from '../document/plan'
 import { SHOP } from '../document/shop'
@@ -74,6 +75,7 @@ export const JOB_FIELDS = {
   acceptance: ACCEPTANCE,
   fixes: FIXES,
   upkeep: UPKEEP,
+  lessons: LESSONS,
   shop: SHOP,
 }
 export const MOST_AXES = 12

@@ -5,6 +5,7 @@ import { DIMENSION_KEYS, type DimensionKey } from '../document/dimensions'
 import { newId } from '../document/id'
 import type { Job, LogEntry, Orders } from '../document/job'
 import { isRead } from '../document/kinds'
+import { lessonsForNext } from '../document/lessons'
 import type { OfLast } from '../document/ofLast'
 import { isOfStep, NO_NOTE, type Plan } from '../document/plan'
 import { isToBeMade } from '../machine/stillToMeasure'
@@ -190,6 +191,7 @@ export function sisterJob(
       acceptance: NOT_ACCEPTED,
       fixes: {},
       upkeep: sisterUpkeep(job.upkeep, idOf),
+      lessons: lessonsForNext(job.lessons, job.name.slice(0, 80)),
       plan: sisterPlan(job.plan, idOf, learned),
       axes: job.axes.map(axis => ({
         ...sisterAxis(axis, job.name.slice(0, 80), take),

@@ -108,8 +108,13 @@ function FromOutside({ dimension: key }: { dimension: DimensionKey }) {
 function othersHint(axis: Axis, key: DimensionKey, units: UnitSystem): string | null {
   const { value, provenance } = axis.dimensions[key]
   const { quantity, min } = DIMENSIONS[key]
-  const within = ({ mean, halfWidth }: Expected) =>
-    `${say(Math.max(min, mean - halfWidth), quantity, units)} to ${say(mean + halfWidth, quantity, units)}`
+  const within = ({ mean, halfWidth }: Expected) => {
+    // Two figures of the band say all that there is to say.
+    const decimals =
+      quantity === 'length' ? Math.min(Math.max(1 - Math.floor(Math.log10(halfWidth)), 0), 3) : undefined
+    const shown = (value: number) => say(value, quantity, units, decimals)
+    return `${shown(Math.max(min, mean - halfWidth))} to ${shown(mean + halfWidth)}`
+  }
   const expected = expectedUntilRead(axis, key)
   if (expected) return `${byMachines([expected.machines])}: ${within(expected)}, 19 times in 20.`
   const usual = value !== null && isRead(provenance) ? unlikeOthers(axis, key, value) : null

@@ -1,7 +1,10 @@
 import { chakra } from '@chakra-ui/react'
 import { memo, useEffect, useRef } from 'react'
+import { lessonsOf } from '@/core/document/lessons'
 import { type SheetId, sheetOf } from '@/core/sheets'
 import { WordsHere } from '@/ui/terms/WordsHere'
+import { useJob } from '../job/JobContext'
+import { Lessons } from '../job/lessons/Lessons'
 import { focusWanted } from '../job/place'
 import { PANELS } from '../sheets/panels.generated'
 import { LoadNotice } from './LoadNotice'
@@ -22,6 +25,9 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
     }
     opened = true
   }, [])
+  // What was learned here is read before anything is done; where nothing was, the offer waits at the foot.
+  const isTaught = useJob(job => lessonsOf(job.lessons, { on: 'sheet', of: sheet }).length > 0)
+  const lessons = <Lessons on="sheet" of={sheet} here="this sheet" />
   return (
     <>
       <chakra.div
@@ -38,7 +44,9 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
         _focusVisible={{ outline: 'none' }}
       >
         {(stage === 'align' || stage === 'prove') && <LoadNotice />}
+        {isTaught && lessons}
         <Panel />
+        {!isTaught && lessons}
       </chakra.div>
       <div data-frame>
         <WordsHere of={box} />

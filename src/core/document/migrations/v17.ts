@@ -1,9 +1,13 @@
 import { type Added, changeWith, givenWhat, type Plain } from './plain'
 
-// Version 17 to 18: the next machine of a kind knows what was read on every one before it, not on the last one alone.
+// Version 17 to 18: the next machine of a kind knows what was read on every one before it, not on the last one alone; a job
+// keeps lessons.
 
 /** What objects are known by, and what they have from version 18 on. */
-const ADDED: Added = [[['machine', 'dimensions', 'mended'], { before: [] }]]
+const ADDED: Added = [
+  [['machine', 'dimensions', 'mended'], { before: [] }],
+  [['machineKind', 'acceptance', 'axes'], { lessons: [] }],
+]
 
 const broughtUp = givenWhat(ADDED)
 

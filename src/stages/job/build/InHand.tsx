@@ -12,6 +12,7 @@ import { Note, Stated } from '@/ui/Note'
 import { Explained } from '@/ui/terms/Explained'
 import { FiguresButton } from '../FiguresButton'
 import { useJob, useJobContext } from '../JobContext'
+import { Lessons } from '../lessons/Lessons'
 import { PlaceButton } from '../PlaceLink'
 import { MishapForm } from './MishapForm'
 import { Needs } from './Needs'
@@ -114,6 +115,7 @@ export function InHand({ build }: { build: Build }) {
           {refusal.text}
         </chakra.p>
       )}
+      <Lessons key={`lessons ${shown.id}`} on="step" of={shown.id} here="this step" />
       <Actions key={shown.id} step={shown} build={build} isDone={tickedAt !== undefined} />
     </chakra.section>
   )

@@ -10,6 +10,7 @@ import { SelectField } from '@/ui/fields/SelectField'
 import { Panel } from '@/ui/Panel'
 import { useEdit, useUnits } from '../../job/JobContext'
 import { KIND_WORDS } from '../../job/kindWords'
+import { Lessons } from '../../job/lessons/Lessons'
 import { useAskedPart } from '../../job/place'
 import { useAxis, useAxisNow, useSettledAxis } from '../../job/useAxis'
 import { useCatalogue } from '../../job/useEvaluation'
@@ -30,6 +31,7 @@ function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
   const firstOpen = neededParts(axis).find(kind => axis.parts[kind] === null) ?? 'screw'
   const [picked, setKind] = useState<PartKind>(asked?.kind ?? firstOpen)
   const kind = kinds.includes(picked) ? picked : firstOpen
+  const chosenId = axis.parts[kind]
   const screw = catalogue.screw.get(axis.parts.screw ?? '')
   return (
     <Panel title="Parts of the drive">
@@ -73,6 +75,16 @@ function Parts({ asked }: { asked: ReturnType<typeof useAskedPart> }) {
             onChange={ends => edit(setEnds(axis, ends))}
           />
           {screw && screw.preloadN > 0 && <PreloadField screw={screw} />}
+        </chakra.div>
+      )}
+      {chosenId && (
+        <chakra.div mb="2">
+          <Lessons
+            key={chosenId}
+            on="part"
+            of={chosenId}
+            here={catalogue[kind].get(chosenId)?.name ?? 'this part'}
+          />
         </chakra.div>
       )}
       <PartList key={kind} axis={axis} kind={kind} askedId={asked?.kind === kind ? asked.id : null} />
