@@ -55,7 +55,8 @@ module.exports = {
     },
     {
       name: 'fields-stand-alone',
-      comment: 'The fields of every sheet come with the first screen: what works with them stands in a file beside.',
+      comment:
+        'The fields of every sheet come with the first screen: what works with them stands in a file beside.',
       severity: 'error',
       from: { path: '^src/core/.*[mM]odel\\.ts$', pathNot: TESTS },
       to: { path: folder('core/(calculation|drawing|schedule)'), dependencyTypesNot: ['type-only'] },
