@@ -32,6 +32,19 @@ test('one machine says nothing of the next, nor do any that all read alike', () 
   expect(unlikeOthers(after(412, 412, 412), 'wayTravelMm', 380)).toBeNull()
 })
 
+test('what the conversion makes follows from its plan, not from what was made before', () => {
+  const made = [548, 552, 549].map((supportSpanMm, index) => ({
+    id: `m${index}`,
+    machine: `Machine ${index}`,
+    dimensions: { ...NOTHING_READ, supportSpanMm },
+  }))
+  const [last, ...before] = made as [(typeof made)[number], ...typeof made]
+  const axis = { ...X, ofLast: { ...last, before, mended: [] } }
+  expect(readBefore(axis, 'supportSpanMm')).toHaveLength(3)
+  expect(expectedOf(axis, 'supportSpanMm')).toBeNull()
+  expect(unlikeOthers(axis, 'supportSpanMm', 620)).toBeNull()
+})
+
 test('two machines tell little, and say so', () => {
   const two = expectedOf(after(412.6, 411.9), 'wayTravelMm')
   expect(two).toMatchObject({ machines: 2, mean: 412.25 })

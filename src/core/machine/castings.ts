@@ -3,6 +3,7 @@ import { coverageFactor } from '../calculation/studentLaw'
 import type { Axis } from '../document/axis'
 import type { DimensionKey } from '../document/dimensions'
 import { list, plain } from '../field/field'
+import { isToBeMade } from './stillToMeasure'
 
 // Castings of one model differ. What was read on those before says what the next one may measure, and how far that is known.
 
@@ -68,13 +69,15 @@ const HARDLY_EVER = 0.99
 /**
  * What the machines before make one expect of a dimension.
  *
- * @returns null with fewer than two, and where all read alike: then nothing is known of how they spread
+ * @returns null with fewer than two, and where all read alike: then nothing is known of how they spread; and for what the
+ *   conversion makes, which follows from its plan
  */
 export function expectedOf(
   axis: Pick<Axis, 'ofLast'>,
   key: DimensionKey,
   confidence = AS_A_RULE,
 ): Expected | null {
+  if (isToBeMade(key)) return null
   const values = readBefore(axis, key).map(({ value }) => value)
   if (values.length < 2 || values.every(value => value === values[0])) return null
   const { mean, halfWidth } = nextOfKind({ values, confidence })
