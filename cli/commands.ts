@@ -22,6 +22,7 @@ import { orderList } from '@/core/orders/orders'
 import { dateAt, nowOf } from '@/core/planning/days'
 import { entriesOf, nameOf, placedTasks } from '@/core/planning/entries'
 import { windowsFrom } from '@/core/planning/hours'
+import { modelTable } from '@/core/planning/modelTable'
 import { planJob } from '@/core/planning/plan'
 import { tasksOf } from '@/core/planning/tasks'
 import { searchOutcome } from '@/core/search/outcome'
@@ -224,6 +225,21 @@ async function orders(path: string, { csv }: Options): Promise<Outcome> {
   return { out: csv === 'xlsx' ? await writeWorkbook([table]) : tableCsv(table, csv as CsvStyle) }
 }
 
+/** What machines of one model have in common, as a table. */
+function model(paths: readonly string[], { csv }: Options): Outcome {
+  const jobs = paths.map(jobIn)
+  const [first] = jobs
+  for (const [index, job] of jobs.entries()) {
+    if (jobs.findIndex(({ id }) => id === job.id) < index)
+      throw new Error(`${paths[index]}: got ${job.name} twice, takes each machine once`)
+    if (job.machineKind !== first?.machineKind)
+      throw new Error(
+        `${paths[index]}: got a ${job.machineKind}, takes machines of one model, as ${paths[0]} is a ${first?.machineKind}`,
+      )
+  }
+  return { out: tableCsv(modelTable(jobs, first?.units ?? 'mm'), csv as CsvStyle) }
+}
+
 function record(path: string, { axis: name }: Options): Outcome {
   const file = fileIn(path)
   const names = file.job.axes.map(axis => axis.name)
@@ -334,7 +350,8 @@ interface Command {
   about: string
   file: { name: string; about: string } | null
   options?: { flags: string; about: string; choices?: readonly string[]; fallback?: string }[]
-  run: (path: string, options: Options) => Outcome | Promise<Outcome>
+  /** @param paths of all files, where a command takes several */
+  run: (path: string, options: Options, paths: readonly string[]) => Outcome | Promise<Outcome>
 }
 
 /** Every command of the shell: a new one is a line here. */
@@ -425,6 +442,20 @@ export const COMMANDS: Record<string, Command> = {
       },
     ],
     run: orders,
+  },
+  model: {
+    about:
+      'what machines of one model have in common: how castings spread, minutes, faults and lessons, as CSV',
+    file: { name: '<files...>', about: 'job files, one for each machine' },
+    options: [
+      {
+        flags: '--csv <style>',
+        about: 'what separates the columns, and a decimal comma or point',
+        choices: Object.keys(CSV_STYLES),
+        fallback: 'comma',
+      },
+    ],
+    run: (_, options, paths) => model(paths, options),
   },
   record: {
     about: 'the record of every axis, or of one, on paper: a page of HTML to the standard output',

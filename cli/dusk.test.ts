@@ -573,3 +573,34 @@ describe('each', () => {
     expect(said.handful.map(({ point }: { point: { motor: string } }) => point.motor)).toContain('mine')
   })
 })
+
+test('model puts machines of one model side by side, each once, and refuses another kind', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dusk-model-'))
+  const { job } = skarrow()
+  const [X, ...others] = job.axes as [Axis, ...Axis[]]
+  const way = { value: 411.9, provenance: 'measured' as const }
+  const second = {
+    ...job,
+    id: 'second',
+    name: 'The second',
+    axes: [{ ...X, dimensions: { ...X.dimensions, wayTravelMm: way } }, ...others],
+  }
+  const [one, two, lathe] = [job, second, ostrey().job].map((of, index) => {
+    const path = join(folder, `${index}.json`)
+    writeFileSync(path, writeJobFile({ job: of, entries: [], history: [] } as never))
+    return path
+  }) as [string, string, string]
+  const { status, stdout } = dusk(['model', one, two])
+  expect(status).toBe(0)
+  const line = stdout.split('\r\n').find(text => text.includes('Travel that the ways allow'))
+  expect(line).toMatch(/^dimension,X,Travel that the ways allow,mm,2,412\.25,7\.7\d*,412\.6 \/ 411\.9$/)
+  expect(dusk(['model', one, one])).toMatchObject({
+    status: 2,
+    stderr: expect.stringContaining('got Skarrow 8 twice, takes each machine once'),
+  })
+  expect(dusk(['model', one, lathe])).toMatchObject({
+    status: 2,
+    stderr: expect.stringContaining('got a lathe, takes machines of one model'),
+  })
+  expect(dusk(['model'])).toMatchObject({ status: 2 })
+})

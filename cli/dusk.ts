@@ -43,8 +43,9 @@ for (const [name, { about, file, options = [], run }] of Object.entries(COMMANDS
   }
   command.action(async (...given: unknown[]) => {
     // The file comes first where a command takes one, its options after that.
-    const [path, chosen] = (file ? given : [undefined, ...given]) as [string | undefined, Options]
-    const { out, failed } = await run(path ?? '-', chosen)
+    const [files, chosen] = (file ? given : [undefined, ...given]) as [string | string[] | undefined, Options]
+    const paths = [files ?? '-'].flat()
+    const { out, failed } = await run(paths[0] as string, chosen, paths)
     process.stdout.write(out)
     if (failed && !chosen.keepGoing) process.exitCode = 1
   })
