@@ -46,11 +46,11 @@ export const SheetScreen = memo(function SheetScreen({ sheet }: { sheet: SheetId
         {(stage === 'align' || stage === 'prove') && <LoadNotice />}
         {isTaught && lessons}
         <Panel />
+      </chakra.div>
+      <chakra.div data-frame display="flex" flexWrap="wrap" alignItems="flex-start" gap="2">
+        <WordsHere of={box} />
         {!isTaught && lessons}
       </chakra.div>
-      <div data-frame>
-        <WordsHere of={box} />
-      </div>
       {(stage === 'align' || stage === 'prove') && <Rehearsal sheet={sheet} />}
     </>
   )

@@ -35,31 +35,21 @@ export const travel = remembered((t: EvaluationContext) =>
   travelOf(t, 'travel', t.dimension('supportSpanMm'), t.dimension('wayTravelMm')),
 )
 
-/** What the travel follows from, of what is measured. */
-export const TRAVEL_BY = ['supportSpanMm', 'wayTravelMm'] as const
-
 /**
- * The least and the most travel that the machines before make one expect, while what it follows from is not read here; null
- * where it is, and where they say nothing of what is missing.
+ * The least and the most travel that the machines before make one expect, while nobody has read how much the ways allow; null
+ * once it is read, and where they say nothing of it or the span is not known.
  */
 export const expectedTravel = remembered((t: EvaluationContext) => {
-  const found = TRAVEL_BY.map(key => {
-    const { value } = t.dimensionAsItIs(key)
-    const expected = expectedUntilRead(t.axis, key)
-    return { value: value ?? expected?.mean ?? null, expected }
-  })
-  const machines = found.flatMap(({ expected }) => expected?.machines ?? [])
-  if (machines.length === 0) return null
-  const at = (name: string, side: 1 | -1) => {
-    const [spanMm, wayMm] = found.map(({ value, expected }, index) => {
-      const least = DIMENSIONS[TRAVEL_BY[index] as (typeof TRAVEL_BY)[number]].min
-      return value === null ? null : Math.max(least, value + side * (expected?.halfWidth ?? 0))
-    })
-    return spanMm == null || wayMm == null ? null : travelOf(t, name, spanMm, wayMm).travelMm
+  const way = expectedUntilRead(t.axis, 'wayTravelMm')
+  const { value: spanMm } = t.dimensionAsItIs('supportSpanMm')
+  if (!way || spanMm === null) return null
+  const wayMm = t.dimensionAsItIs('wayTravelMm').value ?? way.mean
+  const leastWayMm = Math.max(DIMENSIONS.wayTravelMm.min, wayMm - way.halfWidth)
+  return {
+    machines: way.machines,
+    leastMm: travelOf(t, 'travelAtLeast', spanMm, leastWayMm).travelMm,
+    mostMm: travelOf(t, 'travelAtMost', spanMm, wayMm + way.halfWidth).travelMm,
   }
-  const leastMm = at('travelAtLeast', -1)
-  const mostMm = at('travelAtMost', 1)
-  return leastMm === null || mostMm === null ? null : { leastMm, mostMm, machines }
 })
 
 /** Where the bracket face stands at the two ends of what the screw allows, from the fixed block's face. */

@@ -34,11 +34,11 @@ function asExpected(axis: Axis, link: ChainLink): Contributor | null {
 function asEntered(axis: Axis, link: ChainLink): Contributor {
   const { dimension, label, direction, distribution } = link
   const name = place(label)
-  const { plusMm, minusMm } = filled(link, ['plusMm', 'minusMm'], LINKS.of, name)
   const nominalMm = dimension
     ? axis.dimensions[dimension].value
     : filled(link, ['nominalMm'], LINKS.of, name).nominalMm
   if (nominalMm === null) throw new NotKnown({ dimension: dimension as DimensionKey })
+  const { plusMm, minusMm } = filled(link, ['plusMm', 'minusMm'], LINKS.of, name)
   return { nominalMm, plusMm, minusMm, direction, distribution }
 }
 

@@ -2,7 +2,7 @@ import { askFor, type Check, defineChecks, type Judgement } from '../../evaluati
 import { standing } from '../../evaluation/finding'
 import { NotKnown } from '../../evaluation/notKnown'
 import { byMachines } from '../../machine/castings'
-import { expectedTravel, TRAVEL_BY, travel } from '../../machine/travel/placement'
+import { expectedTravel, travel } from '../../machine/travel/placement'
 import { RECESS_OF, type RecessEnd, recessAt } from '../../machine/travel/recess'
 import { LIMITS } from './limits'
 import { RECESS_METAL } from './model'
@@ -40,6 +40,8 @@ const recessCheck = (end: RecessEnd): Check => ({
   },
 })
 
+const WAY = { dimension: 'wayTravelMm' } as const
+
 export const TRAVEL_CHECKS = defineChecks({
   'room.travel': {
     title: 'Travel',
@@ -49,18 +51,16 @@ export const TRAVEL_CHECKS = defineChecks({
       const expected = expectedTravel(t)
       const length = (mm: number) => say(mm, 'length', 1)
       const byThem = expected
-        ? `${byMachines(expected.machines)}, between ${length(expected.leastMm)} and ${length(expected.mostMm)} of travel would be left`
+        ? `${byMachines([expected.machines])}, between ${length(expected.leastMm)} and ${length(expected.mostMm)} of travel would be left`
         : null
-      const unread = TRAVEL_BY.find(key => t.dimensionAsItIs(key).value === null)
-      if (unread && byThem)
+      if (byThem && t.dimensionAsItIs('wayTravelMm').value === null)
         return {
           state: 'unknown',
           figure: null,
           limit: null,
           use: null,
-          missing: { dimension: unread },
-          sentence: () =>
-            `${askFor({ dimension: unread })} ${byThem}, against ${length(t.axis.goals.wantedTravelMm)} wanted.`,
+          missing: WAY,
+          sentence: () => `${askFor(WAY)} ${byThem}, against ${length(t.axis.goals.wantedTravelMm)} wanted.`,
         }
       const { travelMm, lostMm, limitedBy, recessNeededMm } = travel(t)
       const wanted = t.axis.goals.wantedTravelMm
