@@ -104,8 +104,12 @@ test('the third machine of a kind says how far castings spread, and a slip that 
     'By 2 machines before, which tell little yet: 404.2 mm to 421.8 mm, 19 times in 20.',
     field,
   )
-  // The verdict waits for the reading.
+  // The verdict waits for the reading, and its sheet says what to expect until then.
   await bench.becomes('room.travel', 'unknown')
+  const geometry = page.url().replace(app.url, '')
+  await bench.load(geometry.replace(/[^/]+\/[^/]+$/, 'room/travel'))
+  await bench.sees('By 2 machines before, which tell little yet, between', '[data-sheet="travel"]')
+  await bench.load(geometry)
   await bench.fill('Travel that the ways allow', '142.6')
   await bench.sees('Read it once more: by 2 machines before', field)
   await bench.fill('Travel that the ways allow', '412.9')

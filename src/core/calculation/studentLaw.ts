@@ -104,3 +104,6 @@ export function coverageFactor(confidence: number, degrees: number | null): numb
   known.set(degrees, ofDegrees.set(confidence, factor))
   return factor
 }
+
+/** Standard deviations to each side that hold 19 in 20, where the spread is known. */
+export const AT_95 = coverageFactor(0.95, null)

@@ -3,6 +3,9 @@ import { DIMENSION_KEYS, DIMENSIONS, type DimensionKey } from './dimensions'
 
 type OrNone = Extract<Field, { is: 'number' }> & { readonly orNone: true; readonly blank: null }
 
+/** So many machines before the last one say how castings spread; more say no more. */
+export const MOST_BEFORE = 30
+
 const MACHINE = words('Machine', 80)
 /** What was read on a machine; none for what was not. */
 const READ = record(
@@ -21,7 +24,7 @@ export const OF_LAST = maybe(
   record('Of the last one', {
     machine: MACHINE,
     dimensions: READ,
-    before: rows('Machine before it', { machine: MACHINE, dimensions: READ }, { most: 30 }),
+    before: rows('Machine before it', { machine: MACHINE, dimensions: READ }, { most: MOST_BEFORE }),
     mended: rows('Fault that was mended', { fault: words('Fault', 40) }, { most: 30 }),
   }),
 )

@@ -67,10 +67,21 @@ const AS_A_RULE = 0.95
 const HARDLY_EVER = 0.99
 
 /**
+ * What figures of several machines make one expect of the next.
+ *
+ * @returns null with fewer than two, and where all are alike: then nothing is known of how they spread
+ * @example expectedBy([60.54, 61.05]) // { machines: 2, mean: 60.795, halfWidth: 5.61 }
+ */
+export function expectedBy(values: readonly number[], confidence = AS_A_RULE): Expected | null {
+  if (values.length < 2 || values.every(value => value === values[0])) return null
+  const { mean, halfWidth } = nextOfKind({ values: [...values], confidence })
+  return { machines: values.length, mean, halfWidth }
+}
+
+/**
  * What the machines before make one expect of a dimension.
  *
- * @returns null with fewer than two, and where all read alike: then nothing is known of how they spread; and for what the
- *   conversion makes, which follows from its plan
+ * @returns null where `expectedBy` has none, and for what the conversion makes, which follows from its plan
  */
 export function expectedOf(
   axis: Pick<Axis, 'ofLast'>,
@@ -78,10 +89,10 @@ export function expectedOf(
   confidence = AS_A_RULE,
 ): Expected | null {
   if (isToBeMade(key)) return null
-  const values = readBefore(axis, key).map(({ value }) => value)
-  if (values.length < 2 || values.every(value => value === values[0])) return null
-  const { mean, halfWidth } = nextOfKind({ values, confidence })
-  return { machines: values.length, mean, halfWidth }
+  return expectedBy(
+    readBefore(axis, key).map(({ value }) => value),
+    confidence,
+  )
 }
 
 /**

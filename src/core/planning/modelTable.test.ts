@@ -35,6 +35,11 @@ test('one machine, or figures that are all alike, give no band', () => {
     expect(rowOf(jobs, 'Travel that the ways allow', 'X')?.slice(4, 7)).toEqual([jobs.length, 412.6, null])
 })
 
+test('figures that are alike give no band, however their mean is rounded', () => {
+  const jobs = ['One', 'Two', 'Three'].map(name => machine(name, 0.1 + 100))
+  expect(rowOf(jobs, 'Travel that the ways allow', 'X')?.slice(4, 7)).toEqual([3, 100.1, null])
+})
+
 test('faults are counted by machines, minutes where they were timed, and a lesson once with whom it came from', () => {
   const mended = (of: Job): Job => ({
     ...of,

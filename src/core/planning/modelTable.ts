@@ -2,23 +2,21 @@ import { DIMENSION_KEYS, DIMENSIONS } from '../document/dimensions'
 import type { Job } from '../document/job'
 import { isRead } from '../document/kinds'
 import type { Table } from '../formats/workbook'
-import { nextOfKind } from '../machine/castings'
+import { expectedBy } from '../machine/castings'
 import { FAULT_WORDS, type FaultId } from '../sheets/findFault/words'
 import { quantityFacts, type UnitSystem } from '../units/quantity'
 import { minutesOf } from './minutesOf'
 import { KINDS, TASK_KINDS } from './taskKinds'
 
-const CONFIDENCE = 0.95
-
 /** A line for the figures of some machines: how many there are, what the next may come to, and each by itself. */
 const figures = (values: readonly number[], perUnit = 1) => {
-  const next = values.length > 1 ? nextOfKind({ values: [...values], confidence: CONFIDENCE }) : null
+  const next = expectedBy(values)
+  // Without a spread they are all the same.
   const mean = next?.mean ?? values[0]
   return [
     values.length,
     mean === undefined ? null : mean / perUnit,
-    // Figures that are all alike say nothing of how the next will differ.
-    next && next.standard > 0 ? next.halfWidth / perUnit : null,
+    next && next.halfWidth / perUnit,
     values.map(value => Math.round((value / perUnit) * 1e6) / 1e6).join(' / '),
   ] as const
 }

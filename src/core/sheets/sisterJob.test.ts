@@ -5,6 +5,7 @@ import { DIMENSION_KEYS } from '../document/dimensions'
 import { readBefore } from '../machine/castings'
 import { CATALOGUE } from '../machine/parts'
 import { isToBeMade } from '../machine/stillToMeasure'
+import { expectedIn } from './chain/inputs'
 import { evaluateAxis } from './evaluateAxis'
 import { jobSchema } from './schema'
 import { sisterJob, type TakeOver } from './sisterJob'
@@ -191,6 +192,7 @@ describe('the fourth machine of a kind', () => {
       ),
     })
     expect(checked({ ...withLinks, ofLast: null }, 'room.chain')?.sentence).not.toContain('machines')
+    expect(expectedIn(withLinks, withLinks.chain)).toMatchObject([{ machines: 2 }])
     const read3 = { ...withLinks, dimensions: assumed(read).dimensions }
     expect(checked(read3, 'room.chain')?.sentence).toContain('By 2 machines before')
     expect(

@@ -6,7 +6,7 @@ import { newId } from '../document/id'
 import type { Job, LogEntry, Orders } from '../document/job'
 import { isRead } from '../document/kinds'
 import { lessonsForNext } from '../document/lessons'
-import type { OfLast } from '../document/ofLast'
+import { MOST_BEFORE, type OfLast } from '../document/ofLast'
 import { isOfStep, NO_NOTE, type Plan } from '../document/plan'
 import { isToBeMade } from '../machine/stillToMeasure'
 import { blankSheets, DRIVE_TO_START } from './newJob'
@@ -28,9 +28,6 @@ export const TAKE_OVER_WORDS: Record<keyof TakeOver, string> = {
 
 /** Which way an axis lies does not differ from casting to casting, and what can fall must be known before anything is measured. */
 const OF_THE_MODEL: readonly DimensionKey[] = ['inclineDeg']
-
-/** So many machines before the last one say how castings spread; more say no more. */
-const MOST_BEFORE = 30
 
 /** What was read on the machines before this one, newest first. */
 const beforeLast = ({ ofLast: last }: Axis): OfLast['before'] =>

@@ -1,7 +1,7 @@
 import { askFor, defineChecks } from '../../evaluation/check'
-import { byMachines, expectedUntilRead } from '../../machine/castings'
+import { byMachines } from '../../machine/castings'
 import { MACHINE_TO_SIZE_FROM, stackupChain } from './calculation'
-import { contributors } from './inputs'
+import { contributors, expectedIn } from './inputs'
 
 export const CHAIN_CHECKS = defineChecks({
   'room.chain': {
@@ -10,9 +10,9 @@ export const CHAIN_CHECKS = defineChecks({
     judge(t, say) {
       const { chain } = t.axis
       if (chain.links.length === 0) return null
-      const measured = [...new Set(chain.links.flatMap(({ dimension }) => dimension ?? []))]
-      const expected = measured.flatMap(key => expectedUntilRead(t.axis, key) ?? [])
-      const unread = measured.find(key => t.dimensionAsItIs(key).value === null)
+      const expected = expectedIn(t.axis, chain)
+      const measured = chain.links.flatMap(({ dimension }) => dimension ?? [])
+      const [unread] = measured.filter(key => t.dimensionAsItIs(key).value === null)
       const { probabilityWithin, advice, adjustmentRangeMm, worstMinMm, worstMaxMm } = t.figure(
         'chain',
         stackupChain,

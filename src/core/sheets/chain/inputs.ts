@@ -1,16 +1,13 @@
-import { coverageFactor } from '../../calculation/studentLaw'
+import { AT_95 } from '../../calculation/studentLaw'
 import type { Axis } from '../../document/axis'
 import type { DimensionKey } from '../../document/dimensions'
 import { filled } from '../../evaluation/filled'
 import { NotKnown } from '../../evaluation/notKnown'
-import { expectedUntilRead } from '../../machine/castings'
+import { type Expected, expectedUntilRead } from '../../machine/castings'
 import type { Contributor } from './calculation'
 import { type Chain, type ChainLink, LINKS } from './model'
 
 const place = (label: string) => ({ sheet: 'chain', stage: 'room', name: label }) as const
-
-/** Standard deviations to the side of a band that holds 19 in 20. */
-const AT_95 = coverageFactor(0.95, null)
 
 /**
  * What a dimension that nobody has read here yet brings into the chain: what the machines before were read to, and how far the
@@ -29,6 +26,12 @@ function asExpected(axis: Axis, link: ChainLink): Contributor | null {
     distribution: 'normal',
   }
 }
+
+/** What the machines before make one expect of the dimensions of a chain that nobody has read here yet. */
+export const expectedIn = (axis: Axis, { links }: Chain): Expected[] =>
+  [...new Set(links.flatMap(({ dimension }) => dimension ?? []))].flatMap(
+    key => expectedUntilRead(axis, key) ?? [],
+  )
 
 /** A link as it is entered, or with the value of the dimension that it stands for. @throws NotKnown while that is not known */
 function asEntered(axis: Axis, link: ChainLink): Contributor {

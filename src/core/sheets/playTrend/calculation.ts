@@ -1,10 +1,8 @@
 import { calculation } from '../../calculation/calculation'
 import { InputError } from '../../calculation/inputError'
-import { coverageFactor } from '../../calculation/studentLaw'
+import { AT_95 } from '../../calculation/studentLaw'
 import { flag, hours, list, record, smallLength, wearRate } from '../../field/field'
 
-/** So many standard deviations hold 19 in 20; from so many standard errors on a slope is one. */
-export const AT_95 = coverageFactor(0.95, null)
 const PER = 1000
 
 /** A figure after so many hours of running. */

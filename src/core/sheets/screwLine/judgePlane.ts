@@ -1,6 +1,6 @@
 import { radians } from '../../calculation/constants'
 import { standardErrorOf } from '../../calculation/leastSquares'
-import { coverageFactor } from '../../calculation/studentLaw'
+import { AT_95, coverageFactor } from '../../calculation/studentLaw'
 import type { ScrewEnds } from '../../document/kinds'
 import type { EvaluationContext } from '../../evaluation/context'
 import { screwSag } from '../../machine/sizing/screw'
@@ -212,7 +212,7 @@ function fitOf(round: AlignRound, setting: LineSetting, inputs: Inputs): Fit {
  * gauge stands for it.
  */
 function readingUncertainty({ squares, spare }: Fit, stepUm: number, other: Fit | null): number {
-  if (spare === 0) return coverageFactor(0.95, null) * stepUm
+  if (spare === 0) return AT_95 * stepUm
   const stepSquare = stepUm ** 2 / 12
   // The same hand and gauge read the other plane: how they spread is known better by both.
   const isAlike =

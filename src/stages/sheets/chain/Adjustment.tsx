@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react'
 import { attempt } from '@/core/evaluation/attempt'
 import { threadDrills } from '@/core/machine/joints/thread'
 import { shimSet, stackupChain } from '@/core/sheets/chain/calculation'
-import { contributors } from '@/core/sheets/chain/inputs'
+import { contributors, expectedIn } from '@/core/sheets/chain/inputs'
 import { say } from '@/core/units/print'
 import { Stated } from '@/ui/Note'
 import { useJob, useUnits } from '../../job/JobContext'
@@ -18,7 +18,9 @@ export function Adjustment() {
   const found = attempt(() =>
     stackupChain({ contributors: contributors(axis, chain), lowerLimitMm, upperLimitMm }),
   )
-  if (chain.links.length === 0 || found.value?.advice !== 'leave-adjustable') return null
+  // By other machines alone nothing is slotted: the check says what to expect, and asks to measure first.
+  if (chain.links.length === 0 || expectedIn(axis, chain).length > 0) return null
+  if (found.value?.advice !== 'leave-adjustable') return null
   const { adjustmentRangeMm, worstMaxMm } = found.value
   const length = (mm: number) => say(mm, 'length', units)
   const shims = shimSet(adjustmentRangeMm, upperLimitMm - lowerLimitMm, shimStockMm)

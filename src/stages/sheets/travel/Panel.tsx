@@ -107,16 +107,18 @@ const budgetOf = (evaluation: EvaluationContext) => ({
     wayMm: evaluation.dimension('wayTravelMm'),
   })),
   recesses: evaluation.axis.recesses,
+  /** What is to be measured, and what to expect until then. */
+  sentence: evaluation.finding('room.travel')?.sentence,
 })
 
 /** The travel budget as a sum, line by line. */
 function Budget() {
-  const { budget, recesses } = useWorkedOut(budgetOf)
+  const { budget, recesses, sentence } = useWorkedOut(budgetOf)
   const units = useUnits()
   if (!budget.value)
     return (
       <Panel title="Travel budget">
-        <chakra.p color="quiet">{budget.ask}</chakra.p>
+        <chakra.p color="quiet">{sentence ?? budget.ask}</chakra.p>
       </Panel>
     )
   const { value } = budget
